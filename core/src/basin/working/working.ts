@@ -1,0 +1,52 @@
+import { measured, type Measured } from '../../quantity/format.ts'
+import { sentence, type Sentence } from '../../quantity/sentence.ts'
+import type { QuantityName } from '../../quantity/units.ts'
+import type { BasinDesign } from '../design.ts'
+import type { Layout } from '../layout.ts'
+import type { SolvedBasin } from '../solved.ts'
+
+/** One symbol of a formula and the value in it. */
+export interface Term {
+  readonly symbol: string
+  readonly meaning: string
+  readonly value: Measured
+}
+
+/** A rule of thumb set beside the computed answer. */
+export interface RuleBeside {
+  readonly rule: Sentence
+  /** (rule − computed)/computed; null where there is nothing to compare with. */
+  readonly offBy: number | null
+}
+
+/** How a figure came about. */
+export interface Working {
+  readonly title: string
+  readonly answer: Measured
+  /** Half width of its band; null where the figure is exact in its inputs. */
+  readonly band: Measured | null
+  readonly formula: string
+  /** The formula with the keeper's values in it. */
+  readonly filled: Sentence
+  readonly terms: readonly Term[]
+  readonly source: string
+  /** What limits it, in a sentence; empty where nothing does. */
+  readonly note: Sentence
+  readonly rules: readonly RuleBeside[]
+}
+
+/** What a working is made from. */
+export interface Worked {
+  readonly design: BasinDesign
+  readonly solved: SolvedBasin
+  readonly layout: Layout
+}
+
+export const NO_NOTE: Sentence = sentence('')
+
+export function term(symbol: string, meaning: string, quantity: QuantityName, si: number): Term {
+  return { symbol, meaning, value: measured(quantity, si) }
+}
+
+export const BAND_SOURCE =
+  'Band: fittings ± 20 %, friction ± 5 %, solved again with each, root sum of squares.'

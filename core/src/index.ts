@@ -1,0 +1,57 @@
+export { curveFaults } from './pump/faults.ts'
+export type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from './pump/part.ts'
+export { specificGravity } from './fluid/density.ts'
+export { salinityFromConductivityPpt } from './fluid/conductivity.ts'
+export { salinityFromSpecificGravityPpt } from './fluid/salinity.ts'
+export type { WaterReading } from './fluid/water.ts'
+export { NEW_ROUGHNESS_M, RIBBED_FACTOR, boreOf, seriesSize, type PipeSize } from './pipe/size.ts'
+export { PIPE_SERIES, SERIES_SIZES, isHose, type PipeSeries } from './pipe/series.ts'
+export { editable, measured, show, showBand, showText, type Measured } from './quantity/format.ts'
+export { parseQuantity, type Parsed } from './quantity/parse.ts'
+export { say, sentence, type Sentence } from './quantity/sentence.ts'
+export { QUANTITIES, toSi, fromSi, type QuantityName, type UnitFamily } from './quantity/units.ts'
+export { readNotation, seriesWords, writeNotation, type NotationFault } from './run/notation.ts'
+export type { Point } from './run/path.ts'
+export {
+  DIRECTIONS,
+  type BulkheadPiece,
+  type CheckValveForm,
+  type CheckValvePiece,
+  type Direction,
+  type ElbowForm,
+  type ElbowPiece,
+  type NozzlePiece,
+  type Piece,
+  type PieceKind,
+  type PipePiece,
+  type ReducerPiece,
+  type Run,
+  type UnionPiece,
+  type ValveForm,
+  type ValvePiece,
+} from './run/piece.ts'
+export type { Displacement } from './tank/volume.ts'
+export { dutyCurves, type DutyCurves, type HeadPoint } from './basin/curves.ts'
+export {
+  returnPump,
+  type BasinDesign,
+  type DisplayTank,
+  type ReturnSide,
+  type Target,
+} from './basin/design.ts'
+export { applyEdits, type Edit } from './basin/edit.ts'
+export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/finding/finding.ts'
+export type { RunEnd } from './basin/layout.ts'
+export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
+export { solveBasin } from './basin/solve.ts'
+export type {
+  SolvedBasin,
+  SolvedPiece,
+  SolvedReturn,
+  SolvedStretch,
+  SolvedTank,
+  SolvedWater,
+} from './basin/solved.ts'
+export { swaps, type Swap } from './basin/swap.ts'
+export { FIGURES, workingOf, type FigureName } from './basin/working/all.ts'
+export type { RuleBeside, Term, Working } from './basin/working/working.ts'

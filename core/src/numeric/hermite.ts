@@ -1,0 +1,17 @@
+/** One end of a cubic: its place, its height and its slope there. */
+export interface CubicEnd {
+  readonly x: number
+  readonly y: number
+  readonly slope: number
+}
+
+/** The cubic through both ends with both slopes (Hermite form), at x between them. */
+export function cubicHermite(from: CubicEnd, to: CubicEnd, x: number): number {
+  const width = to.x - from.x
+  const t = (x - from.x) / width
+  const u = 1 - t
+  return (
+    u * u * ((1 + 2 * t) * from.y + t * width * from.slope) +
+    t * t * ((1 + 2 * u) * to.y - u * width * to.slope)
+  )
+}

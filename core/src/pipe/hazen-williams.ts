@@ -1,0 +1,10 @@
+/** Smooth plastic, as keepers' tables have it. */
+export const HAZEN_WILLIAMS_C = 150
+
+/**
+ * Head lost per metre by Hazen–Williams, m/m: 10.67 Q^1.852 / (C^1.852 D^4.8704). A cross-check
+ * shown beside Darcy–Weisbach, never used to solve.
+ */
+export function hazenWilliamsMPerM(flowM3PerS: number, boreM: number): number {
+  return (10.67 * flowM3PerS ** 1.852) / (HAZEN_WILLIAMS_C ** 1.852 * boreM ** 4.8704)
+}

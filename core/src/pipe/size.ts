@@ -1,0 +1,48 @@
+import { SERIES_SIZES, type PipeSeries, type SeriesSize } from './series.ts'
+
+/** A pipe or hose as the keeper names it. */
+export interface PipeSize {
+  readonly series: PipeSeries
+  /** A size the series has: "1 1/4", "32", "19". */
+  readonly size: string
+  /** The bore the keeper measured or the maker prints; null: the standard's. */
+  readonly boreM: number | null
+}
+
+/** New drawn plastic pipe, smooth and braided hose, m (hydraulics reference, §2). */
+export const NEW_ROUGHNESS_M = 1.5e-6
+
+/** Ribbed hose: factor on f at every Re. Published measurements run from 1.5 to 3 (choice: 2). */
+export const RIBBED_FACTOR = 2
+
+/** The row of the standard, or null when the series has no such size. */
+export function seriesSize({ series, size }: Pick<PipeSize, 'series' | 'size'>): SeriesSize | null {
+  return SERIES_SIZES[series].find((row) => row.size === size) ?? null
+}
+
+/** Bore and trade size of a pipe; throws on a size the series does not have (the contract refuses it first). */
+export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {
+  const row = seriesSize(pipe)
+  if (!row) throw new RangeError(`${pipe.series} has no size ${pipe.size}`)
+  return { boreM: pipe.boreM ?? row.boreM, tradeSizeIn: row.tradeSizeIn }
+}
+
+/** The next size up of the same series by the standard's bore; null at the top. */
+export function nextSizeUp(pipe: PipeSize): PipeSize | null {
+  const row = seriesSize(pipe)
+  const larger = SERIES_SIZES[pipe.series].find((other) => row && other.boreM > row.boreM * 1.02)
+  return larger ? { series: pipe.series, size: larger.size, boreM: null } : null
+}
+
+/** The size of a series whose bore is nearest to the wanted one. */
+export function nearestSize(series: PipeSeries, boreM: number): PipeSize {
+  const nearest = SERIES_SIZES[series].reduce((best, row) =>
+    Math.abs(row.boreM - boreM) < Math.abs(best.boreM - boreM) ? row : best,
+  )
+  return { series, size: nearest.size, boreM: null }
+}
+
+/** The same size: the same pipe in the hand, whatever bore was measured. */
+export function sameSize(a: PipeSize, b: PipeSize): boolean {
+  return a.series === b.series && a.size === b.size && a.boreM === b.boreM
+}

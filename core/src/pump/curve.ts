@@ -1,0 +1,95 @@
+import { evaluatePchip, makePchip, type Pchip } from '../numeric/pchip.ts'
+import { speedMPerS, velocityHeadM } from '../pipe/flow.ts'
+import type { PumpPart } from './part.ts'
+
+/** A curve ready to be asked many times. All heads in m, flows in m³/s, at full speed. */
+export interface PumpCurve {
+  readonly shutOffHeadM: number
+  /** Flow at which the head reaches nil. */
+  readonly freeFlowM3PerS: number
+  /** Printed flow up to which the curve is known; beyond, it goes straight on. */
+  readonly knownToM3PerS: number
+  /** Only most flow and most head are known: H = Hmax (1 − (Q/Qmax)²). */
+  readonly twoNumber: boolean
+  readonly headAtFullSpeedM: (flowM3PerS: number) => number
+}
+
+/** K of a pump that water is forced back through, on its outlet bore (choice). */
+const FORCED_BACK_K = 4
+
+export function pumpCurve(part: PumpPart): PumpCurve {
+  return part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part)
+}
+
+/** H = n² H₁(Q/n) by the affinity laws; with n = 0 the pump gives nothing. */
+export function pumpHeadM(curve: PumpCurve, flowM3PerS: number, speed: number): number {
+  if (speed <= 0) return 0
+  return speed * speed * curve.headAtFullSpeedM(flowM3PerS / speed)
+}
+
+/** Water forced back through a running pump meets n²H₀ plus K V²/2g on its outlet bore (choice). */
+export function forcedBackHeadM(
+  curve: PumpCurve,
+  part: Pick<PumpPart, 'outletBoreM'>,
+  backFlowM3PerS: number,
+  speed: number,
+): number {
+  const loss = FORCED_BACK_K * velocityHeadM(speedMPerS(backFlowM3PerS, part.outletBoreM))
+  return speed * speed * curve.shutOffHeadM + loss
+}
+
+/** The least share of full speed whose shut-off head reaches a lift: √(lift/H₀). */
+export function leastSpeedToLift(curve: PumpCurve, liftM: number): number {
+  return liftM <= 0 ? 0 : Math.sqrt(liftM / curve.shutOffHeadM)
+}
+
+function twoNumberCurve(part: PumpPart): PumpCurve {
+  const { shutOffHeadM, maxFlowM3PerS } = part
+  if (!shutOffHeadM || !maxFlowM3PerS) {
+    throw new RangeError(`pump ${part.id} needs points, or most flow and most head`)
+  }
+  return {
+    shutOffHeadM,
+    freeFlowM3PerS: maxFlowM3PerS,
+    knownToM3PerS: maxFlowM3PerS,
+    twoNumber: true,
+    headAtFullSpeedM: (flow) => shutOffHeadM * (1 - (flow / maxFlowM3PerS) ** 2),
+  }
+}
+
+function printedCurve(part: PumpPart): PumpCurve {
+  const points = withShutOff(part)
+  const pchip = makePchip(
+    points.map((point) => point.flowM3PerS),
+    points.map((point) => point.headM),
+  )
+  const last = points.length - 1
+  const lastFlow = points[last]!.flowM3PerS
+  const lastHead = points[last]!.headM
+  const slope = slopePastEnd(pchip)
+  const headAtFullSpeedM = (flow: number): number => {
+    if (flow <= 0) return points[0]!.headM
+    return flow > lastFlow ? lastHead + slope * (flow - lastFlow) : evaluatePchip(pchip, flow)
+  }
+  return {
+    shutOffHeadM: points[0]!.headM,
+    freeFlowM3PerS: slope < 0 ? Math.max(lastFlow, lastFlow - lastHead / slope) : lastFlow,
+    knownToM3PerS: lastFlow,
+    twoNumber: false,
+    headAtFullSpeedM,
+  }
+}
+
+/** The curve from no flow on: a maker who gives no shut-off head is read as the first point's head. */
+function withShutOff(part: PumpPart) {
+  const first = part.curve[0]!
+  if (first.flowM3PerS <= 0) return part.curve
+  return [{ flowM3PerS: 0, headM: part.shutOffHeadM ?? first.headM }, ...part.curve]
+}
+
+/** The steeper of the end slope and the last chord. */
+function slopePastEnd({ xs, ys, slopes }: Pchip): number {
+  const last = xs.length - 1
+  const chord = (ys[last]! - ys[last - 1]!) / (xs[last]! - xs[last - 1]!)
+  return Math.min(slopes[last]!, chord)
+}

@@ -1,0 +1,29 @@
+import { measured, showText, type Measured } from './format.ts'
+import type { QuantityName, UnitFamily } from './units.ts'
+
+/** Words with quantities in them, so that one text can be read in either unit family. */
+export interface Sentence {
+  /** "{flow} reaches the tank" */
+  readonly text: string
+  readonly values: Readonly<Record<string, Measured>>
+}
+
+/** sentence('{flow} reaches the tank', { flow: ['flow', 0.0008] }) */
+export function sentence(
+  text: string,
+  values: Readonly<Record<string, readonly [QuantityName, number]>> = {},
+): Sentence {
+  return {
+    text,
+    values: Object.fromEntries(
+      Object.entries(values).map(([name, [quantity, si]]) => [name, measured(quantity, si)]),
+    ),
+  }
+}
+
+export function say({ text, values }: Sentence, family: UnitFamily): string {
+  return text.replace(/\{(\w+)\}/g, (whole, name: string) => {
+    const value = values[name]
+    return value ? showText(value, family) : whole
+  })
+}

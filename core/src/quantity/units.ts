@@ -1,0 +1,164 @@
+/** The two families a keeper can read in. Everything inside is SI; these are used at the edges only. */
+export type UnitFamily = 'metric' | 'us'
+
+export type QuantityName =
+  | 'length'
+  | 'head'
+  | 'volume'
+  | 'flow'
+  | 'speed'
+  | 'temperature'
+  | 'salinity'
+  | 'mass'
+  | 'power'
+  | 'energy'
+  | 'share'
+  | 'turnover'
+  | 'angle'
+  | 'density'
+  | 'viscosity'
+  | 'kinematic-viscosity'
+  | 'conductivity'
+  | 'valve-coefficient'
+  | 'roughness'
+  | 'acceleration'
+  | 'number'
+
+/** One unit of a quantity: si = (shown × factor) + offset. */
+export interface Unit {
+  readonly label: string
+  /** What a keeper may type for it, lower case, without spaces. */
+  readonly typed: readonly string[]
+  readonly factor: number
+  readonly offset?: number
+  /** Digits after the point for a shown value of this size. */
+  readonly decimals: (shown: number) => number
+}
+
+export interface Quantity {
+  readonly shown: Readonly<Record<UnitFamily, Unit>>
+  /** Other units that may be typed. */
+  readonly alsoTyped: readonly Unit[]
+}
+
+const INCH_M = 0.0254
+const FOOT_M = 0.3048
+const US_GALLON_M3 = 231 * INCH_M ** 3
+const POUND_KG = 0.45359237
+const HOUR_S = 3600
+const KWH_J = 3.6e6
+const LITRE_M3 = 1e-3
+
+const fixed = (digits: number) => () => digits
+/** Fewer digits as the number grows: `digits` below 10, one less for each power of ten. */
+const tapering = (digits: number) => (shown: number) => {
+  const size = Math.abs(shown)
+  return Math.max(0, size < 10 ? digits : size < 100 ? digits - 1 : digits - 2)
+}
+
+function unit(
+  label: string,
+  typed: string,
+  factor: number,
+  decimals: Unit['decimals'],
+  offset?: number,
+): Unit {
+  return { label, typed: typed.split(' '), factor, decimals, ...(offset ? { offset } : {}) }
+}
+
+const mm = unit('mm', 'mm millimetre millimetres', 1e-3, (s) => (Math.abs(s) < 100 ? 1 : 0))
+const inch = unit('in', 'in inch inches " ″', INCH_M, tapering(2))
+const metre = unit('m', 'm metre metres meter meters', 1, fixed(2))
+const foot = unit('ft', "ft foot feet ' ′", FOOT_M, fixed(2))
+const centimetre = unit('cm', 'cm', 1e-2, fixed(1))
+const litre = unit('L', 'l litre litres liter liters', LITRE_M3, tapering(2))
+const gallon = unit('gal', 'gal gallon gallons usgal', US_GALLON_M3, tapering(2))
+const litreAnHour = unit('L/h', 'l/h lph l/hr', LITRE_M3 / HOUR_S, (s) =>
+  Math.abs(s) < 100 ? 1 : 0,
+)
+const gallonAnHour = unit('gph', 'gph gal/h gal/hr usgph', US_GALLON_M3 / HOUR_S, (s) =>
+  Math.abs(s) < 100 ? 1 : 0,
+)
+const plain = unit('', '', 1, tapering(3))
+const both = (one: Unit) => ({ metric: one, us: one })
+
+/** Every quantity the interface shows. */
+export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
+  length: { shown: { metric: mm, us: inch }, alsoTyped: [centimetre, metre, foot] },
+  head: { shown: { metric: metre, us: foot }, alsoTyped: [mm, centimetre, inch] },
+  volume: {
+    shown: { metric: litre, us: gallon },
+    alsoTyped: [unit('m³', 'm3 m³', 1, fixed(3)), unit('mL', 'ml', 1e-6, fixed(0))],
+  },
+  flow: {
+    shown: { metric: litreAnHour, us: gallonAnHour },
+    alsoTyped: [
+      unit('L/min', 'l/min lpm', LITRE_M3 / 60, fixed(1)),
+      unit('gpm', 'gpm gal/min', US_GALLON_M3 / 60, fixed(1)),
+      unit('m³/h', 'm3/h m³/h', 1 / HOUR_S, fixed(2)),
+    ],
+  },
+  speed: {
+    shown: {
+      metric: unit('m/s', 'm/s', 1, fixed(2)),
+      us: unit('ft/s', 'ft/s fps', FOOT_M, fixed(2)),
+    },
+    alsoTyped: [unit('cm/s', 'cm/s', 1e-2, fixed(1))],
+  },
+  temperature: {
+    shown: {
+      metric: unit('°C', '°c c degc', 1, fixed(1)),
+      us: unit('°F', '°f f degf', 5 / 9, fixed(1), -160 / 9),
+    },
+    alsoTyped: [],
+  },
+  // SI here is ppt; specific gravity and conductivity need the temperature and are read by the field itself.
+  salinity: { shown: both(unit('ppt', 'ppt psu g/kg ‰', 1, fixed(1))), alsoTyped: [] },
+  mass: {
+    shown: {
+      metric: unit('kg', 'kg', 1, tapering(2)),
+      us: unit('lb', 'lb lbs', POUND_KG, tapering(2)),
+    },
+    alsoTyped: [unit('g', 'g', 1e-3, fixed(0))],
+  },
+  power: {
+    shown: both(unit('W', 'w', 1, tapering(1))),
+    alsoTyped: [unit('kW', 'kw', 1e3, fixed(3))],
+  },
+  energy: { shown: both(unit('kWh', 'kwh', KWH_J, tapering(1))), alsoTyped: [] },
+  share: { shown: both(unit('%', '%', 1e-2, (s) => (Math.abs(s) < 10 ? 1 : 0))), alsoTyped: [] },
+  turnover: { shown: both(unit('/h', '/h x × x/h ×/h', 1, tapering(1))), alsoTyped: [] },
+  angle: { shown: both(unit('°', '° deg', 1, fixed(0))), alsoTyped: [] },
+  density: {
+    shown: {
+      metric: unit('kg/m³', 'kg/m3 kg/m³', 1, fixed(1)),
+      us: unit('lb/ft³', 'lb/ft3 lb/ft³', POUND_KG / FOOT_M ** 3, fixed(2)),
+    },
+    alsoTyped: [unit('g/cm³', 'g/cm3 g/cm³ kg/l', 1e3, fixed(2))],
+  },
+  viscosity: { shown: both(unit('mPa·s', 'mpas', 1e-3, fixed(3))), alsoTyped: [] },
+  'kinematic-viscosity': { shown: both(unit('mm²/s', 'mm2/s', 1e-6, fixed(3))), alsoTyped: [] },
+  conductivity: { shown: both(unit('mS/cm', 'ms/cm ms', 1, fixed(1))), alsoTyped: [] },
+  // Held as Kv, m³/h at 1 bar: the unit makers print, so the one exception to SI (named kvM3PerH).
+  'valve-coefficient': {
+    shown: {
+      metric: unit('Kv', 'kv', 1, tapering(1)),
+      us: unit('Cv', 'cv', 0.865, tapering(1)),
+    },
+    alsoTyped: [],
+  },
+  roughness: {
+    shown: both(unit('mm', 'mm', 1e-3, fixed(4))),
+    alsoTyped: [unit('µm', 'µm um', 1e-6, fixed(1))],
+  },
+  acceleration: { shown: both(unit('m/s²', 'm/s2', 1, fixed(3))), alsoTyped: [] },
+  number: { shown: both(plain), alsoTyped: [] },
+}
+
+export function toSi(one: Unit, shown: number): number {
+  return shown * one.factor + (one.offset ?? 0)
+}
+
+export function fromSi(one: Unit, si: number): number {
+  return (si - (one.offset ?? 0)) / one.factor
+}

@@ -1,0 +1,118 @@
+import { threeKLoss, type ThreeKFitting } from '../fitting/three-k.ts'
+import type { Loss } from '../fitting/loss.ts'
+import { makerLoss } from '../fitting/maker.ts'
+import { EXIT_LOSS, UNION_LOSS } from '../fitting/opening.ts'
+import { transitionBoreM, transitionLoss } from '../fitting/transition.ts'
+import { valveLoss } from '../fitting/valve.ts'
+import type { PlacedPiece } from './path.ts'
+import type { CheckValvePiece, ElbowForm, Run, ValvePiece } from './piece.ts'
+
+/** Wall friction of one straight length. */
+export interface FrictionLoss {
+  readonly boreM: number
+  readonly lengthM: number
+  readonly roughnessM: number
+  /** Factor on f: 1, or more for ribbed hose. */
+  readonly factor: number
+}
+
+/** A K on its own bore. An exit is a fitting whose K carries no band. */
+export interface FittingLoss {
+  readonly boreM: number
+  readonly loss: Loss
+  readonly exit: boolean
+}
+
+/** What one piece costs, before any flow is known. */
+export interface PieceLosses {
+  readonly friction: FrictionLoss | null
+  readonly fittings: readonly FittingLoss[]
+  /** A shut valve: no water passes. */
+  readonly shut: boolean
+}
+
+const ELBOW: Readonly<Record<ElbowForm, ThreeKFitting>> = {
+  'standard-90': 'elbow-90',
+  'sweep-90': 'elbow-90-long',
+  'standard-45': 'elbow-45',
+  'hose-bend-90': 'hose-bend-90',
+}
+
+/** The losses of one piece in its place. */
+export function pieceLosses(placed: PlacedPiece, run: Run): PieceLosses {
+  const { piece, boreBeforeM: boreM, tradeSizeIn } = placed
+  switch (piece.kind) {
+    case 'pipe':
+      return { friction: frictionOf(placed, run, piece.lengthM), fittings: [], shut: false }
+    case 'elbow':
+      return open([{ boreM, loss: threeKLoss(ELBOW[piece.form], tradeSizeIn), exit: false }])
+    case 'union':
+      return open([{ boreM, loss: UNION_LOSS, exit: false }])
+    case 'valve':
+      return valveLosses(piece, boreM, tradeSizeIn)
+    case 'check-valve':
+      return open([{ boreM, loss: checkLoss(piece, boreM, tradeSizeIn), exit: false }])
+    case 'reducer':
+      return open(change(boreM, placed.boreAfterM, piece.angleDeg))
+    case 'bulkhead': {
+      const inside = piece.boreM ?? boreM
+      return open([...change(boreM, inside, null), ...change(inside, boreM, null)])
+    }
+    case 'nozzle':
+      return open([
+        ...change(boreM, piece.boreM, null),
+        { boreM: piece.boreM, loss: EXIT_LOSS, exit: true },
+      ])
+  }
+}
+
+/** An open pipe end loses its own velocity head. */
+export function openEnd(boreM: number): FittingLoss {
+  return { boreM, loss: EXIT_LOSS, exit: true }
+}
+
+function open(fittings: readonly FittingLoss[]): PieceLosses {
+  return { friction: null, fittings, shut: false }
+}
+
+function frictionOf(placed: PlacedPiece, run: Run, lengthM: number): FrictionLoss {
+  const { series } = placed.sizeBefore
+  return {
+    boreM: placed.boreBeforeM,
+    lengthM,
+    roughnessM: run.roughnessM,
+    factor: series === 'ribbed-hose' ? run.ribbedFactor : 1,
+  }
+}
+
+function change(fromBoreM: number, toBoreM: number, angleDeg: number | null): FittingLoss[] {
+  if (fromBoreM === toBoreM) return []
+  const transition = { fromBoreM, toBoreM, angleDeg }
+  return [{ boreM: transitionBoreM(transition), loss: transitionLoss(transition), exit: false }]
+}
+
+function checkLoss(piece: CheckValvePiece, boreM: number, tradeSizeIn: number): Loss {
+  if (piece.kvM3PerH !== null) return makerLoss(piece.kvM3PerH, boreM)
+  return threeKLoss(piece.form === 'swing' ? 'check-swing' : 'check-spring', tradeSizeIn)
+}
+
+function valveLosses(piece: ValvePiece, boreM: number, tradeSizeIn: number): PieceLosses {
+  const loss = lossOfValve(piece, boreM, tradeSizeIn)
+  if (!loss) return { friction: null, fittings: [], shut: true }
+  return open([{ boreM, loss, exit: false }])
+}
+
+function lossOfValve(piece: ValvePiece, boreM: number, tradeSizeIn: number): Loss | null {
+  const { form, opening, kvM3PerH } = piece
+  if (form !== 'diaphragm') {
+    return valveLoss({
+      valve: form === 'gate' ? 'gate-valve' : 'ball-valve',
+      tradeSizeIn,
+      boreM,
+      opening,
+      kvM3PerH,
+    })
+  }
+  if (opening <= 0) return null
+  return kvM3PerH === null ? threeKLoss('diaphragm-valve', tradeSizeIn) : makerLoss(kvM3PerH, boreM)
+}

@@ -1,0 +1,210 @@
+import { editable, joined, measured } from '../quantity/format.ts'
+import { parseQuantity } from '../quantity/parse.ts'
+import { QUANTITIES, type QuantityName, type UnitFamily } from '../quantity/units.ts'
+import { PIPE_SERIES, SERIES_SIZES, type PipeSeries } from '../pipe/series.ts'
+import { seriesSize, type PipeSize } from '../pipe/size.ts'
+import { DIRECTIONS, type Direction, type ElbowForm, type Piece, type Run } from './piece.ts'
+
+/** One word group of a typed run that could not be read, counted from 1. */
+export interface NotationFault {
+  readonly position: number
+  readonly text: string
+  readonly message: string
+}
+
+export type ReadNotation =
+  | { readonly ok: true; readonly pieces: readonly Piece[] }
+  | { readonly ok: false; readonly faults: readonly NotationFault[] }
+
+/** A piece before it has an id. */
+type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
+
+const ELBOW_WORDS: Readonly<Record<string, ElbowForm>> = {
+  elbow: 'standard-90',
+  sweep: 'sweep-90',
+  '45': 'standard-45',
+  'elbow 45': 'standard-45',
+  bend: 'hose-bend-90',
+}
+
+class Unreadable extends Error {}
+
+/** The run as one typed line: "up 400 mm, elbow, left 250 mm, union, gate 60%, nozzle 20 mm". */
+export function writeNotation(pieces: readonly Piece[], family: UnitFamily): string {
+  return pieces.map((piece) => writePiece(piece, family)).join(', ')
+}
+
+/**
+ * Reads a typed line. A word group that says what a piece of the old run already says keeps that
+ * piece, with its id and its exact figures, so reading back a written line changes nothing.
+ */
+export function readNotation(
+  text: string,
+  family: UnitFamily,
+  old: Pick<Run, 'size' | 'pieces'>,
+  newId: () => string,
+): ReadNotation {
+  const kept = old.pieces.map((piece) => ({ piece, text: writePiece(piece, family) }))
+  const pieces: Piece[] = []
+  const faults: NotationFault[] = []
+  let size = old.size
+  wordGroups(text).forEach((group, index) => {
+    const same = kept.findIndex((candidate) => candidate.text === group)
+    try {
+      const piece =
+        same >= 0 ? kept.splice(same, 1)[0]!.piece : named(readPiece(group, family, size), newId)
+      if (piece.kind === 'reducer') size = piece.to
+      pieces.push(piece)
+    } catch (error) {
+      if (!(error instanceof Unreadable)) throw error
+      faults.push({ position: index + 1, text: group, message: error.message })
+    }
+  })
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, pieces }
+}
+
+function wordGroups(text: string): string[] {
+  return text
+    .split(/[,;\n]/)
+    .map((group) => group.trim().replace(/\s+/g, ' '))
+    .filter((group) => group !== '')
+}
+
+function named(piece: Unnamed, newId: () => string): Piece {
+  return { id: newId(), ...piece } as Piece
+}
+
+function writePiece(piece: Piece, family: UnitFamily): string {
+  const write = (quantity: QuantityName, si: number) =>
+    joined(
+      editable(measured(quantity, si), family),
+      QUANTITIES[quantity].shown[family].label,
+    ).replace('\u00a0', ' ')
+  const kv = (kvM3PerH: number | null) =>
+    kvM3PerH === null ? '' : ` kv ${editable(measured('valve-coefficient', kvM3PerH), 'metric')}`
+  switch (piece.kind) {
+    case 'pipe':
+      return `${piece.direction} ${write('length', piece.lengthM)}`
+    case 'elbow':
+      return Object.keys(ELBOW_WORDS).find((word) => ELBOW_WORDS[word] === piece.form)!
+    case 'union':
+      return 'union'
+    case 'valve': {
+      const opening = piece.opening === 1 ? '' : ` ${write('share', piece.opening)}`
+      return `${piece.form}${kv(piece.kvM3PerH)}${opening}`
+    }
+    case 'check-valve':
+      return `${piece.form} check${kv(piece.kvM3PerH)}`
+    case 'reducer': {
+      const bore = piece.to.boreM === null ? '' : ` bore ${write('length', piece.to.boreM)}`
+      const angle = piece.angleDeg === null ? '' : ` at ${write('angle', piece.angleDeg)}`
+      return `to ${seriesWords(piece.to.series)} ${piece.to.size}${bore}${angle}`
+    }
+    case 'bulkhead':
+      return piece.boreM === null ? 'bulkhead' : `bulkhead ${write('length', piece.boreM)}`
+    case 'nozzle':
+      return `nozzle ${write('length', piece.boreM)}`
+  }
+}
+
+function readPiece(group: string, family: UnitFamily, size: PipeSize): Unnamed {
+  const lower = group.toLowerCase()
+  const [word = '', ...others] = lower.split(' ')
+  const rest = others.join(' ')
+  const elbow = ELBOW_WORDS[lower]
+  if (elbow) return { kind: 'elbow', form: elbow }
+  if (lower === 'union') return { kind: 'union' }
+  if (isDirection(word)) {
+    return { kind: 'pipe', direction: word, lengthM: read(rest, 'length', family, 'a length') }
+  }
+  if (word === 'gate' || word === 'ball' || word === 'diaphragm') {
+    const { kvM3PerH, left } = takeKv(rest)
+    return { kind: 'valve', form: word, kvM3PerH, opening: readOpening(left, family) }
+  }
+  if (/^((swing|spring) )?check( |$)/.test(lower)) {
+    const { kvM3PerH } = takeKv(lower.replace(/^.*?check ?/, ''))
+    return { kind: 'check-valve', form: word === 'spring' ? 'spring' : 'swing', kvM3PerH }
+  }
+  if (word === 'to') return readReducer(rest, family, size)
+  if (word === 'bulkhead') {
+    return { kind: 'bulkhead', boreM: rest ? read(rest, 'length', family, 'a bore') : null }
+  }
+  if (word === 'nozzle') {
+    return { kind: 'nozzle', boreM: read(rest, 'length', family, 'its bore') }
+  }
+  throw new Unreadable(
+    `"${word}" starts no piece. Start with up, down, left, right, front, back, elbow, sweep, 45, bend, union, gate, ball, diaphragm, check, to, bulkhead or nozzle.`,
+  )
+}
+
+function isDirection(word: string): word is Direction {
+  return (DIRECTIONS as readonly string[]).includes(word)
+}
+
+function read(text: string, quantity: QuantityName, family: UnitFamily, what: string): number {
+  const parsed = parseQuantity(text, quantity, family)
+  if (parsed.ok && parsed.si > 0) return parsed.si
+  const unit = QUANTITIES[quantity].shown[family].label
+  throw new Unreadable(
+    text === ''
+      ? `${what} is missing, such as 300 ${unit}.`
+      : `"${text}" is not ${what} above nil, such as 300 ${unit}.`,
+  )
+}
+
+function readOpening(text: string, family: UnitFamily): number {
+  if (text === '' || text === 'open') return 1
+  if (text === 'shut') return 0
+  const parsed = parseQuantity(text.replace(/ ?open$/, ''), 'share', family)
+  if (parsed.ok && parsed.si >= 0 && parsed.si <= 1) return parsed.si
+  throw new Unreadable(`"${text}" is not an opening from 0 to 100 %, open or shut.`)
+}
+
+function takeKv(text: string): { kvM3PerH: number | null; left: string } {
+  const match = /(^| )kv ?([\d.]+)( |$)/.exec(text)
+  if (!match) return { kvM3PerH: null, left: text }
+  const kvM3PerH = Number(match[2])
+  if (!(kvM3PerH > 0)) throw new Unreadable(`"${match[2]}" is not a Kv above nil.`)
+  return { kvM3PerH, left: text.replace(match[0], ' ').trim() }
+}
+
+function readReducer(text: string, family: UnitFamily, current: PipeSize): Unnamed {
+  let left = text
+  const take = (word: string): string | null => {
+    const match = new RegExp(` ${word} (.+?)$`).exec(left)
+    if (!match) return null
+    left = left.slice(0, match.index)
+    return match[1]!
+  }
+  const angle = take('at')
+  const bore = take('bore')
+  const { series, sizeText } = seriesAndSize(left, current.series)
+  const size = sizeText.replace(/ ?mm$/, '')
+  const row =
+    seriesSize({ series, size }) ?? seriesSize({ series, size: size.replace(/ ?in$/, '') })
+  if (!row) {
+    const sizes = SERIES_SIZES[series].map((one) => one.size).join(', ')
+    throw new Unreadable(`${seriesWords(series)} has no size "${sizeText}"; it has ${sizes}.`)
+  }
+  return {
+    kind: 'reducer',
+    to: {
+      series,
+      size: row.size,
+      boreM: bore === null ? null : read(bore, 'length', family, 'a bore'),
+    },
+    angleDeg: angle === null ? null : read(angle, 'angle', family, 'an angle'),
+  }
+}
+
+function seriesAndSize(text: string, current: PipeSeries) {
+  const series = PIPE_SERIES.find((one) => text.startsWith(`${seriesWords(one)} `))
+  return series
+    ? { series, sizeText: text.slice(seriesWords(series).length + 1) }
+    : { series: current, sizeText: text }
+}
+
+/** "schedule-40" → "schedule 40". */
+export function seriesWords(series: PipeSeries): string {
+  return series.replace('-', ' ')
+}

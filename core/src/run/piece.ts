@@ -1,0 +1,94 @@
+import type { PipeSize } from '../pipe/size.ts'
+
+/** As you stand in front of the tank. */
+export type Direction = 'up' | 'down' | 'left' | 'right' | 'front' | 'back'
+
+export const DIRECTIONS = ['up', 'down', 'left', 'right', 'front', 'back'] as const
+
+/** A straight length of the current pipe or hose; lengths run centre to centre of the fittings. */
+export interface PipePiece {
+  readonly id: string
+  readonly kind: 'pipe'
+  readonly lengthM: number
+  readonly direction: Direction
+}
+
+export type ElbowForm = 'standard-90' | 'sweep-90' | 'standard-45' | 'hose-bend-90'
+
+export interface ElbowPiece {
+  readonly id: string
+  readonly kind: 'elbow'
+  readonly form: ElbowForm
+}
+
+export interface UnionPiece {
+  readonly id: string
+  readonly kind: 'union'
+}
+
+export type ValveForm = 'gate' | 'ball' | 'diaphragm'
+
+export interface ValvePiece {
+  readonly id: string
+  readonly kind: 'valve'
+  readonly form: ValveForm
+  /** Share of its stroke (gate) or quarter turn (ball) that is open: 0 shut, 1 open. A diaphragm valve's part-open loss is not known: above 0 it counts as open. */
+  readonly opening: number
+  /** A maker's Kv for the open valve; null: from the table. */
+  readonly kvM3PerH: number | null
+}
+
+export type CheckValveForm = 'swing' | 'spring'
+
+export interface CheckValvePiece {
+  readonly id: string
+  readonly kind: 'check-valve'
+  readonly form: CheckValveForm
+  readonly kvM3PerH: number | null
+}
+
+/** From here on the run has another size. */
+export interface ReducerPiece {
+  readonly id: string
+  readonly kind: 'reducer'
+  readonly to: PipeSize
+  /** Included angle of a gradual reducer; null: sudden. */
+  readonly angleDeg: number | null
+}
+
+export interface BulkheadPiece {
+  readonly id: string
+  readonly kind: 'bulkhead'
+  /** null: as the pipe. */
+  readonly boreM: number | null
+}
+
+/** The end of the run. Without one, the open pipe is the end. */
+export interface NozzlePiece {
+  readonly id: string
+  readonly kind: 'nozzle'
+  readonly boreM: number
+}
+
+export type Piece =
+  | PipePiece
+  | ElbowPiece
+  | UnionPiece
+  | ValvePiece
+  | CheckValvePiece
+  | ReducerPiece
+  | BulkheadPiece
+  | NozzlePiece
+
+export type PieceKind = Piece['kind']
+
+/** One line of pipe from the pump's outlet to its end, in the order the water passes. */
+export interface Run {
+  /** Size at the pump's outlet, until a reducer changes it. */
+  readonly size: PipeSize
+  readonly pieces: readonly Piece[]
+  /** Roughness of the wall, m: 1.5e-6 new; 5e-5 to 3e-4 after months of biofilm. */
+  readonly roughnessM: number
+  /** Factor on friction in ribbed hose. */
+  readonly ribbedFactor: number
+}

@@ -1,0 +1,38 @@
+const swc = (extra = {}) => [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', decorators: true },
+      transform: { legacyDecorator: true, decoratorMetadata: false, useDefineForClassFields: true },
+      target: 'es2022',
+      ...extra,
+    },
+    module: { type: 'es6' },
+    sourceMaps: 'inline',
+  },
+]
+
+const project = (name, more = {}) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  testMatch: ['<rootDir>/test/**/*.test.ts'],
+  testEnvironment: 'node',
+  testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  extensionsToTreatAsEsm: ['.ts', '.vue'],
+  transform: { '\\.ts$': swc() },
+  ...more,
+})
+
+export default {
+  projects: [
+    project('core'),
+    project('contract'),
+    project('server', { globalSetup: '<rootDir>/test/database.setup.mjs' }),
+    project('web', {
+      testEnvironment: 'jsdom',
+      testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'import', 'default'] },
+      transform: { '\\.ts$': swc(), '\\.vue$': '<rootDir>/test/vue-transform.mjs' },
+      moduleFileExtensions: ['ts', 'vue', 'js', 'mjs', 'json'],
+    }),
+  ],
+}
