@@ -1,4 +1,3 @@
-export { curveFaults } from './pump/faults.ts'
 export type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from './pump/part.ts'
 export { specificGravity } from './fluid/density.ts'
 export { salinityFromConductivityPpt } from './fluid/conductivity.ts'

@@ -1,10 +1,16 @@
 import { waterAt, type Water } from '../fluid/water.ts'
 import type { DutyProblem } from '../network/duty.ts'
-import { makeLine } from '../network/line.ts'
+import { makeLine, type Line } from '../network/line.ts'
 import { boreOf } from '../pipe/size.ts'
 import { pumpCurve, type PumpCurve } from '../pump/curve.ts'
 import type { PumpPart } from '../pump/part.ts'
-import { openEnd, pieceLosses, type FittingLoss, type PieceLosses } from '../run/losses.ts'
+import {
+  openEnd,
+  pieceLosses,
+  type FittingLoss,
+  type FrictionLoss,
+  type PieceLosses,
+} from '../run/losses.ts'
 import { mouthOf, placePieces, type PlacedPiece, type Point } from '../run/path.ts'
 import { returnPump, tankSurfaceM, type BasinDesign } from './design.ts'
 
@@ -37,21 +43,27 @@ export function layOut(design: BasinDesign): Layout {
   const mouth = mouthOf(placed, outlet)
   const end = endOf(design, mouth)
   const liftM = (end === 'under-water' ? tankSurfaceM(design) : mouth.zM) - sourceLevelM
-  const fittings = losses.flatMap((loss) => loss.fittings)
   const problem: DutyProblem = {
     curve,
     outletBoreM: part.outletBoreM,
     speed: part.control === 'fixed-speed' ? 1 : speed,
-    line: makeLine(
-      losses.flatMap((loss) => loss.friction ?? []),
-      openExit ? [...fittings, openExit] : fittings,
-    ),
+    line: lineOf(losses, openExit),
     liftM,
     water,
     shut: losses.some((loss) => loss.shut),
     canFlowBack: end === 'under-water' && !run.pieces.some((piece) => piece.kind === 'check-valve'),
   }
   return { part, curve, water, placed, losses, openEnd: openExit, mouth, end, liftM, problem }
+}
+
+function lineOf(losses: readonly PieceLosses[], openExit: FittingLoss | null): Line {
+  const frictions: FrictionLoss[] = []
+  const fittings: FittingLoss[] = openExit ? [openExit] : []
+  for (const loss of losses) {
+    if (loss.friction) frictions.push(loss.friction)
+    fittings.push(...loss.fittings)
+  }
+  return makeLine(frictions, fittings)
 }
 
 function openEndOf(design: BasinDesign, placed: readonly PlacedPiece[]): FittingLoss | null {

@@ -17,7 +17,7 @@ export function solveReturn(layout: Layout, netVolumeM3: number): SolvedReturn {
   const { part, curve, problem, water } = layout
   const outcome = solveDuty(problem)
   const duty = outcome.ok ? outcome.value : STUCK
-  const band = dutyBand(problem)
+  const band = dutyBand(problem, duty)
   const { speed } = problem
   const wireW = wirePowerW(pumpPower(part), duty.flowM3PerS, speed)
   const hydraulicW = hydraulicPowerW(water.densityKgPerM3, duty.flowM3PerS, duty.headM)

@@ -19,15 +19,17 @@ const NO_BAND: DutyBand = { flowM3PerS: 0, headM: 0, frictionM: 0, fittingsM: 0 
 /**
  * The honest band: solve again with one group of losses scaled up, then down, take half the
  * difference, and combine the groups as root sum of squares.
+ *
+ * @param middle the duty point as computed; only narrows the search
  */
-export function dutyBand(problem: DutyProblem): DutyBand {
+export function dutyBand(problem: DutyProblem, middle?: Duty): DutyBand {
   const fittings = halfDifference(
-    solveDuty(problem, { friction: 1, fittings: 1 + FITTINGS_BAND }),
-    solveDuty(problem, { friction: 1, fittings: 1 - FITTINGS_BAND }),
+    solveDuty(problem, { friction: 1, fittings: 1 + FITTINGS_BAND }, middle),
+    solveDuty(problem, { friction: 1, fittings: 1 - FITTINGS_BAND }, middle),
   )
   const friction = halfDifference(
-    solveDuty(problem, { friction: 1 + FRICTION_BAND, fittings: 1 }),
-    solveDuty(problem, { friction: 1 - FRICTION_BAND, fittings: 1 }),
+    solveDuty(problem, { friction: 1 + FRICTION_BAND, fittings: 1 }, middle),
+    solveDuty(problem, { friction: 1 - FRICTION_BAND, fittings: 1 }, middle),
   )
   return {
     flowM3PerS: Math.hypot(fittings.flowM3PerS, friction.flowM3PerS),

@@ -37,36 +37,48 @@ export interface Duty {
 export type DutyFailure = 'no-crossing' | 'too-many-iterations'
 
 /** Flow is found to this, m³/s: a millionth of a litre an hour or so. */
-const FLOW_TOLERANCE_M3_PER_S = 1e-13
+const SEARCH = { tolerance: 1e-13 }
 /** How often the upper bound is doubled in search of a bracket. */
 const MOST_DOUBLINGS = 40
 
-/** Where the pump's curve meets lift and losses, by Brent inside a bracket. */
+/**
+ * Where the pump's curve meets lift and losses, by Brent inside a bracket.
+ *
+ * @param near a duty point of nearly the same problem: narrows the bracket, changes no answer
+ */
 export function solveDuty(
   problem: DutyProblem,
   scale: LossScale = AS_COMPUTED,
+  near?: Duty,
 ): Outcome<Duty, DutyFailure> {
   const shutOffM = pumpHeadM(problem.curve, 0, problem.speed)
   const still = { flowM3PerS: 0, headM: shutOffM, frictionM: 0, fittingsM: 0 }
   if (problem.shut) return settled({ status: 'shut', ...still }, 0)
-  if (shutOffM > problem.liftM) return forwardDuty(problem, scale)
+  if (shutOffM > problem.liftM) return forwardDuty(problem, scale, near)
   if (problem.canFlowBack && shutOffM < problem.liftM) return backwardDuty(problem, scale)
   return settled({ status: 'no-lift', ...still }, 0)
 }
 
-function forwardDuty(problem: DutyProblem, scale: LossScale): Outcome<Duty, DutyFailure> {
+function forwardDuty(
+  problem: DutyProblem,
+  scale: LossScale,
+  near?: Duty,
+): Outcome<Duty, DutyFailure> {
   const { curve, speed, line, liftM, water } = problem
   const spare = (flow: number): number => {
     const { frictionM, fittingsM } = lineLoss(line, flow, water, scale)
     return pumpHeadM(curve, flow, speed) - liftM - frictionM - fittingsM
   }
   const first = speed * curve.freeFlowM3PerS
-  return crossing(spare, first, (flowM3PerS) => ({
+  const duty = (flowM3PerS: number): Duty => ({
     status: 'flows',
     flowM3PerS,
     headM: pumpHeadM(curve, flowM3PerS, speed),
     ...lineLoss(line, flowM3PerS, water, scale),
-  }))
+  })
+  const guessed = near && brent(spare, near.flowM3PerS * 0.8, near.flowM3PerS * 1.25, SEARCH)
+  if (guessed?.ok) return settled(duty(guessed.value), guessed.iterations)
+  return crossing(spare, first, duty)
 }
 
 /** Each K keeps its value when the flow turns round. */
@@ -96,7 +108,7 @@ function crossing(
     if (i === MOST_DOUBLINGS) return unsettled('no-crossing', i)
     upper *= 2
   }
-  const root = brent(spare, 0, upper, { tolerance: FLOW_TOLERANCE_M3_PER_S })
+  const root = brent(spare, 0, upper, SEARCH)
   return root.ok
     ? settled(duty(root.value), root.iterations)
     : unsettled('too-many-iterations', root.iterations)

@@ -4,15 +4,18 @@ import { boreAreaM2, reynolds, velocityHeadM } from '../pipe/flow.ts'
 import { frictionFactor } from '../pipe/friction.ts'
 import type { FittingLoss, FrictionLoss } from '../run/losses.ts'
 
+/** Straight pipe with one kind of wall on one bore. */
+interface Wall {
+  readonly relativeRoughness: number
+  /** Length × factor, m. */
+  weightedLengthM: number
+}
+
 /** All that a line has on one bore, added up so that one friction factor a wall serves it all. */
 interface Stretch {
   readonly boreM: number
   readonly areaM2: number
-  /** Straight pipe by wall: length × factor, and relative roughness. */
-  readonly walls: readonly {
-    readonly weightedLengthM: number
-    readonly relativeRoughness: number
-  }[]
+  readonly walls: readonly Readonly<Wall>[]
   readonly fittingKm: number
   readonly fittingK: number
   readonly exitK: number
@@ -40,20 +43,45 @@ export function makeLine(
   frictions: readonly FrictionLoss[],
   fittings: readonly FittingLoss[],
 ): Line {
-  const bores = new Set([...frictions, ...fittings].map((loss) => loss.boreM))
-  return [...bores].map((boreM) => {
-    const here = fittings.filter((fitting) => fitting.boreM === boreM)
-    const inner = here.filter((fitting) => !fitting.exit)
-    const exits = here.filter((fitting) => fitting.exit)
-    return {
-      boreM,
-      areaM2: boreAreaM2(boreM),
-      walls: wallsOf(frictions.filter((friction) => friction.boreM === boreM)),
-      fittingKm: sum(inner, (fitting) => fitting.loss.km),
-      fittingK: sum(inner, (fitting) => fitting.loss.k),
-      exitK: sum(exits, (fitting) => fitting.loss.k),
+  const stretches: Summing[] = []
+  for (const friction of frictions) addWall(stretchOn(stretches, friction.boreM), friction)
+  for (const { boreM, loss, exit } of fittings) {
+    const stretch = stretchOn(stretches, boreM)
+    if (exit) stretch.exitK += loss.k
+    else {
+      stretch.fittingKm += loss.km
+      stretch.fittingK += loss.k
     }
-  })
+  }
+  return stretches
+}
+
+/** A stretch while it is being added up. */
+interface Summing extends Stretch {
+  readonly walls: Wall[]
+  fittingKm: number
+  fittingK: number
+  exitK: number
+}
+
+/** A line has a handful of bores: a list is searched faster than a map. */
+function stretchOn(stretches: Summing[], boreM: number): Summing {
+  for (const stretch of stretches) if (stretch.boreM === boreM) return stretch
+  const areaM2 = boreAreaM2(boreM)
+  const made: Summing = { boreM, areaM2, walls: [], fittingKm: 0, fittingK: 0, exitK: 0 }
+  stretches.push(made)
+  return made
+}
+
+function addWall({ walls }: Summing, { roughnessM, boreM, lengthM, factor }: FrictionLoss): void {
+  const relativeRoughness = roughnessM / boreM
+  const weightedLengthM = lengthM * factor
+  for (const wall of walls) {
+    if (wall.relativeRoughness !== relativeRoughness) continue
+    wall.weightedLengthM += weightedLengthM
+    return
+  }
+  walls.push({ relativeRoughness, weightedLengthM })
 }
 
 /** Darcy–Weisbach and ΣK V²/2g over the whole line, m; nil at no flow. Takes the flow's size, not its sign. */
@@ -73,20 +101,4 @@ export function lineLoss(line: Line, flowM3PerS: number, water: Water, scale: Lo
     fittingsM += (scale.fittings * fittingK + stretch.exitK) * head
   }
   return { frictionM: scale.friction * frictionM, fittingsM }
-}
-
-function wallsOf(frictions: readonly FrictionLoss[]): Stretch['walls'] {
-  const byRoughness = new Map<number, number>()
-  for (const { lengthM, roughnessM, boreM, factor } of frictions) {
-    const relative = roughnessM / boreM
-    byRoughness.set(relative, (byRoughness.get(relative) ?? 0) + lengthM * factor)
-  }
-  return [...byRoughness].map(([relativeRoughness, weightedLengthM]) => ({
-    relativeRoughness,
-    weightedLengthM,
-  }))
-}
-
-function sum<T>(items: readonly T[], of: (item: T) => number): number {
-  return items.reduce((total, item) => total + of(item), 0)
 }

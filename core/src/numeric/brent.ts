@@ -84,7 +84,7 @@ function interpolatedStep(
   fc: number,
 ): number {
   const s = fb / fa
-  if (a === c) return ((c - b) * s) / (1 - s)
+  if (a === c) return ((c - b) * s) / (s - 1)
   const q = fa / fc
   const r = fb / fc
   const p = s * ((c - b) * q * (q - r) - (b - a) * (r - 1))

@@ -1,11 +1,11 @@
 import { brent } from '../../numeric/brent.ts'
 import { speedForFlow } from '../../network/speed.ts'
-import { nextSizeUp, seriesSize } from '../../pipe/size.ts'
+import { boreOf, nextSizeUp } from '../../pipe/size.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { Edit } from '../edit.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Fix, Solving } from './finding.ts'
-import { fixForFlow, flowWith } from './try-out.ts'
+import { fixForFlow, fixOfFlow, flowWith } from './try-out.ts'
 
 const PIECES = ['returnSide', 'run', 'pieces'] as const
 /** A controller's step; speeds are rounded to it, away from trouble (choice). */
@@ -21,10 +21,18 @@ export function startFixes(design: BasinDesign, label: Sentence, edits: readonly
 /** What brings more flow: more speed, an open valve, a wider run. */
 export function reachFixes(solving: Solving): Fix[] {
   const { design, returnSide } = solving
-  const now = Math.max(0, returnSide.flowM3PerS)
-  return [fasterFix(solving), openValvesFix(solving), widerFix(design)]
-    .filter((fix) => fix !== null)
-    .filter((fix) => flowWith(design, fix.edits) > now * (1 + WORTH_SHARE))
+  const worthM3PerS = Math.max(0, returnSide.flowM3PerS) * (1 + WORTH_SHARE)
+  return [faster(solving), openedValves(design), wider(design)]
+    .filter((change) => change !== null)
+    .map(({ label, edits }) => ({ label, edits, flowM3PerS: flowWith(design, edits) }))
+    .filter(({ flowM3PerS }) => flowM3PerS > worthM3PerS)
+    .map(({ label, edits, flowM3PerS }) => fixOfFlow(label, edits, flowM3PerS))
+}
+
+/** A change in words and as edits, before its worth is known. */
+interface Change {
+  readonly label: Sentence
+  readonly edits: readonly Edit[]
 }
 
 /** What brings the flow down to the wanted one: a slower pump, else a valve. */
@@ -33,15 +41,16 @@ export function overspeedFixes(solving: Solving): Fix[] {
   if (layout.part.control === 'controllable') {
     const speed = speedForFlow(layout.problem, tank.wantedFlowM3PerS)
     const least = layout.part.leastSpeed
-    if (speed !== null && speed >= least) return [speedFix(design, stepped(speed, Math.round))]
+    if (speed !== null && speed >= least)
+      return [tried(design, speedChange(stepped(speed, Math.round)))]
   }
   return throttleFix(solving)
 }
 
-function fasterFix({ design, layout, tank }: Solving): Fix | null {
+function faster({ layout, tank }: Solving): Change | null {
   if (layout.part.control === 'fixed-speed' || layout.problem.speed >= 1) return null
   const speed = speedForFlow(layout.problem, tank.wantedFlowM3PerS)
-  return speedFix(design, speed === null ? 1 : stepped(speed, Math.ceil))
+  return speedChange(speed === null ? 1 : stepped(speed, Math.ceil))
 }
 
 function stepped(speed: number, round: (steps: number) => number): number {
@@ -49,30 +58,37 @@ function stepped(speed: number, round: (steps: number) => number): number {
   return Math.min(1, round(speed / SPEED_STEP - 1e-9) * SPEED_STEP)
 }
 
-function speedFix(design: BasinDesign, speed: number): Fix {
-  return fixForFlow(design, sentence('Run the pump at {speed}', { speed: ['share', speed] }), [
-    { op: 'set', path: ['returnSide', 'speed'], to: speed },
-  ])
+function speedChange(speed: number): Change {
+  return {
+    label: sentence('Run the pump at {speed}', { speed: ['share', speed] }),
+    edits: [{ op: 'set', path: ['returnSide', 'speed'], to: speed }],
+  }
 }
 
-function openValvesFix({ design }: Solving): Fix | null {
+function openedValves(design: BasinDesign): Change | null {
   const edits = design.returnSide.run.pieces.flatMap((piece, index): Edit[] =>
     piece.kind === 'valve' && piece.opening < 1
       ? [{ op: 'set', path: [...PIECES, index, 'opening'], to: 1 }]
       : [],
   )
-  return edits.length > 0 ? fixForFlow(design, sentence('Open the valve fully'), edits) : null
+  return edits.length > 0 ? { label: sentence('Open the valve fully'), edits } : null
 }
 
 /** Every size of the run one step up; null when the series ends. */
-function widerFix(design: BasinDesign): Fix | null {
+function wider(design: BasinDesign): Change | null {
   const { run } = design.returnSide
   const size = nextSizeUp(run.size)
   if (!size || run.pieces.some((piece) => piece.kind === 'reducer')) return null
-  const label = sentence(`Run it in ${seriesSize(size)!.size} (bore {bore})`, {
-    bore: ['length', seriesSize(size)!.boreM],
-  })
-  return fixForFlow(design, label, [{ op: 'set', path: ['returnSide', 'run', 'size'], to: size }])
+  return {
+    label: sentence(`Run it in ${size.size} (bore {bore})`, {
+      bore: ['length', boreOf(size).boreM],
+    }),
+    edits: [{ op: 'set', path: ['returnSide', 'run', 'size'], to: size }],
+  }
+}
+
+function tried(design: BasinDesign, { label, edits }: Change): Fix {
+  return fixForFlow(design, label, edits)
 }
 
 /** The opening of the first throttling valve that brings the wanted flow. */

@@ -13,9 +13,10 @@ export function flowWith(design: BasinDesign, edits: readonly Edit[]): number {
 
 /** A fix whose worth is the flow it brings, as the core solves it. */
 export function fixForFlow(design: BasinDesign, label: Sentence, edits: readonly Edit[]): Fix {
-  return {
-    label,
-    brings: sentence('Gives {flow}.', { flow: ['flow', flowWith(design, edits)] }),
-    edits,
-  }
+  return fixOfFlow(label, edits, flowWith(design, edits))
+}
+
+/** The same where the flow is known already. */
+export function fixOfFlow(label: Sentence, edits: readonly Edit[], flowM3PerS: number): Fix {
+  return { label, brings: sentence('Gives {flow}.', { flow: ['flow', flowM3PerS] }), edits }
 }

@@ -1,4 +1,4 @@
-import type { PumpPart } from './part.ts'
+import type { PumpPart } from '@yew-basin/core'
 
 /** What is wrong with a pump's printed figures, in words; empty when it can be used. */
 export function curveFaults(

@@ -1,0 +1,45 @@
+import type { BasinDesign, PumpPart } from '@yew-basin/core'
+
+/** A basin on the shelf. */
+export interface ShelfEntry {
+  readonly id: string
+  readonly name: string
+  readonly note: string
+  readonly changedAt: string
+  readonly design: BasinDesign
+}
+
+/** One design and where it stands. */
+export interface DesignAnswer {
+  readonly id: string
+  readonly name: string
+  readonly revision: number
+  readonly savedAt: string
+  readonly design: BasinDesign
+}
+
+/** A basin opened. */
+export interface BasinAnswer {
+  readonly id: string
+  readonly name: string
+  readonly note: string
+  readonly current: DesignAnswer
+}
+
+/** An earlier state of a design. */
+export interface RevisionAnswer {
+  readonly revision: number
+  readonly savedAt: string
+  readonly design: BasinDesign
+}
+
+/** Whose things these are. */
+export interface WorkspaceAnswer {
+  readonly kind: 'guest'
+  readonly createdAt: string
+}
+
+/** The sample library, and later the keeper's own. */
+export interface PumpsAnswer {
+  readonly pumps: readonly PumpPart[]
+}

@@ -1,0 +1,25 @@
+import { Type } from 'class-transformer'
+import { IsObject, ValidateNested } from 'class-validator'
+import { DesignDocument } from '../design/design-document.ts'
+import { COUNTS } from '../design/limits.ts'
+import { Text } from '../design/rules.ts'
+
+/** A new basin. */
+export class CreateBasin {
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+}
+
+/** Another name or note for a basin. */
+export class RenameBasin {
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+}
+
+/** The whole design as it is to be; the revision it changes goes in If-Match. */
+export class SaveDesign {
+  @Type(() => DesignDocument)
+  @IsObject({ message: 'must be a design: an object' })
+  @ValidateNested()
+  design!: DesignDocument
+}

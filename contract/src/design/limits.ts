@@ -1,0 +1,53 @@
+import type { QuantityName } from '@yew-basin/core'
+
+/** What a stored number may be, SI. One table for the validators, the documentation and the fields. */
+export interface Limit {
+  readonly quantity: QuantityName
+  readonly min: number
+  readonly max: number
+}
+
+const limit = (quantity: QuantityName, min: number, max: number): Limit => ({ quantity, min, max })
+
+export const LIMITS = {
+  tankLength: limit('length', 0.1, 10),
+  tankWidth: limit('length', 0.1, 5),
+  tankHeight: limit('length', 0.1, 3),
+  waterLevel: limit('length', 0.02, 3),
+  floorHeight: limit('length', 0, 5),
+  rockMass: limit('mass', 0, 5000),
+  rockDensity: limit('density', 1050, 3500),
+  sandMass: limit('mass', 0, 5000),
+  sandDensity: limit('density', 1500, 4000),
+  temperature: limit('temperature', 2, 38),
+  salinity: limit('salinity', 0, 42),
+  turnover: limit('turnover', 0.1, 60),
+  speed: limit('share', 0.05, 1),
+  sourceLevel: limit('length', -5, 8),
+  place: limit('length', -20, 20),
+  pipeLength: limit('length', 0.001, 30),
+  bore: limit('length', 0.003, 0.2),
+  opening: limit('share', 0, 1),
+  kv: limit('valve-coefficient', 0.05, 2000),
+  reducerAngle: limit('angle', 5, 180),
+  roughness: limit('roughness', 1e-7, 1e-3),
+  ribbedFactor: limit('number', 1, 5),
+  pumpFlow: limit('flow', 0, 0.05),
+  pumpHead: limit('head', 0, 60),
+  pumpPower: limit('power', 0.1, 5000),
+} as const satisfies Readonly<Record<string, Limit>>
+
+/** How many of a thing a document may hold. */
+export const COUNTS = {
+  pieces: 200,
+  pumps: 20,
+  curvePoints: 200,
+  designs: 20,
+  nameLength: 80,
+  noteLength: 2000,
+  idLength: 64,
+} as const
+
+export function withinLimit(one: Limit, si: number): boolean {
+  return si >= one.min && si <= one.max
+}

@@ -1,0 +1,88 @@
+import { Type } from 'class-transformer'
+import { ValidateNested } from 'class-validator'
+import type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from '@yew-basin/core'
+import { curveFaults } from './curve-faults.ts'
+import { COUNTS, LIMITS } from './limits.ts'
+import { Id, Judged, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+
+export class CurvePointDocument implements CurvePoint {
+  @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
+  flowM3PerS!: number
+
+  @Within(LIMITS.pumpHead, 'Head at that flow, m.')
+  headM!: number
+}
+
+export class PowerPointDocument implements PowerPoint {
+  @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
+  flowM3PerS!: number
+
+  @Within(LIMITS.pumpPower, 'Wire power at that flow, W.')
+  powerW!: number
+}
+
+/** A pump as its maker describes it, at full speed. */
+export class PumpPartDocument implements PumpPart {
+  @Id('Names the pump in this design.')
+  id!: string
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @OneOf(
+    ['fixed-speed', 'controllable'],
+    'Runs at the mains’ speed, or at one its controller sets.',
+  )
+  control!: PumpControl
+
+  @OneOf(['under-water', 'dry', 'either'], 'Where it may stand.')
+  mounting!: PumpMounting
+
+  @Listing(
+    0,
+    COUNTS.curvePoints,
+    'Printed points, flow rising. Empty: only the two numbers below are known.',
+  )
+  @Type(() => CurvePointDocument)
+  @ValidateNested({ each: true })
+  @Judged('a usable curve', (_, owner) => usable(owner as PumpPartDocument))
+  curve!: CurvePointDocument[]
+
+  @WithinOrNull(LIMITS.pumpHead, 'Most head, at no flow, m.')
+  shutOffHeadM!: number | null
+
+  @WithinOrNull(LIMITS.pumpFlow, 'Most flow, at no head, m³/s; used only without a curve.')
+  maxFlowM3PerS!: number | null
+
+  @Within(LIMITS.pumpPower, 'Power on its plate, W.')
+  ratedPowerW!: number
+
+  @Listing(
+    0,
+    COUNTS.curvePoints,
+    'Wire power by flow, flow rising. Empty: the rated power is scaled.',
+  )
+  @Type(() => PowerPointDocument)
+  @ValidateNested({ each: true })
+  power!: PowerPointDocument[]
+
+  @Within(LIMITS.bore, 'Bore of its outlet, m.')
+  outletBoreM!: number
+
+  @Within(
+    LIMITS.speed,
+    'Lowest speed its controller holds, as a share of full speed; 1 for a pump of one speed.',
+  )
+  leastSpeed!: number
+}
+
+function usable(part: PumpPartDocument): string | null {
+  if (!Array.isArray(part.curve) || !Array.isArray(part.power)) return null
+  if (
+    [...part.curve, ...part.power].some(
+      (point: unknown) => typeof point !== 'object' || point === null,
+    )
+  )
+    return null
+  return curveFaults(part)[0] ?? null
+}

@@ -1,0 +1,42 @@
+import { Type } from 'class-transformer'
+import { IsObject, ValidateNested } from 'class-validator'
+import type { Piece, Run } from '@yew-basin/core'
+import { COUNTS, LIMITS } from './limits.ts'
+import { PIECE_CLASSES, PieceDocument } from './piece.ts'
+import { PipeSizeDocument } from './pipe-size.ts'
+import { Judged, Listing, Within } from './rules.ts'
+
+/** One line of pipe from the pump's outlet to its end, in the order the water passes. */
+export class RunDocument implements Run {
+  @Type(() => PipeSizeDocument)
+  @IsObject({ message: 'must be a pipe size: an object with series, size and boreM' })
+  @ValidateNested()
+  size!: PipeSizeDocument
+
+  @Listing(0, COUNTS.pieces, 'Pieces in the order the water passes them.')
+  @Type(() => PieceDocument, {
+    keepDiscriminatorProperty: true,
+    discriminator: { property: 'kind', subTypes: PIECE_CLASSES },
+  })
+  @ValidateNested({ each: true })
+  @Judged('unique ids', (pieces) => repeatedId(pieces))
+  pieces!: Piece[]
+
+  @Within(
+    LIMITS.roughness,
+    'Roughness of the wall, m: 0.0000015 new plastic; 0.00005 to 0.0003 after months of biofilm.',
+  )
+  roughnessM!: number
+
+  @Within(LIMITS.ribbedFactor, 'Factor on friction in ribbed hose; 2 unless measured.')
+  ribbedFactor!: number
+}
+
+function repeatedId(pieces: unknown): string | null {
+  if (!Array.isArray(pieces)) return null
+  const ids = pieces.map((piece: { id?: unknown } | null) => piece?.id)
+  const again = ids.find((id, i) => id !== undefined && ids.indexOf(id) !== i)
+  return again === undefined
+    ? null
+    : `must have an id of its own each; ${String(again)} stands twice`
+}

@@ -1,0 +1,52 @@
+import { Type } from 'class-transformer'
+import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
+import { DesignDocument } from '../design/design-document.ts'
+import { COUNTS } from '../design/limits.ts'
+import { Judged, Listing, OneOf, Says, Text } from '../design/rules.ts'
+import { FORMAT_VERSION } from '../versions/migrations.ts'
+
+/** Says what the file is, before anything else is read. */
+export const FILE_FORMAT = 'yew-basin'
+
+/** One design of the basin, with its name. */
+export class FileDesign {
+  @Text(COUNTS.nameLength, 'What the keeper calls this design.')
+  name!: string
+
+  @IsBoolean({ message: 'must be true or false' })
+  @Says('The one design that is in use.')
+  current!: boolean
+
+  @Type(() => DesignDocument)
+  @IsObject({ message: 'must be a design: an object' })
+  @ValidateNested()
+  design!: DesignDocument
+}
+
+/** A whole basin as one file. */
+export class BasinFile {
+  @OneOf([FILE_FORMAT], 'Always "yew-basin".')
+  format!: string
+
+  @Judged('a known version', (version) =>
+    version === FORMAT_VERSION ? null : `must be ${FORMAT_VERSION}`,
+  )
+  @Says('Version of this format, a whole number; older ones are brought up when read.')
+  formatVersion!: number
+
+  @Text(COUNTS.nameLength, 'What the keeper calls the basin.')
+  name!: string
+
+  @Text(COUNTS.noteLength, 'A few words on it; may be empty.', 0)
+  note!: string
+
+  @Listing(1, COUNTS.designs, 'Its designs; exactly one is current.')
+  @Type(() => FileDesign)
+  @ValidateNested({ each: true })
+  @Judged('one current design', (designs) => {
+    if (!Array.isArray(designs) || designs.length === 0) return null
+    const current = designs.filter((one: FileDesign | null) => one?.current === true).length
+    return current === 1 ? null : `must have exactly one current design; it has ${current}`
+  })
+  designs!: FileDesign[]
+}

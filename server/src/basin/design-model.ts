@@ -1,0 +1,39 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type NonAttribute,
+  type Sequelize,
+} from 'sequelize'
+import type { Basin } from './basin-model.ts'
+
+export class Design extends Model<InferAttributes<Design>, InferCreationAttributes<Design>> {
+  declare id: CreationOptional<string>
+  declare basinId: string
+  declare name: string
+  declare isCurrent: boolean
+  declare formatVersion: number
+  /** In the format of `formatVersion`; read it through `designOf`. */
+  declare document: object
+  declare revision: CreationOptional<number>
+  declare savedAt: CreationOptional<Date>
+  declare basin?: NonAttribute<Basin>
+}
+
+export function defineDesign(sequelize: Sequelize): typeof Design {
+  return Design.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
+      basinId: { type: DataTypes.UUID, allowNull: false },
+      name: { type: DataTypes.TEXT, allowNull: false },
+      isCurrent: { type: DataTypes.BOOLEAN, allowNull: false },
+      formatVersion: { type: DataTypes.INTEGER, allowNull: false },
+      document: { type: DataTypes.JSONB, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
+      savedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    },
+    { sequelize, tableName: 'designs', underscored: true, timestamps: false },
+  )
+}

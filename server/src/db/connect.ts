@@ -1,0 +1,25 @@
+import { Sequelize } from 'sequelize'
+import { defineBasin } from '../basin/basin-model.ts'
+import { defineDesign } from '../basin/design-model.ts'
+import { defineRevision } from '../basin/revision-model.ts'
+import { definePart } from '../part/part-model.ts'
+import { defineWorkspace } from '../workspace/workspace-model.ts'
+
+/** The connection with every model on it. */
+export function connect(databaseUrl: string): Sequelize {
+  const sequelize = new Sequelize(databaseUrl, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: 10, idle: 10_000, acquire: 10_000 },
+  })
+  const Workspace = defineWorkspace(sequelize)
+  const Basin = defineBasin(sequelize)
+  const Design = defineDesign(sequelize)
+  const Revision = defineRevision(sequelize)
+  definePart(sequelize)
+  Basin.belongsTo(Workspace, { foreignKey: 'workspaceId' })
+  Basin.hasMany(Design, { foreignKey: 'basinId', as: 'designs' })
+  Design.belongsTo(Basin, { foreignKey: 'basinId', as: 'basin' })
+  Design.hasMany(Revision, { foreignKey: 'designId', as: 'revisions' })
+  return sequelize
+}

@@ -1,0 +1,43 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express'
+import { ConnectionError } from 'sequelize'
+import { Refusal } from './refusal.ts'
+
+/** Unknown addresses of the API. */
+export const noSuchAddress: RequestHandler = (request) => {
+  throw new Refusal('not-found', `${request.method} ${request.path} is no address of this API.`)
+}
+
+/** Every refusal leaves as problem+json; what is not a refusal is logged and told as a fault of ours. */
+export const answerProblem: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) {
+    next(error)
+    return
+  }
+  const refusal = asRefusal(error)
+  if (refusal.code === 'server-fault') request.log?.error(error)
+  response.status(refusal.problem.status).type('application/problem+json')
+  response.send(JSON.stringify(refusal.problem))
+}
+
+function asRefusal(error: unknown): Refusal {
+  if (error instanceof Refusal) return error
+  if (error instanceof ConnectionError) {
+    return new Refusal(
+      'no-database',
+      'The database does not answer. Your last saved state is safe; try again.',
+    )
+  }
+  const { type, status } = (error ?? {}) as { type?: string; status?: number }
+  if (type === 'entity.too.large')
+    return new Refusal('too-large', 'The body is larger than this address takes.')
+  if (type === 'entity.parse.failed') {
+    return new Refusal('bad-request', `The body is not JSON: ${(error as Error).message}`)
+  }
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new Refusal('bad-request', (error as Error).message)
+  }
+  return new Refusal(
+    'server-fault',
+    'Nothing was changed. Try again; if it stays, look at the server’s log.',
+  )
+}

@@ -1,0 +1,35 @@
+import type { AddressInfo } from 'node:net'
+import pg from 'pg'
+import { connect } from './db/connect.ts'
+import { makeApp } from './http/app.ts'
+import { settingsFrom } from './settings.ts'
+
+const settings = settingsFrom(process.env)
+const sequelize = connect(settings.databaseUrl)
+const sessionPool = new pg.Pool({ connectionString: settings.databaseUrl, max: 5 })
+// A pool without a listener ends the process when the database drops an idle connection.
+sessionPool.on('error', (error) => console.error(`session store: ${error.message}`))
+
+const server = makeApp(settings, sequelize, sessionPool).listen(settings.port, settings.host)
+
+server.on('listening', () => {
+  const { address, port } = server.address() as AddressInfo
+  console.log(`listening http://${address}:${port}`)
+  process.send?.({ listening: port })
+})
+server.on('error', (error) => {
+  console.error(`cannot listen on ${settings.host}:${settings.port}: ${error.message}`)
+  process.exit(1)
+})
+
+let stopping = false
+async function stop(): Promise<void> {
+  if (stopping) return
+  stopping = true
+  server.closeAllConnections()
+  await new Promise((closed) => server.close(closed))
+  await Promise.all([sequelize.close(), sessionPool.end()])
+  process.exit(0)
+}
+process.on('SIGTERM', () => void stop())
+process.on('SIGINT', () => void stop())

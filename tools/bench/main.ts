@@ -1,0 +1,64 @@
+import {
+  dutyCurves,
+  FIGURES,
+  solveBasin,
+  swaps,
+  workingOf,
+  type BasinDesign,
+} from '@yew-basin/core'
+import { Bench } from 'tinybench'
+import { DEMO_BASINS, STARTER_DESIGN } from '../../server/src/demo/basins.ts'
+import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
+
+/** Median milliseconds each task may take; a slower one fails the run. */
+const BUDGET_MS: Readonly<Record<string, number>> = { 'Lantern, full recalculation': 0.3 }
+
+const lantern = DEMO_BASINS[0]!.design
+let turn = 0
+/** A little different each time, so that nothing can be remembered. */
+function nudged(design: BasinDesign): BasinDesign {
+  turn = (turn + 1) % 1000
+  const { returnSide } = design
+  return { ...design, returnSide: { ...returnSide, speed: returnSide.speed - turn * 1e-5 } }
+}
+
+const bench = new Bench({ time: 1500, warmupTime: 500 })
+for (const { name, design } of DEMO_BASINS) {
+  bench.add(`${name}, full recalculation`, () => {
+    solveBasin(nudged(design))
+  })
+}
+bench.add('starter, full recalculation', () => {
+  solveBasin(nudged(STARTER_DESIGN))
+})
+bench.add('Lantern, curves for the chart', () => {
+  dutyCurves(nudged(lantern))
+})
+bench.add(`Lantern, ${SAMPLE_PUMPS.length} pumps swapped in`, () => {
+  swaps(nudged(lantern), SAMPLE_PUMPS)
+})
+const solved = solveBasin(lantern)
+bench.add(`Lantern, all ${FIGURES.length} workings`, () => {
+  for (const figure of FIGURES) workingOf(figure, lantern, solved)
+})
+await bench.run()
+
+const rows = bench.tasks.map((task) => {
+  if (!('latency' in task.result)) throw new Error(`${task.name} did not run`)
+  const { latency } = task.result
+  return {
+    name: task.name,
+    medianMs: latency.p50,
+    p99Ms: latency.p99,
+    budgetMs: BUDGET_MS[task.name],
+  }
+})
+for (const { name, medianMs, p99Ms, budgetMs } of rows) {
+  const budget = budgetMs === undefined ? '' : `   budget ${budgetMs} ms`
+  console.log(
+    `${name.padEnd(38)} median ${medianMs.toFixed(4)} ms   p99 ${p99Ms.toFixed(4)} ms${budget}`,
+  )
+}
+const slow = rows.filter((row) => row.budgetMs !== undefined && row.medianMs > row.budgetMs)
+for (const { name } of slow) console.error(`${name} is over its budget`)
+process.exitCode = slow.length > 0 ? 1 : 0

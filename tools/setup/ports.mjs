@@ -1,0 +1,23 @@
+import net from 'node:net'
+
+/** Does anything listen there, or may we? */
+export function isFree(port) {
+  return new Promise((resolve) => {
+    const probe = net.createServer()
+    probe.once('error', () => resolve(false))
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)))
+  })
+}
+
+/** The wanted port when it is free, else one the system picks. */
+export async function freePort(wanted = 0) {
+  if (wanted !== 0 && (await isFree(wanted))) return wanted
+  return new Promise((resolve, reject) => {
+    const probe = net.createServer()
+    probe.once('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address()
+      probe.close(() => resolve(port))
+    })
+  })
+}

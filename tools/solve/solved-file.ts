@@ -1,0 +1,120 @@
+import type { BasinFile } from '@yew-basin/contract'
+import {
+  FIGURES,
+  say,
+  solveBasin,
+  workingOf,
+  type BasinDesign,
+  type Finding,
+  type SolvedBasin,
+} from '@yew-basin/core'
+
+/** A finding with its sentences written out in metric units. */
+export interface SpokenFinding extends Omit<Finding, 'title' | 'reason' | 'fixes'> {
+  readonly title: string
+  readonly reason: string
+  readonly fixes: readonly {
+    readonly label: string
+    readonly brings: string
+    readonly edits: Finding['fixes'][number]['edits']
+  }[]
+}
+
+/** One line of a working, in SI. */
+export interface SpokenTerm {
+  readonly symbol: string
+  readonly meaning: string
+  readonly quantity: string
+  /** In the quantity's SI unit; share as a fraction, turnover per hour, Kv in m³/h. */
+  readonly si: number | null
+}
+
+/** How a figure came about, as the screen shows it when it is opened. */
+export interface SpokenWorking {
+  readonly title: string
+  readonly quantity: string
+  readonly si: number | null
+  readonly bandSi: number | null
+  readonly formula: string
+  readonly filled: string
+  readonly terms: readonly SpokenTerm[]
+  readonly source: string
+  readonly note: string
+  readonly rules: readonly { readonly rule: string; readonly offBy: number | null }[]
+}
+
+/** A solved design: every figure, finding and working of the screen. */
+export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
+  readonly name: string
+  readonly current: boolean
+  readonly findings: readonly SpokenFinding[]
+  readonly workings: Readonly<Record<string, SpokenWorking>>
+}
+
+/** What the command prints. */
+export interface SolvedFile {
+  readonly name: string
+  readonly designs: readonly SolvedDesign[]
+}
+
+export function solvedFile(file: BasinFile): SolvedFile {
+  return {
+    name: file.name,
+    designs: file.designs.map(({ name, current, design }) => {
+      const solved = solveBasin(design)
+      return {
+        name,
+        current,
+        ...solved,
+        findings: solved.findings.map(spokenFinding),
+        workings: spokenWorkings(design, solved),
+      }
+    }),
+  }
+}
+
+function spokenFinding(finding: Finding): SpokenFinding {
+  return {
+    ...finding,
+    title: say(finding.title, 'metric'),
+    reason: say(finding.reason, 'metric'),
+    fixes: finding.fixes.map((fix) => ({
+      label: say(fix.label, 'metric'),
+      brings: say(fix.brings, 'metric'),
+      edits: fix.edits,
+    })),
+  }
+}
+
+function spokenWorkings(design: BasinDesign, solved: SolvedBasin): Record<string, SpokenWorking> {
+  return Object.fromEntries(
+    FIGURES.map((figure) => {
+      const working = workingOf(figure, design, solved)
+      return [
+        figure,
+        {
+          title: working.title,
+          quantity: working.answer.quantity,
+          si: finite(working.answer.si),
+          bandSi: working.band ? finite(working.band.si) : null,
+          formula: working.formula,
+          filled: say(working.filled, 'metric'),
+          terms: working.terms.map(({ symbol, meaning, value }) => ({
+            symbol,
+            meaning,
+            quantity: value.quantity,
+            si: finite(value.si),
+          })),
+          source: working.source,
+          note: say(working.note, 'metric'),
+          rules: working.rules.map(({ rule, offBy }) => ({ rule: say(rule, 'metric'), offBy })),
+        },
+      ]
+    }),
+  )
+}
+
+/** JSON has no NaN: a figure that does not apply is null. */
+function finite(si: number): number | null {
+  return Number.isFinite(si) ? si : null
+}
