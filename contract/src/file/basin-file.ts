@@ -3,10 +3,7 @@ import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
 import { Judged, Listing, OneOf, Says, Text } from '../design/rules.ts'
-import { FORMAT_VERSION } from '../versions/migrations.ts'
-
-/** Says what the file is, before anything else is read. */
-export const FILE_FORMAT = 'yew-basin'
+import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
 
 /** One design of the basin, with its name. */
 export class FileDesign {

@@ -1,6 +1,7 @@
 import { check, type Checked, type Fault } from '../check.ts'
-import { FORMAT_VERSION, migrated } from '../versions/migrations.ts'
-import { BasinFile, FILE_FORMAT } from './basin-file.ts'
+import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
+import { migrated } from '../versions/migrations.ts'
+import { BasinFile } from './basin-file.ts'
 
 /** A basin file from its text: every fault in it, or the file in the present format. */
 export function readBasinFile(text: string): Checked<BasinFile> {

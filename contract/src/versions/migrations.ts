@@ -11,9 +11,6 @@ export interface Migration {
  */
 export const MIGRATIONS: readonly Migration[] = []
 
-/** The format this version writes. */
-export const FORMAT_VERSION = MIGRATIONS.length + 1
-
 /** A stored design document brought to the present format. */
 export function migrated(document: unknown, fromVersion: number): unknown {
   return MIGRATIONS.slice(fromVersion - 1).reduce<unknown>(

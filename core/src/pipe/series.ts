@@ -117,3 +117,8 @@ export const PIPE_SERIES = Object.keys(SERIES_SIZES) as readonly PipeSeries[]
 export function isHose(series: PipeSeries): boolean {
   return series === 'smooth-hose' || series === 'braided-hose' || series === 'ribbed-hose'
 }
+
+/** "schedule-40" → "schedule 40". */
+export function seriesWords(series: PipeSeries): string {
+  return series.replace('-', ' ')
+}

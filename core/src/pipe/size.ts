@@ -1,4 +1,4 @@
-import { SERIES_SIZES, type PipeSeries, type SeriesSize } from './series.ts'
+import { SERIES_SIZES, seriesWords, type PipeSeries, type SeriesSize } from './series.ts'
 
 /** A pipe or hose as the keeper names it. */
 export interface PipeSize {
@@ -25,6 +25,13 @@ export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {
   const row = seriesSize(pipe)
   if (!row) throw new RangeError(`${pipe.series} has no size ${pipe.size}`)
   return { boreM: pipe.boreM ?? row.boreM, tradeSizeIn: row.tradeSizeIn }
+}
+
+/** "1 in schedule 40", "25 mm pn 16", "13 mm smooth hose". */
+export function sizeWords({ series, size }: Pick<PipeSize, 'series' | 'size'>): string {
+  const inches = series === 'schedule-40' || series === 'schedule-80'
+  const unit = inches ? ' in' : size.endsWith('in') ? '' : ' mm'
+  return `${size}${unit} ${seriesWords(series)}`
 }
 
 /** The next size up of the same series by the standard's bore; null at the top. */

@@ -35,11 +35,17 @@ export function showText(value: Measured, family: UnitFamily): string {
   return joined(number, unit)
 }
 
-/** The half width of a band in the shown unit: a difference, so no offset. */
-export function showBand({ quantity, si }: Measured, family: UnitFamily): Shown {
+/** The half width of a value's band in the shown unit, with the value's own digits or as many as show it: a difference, so no offset. */
+export function showBand({ quantity, si }: Measured, bandSi: number, family: UnitFamily): Shown {
   const unit = QUANTITIES[quantity].shown[family]
-  const half = Math.abs(si / unit.factor)
-  return { number: grouped(half, unit.decimals(half)), unit: unit.label }
+  const half = Math.abs(bandSi / unit.factor)
+  const digits = Math.max(unit.decimals(fromSi(unit, si)), digitsToShow(half))
+  return { number: grouped(half, digits), unit: unit.label }
+}
+
+/** Digits after the point that show the first figure of a number below one; none for nil. */
+function digitsToShow(size: number): number {
+  return size > 0 && size < 1 ? Math.min(6, Math.ceil(-Math.log10(size))) : 0
 }
 
 /** For a field: no grouping, no trailing zeros, a little more than is shown elsewhere. */

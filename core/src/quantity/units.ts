@@ -74,12 +74,15 @@ const centimetre = unit('cm', 'cm', 1e-2, fixed(1))
 const litre = unit('L', 'l litre litres liter liters', LITRE_M3, tapering(2))
 const gallon = unit('gal', 'gal gallon gallons usgal', US_GALLON_M3, tapering(2))
 const litreAnHour = unit('L/h', 'l/h lph l/hr', LITRE_M3 / HOUR_S, (s) =>
-  Math.abs(s) < 100 ? 1 : 0,
+  Math.abs(s) < 10 ? 1 : 0,
 )
 const gallonAnHour = unit('gph', 'gph gal/h gal/hr usgph', US_GALLON_M3 / HOUR_S, (s) =>
-  Math.abs(s) < 100 ? 1 : 0,
+  Math.abs(s) < 10 ? 1 : 0,
 )
-const plain = unit('', '', 1, tapering(3))
+const plain = unit('', '', 1, (s) => {
+  const size = Math.abs(s)
+  return size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 0
+})
 const both = (one: Unit) => ({ metric: one, us: one })
 
 /** Every quantity the interface shows. */

@@ -1,7 +1,7 @@
 import { editable, joined, measured } from '../quantity/format.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { QUANTITIES, type QuantityName, type UnitFamily } from '../quantity/units.ts'
-import { PIPE_SERIES, SERIES_SIZES, type PipeSeries } from '../pipe/series.ts'
+import { PIPE_SERIES, SERIES_SIZES, seriesWords, type PipeSeries } from '../pipe/series.ts'
 import { seriesSize, type PipeSize } from '../pipe/size.ts'
 import { DIRECTIONS, type Direction, type ElbowForm, type Piece, type Run } from './piece.ts'
 
@@ -202,9 +202,4 @@ function seriesAndSize(text: string, current: PipeSeries) {
   return series
     ? { series, sizeText: text.slice(seriesWords(series).length + 1) }
     : { series: current, sizeText: text }
-}
-
-/** "schedule-40" → "schedule 40". */
-export function seriesWords(series: PipeSeries): string {
-  return series.replace('-', ' ')
 }

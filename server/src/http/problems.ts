@@ -33,6 +33,7 @@ function asRefusal(error: unknown): Refusal {
   if (type === 'entity.parse.failed') {
     return new Refusal('bad-request', `The body is not JSON: ${(error as Error).message}`)
   }
+  if (status === 404) return new Refusal('not-found', 'There is no such file.')
   if (status !== undefined && status >= 400 && status < 500) {
     return new Refusal('bad-request', (error as Error).message)
   }

@@ -1,11 +1,14 @@
 import { brent } from '../../numeric/brent.ts'
 import { speedForFlow } from '../../network/speed.ts'
-import { boreOf, nextSizeUp } from '../../pipe/size.ts'
+import { nextSizeUp, sizeWords } from '../../pipe/size.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { Edit } from '../edit.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Fix, Solving } from './finding.ts'
 import { fixForFlow, fixOfFlow, flowWith } from './try-out.ts'
+
+/** A flow within this share below the wanted one counts as met: a turnover target is no finer (choice). */
+export const SHORT_SHARE = 0.1
 
 const PIECES = ['returnSide', 'run', 'pieces'] as const
 /** A controller's step; speeds are rounded to it, away from trouble (choice). */
@@ -18,15 +21,30 @@ export function startFixes(design: BasinDesign, label: Sentence, edits: readonly
   return [fixForFlow(design, label, edits)]
 }
 
-/** What brings more flow: more speed, an open valve, a wider run. */
+/** What brings more flow: more speed, an open valve, a wider run; and all of it where one is not enough. */
 export function reachFixes(solving: Solving): Fix[] {
-  const { design, returnSide } = solving
+  const { design, tank, returnSide } = solving
   const worthM3PerS = Math.max(0, returnSide.flowM3PerS) * (1 + WORTH_SHARE)
-  return [faster(solving), openedValves(design), wider(design)]
+  const found = [faster(solving), openedValves(design), wider(design)]
     .filter((change) => change !== null)
-    .map(({ label, edits }) => ({ label, edits, flowM3PerS: flowWith(design, edits) }))
+    .map((change) => ({ ...change, flowM3PerS: flowWith(design, change.edits) }))
     .filter(({ flowM3PerS }) => flowM3PerS > worthM3PerS)
-    .map(({ label, edits, flowM3PerS }) => fixOfFlow(label, edits, flowM3PerS))
+  const enough = found.some(
+    ({ flowM3PerS }) => flowM3PerS >= (1 - SHORT_SHARE) * tank.wantedFlowM3PerS,
+  )
+  const together = found.length > 1 && !enough ? [allOf(design, found)] : []
+  return [...found, ...together].map(({ label, edits, flowM3PerS }) =>
+    fixOfFlow(label, edits, flowM3PerS),
+  )
+}
+
+function allOf(design: BasinDesign, changes: readonly Change[]) {
+  const edits = changes.flatMap((change) => change.edits)
+  return {
+    label: sentence(changes.length > 2 ? 'All of these together' : 'Both together'),
+    edits,
+    flowM3PerS: flowWith(design, edits),
+  }
 }
 
 /** A change in words and as edits, before its worth is known. */
@@ -80,9 +98,7 @@ function wider(design: BasinDesign): Change | null {
   const size = nextSizeUp(run.size)
   if (!size || run.pieces.some((piece) => piece.kind === 'reducer')) return null
   return {
-    label: sentence(`Run it in ${size.size} (bore {bore})`, {
-      bore: ['length', boreOf(size).boreM],
-    }),
+    label: sentence(`Run it in ${sizeWords(size)}`),
     edits: [{ op: 'set', path: ['returnSide', 'run', 'size'], to: size }],
   }
 }

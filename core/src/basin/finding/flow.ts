@@ -1,11 +1,9 @@
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
-import { overspeedFixes, reachFixes, startFixes } from './flow-fixes.ts'
+import { overspeedFixes, reachFixes, SHORT_SHARE, startFixes } from './flow-fixes.ts'
 import type { Finding, FindingCode, Fix, Severity, Solving } from './finding.ts'
 
-/** A flow within this share below the wanted one counts as met: a turnover target is no finer (choice). */
-export const SHORT_SHARE = 0.1
 /** Above it a little more does no harm; past this it costs power and noise (choice). */
-export const PAST_SHARE = 0.25
+const PAST_SHARE = 0.25
 /** Below half of what is wanted the design does not do its job (choice). */
 const STOP_SHARE = 0.5
 

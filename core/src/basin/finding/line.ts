@@ -1,7 +1,14 @@
 import { transitionLoss } from '../../fitting/transition.ts'
 import { speedMPerS, velocityHeadM } from '../../pipe/flow.ts'
 import { isHose } from '../../pipe/series.ts'
-import { boreOf, nearestSize, nextSizeUp, sameSize, type PipeSize } from '../../pipe/size.ts'
+import {
+  boreOf,
+  nearestSize,
+  nextSizeUp,
+  sameSize,
+  sizeWords,
+  type PipeSize,
+} from '../../pipe/size.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { axisOf, signOf } from '../../run/path.ts'
 import type { ElbowPiece, Piece, PipePiece } from '../../run/piece.ts'
@@ -45,15 +52,7 @@ function tooFast(solving: Solving): Finding[] {
       ),
       pieceId: returnSide.fastestPieceId,
       fixes: edits
-        ? [
-            fixForFlow(
-              design,
-              sentence(`Make it ${edits.size.size} (bore {bore})`, {
-                bore: ['length', boreOf(edits.size).boreM],
-              }),
-              edits.edits,
-            ),
-          ]
+        ? [fixForFlow(design, sentence(`Make it ${sizeWords(edits.size)}`), edits.edits)]
         : [],
     },
   ]
@@ -107,7 +106,7 @@ function outletMismatch(solving: Solving): Finding[] {
       pieceId: run.pieces[0]?.id ?? null,
       fixes: fits
         ? [
-            fixForFlow(design, sentence(`Start in ${near.size} and adapt`), [
+            fixForFlow(design, sentence(`Start in ${sizeWords(near)} and adapt`), [
               { op: 'set', path: ['returnSide', 'run', 'size'], to: near },
               { op: 'insert', path: ['returnSide', 'run', 'pieces'], at: 0, item: adapter },
             ]),

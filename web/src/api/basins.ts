@@ -1,0 +1,37 @@
+import type {
+  BasinAnswer,
+  DesignAnswer,
+  PumpsAnswer,
+  RevisionAnswer,
+  ShelfEntry,
+} from '@yew-basin/contract'
+import type { BasinDesign } from '@yew-basin/core'
+import { request } from './client.ts'
+
+export const basinsApi = {
+  shelf: () => request<ShelfEntry[]>('/basins'),
+  open: (id: string) => request<BasinAnswer>(`/basins/${id}`),
+  create: (name: string) => request<BasinAnswer>('/basins', { method: 'POST', body: { name } }),
+  rename: (id: string, name: string) =>
+    request<BasinAnswer>(`/basins/${id}`, { method: 'PATCH', body: { name } }),
+  duplicate: (id: string) => request<BasinAnswer>(`/basins/${id}/duplicate`, { method: 'POST' }),
+  remove: (id: string) => request<void>(`/basins/${id}`, { method: 'DELETE' }),
+  restore: (id: string) => request<BasinAnswer>(`/basins/${id}/restore`, { method: 'POST' }),
+  bringIn: (json: string) => request<BasinAnswer>('/basins/import', { method: 'POST', json }),
+  exportAddress: (id: string) => `/api/basins/${id}/export`,
+}
+
+export const designsApi = {
+  open: (id: string) => request<DesignAnswer>(`/designs/${id}`),
+  save: (id: string, changed: number, design: BasinDesign, keepalive = false) =>
+    request<DesignAnswer>(`/designs/${id}`, {
+      method: 'PUT',
+      body: { design },
+      ifMatch: changed,
+      keepalive,
+    }),
+  before: (id: string, revision: number) =>
+    request<RevisionAnswer>(`/designs/${id}/revisions/before/${revision}`),
+}
+
+export const pumpsApi = { all: () => request<PumpsAnswer>('/pumps') }

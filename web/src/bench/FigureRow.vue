@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { workingOf, type FigureName, type Measured } from '@yew-basin/core'
+import { ChevronDown } from '@lucide/vue'
+import { computed, ref, useId } from 'vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import WorkingPanel from './WorkingPanel.vue'
+
+const {
+  figure,
+  label,
+  value,
+  band = null,
+} = defineProps<{
+  figure: FigureName
+  label: string
+  value: Measured
+  band?: number | null
+  /** A word on how it is known: "scaled", "two-number curve". */
+  mark?: string
+}>()
+
+const store = useDesign()
+const units = useUnits()
+const open = ref(false)
+const id = useId()
+const shown = computed(() => units.shown(value))
+const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
+const working = computed(() =>
+  open.value && store.shown && store.solved ? workingOf(figure, store.shown, store.solved) : null,
+)
+</script>
+
+<template>
+  <div class="border-b border-rule last:border-0">
+    <button
+      class="flex w-full items-baseline gap-2 py-1.5 text-left"
+      :aria-expanded="open"
+      :aria-controls="id"
+      @click="open = !open"
+    >
+      <ChevronDown
+        :size="14"
+        class="shrink-0 self-center text-ink-soft transition-transform"
+        :class="{ '-rotate-90': !open }"
+      />
+      <span class="grow"
+        >{{ label }} <span v-if="mark" class="caption">({{ mark }})</span></span
+      >
+      <span class="whitespace-nowrap" :data-testid="`figure-${figure}`">
+        <span class="text-[1.05rem] font-semibold">{{ shown.number }}</span>
+        <span class="caption ml-1">{{ shown.unit }} {{ bandText }}</span>
+      </span>
+    </button>
+    <div :id="id"><WorkingPanel v-if="working" :working="working" /></div>
+  </div>
+</template>

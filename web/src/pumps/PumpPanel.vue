@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { LIMITS, type Limit } from '@yew-basin/contract/limits'
+import { returnPump, swaps, type Edit, type PumpPart } from '@yew-basin/core'
+import { computed, onMounted } from 'vue'
+import QuantityField from '../bench/QuantityField.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { usePumpShelf } from './pump-shelf.ts'
+
+const store = useDesign()
+const shelf = usePumpShelf()
+const units = useUnits()
+onMounted(() => void shelf.load())
+
+const pump = computed(() => returnPump(store.shown!))
+const speedLimit = computed<Limit>(() => ({ ...LIMITS.speed, min: pump.value.leastSpeed }))
+/** The library, and the pump in use where it is none of the library's. */
+const choices = computed(() => {
+  const own = shelf.pumps.some((part) => part.id === pump.value.id) ? [] : [pump.value]
+  const parts = [...own, ...shelf.pumps]
+  const given = swaps(store.shown!, parts)
+  return parts.map((part, i) => ({
+    part,
+    flowM3PerS: given[i]!.flowM3PerS,
+    powerW: given[i]!.wirePowerW,
+  }))
+})
+const wanted = computed(() => store.solved!.tank.wantedFlowM3PerS)
+
+/** Swaps the pump as one step; one of fixed speed runs at full speed. */
+function choose(part: PumpPart) {
+  const { pumps, returnSide } = store.design!
+  const others = pumps.filter((one) => one.id !== part.id && one.id !== returnSide.pumpId)
+  const speed = part.control === 'fixed-speed' ? 1 : Math.max(part.leastSpeed, returnSide.speed)
+  const edits: Edit[] = [
+    { op: 'set', path: ['pumps'], to: [part, ...others] },
+    { op: 'set', path: ['returnSide', 'pumpId'], to: part.id },
+    { op: 'set', path: ['returnSide', 'speed'], to: speed },
+  ]
+  store.edit(edits, `pump ${part.id}`)
+}
+const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet', axis], si)
+</script>
+
+<template>
+  <div v-if="store.shown && store.solved" class="space-y-4">
+    <div>
+      <p class="font-semibold">{{ pump.name }}</p>
+      <p class="caption">
+        {{
+          pump.control === 'controllable' ? 'Speed is set by its controller' : 'Runs at one speed'
+        }}, outlet {{ units.text('length', pump.outletBoreM) }},
+        {{
+          pump.mounting === 'either'
+            ? 'stands in or out of water'
+            : pump.mounting === 'dry'
+              ? 'stands dry'
+              : 'stands in water'
+        }}<template v-if="pump.curve.length === 0">, two-number curve</template>
+      </p>
+    </div>
+    <div v-if="pump.control === 'controllable'" class="grid grid-cols-[1fr_6.5rem] items-end gap-3">
+      <label class="block pb-1.5">
+        <span class="caption">Speed</span>
+        <input
+          type="range"
+          class="block w-full accent-(--needle)"
+          :min="Math.round(pump.leastSpeed * 100)"
+          max="100"
+          step="1"
+          :value="Math.round(store.shown.returnSide.speed * 100)"
+          :aria-valuetext="units.text('share', store.shown.returnSide.speed)"
+          @input="
+            store.set(
+              ['returnSide', 'speed'],
+              Number(($event.target as HTMLInputElement).value) / 100,
+            )
+          "
+        />
+      </label>
+      <QuantityField
+        label="Share of full"
+        :limit="speedLimit"
+        :model-value="store.shown.returnSide.speed"
+        @update:model-value="store.set(['returnSide', 'speed'], $event)"
+      />
+    </div>
+
+    <section aria-labelledby="pump-list">
+      <h3 id="pump-list" class="heading">What each pump gives in this run</h3>
+      <p class="caption mb-1">
+        At full speed, against the {{ units.text('flow', wanted) }} you want.
+      </p>
+      <p v-if="shelf.fault" class="text-aril" role="alert">
+        {{ shelf.fault }} <button class="underline" @click="shelf.load()">Try again</button>
+      </p>
+      <ul class="divide-y divide-rule border-y border-rule">
+        <li v-for="{ part, flowM3PerS, powerW } in choices" :key="part.id">
+          <button
+            class="grid w-full grid-cols-[1fr_auto] gap-x-3 px-1.5 py-1.5 text-left"
+            :class="part.id === pump.id ? 'bg-needle-wash' : 'hover:bg-sunk'"
+            :aria-pressed="part.id === pump.id"
+            @click="choose(part)"
+          >
+            <span class="leading-tight"
+              >{{ part.name
+              }}<span v-if="part.id === pump.id" class="caption"> (in use)</span></span
+            >
+            <span class="whitespace-nowrap text-right"
+              ><strong class="font-semibold">{{ units.text('flow', flowM3PerS) }}</strong
+              ><span class="caption ml-2 inline-block w-11">{{
+                units.text('power', powerW)
+              }}</span></span
+            >
+            <span class="col-span-2 mt-1 h-1 overflow-hidden rounded bg-sunk" aria-hidden="true">
+              <span
+                class="block h-full"
+                :style="{
+                  width: `${Math.min(100, (flowM3PerS / Math.max(wanted, 1e-9)) * 50)}%`,
+                  background:
+                    flowM3PerS >= 0.9 * wanted ? 'var(--lichen-mark)' : 'var(--resin-mark)',
+                }"
+              />
+            </span>
+          </button>
+        </li>
+      </ul>
+    </section>
+
+    <section aria-labelledby="pump-place">
+      <h3 id="pump-place" class="heading mb-1">Where it stands</h3>
+      <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+        <QuantityField
+          label="Sump’s water over the floor"
+          :limit="LIMITS.sourceLevel"
+          :model-value="store.shown.returnSide.sourceLevelM"
+          @update:model-value="store.set(['returnSide', 'sourceLevelM'], $event)"
+        />
+        <QuantityField
+          label="Its outlet over the floor"
+          :limit="LIMITS.place"
+          :model-value="store.shown.returnSide.outlet.zM"
+          @update:model-value="place('zM')($event)"
+        />
+        <QuantityField
+          label="From the tank’s left panel"
+          :limit="LIMITS.place"
+          :model-value="store.shown.returnSide.outlet.xM"
+          @update:model-value="place('xM')($event)"
+        />
+        <QuantityField
+          label="From its front panel"
+          :limit="LIMITS.place"
+          :model-value="store.shown.returnSide.outlet.yM"
+          @update:model-value="place('yM')($event)"
+        />
+      </div>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,22 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import ShelfView from './shelf/ShelfView.vue'
+
+/** Stops of the water's path that can be opened. */
+export const STOPS = ['tank', 'return'] as const
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfView },
+    {
+      path: `/basins/:id/:stop(${STOPS.join('|')})?`,
+      name: 'workspace',
+      component: () => import('./workspace/WorkspaceView.vue'),
+      props: (route) => ({
+        id: String(route.params.id),
+        stop: String(route.params.stop || 'return'),
+      }),
+    },
+    { path: '/:nowhere(.*)*', name: 'nowhere', component: () => import('./shell/NowhereView.vue') },
+  ],
+})

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
+import { LIMITS, type Limit } from '@yew-basin/contract/limits'
+import { DIRECTIONS, type Piece, type SolvedPiece } from '@yew-basin/core'
+import QuantityField from '../bench/QuantityField.vue'
+import { useUnits } from '../shell/units.ts'
+import { CHECK_FORMS, ELBOW_FORMS, kindWords, VALVE_FORMS } from './piece-words.ts'
+import PipeSizePicker from './PipeSizePicker.vue'
+
+const { piece } = defineProps<{
+  piece: Piece
+  solved: SolvedPiece | undefined
+  position: number
+  first: boolean
+  last: boolean
+}>()
+const emit = defineEmits<{ change: [piece: Piece]; remove: []; move: [by: 1 | -1] }>()
+const units = useUnits()
+const text = (event: Event) => (event.target as HTMLSelectElement).value
+const give = (change: object) => emit('change', { ...piece, ...change } as Piece)
+const turned: Limit = LIMITS.opening
+
+/** A diaphragm valve is open or shut; another form keeps its opening. */
+function setForm(form: string) {
+  if (piece.kind !== 'valve') return
+  give({ form, opening: form === 'diaphragm' && piece.opening > 0 ? 1 : piece.opening })
+}
+</script>
+
+<template>
+  <li class="border-b border-rule py-1.5" :data-piece="piece.kind">
+    <div class="flex items-center gap-1.5">
+      <span class="handle cursor-grab text-ink-soft" aria-hidden="true"
+        ><GripVertical :size="16"
+      /></span>
+      <span class="w-5 text-right text-sm text-ink-soft">{{ position }}</span>
+      <span class="grow font-semibold">{{ kindWords(piece.kind) }}</span>
+      <span v-if="solved" class="caption whitespace-nowrap"
+        >{{ units.text('length', solved.lossM) }} lost</span
+      >
+      <button
+        class="icon-button size-7!"
+        :aria-label="`Move piece ${position} up the list`"
+        :disabled="first"
+        @click="$emit('move', -1)"
+      >
+        <ArrowUp :size="14" />
+      </button>
+      <button
+        class="icon-button size-7!"
+        :aria-label="`Move piece ${position} down the list`"
+        :disabled="last"
+        @click="$emit('move', 1)"
+      >
+        <ArrowDown :size="14" />
+      </button>
+      <button
+        class="icon-button size-7!"
+        :aria-label="`Take out piece ${position}`"
+        @click="$emit('remove')"
+      >
+        <Trash2 :size="14" />
+      </button>
+    </div>
+    <div class="ml-7 mt-0.5 pr-1">
+      <div v-if="piece.kind === 'pipe'" class="grid grid-cols-2 gap-2">
+        <select
+          class="box"
+          :aria-label="`Direction of piece ${position}`"
+          :value="piece.direction"
+          @change="give({ direction: text($event) })"
+        >
+          <option v-for="direction in DIRECTIONS" :key="direction">{{ direction }}</option>
+        </select>
+        <QuantityField
+          :label="`Length of piece ${position}`"
+          hide-label
+          :limit="LIMITS.pipeLength"
+          :model-value="piece.lengthM"
+          @update:model-value="give({ lengthM: $event })"
+        />
+      </div>
+      <select
+        v-else-if="piece.kind === 'elbow'"
+        class="box"
+        :aria-label="`Form of piece ${position}`"
+        :value="piece.form"
+        @change="give({ form: text($event) })"
+      >
+        <option v-for="{ value, label } in ELBOW_FORMS" :key="value" :value="value">
+          {{ label }}
+        </option>
+      </select>
+      <div v-else-if="piece.kind === 'valve'" class="space-y-1">
+        <div class="grid grid-cols-2 gap-2">
+          <select
+            class="box"
+            :aria-label="`Form of piece ${position}`"
+            :value="piece.form"
+            @change="setForm(text($event))"
+          >
+            <option v-for="{ value, label } in VALVE_FORMS" :key="value" :value="value">
+              {{ label }}
+            </option>
+          </select>
+          <QuantityField
+            v-if="piece.form !== 'diaphragm'"
+            :label="`Opening of piece ${position}`"
+            hide-label
+            :limit="turned"
+            :model-value="piece.opening"
+            @update:model-value="give({ opening: $event })"
+          />
+          <select
+            v-else
+            class="box"
+            :aria-label="`Opening of piece ${position}`"
+            :value="piece.opening"
+            @change="give({ opening: Number(text($event)) })"
+          >
+            <option :value="1">open</option>
+            <option :value="0">shut</option>
+          </select>
+        </div>
+        <input
+          v-if="piece.form !== 'diaphragm'"
+          type="range"
+          min="0"
+          max="100"
+          class="block w-full accent-(--needle)"
+          :aria-label="`Turn the valve, piece ${position}`"
+          :value="Math.round(piece.opening * 100)"
+          @input="give({ opening: Number(text($event)) / 100 })"
+        />
+      </div>
+      <select
+        v-else-if="piece.kind === 'check-valve'"
+        class="box"
+        :aria-label="`Form of piece ${position}`"
+        :value="piece.form"
+        @change="give({ form: text($event) })"
+      >
+        <option v-for="{ value, label } in CHECK_FORMS" :key="value" :value="value">
+          {{ label }}
+        </option>
+      </select>
+      <PipeSizePicker
+        v-else-if="piece.kind === 'reducer'"
+        name="Goes on in"
+        compact
+        :model-value="piece.to"
+        @update:model-value="give({ to: $event })"
+      />
+      <QuantityField
+        v-else-if="piece.kind === 'nozzle'"
+        label="Bore of its mouth"
+        :limit="LIMITS.bore"
+        :model-value="piece.boreM"
+        @update:model-value="give({ boreM: $event })"
+      />
+      <p v-else-if="piece.kind === 'bulkhead'" class="caption">
+        Bore {{ piece.boreM === null ? 'as the pipe' : units.text('length', piece.boreM) }}
+      </p>
+      <label
+        v-if="piece.kind === 'valve' || piece.kind === 'check-valve'"
+        class="caption mt-1 flex items-center gap-2"
+      >
+        <input
+          type="checkbox"
+          :checked="piece.kvM3PerH !== null"
+          @change="give({ kvM3PerH: piece.kvM3PerH === null ? 20 : null })"
+        />
+        maker’s flow coefficient
+      </label>
+      <QuantityField
+        v-if="(piece.kind === 'valve' || piece.kind === 'check-valve') && piece.kvM3PerH !== null"
+        :label="`Coefficient of piece ${position}, open`"
+        hide-label
+        :limit="LIMITS.kv"
+        :model-value="piece.kvM3PerH"
+        @update:model-value="give({ kvM3PerH: $event })"
+      />
+    </div>
+  </li>
+</template>

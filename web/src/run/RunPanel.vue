@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Plus } from '@lucide/vue'
+import { LIMITS } from '@yew-basin/contract/limits'
+import { boreOf, isHose, NEW_ROUGHNESS_M, type Piece } from '@yew-basin/core'
+import { computed } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import QuantityField from '../bench/QuantityField.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { isFull } from './piece-fault.ts'
+import { NEW_PIECES, type NewPiece } from './piece-words.ts'
+import PieceRow from './PieceRow.vue'
+import PipeSizePicker from './PipeSizePicker.vue'
+import RunLine from './RunLine.vue'
+
+const store = useDesign()
+const units = useUnits()
+const PIECES = ['returnSide', 'run', 'pieces'] as const
+/** Roughness after months of biofilm: the middle of what is measured, 0.05–0.3 mm. */
+const AGED_ROUGHNESS_M = 1.5e-4
+
+const run = computed(() => store.shown!.returnSide.run)
+const pieces = computed({
+  get: () => [...run.value.pieces],
+  set: (next: Piece[]) =>
+    store.edit([{ op: 'set', path: PIECES, to: next }], `order ${Date.now()}`),
+})
+const solvedOf = (id: string) =>
+  store.solved?.returnSide.pieces.find((piece) => piece.pieceId === id)
+const aged = computed(() => run.value.roughnessM > NEW_ROUGHNESS_M * 10)
+const ribbed = computed(() =>
+  [
+    run.value.size,
+    ...run.value.pieces.flatMap((piece) => (piece.kind === 'reducer' ? [piece.to] : [])),
+  ].some((size) => size.series === 'ribbed-hose'),
+)
+
+function move(at: number, by: 1 | -1) {
+  const next = [...run.value.pieces]
+  const [piece] = next.splice(at, 1)
+  if (piece) next.splice(at + by, 0, piece)
+  pieces.value = next
+}
+
+/** A new piece goes last, but before a nozzle. */
+function add(what: NewPiece) {
+  const list = run.value.pieces
+  const last = list.at(-1)
+  const size = list.reduce(
+    (now, piece) => (piece.kind === 'reducer' ? piece.to : now),
+    run.value.size,
+  )
+  const made = what.make(crypto.randomUUID(), { size, boreM: boreOf(size).boreM })
+  const at = last?.kind === 'nozzle' ? list.length - 1 : list.length
+  store.edit([{ op: 'insert', path: PIECES, at, item: made }], `add ${made.id}`)
+}
+
+function take(index: number) {
+  pieces.value = run.value.pieces.filter((_, i) => i !== index)
+}
+</script>
+
+<template>
+  <div v-if="store.shown" class="space-y-4">
+    <section aria-labelledby="run-size">
+      <h3 id="run-size" class="heading mb-1">Pipe from the pump on</h3>
+      <PipeSizePicker
+        name="Pipe or hose"
+        :model-value="run.size"
+        @update:model-value="store.set(['returnSide', 'run', 'size'], $event)"
+      />
+      <label class="mt-1 flex items-center gap-2">
+        <input
+          type="checkbox"
+          :checked="aged"
+          @change="
+            store.set(
+              ['returnSide', 'run', 'roughnessM'],
+              aged ? NEW_ROUGHNESS_M : AGED_ROUGHNESS_M,
+            )
+          "
+        />
+        Aged pipe, with months of biofilm
+      </label>
+      <div v-if="aged || ribbed" class="mt-1 grid grid-cols-2 gap-3">
+        <QuantityField
+          v-if="aged"
+          label="Roughness"
+          :limit="LIMITS.roughness"
+          :model-value="run.roughnessM"
+          @update:model-value="store.set(['returnSide', 'run', 'roughnessM'], $event)"
+        />
+        <QuantityField
+          v-if="ribbed"
+          label="Factor of ribbed hose"
+          :limit="LIMITS.ribbedFactor"
+          :model-value="run.ribbedFactor"
+          @update:model-value="store.set(['returnSide', 'run', 'ribbedFactor'], $event)"
+        />
+      </div>
+      <p v-if="isHose(run.size.series)" class="caption mt-1">
+        Hose curves freely: put a bend in for each turn that costs something.
+      </p>
+    </section>
+
+    <section aria-labelledby="run-pieces">
+      <div class="flex items-center">
+        <h3 id="run-pieces" class="heading grow">Pieces, in the order the water passes</h3>
+        <Menu as="div" class="relative">
+          <MenuButton class="button" :disabled="isFull(run.pieces)"
+            ><Plus :size="15" /> Add</MenuButton
+          >
+          <MenuItems
+            class="absolute right-0 z-20 mt-1 w-40 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
+          >
+            <MenuItem
+              v-for="what in NEW_PIECES"
+              :key="what.label"
+              v-slot="{ active }"
+              as="template"
+            >
+              <button
+                class="block w-full rounded px-3 py-1.5 text-left"
+                :class="{ 'bg-sunk': active }"
+                @click="add(what)"
+              >
+                {{ what.label }}
+              </button>
+            </MenuItem>
+          </MenuItems>
+        </Menu>
+      </div>
+      <p class="caption">
+        {{ run.pieces.length }} pieces,
+        {{ units.text('head', store.solved!.returnSide.pipeLengthM) }} of pipe. Lengths run centre
+        to centre.
+      </p>
+      <VueDraggable
+        v-model="pieces"
+        tag="ol"
+        handle=".handle"
+        :animation="120"
+        class="mt-1 border-t border-rule"
+        aria-label="Pieces of the run"
+      >
+        <PieceRow
+          v-for="(piece, i) in pieces"
+          :key="piece.id"
+          :piece="piece"
+          :solved="solvedOf(piece.id)"
+          :position="i + 1"
+          :first="i === 0"
+          :last="i === pieces.length - 1"
+          @mouseenter="store.selectedPieceId = piece.id"
+          @mouseleave="store.selectedPieceId = null"
+          @focusin="store.selectedPieceId = piece.id"
+          @focusout="store.selectedPieceId = null"
+          @change="store.set([...PIECES, i], $event)"
+          @remove="take(i)"
+          @move="move(i, $event)"
+        />
+      </VueDraggable>
+    </section>
+    <RunLine />
+  </div>
+</template>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { BasinDesign, SolvedBasin } from '@yew-basin/core'
+import { computed } from 'vue'
+import { rockHeap } from './rocks.ts'
+import type { Scale } from './scale.ts'
+
+const { design, solved, scale, bottom } = defineProps<{
+  design: BasinDesign
+  solved: SolvedBasin
+  scale: Scale
+  /** Where the stand's legs end on the sheet. */
+  bottom: number
+}>()
+
+const shape = computed(() => {
+  const { tank } = design
+  const z = (heightM: number) => scale.y(tank.floorHeightM + heightM)
+  const left = scale.x(0)
+  const right = scale.x(tank.lengthM)
+  const sandM = Math.min(solved.tank.sandDepthM, tank.waterLevelM)
+  return {
+    left,
+    right,
+    width: right - left,
+    base: z(0),
+    top: z(tank.heightM),
+    rim: z(tank.rimM),
+    water: z(tank.waterLevelM),
+    sand: z(sandM),
+    floor: bottom,
+    rockShare: Math.min(1, solved.tank.rockVolumeM3 / Math.max(solved.tank.grossVolumeM3, 1e-6)),
+  }
+})
+</script>
+
+<template>
+  <g>
+    <g v-if="design.tank.floorHeightM > 0.03" fill="var(--wood)">
+      <rect :x="shape.left - 6" :y="shape.base + 3" :width="shape.width + 12" height="9" />
+      <rect
+        :x="shape.left - 2"
+        :y="shape.base + 12"
+        width="8"
+        :height="Math.max(0, shape.floor - shape.base - 12)"
+      />
+      <rect
+        :x="shape.right - 6"
+        :y="shape.base + 12"
+        width="8"
+        :height="Math.max(0, shape.floor - shape.base - 12)"
+      />
+    </g>
+    <rect
+      :x="shape.left"
+      :y="shape.water"
+      :width="shape.width"
+      :height="Math.max(0, shape.base - shape.water)"
+      fill="url(#depth)"
+      data-part="tank-water"
+    />
+    <path
+      v-if="design.displacement.rockMassKg > 0"
+      :d="rockHeap(shape.left, shape.right, shape.sand, shape.water, shape.rockShare)"
+      fill="var(--rock)"
+    />
+    <rect
+      :x="shape.left"
+      :y="shape.sand"
+      :width="shape.width"
+      :height="Math.max(0, shape.base - shape.sand)"
+      fill="var(--sand)"
+    />
+    <path
+      :d="`M${shape.left} ${shape.top} V${shape.base} H${shape.right} V${shape.top}`"
+      fill="none"
+      stroke="var(--glass)"
+      stroke-width="4"
+      stroke-linejoin="miter"
+    />
+    <path
+      :d="`M${shape.left} ${shape.rim} H${shape.right}`"
+      stroke="var(--ink-soft)"
+      stroke-dasharray="5 5"
+    />
+    <path
+      :d="`M${shape.left} ${shape.water} H${shape.right}`"
+      stroke="var(--water-ink)"
+      stroke-width="1.6"
+    />
+  </g>
+</template>

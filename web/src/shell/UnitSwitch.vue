@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { UnitFamily } from '@yew-basin/core'
+import { useUnits } from './units.ts'
+
+const units = useUnits()
+const FAMILIES: readonly { family: UnitFamily; label: string; name: string }[] = [
+  { family: 'metric', label: 'L · mm', name: 'Litres and millimetres' },
+  { family: 'us', label: 'gal · in', name: 'US gallons and inches' },
+]
+</script>
+
+<template>
+  <div class="flex rounded-md border border-rule p-0.5" role="radiogroup" aria-label="Units">
+    <button
+      v-for="{ family, label, name } in FAMILIES"
+      :key="family"
+      role="radio"
+      :aria-checked="units.family === family"
+      :aria-label="name"
+      class="rounded px-2 py-0.5 text-sm"
+      :class="units.family === family ? 'bg-needle text-on-needle' : 'text-ink-soft hover:text-ink'"
+      @click="units.family = family"
+    >
+      {{ label }}
+    </button>
+  </div>
+</template>

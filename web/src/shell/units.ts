@@ -1,0 +1,22 @@
+import {
+  show,
+  showBand,
+  showText,
+  type Measured,
+  type QuantityName,
+  type UnitFamily,
+} from '@yew-basin/core'
+import { useStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+
+/** The unit family in use, everywhere at once. */
+export const useUnits = defineStore('units', () => {
+  const family = useStorage<UnitFamily>('yew.units', 'metric')
+  if (family.value !== 'us') family.value = 'metric'
+
+  const text = (quantity: QuantityName, si: number) => showText({ quantity, si }, family.value)
+  const shown = (value: Measured) => show(value, family.value)
+  const band = (value: Measured, bandSi: number) => showBand(value, bandSi, family.value).number
+
+  return { family, text, shown, band }
+})

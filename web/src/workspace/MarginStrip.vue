@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { Measured, Severity } from '@yew-basin/core'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from './design-store.ts'
+
+const store = useDesign()
+const units = useUnits()
+
+interface Cell {
+  readonly id: string
+  readonly label: string
+  readonly value: Measured
+  readonly after: string
+  readonly stop: 'tank' | 'return'
+  readonly state: Severity
+}
+
+const TONES: Record<Severity, string> = {
+  stop: 'text-(--strip-stop)',
+  watch: 'text-(--strip-watch)',
+  fine: '',
+}
+
+const cells = computed((): Cell[] => {
+  const solved = store.solved
+  if (!solved) return []
+  const { tank, returnSide: side, findings } = solved
+  const stateOf = (...codes: string[]): Severity =>
+    findings.find((finding) => codes.includes(finding.code))?.severity ?? 'fine'
+  const flowState = stateOf(
+    'flow-short',
+    'flow-past',
+    'no-flow-at-this-speed',
+    'valve-shut',
+    'flows-back',
+    'mouth-outside-tank',
+  )
+  const band = units.band({ quantity: 'flow', si: side.flowM3PerS }, side.flowBandM3PerS)
+  return [
+    {
+      id: 'flow',
+      label: 'At the tank',
+      value: { quantity: 'flow', si: side.flowM3PerS },
+      after: `± ${band}`,
+      stop: 'return',
+      state: flowState,
+    },
+    {
+      id: 'turnover',
+      label: 'Turnover',
+      value: { quantity: 'turnover', si: side.turnoverPerH ?? NaN },
+      after: `of ${store.shown?.target.turnoverPerH.toFixed(1)}`,
+      stop: 'tank',
+      state: flowState,
+    },
+    {
+      id: 'head',
+      label: 'Duty head',
+      value: { quantity: 'head', si: side.headM },
+      after: `of ${units.shown({ quantity: 'head', si: side.shutOffHeadM }).number}`,
+      stop: 'return',
+      state: stateOf('no-flow-at-this-speed', 'past-known-curve'),
+    },
+    {
+      id: 'power',
+      label: 'Pump power',
+      value: { quantity: 'power', si: side.wirePowerW },
+      after: side.powerIsScaled ? 'scaled' : '',
+      stop: 'return',
+      state: 'fine',
+    },
+    {
+      id: 'speed',
+      label: 'Fastest water',
+      value: { quantity: 'speed', si: side.fastestMPerS },
+      after: '',
+      stop: 'return',
+      state: stateOf('water-too-fast'),
+    },
+    {
+      id: 'freeboard',
+      label: 'Below the rim',
+      value: { quantity: 'length', si: tank.freeboardM },
+      after: '',
+      stop: 'tank',
+      state: stateOf('water-over-rim', 'little-freeboard'),
+    },
+  ]
+})
+</script>
+
+<template>
+  <nav aria-label="Margins" class="grid grid-cols-3 bg-[#23483c] text-[#f7f5ef] lg:grid-cols-6">
+    <RouterLink
+      v-for="cell in cells"
+      :key="cell.id"
+      :to="`/basins/${store.basin?.id}/${cell.stop}`"
+      class="border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
+      :data-testid="`margin-${cell.id}`"
+    >
+      <span class="block text-[0.8rem] leading-tight text-white/75">
+        {{ cell.label }}<span v-if="cell.state !== 'fine'" class="sr-only">, {{ cell.state }}</span>
+      </span>
+      <span class="whitespace-nowrap" :class="TONES[cell.state]">
+        <span class="text-lg font-semibold leading-tight lg:text-xl">{{
+          units.shown(cell.value).number
+        }}</span>
+        <span class="ml-1 text-[0.8rem]">{{ units.shown(cell.value).unit }}</span>
+        <span class="ml-1 hidden text-[0.8rem] text-white/75 sm:inline">{{ cell.after }}</span>
+      </span>
+    </RouterLink>
+  </nav>
+</template>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { say } from '@yew-basin/core'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from './design-store.ts'
+
+const store = useDesign()
+const units = useUnits()
+</script>
+
+<template>
+  <div
+    v-if="store.preview"
+    class="absolute inset-x-3 bottom-3 z-10 flex flex-wrap items-center gap-3 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
+    role="status"
+  >
+    <span class="grow"
+      ><strong class="font-semibold">Preview:</strong> {{ say(store.preview.label, units.family) }}.
+      Nothing is changed yet.</span
+    >
+    <button class="button" @click="store.preview = null">Back</button>
+    <button class="button button-main" @click="store.applyFix(store.preview)">Apply</button>
+  </div>
+</template>

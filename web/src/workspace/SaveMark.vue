@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { clockTime } from '../shell/clock.ts'
+import type { SaveState } from './autosave.ts'
+import { useDesign } from './design-store.ts'
+
+const store = useDesign()
+
+const TEXTS: Record<Exclude<SaveState, 'saved'>, string> = {
+  waiting: 'Unsaved',
+  saving: 'Saving…',
+  offline: 'Offline, kept here',
+  conflict: 'Saved elsewhere first',
+  refused: 'Not saved',
+  gone: 'Basin is gone',
+}
+const text = computed(() => {
+  if (store.saveState !== 'saved') return TEXTS[store.saveState]
+  return `Saved ${clockTime(store.savedAt)}`
+})
+const bad = computed(() => !['saved', 'waiting', 'saving'].includes(store.saveState))
+
+/** The design as a file, when the server cannot keep it. */
+function rescue() {
+  if (!store.design || !store.basin) return
+  const text = JSON.stringify(store.asFile(store.basin.name, store.design), null, 2)
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+  link.download = `${store.basin.name}.yew-basin.json`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+</script>
+
+<template>
+  <span class="flex items-center gap-2 text-sm" :class="bad ? 'text-aril' : 'text-ink-soft'">
+    <span role="status" data-testid="save-state">{{ text }}</span>
+    <button v-if="store.saveState === 'offline'" class="underline" @click="store.retryNow">
+      Try now
+    </button>
+    <button
+      v-if="store.saveState === 'gone' || store.saveState === 'refused'"
+      class="underline"
+      @click="rescue"
+    >
+      Download it
+    </button>
+  </span>
+</template>

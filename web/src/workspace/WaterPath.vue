@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import StateMark from '../shell/StateMark.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from './design-store.ts'
+
+const { stop } = defineProps<{ stop: string }>()
+const store = useDesign()
+const units = useUnits()
+
+const stops = computed(() => {
+  const solved = store.solved
+  if (!solved) return []
+  const { tank, returnSide } = solved
+  return [
+    {
+      id: 'tank',
+      name: 'Tank and target',
+      figure: `${units.text('volume', tank.netVolumeM3)} net, wants ${units.text('flow', tank.wantedFlowM3PerS)}`,
+      state: store.states.tank,
+    },
+    {
+      id: 'return',
+      name: 'Return',
+      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', returnSide.headM)}`,
+      state: store.states.return,
+    },
+  ]
+})
+</script>
+
+<template>
+  <nav aria-label="The water’s way" class="px-3 py-3 lg:py-4">
+    <p class="caption mb-2 hidden px-2 lg:block">The water’s way</p>
+    <ol class="path-line relative flex gap-2 lg:flex-col">
+      <li v-for="one in stops" :key="one.id" class="relative flex-1 lg:flex-none">
+        <RouterLink
+          :to="`/basins/${store.basin?.id}/${one.id}`"
+          class="flex gap-2.5 rounded-lg px-2 py-2"
+          :class="one.id === stop ? 'bg-needle-wash' : 'hover:bg-sunk'"
+          :aria-current="one.id === stop ? 'step' : undefined"
+        >
+          <StateMark :state="one.state" :size="18" class="relative mt-0.5" />
+          <span class="min-w-0">
+            <span class="block font-semibold leading-tight">{{ one.name }}</span>
+            <span class="caption block">{{ one.figure }}</span>
+          </span>
+        </RouterLink>
+      </li>
+    </ol>
+    <p class="caption mt-6 hidden px-2 lg:block">
+      <kbd class="font-mono">[</kbd> and <kbd class="font-mono">]</kbd> step along it.
+    </p>
+  </nav>
+</template>
+
+<style scoped>
+@media (min-width: 64rem) {
+  .path-line::before {
+    content: '';
+    position: absolute;
+    left: 15.5px;
+    top: 18px;
+    bottom: 30px;
+    width: 3px;
+    background: var(--water-light);
+  }
+}
+</style>

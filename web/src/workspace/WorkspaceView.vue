@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, onBeforeUnmount, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import ReturnBench from '../bench/ReturnBench.vue'
+import TankBench from '../bench/TankBench.vue'
+import { STOPS } from '../router.ts'
+import SectionDrawing from '../section/SectionDrawing.vue'
+import BrandLink from '../shell/BrandLink.vue'
+import ConflictDialog from './ConflictDialog.vue'
+import { useDesign } from './design-store.ts'
+import MarginStrip from './MarginStrip.vue'
+import PreviewBar from './PreviewBar.vue'
+import WaterPath from './WaterPath.vue'
+import WorkspaceHeader from './WorkspaceHeader.vue'
+
+const { id, stop } = defineProps<{ id: string; stop: string }>()
+const store = useDesign()
+const router = useRouter()
+
+watch(
+  () => id,
+  (now) => {
+    store.leave()
+    void store.open(now)
+  },
+  { immediate: true },
+)
+watch(
+  () => store.basin?.name,
+  (name) => {
+    document.title = name ? `${name} · Yew Basin` : 'Yew Basin'
+  },
+)
+onBeforeUnmount(() => store.leave())
+
+const bench = computed(() => (stop === 'tank' ? TankBench : ReturnBench))
+
+function inField(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable]') !== null
+  )
+}
+
+useEventListener(window, 'keydown', (event) => {
+  const command = event.ctrlKey || event.metaKey
+  const key = event.key.toLowerCase()
+  if (command && key === 'z' && !event.altKey) {
+    event.preventDefault()
+    if (event.shiftKey) store.redo()
+    else void store.undo()
+  } else if (command && key === 'y') {
+    event.preventDefault()
+    store.redo()
+  } else if (!command && (key === '[' || key === ']') && !inField(event.target)) {
+    const at = STOPS.indexOf(stop as (typeof STOPS)[number])
+    const next = STOPS[at + (key === ']' ? 1 : -1)]
+    if (next) void router.push(`/basins/${id}/${next}`)
+  }
+})
+</script>
+
+<template>
+  <div v-if="store.loadState === 'ready' && store.solved" class="workspace">
+    <WorkspaceHeader class="area-head" />
+    <WaterPath class="area-path" :stop="stop" />
+    <main class="area-section relative bg-sheet" :class="{ 'preview-frame': store.preview }">
+      <PreviewBar />
+      <SectionDrawing />
+    </main>
+    <aside class="area-bench" aria-label="Bench">
+      <component :is="bench" :key="stop" />
+    </aside>
+    <MarginStrip class="area-strip" />
+    <ConflictDialog />
+  </div>
+  <main v-else class="mx-auto max-w-xl p-8">
+    <BrandLink />
+    <p v-if="store.loadState === 'loading'" class="mt-10 text-ink-soft" role="status">
+      Opening the basin…
+    </p>
+    <div v-else class="mt-10" role="alert">
+      <h1 class="text-2xl font-semibold">
+        {{
+          store.loadState === 'missing'
+            ? 'This basin is not on your shelf'
+            : 'The basin could not be opened'
+        }}
+      </h1>
+      <p class="mt-2 text-ink-soft">{{ store.loadFault }}</p>
+      <div class="mt-6 flex gap-2">
+        <button
+          v-if="store.loadState === 'failed'"
+          class="button button-main"
+          @click="store.open(id)"
+        >
+          Try again
+        </button>
+        <RouterLink to="/" class="button">Go to the shelf</RouterLink>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.workspace {
+  display: grid;
+  min-height: 100dvh;
+  grid-template:
+    'head' auto
+    'path' auto
+    'section' min(82vw, 24rem)
+    'bench' 1fr
+    'strip' auto / minmax(0, 1fr);
+}
+.area-head {
+  grid-area: head;
+}
+.area-path {
+  grid-area: path;
+}
+.area-section {
+  grid-area: section;
+  min-width: 0;
+  min-height: 0;
+  border-block: 1px solid var(--rule);
+}
+.area-bench {
+  grid-area: bench;
+  min-width: 0;
+}
+.area-strip {
+  grid-area: strip;
+  position: sticky;
+  bottom: 0;
+  z-index: 15;
+}
+.preview-frame {
+  outline: 2px dashed var(--needle);
+  outline-offset: -2px;
+}
+@media (min-width: 64rem) {
+  .workspace {
+    height: 100dvh;
+    grid-template:
+      'head head head' auto
+      'path section bench' minmax(0, 1fr)
+      'strip strip strip' auto / 13.5rem minmax(0, 1fr) 23rem;
+  }
+  .area-section {
+    border-block: 0;
+    border-inline: 1px solid var(--rule);
+  }
+  .area-bench,
+  .area-path {
+    overflow-y: auto;
+  }
+}
+</style>

@@ -1,0 +1,51 @@
+/** What can be undone and redone. States are immutable, so keeping one is keeping a pointer. */
+export interface History<State> {
+  readonly past: readonly State[]
+  readonly present: State
+  readonly future: readonly State[]
+  /** What the last change was to, and when: changes to the same thing in one breath are one step. */
+  readonly last: { readonly key: string; readonly at: number } | null
+}
+
+const MOST_STEPS = 300
+/** Typing in one field is one step until it pauses this long. */
+const BREATH_MS = 1200
+
+export function startHistory<State>(present: State): History<State> {
+  return { past: [], present, future: [], last: null }
+}
+
+export function changed<State>(
+  history: History<State>,
+  next: State,
+  key: string,
+  at: number,
+): History<State> {
+  const { past, present, last } = history
+  const sameBreath = last !== null && last.key === key && at - last.at < BREATH_MS
+  return {
+    past: sameBreath ? past : [...past, present].slice(-MOST_STEPS),
+    present: next,
+    future: [],
+    last: { key, at },
+  }
+}
+
+export function undone<State>(history: History<State>): History<State> {
+  const { past, present, future } = history
+  const before = past.at(-1)
+  if (before === undefined) return history
+  return { past: past.slice(0, -1), present: before, future: [present, ...future], last: null }
+}
+
+export function redone<State>(history: History<State>): History<State> {
+  const { past, present, future } = history
+  const after = future[0]
+  if (after === undefined) return history
+  return { past: [...past, present], present: after, future: future.slice(1), last: null }
+}
+
+/** An older state put under the oldest one, so that undo reaches back past this session. */
+export function deepened<State>(history: History<State>, older: State): History<State> {
+  return { ...history, past: [older, ...history.past] }
+}
