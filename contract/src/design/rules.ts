@@ -2,7 +2,6 @@ import {
   IsArray,
   IsIn,
   IsNumber,
-  IsOptional,
   IsString,
   Matches,
   Max,
@@ -49,8 +48,11 @@ export function Within(limit: Limit, description: string): PropertyDecorator {
 /** The same, or null. */
 export function WithinOrNull(limit: Limit, description: string): PropertyDecorator {
   const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
-  const nullable = JSONSchema({ type: ['number', 'null'] as never }) as PropertyDecorator
-  return together(Within(limit, `${description} null: not given.`), orNull, nullable)
+  const schema = {
+    type: ['number', 'null'] as never,
+    description: `${description} null: not given.`,
+  }
+  return together(Within(limit, description), orNull, JSONSchema(schema) as PropertyDecorator)
 }
 
 /** One of a few words. */
@@ -97,9 +99,6 @@ export function Listing(least: number, most: number, description: string): Prope
     JSONSchema({ description, minItems: least, maxItems: most }) as PropertyDecorator,
   )
 }
-
-/** May be left out. */
-export const MayBeMissing = IsOptional
 
 /** A rule of its own: says what is wrong, or null. */
 export function Judged(

@@ -13,6 +13,9 @@ export type Parsed =
 const NUMBER =
   /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d[\d\s\u202f\u00a0,]*(?:\.\d+)?|\.\d+)(e[+-]?\d+)?)/i
 
+/** "mm", "″", "°F", "m³/h", "kg/m3", "/h"; a 2 or 3 belongs to it unless more follows ("3ft2in"). */
+const UNIT = /^(?:[%‰"'″′]|°?[a-zµ×]+(?:[23²³](?![\w.]))?|°)?(?:\/[a-z]+(?:[23²³](?![\w.]))?)?/i
+
 /**
  * Reads a quantity in either unit family: "32 mm", "1 1/4 in", "3 ft 2 in", "600 gph". A bare
  * number is in the family's shown unit.
@@ -26,7 +29,7 @@ export function parseQuantity(text: string, quantity: QuantityName, family: Unit
   while (rest !== '') {
     const found = readNumber(rest)
     if (!found) return { ok: false, reason: 'not-a-number' }
-    const unitText = /^[^\d\s+\-−.]*(?:\/[^\d\s]+|\d(?=\/|$))?[²³]?/u.exec(found.rest)![0]
+    const unitText = UNIT.exec(found.rest)![0]
     const unit = unitText === '' && parts === 0 ? bareUnit : unitNamed(quantity, unitText)
     if (!unit) return { ok: false, reason: 'unknown-unit', unit: unitText }
     si += toSi(unit, found.number)

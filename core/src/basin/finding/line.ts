@@ -63,14 +63,15 @@ function widen(
   { design, layout, returnSide }: Solving,
   at: number,
 ): { size: PipeSize; edits: Edit[] } | null {
-  const placed = layout.placed[at]!
-  let size: PipeSize | null = nextSizeUp(placed.sizeBefore)
+  const { piece, sizeBefore, sizeAfter, boreBeforeM, boreAfterM } = layout.placed[at]!
+  const narrows = piece.kind === 'reducer' && boreAfterM < boreBeforeM
+  let size: PipeSize | null = nextSizeUp(narrows ? sizeAfter : sizeBefore)
   while (size && speedMPerS(returnSide.flowM3PerS, boreOf(size).boreM) > FAST_M_PER_S) {
     size = nextSizeUp(size)
   }
   if (!size) return null
-  const { pieces } = design.returnSide.run
-  const reducer = pieces.slice(0, at).findLastIndex((piece) => piece.kind === 'reducer')
+  const upToHere = design.returnSide.run.pieces.slice(0, narrows ? at + 1 : at)
+  const reducer = upToHere.findLastIndex((earlier) => earlier.kind === 'reducer')
   const path =
     reducer < 0 ? ['returnSide', 'run', 'size'] : ['returnSide', 'run', 'pieces', reducer, 'to']
   return { size, edits: [{ op: 'set', path, to: size }] }

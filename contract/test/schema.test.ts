@@ -1,0 +1,78 @@
+import { describe, expect, test } from '@jest/globals'
+import { Ajv } from 'ajv'
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { aFile, type Plain } from './a-file.ts'
+
+const root = fileURLToPath(new URL('../../', import.meta.url))
+const docs = (name: string) =>
+  JSON.parse(readFileSync(`${root}docs/format/${name}`, 'utf8')) as object
+/** Runs a tool of this checkout and gives what it printed. */
+function tool(main: string, input: string, ...args: string[]) {
+  return spawnSync(
+    process.execPath,
+    ['--import', 'tsx', '--conditions=source', `${root}tools/${main}`, ...args],
+    {
+      cwd: root,
+      input,
+      encoding: 'utf8',
+      env: { ...process.env, NODE_OPTIONS: '', TSX_TSCONFIG_PATH: `${root}tsconfig.json` },
+    },
+  )
+}
+const ajv = () => new Ajv({ strict: false, allErrors: true })
+
+test('the documented formats are those the code has', () => {
+  const { stdout, status } = tool('formats/print.ts', '')
+  expect(status).toBe(0)
+  const now = JSON.parse(stdout) as Record<string, object>
+  for (const [name, schema] of Object.entries(now)) expect(docs(name)).toEqual(schema)
+  expect(Object.keys(now)).toHaveLength(2)
+}, 60_000)
+
+describe('the basin file’s schema', () => {
+  const valid = ajv().compile(docs('basin-file.schema.json'))
+  test('takes a right file', () => {
+    expect(valid(aFile())).toBe(true)
+  })
+  test.each<[string, (file: Plain) => void]>([
+    ['a size too large', (f) => (f.designs[0].design.tank.lengthM = 99)],
+    ['a property too many', (f) => (f.extra = 1)],
+    ['an unknown piece', (f) => (f.designs[0].design.returnSide.run.pieces[0].kind = 'tap')],
+    ['a missing null', (f) => delete f.designs[0].design.returnSide.run.size.boreM],
+  ])('refuses %s', (_, change) => {
+    const file = aFile()
+    change(file)
+    expect(valid(file)).toBe(false)
+  })
+})
+
+describe('the solve command', () => {
+  test('prints what its schema says, for a file and for standard input', () => {
+    const solved = tool('solve/main.ts', JSON.stringify(aFile()), '-')
+    expect(solved.stderr).toBe('')
+    expect(solved.status).toBe(0)
+    const valid = ajv().compile(docs('solved-file.schema.json'))
+    const answer = JSON.parse(solved.stdout) as Plain
+    expect(valid(answer) ? [] : valid.errors).toEqual([])
+    expect(answer.designs[0].returnSide.flowM3PerS).toBeGreaterThan(0)
+    expect(Object.keys(answer.designs[0].workings)).toContain('flow')
+  }, 30_000)
+  test('a bad file ends with 2 and a line a fault', () => {
+    const file = aFile()
+    file.name = ''
+    file.designs[0].design.tank.lengthM = 0
+    const solved = tool('solve/main.ts', JSON.stringify(file), '-')
+    expect(solved.status).toBe(2)
+    expect(solved.stdout).toBe('')
+    expect(solved.stderr.trim().split('\n')).toEqual([
+      'name: must be text of 1 to 80 characters; it is ""',
+      'designs[0].design.tank.lengthM: must be a number from 0.1 to 10; it is 0',
+    ])
+  }, 30_000)
+  test('a file that is not there, and no file at all, end with 2', () => {
+    expect(tool('solve/main.ts', '', 'no-such-file.json')).toMatchObject({ status: 2, stdout: '' })
+    expect(tool('solve/main.ts', '')).toMatchObject({ status: 2, stdout: '' })
+  }, 30_000)
+})

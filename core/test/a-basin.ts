@@ -1,0 +1,92 @@
+import type { BasinDesign, ReturnSide } from '../src/basin/design.ts'
+import { applyEdits } from '../src/basin/edit.ts'
+import { solveBasin } from '../src/basin/solve.ts'
+import type { FindingCode } from '../src/basin/finding/finding.ts'
+import type { PumpPart } from '../src/pump/part.ts'
+import { readNotation } from '../src/run/notation.ts'
+import type { Piece } from '../src/run/piece.ts'
+import { L_PER_H } from './tables.ts'
+
+export const TEST_PUMP: PumpPart = {
+  id: 'test-pump',
+  name: 'Test pump',
+  control: 'controllable',
+  mounting: 'under-water',
+  curve: [
+    [0, 3.2],
+    [1000, 2.95],
+    [2000, 2.45],
+    [3000, 1.6],
+    [3800, 0.6],
+    [4100, 0],
+  ].map(([flow, headM]) => ({ flowM3PerS: flow! * L_PER_H, headM: headM! })),
+  shutOffHeadM: null,
+  maxFlowM3PerS: null,
+  ratedPowerW: 40,
+  power: [],
+  outletBoreM: 0.034,
+  leastSpeed: 0.2,
+}
+
+/** Pieces from one typed line. */
+export function pieces(line: string, size = RUN.size): Piece[] {
+  let n = 0
+  const read = readNotation(line, 'metric', { size, pieces: [] }, () => `p${++n}`)
+  if (!read.ok) throw new Error(read.faults.map((fault) => fault.message).join('; '))
+  return [...read.pieces]
+}
+
+const RUN: ReturnSide['run'] = {
+  size: { series: 'schedule-40', size: '1 1/4', boreM: null },
+  pieces: [],
+  roughnessM: 1.5e-6,
+  ribbedFactor: 2,
+}
+
+/** A 1 000 × 500 mm tank over a sump, with a plain run that ends in air: nothing wrong with it. */
+export function aBasin(
+  line = 'up 1 m, elbow, left 300 mm, union, gate',
+  changes: Changes = {},
+): BasinDesign {
+  const base: BasinDesign = {
+    tank: {
+      lengthM: 1,
+      widthM: 0.5,
+      heightM: 0.5,
+      rimM: 0.5,
+      waterLevelM: 0.45,
+      floorHeightM: 0.5,
+    },
+    displacement: {
+      rockMassKg: 20,
+      rockDensityKgPerM3: 2000,
+      sandMassKg: 27,
+      sandGrainDensityKgPerM3: 2700,
+    },
+    water: { salinityPpt: 35, temperatureC: 25 },
+    target: { turnoverPerH: 16 },
+    returnSide: {
+      pumpId: TEST_PUMP.id,
+      speed: 1,
+      sourceLevelM: 0.2,
+      outlet: { xM: 0.8, yM: 0.25, zM: 0.1 },
+      run: { ...RUN, pieces: pieces(line) },
+    },
+    pumps: [TEST_PUMP],
+  }
+  return applyEdits(
+    base,
+    Object.entries(changes).map(([path, to]) => ({
+      op: 'set' as const,
+      path: path.split('.'),
+      to,
+    })),
+  )
+}
+
+/** Changes by dotted path: { 'returnSide.speed': 0.5 }. */
+export type Changes = Readonly<Record<string, unknown>>
+
+export function codes(design: BasinDesign): FindingCode[] {
+  return solveBasin(design).findings.map((finding) => finding.code)
+}

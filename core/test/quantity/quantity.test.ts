@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { editable, show, showBand, showText } from '../../src/quantity/format.ts'
+import { parseQuantity } from '../../src/quantity/parse.ts'
+import { say, sentence } from '../../src/quantity/sentence.ts'
+import { QUANTITIES, type QuantityName, type UnitFamily } from '../../src/quantity/units.ts'
+
+describe('what a keeper types', () => {
+  test.each<[string, QuantityName, UnitFamily, number]>([
+    ['400 mm', 'length', 'us', 0.4],
+    ['400', 'length', 'metric', 0.4],
+    ['16', 'length', 'us', 0.4064],
+    ['1 1/4 in', 'length', 'metric', 0.03175],
+    ['3/4"', 'length', 'metric', 0.01905],
+    ['3 ft 2 in', 'length', 'metric', 0.9652],
+    ['3\' 2"', 'length', 'metric', 0.9652],
+    ['25cm', 'length', 'metric', 0.25],
+    ['0,5 m', 'length', 'metric', 0.5],
+    ['1,200 mm', 'length', 'metric', 1.2],
+    ['1 200 mm', 'length', 'metric', 1.2],
+    ['600 gph', 'flow', 'metric', (600 * 3.785411784e-3) / 3600],
+    ['2 840 L/h', 'flow', 'us', 2840 / 3.6e6],
+    ['2.5 m3/h', 'flow', 'metric', 2.5 / 3600],
+    ['78 °F', 'temperature', 'metric', 25.5555556],
+    ['25.5', 'temperature', 'metric', 25.5],
+    ['77', 'temperature', 'us', 25],
+    ['85%', 'share', 'metric', 0.85],
+    ['-40 mm', 'length', 'metric', -0.04],
+    ['1.2e3 mm', 'length', 'metric', 1.2],
+    ['20 lb', 'mass', 'metric', 9.0718474],
+    ['2 g/cm3', 'density', 'metric', 2000],
+  ])('%s as %s in %s', (text, quantity, family, si) => {
+    const parsed = parseQuantity(text, quantity, family)
+    expect(parsed.ok && parsed.si).toBeCloseTo(si, 7)
+  })
+  test.each<[string, string]>([
+    ['', 'empty'],
+    ['abc', 'not-a-number'],
+    ['12 bananas', 'unknown-unit'],
+    ['12 mm 5', 'unknown-unit'],
+    ['1/0 in', 'not-a-number'],
+    ['--3', 'not-a-number'],
+    ['12 L/h', 'unknown-unit'],
+    ['𝟙𝟚', 'not-a-number'],
+    ['1'.repeat(400), 'not-a-number'],
+  ])('%s is refused', (text, reason) => {
+    expect(parseQuantity(text, 'length', 'metric')).toMatchObject({ ok: false, reason })
+  })
+})
+
+describe('what is shown', () => {
+  test('groups thousands, keeps the digits that count, follows the family', () => {
+    expect(showText({ quantity: 'flow', si: 2840.4 / 3.6e6 }, 'metric')).toBe('2\u202f840\u00a0L/h')
+    expect(show({ quantity: 'flow', si: 2840 / 3.6e6 }, 'us')).toEqual({
+      number: '750',
+      unit: 'gph',
+    })
+    expect(showText({ quantity: 'share', si: 0.851 }, 'metric')).toBe('85%')
+    expect(showText({ quantity: 'length', si: -0.04 }, 'metric')).toBe('\u221240.0\u00a0mm')
+    expect(show({ quantity: 'head', si: NaN }, 'metric').number).toBe('–')
+  })
+  test('a band is a difference, and never hides behind its rounding', () => {
+    expect(showBand({ quantity: 'temperature', si: 25 }, 1, 'us').number).toBe('1.8')
+    expect(showBand({ quantity: 'flow', si: 91 / 3.6e6 }, 0.3 / 3.6e6, 'metric').number).toBe('0.3')
+  })
+  test('a field written and read again means the same', () => {
+    const names = Object.keys(QUANTITIES).filter((name) => name !== 'number') as QuantityName[]
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...names),
+        fc.constantFrom<UnitFamily>('metric', 'us'),
+        fc.double({ min: 0.001, max: 9, noNaN: true }),
+        (quantity, family, si) => {
+          const parsed = parseQuantity(editable({ quantity, si }, family), quantity, family)
+          const unit = QUANTITIES[quantity].shown[family]
+          const shown = (si - (unit.offset ?? 0)) / unit.factor
+          const digit = 10 ** -(unit.decimals(shown) + 2) * unit.factor
+          expect(parsed.ok && Math.abs(parsed.si - si)).toBeLessThanOrEqual(digit)
+        },
+      ),
+      { seed: 11, numRuns: 400 },
+    )
+  })
+  test('a sentence reads in either family', () => {
+    const one = sentence('{flow} over {lift}, {unknown}', {
+      flow: ['flow', 1 / 3600],
+      lift: ['head', 1.2],
+    })
+    expect(say(one, 'metric')).toBe('1\u202f000\u00a0L/h over 1.20\u00a0m, {unknown}')
+    expect(say(one, 'us')).toBe('264\u00a0gph over 3.94\u00a0ft, {unknown}')
+  })
+})
