@@ -27,10 +27,15 @@ export default {
   projects: [
     project('core'),
     project('contract'),
-    project('server', { globalSetup: '<rootDir>/test/database.setup.mjs' }),
+    project('server', {
+      globalSetup: '<rootDir>/test/database.setup.mjs',
+      globalTeardown: '<rootDir>/test/database.teardown.mjs',
+    }),
     project('web', {
       testEnvironment: 'jsdom',
-      testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'import', 'default'] },
+      testEnvironmentOptions: {
+        customExportConditions: ['source', 'browser', 'import', 'default'],
+      },
       transform: { '\\.ts$': swc(), '\\.vue$': '<rootDir>/test/vue-transform.mjs' },
       moduleFileExtensions: ['ts', 'vue', 'js', 'mjs', 'json'],
     }),

@@ -124,6 +124,11 @@ describe('a bad file is refused with the place and what is possible', () => {
       'name: must be text of 1 to 80 characters; it is "  "',
     ],
     [
+      'a control character',
+      (f) => (f.name = 'a\u0000b'),
+      'name: must be text without control characters',
+    ],
+    [
       'pieces that are no list',
       (f) => (design(f).returnSide.run.pieces = {}),
       'designs[0].design.returnSide.run.pieces: must be a list of 0 to 200; it is {}',

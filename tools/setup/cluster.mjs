@@ -77,8 +77,16 @@ export class Cluster {
     mkdirSync(this.#data, { recursive: true, mode: 0o700 })
     if (!isRoot()) return
     const { uid, gid } = await postgresUser()
+    chmodSync(this.#home, 0o755)
     chownSync(this.#data, uid, gid)
     chmodSync(this.#data, 0o700)
+    if (!(await reachable(this.#data))) {
+      throw new StepFailed(
+        'Making the data folder',
+        `the postgres user cannot reach ${this.#data}`,
+        'set YEW_DATA_DIR to a folder whose parents everyone may enter, such as /var/lib/yew-basin.',
+      )
+    }
   }
 
   #readSecrets() {
@@ -204,6 +212,12 @@ async function postgresUser() {
   return { uid, gid }
 }
 
+/** May the cluster's user enter a folder? */
+async function reachable(folder) {
+  const asked = await run('runuser', ['-u', 'postgres', '--', 'test', '-x', folder], { cwd: '/' })
+  return asked.code === 0
+}
+
 /** A folder for the cluster that its user can reach: in the checkout where possible. */
 export async function homeFor(checkout) {
   const chosen = process.env.YEW_DATA_DIR
@@ -211,9 +225,6 @@ export async function homeFor(checkout) {
   const inside = path.join(checkout, '.yew-basin')
   if (!isRoot()) return inside
   mkdirSync(inside, { recursive: true })
-  const reachable = await run('runuser', ['-u', 'postgres', '--', 'test', '-x', inside], {
-    cwd: '/',
-  })
-  if (reachable.code === 0) return inside
+  if (await reachable(inside)) return inside
   return path.join('/var/lib/yew-basin', checkout.replace(/[^\w]+/g, '-'))
 }

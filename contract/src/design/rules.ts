@@ -61,6 +61,10 @@ export function OneOf(words: readonly string[], description: string): PropertyDe
   return together(IsIn([...words], { message }), Says(description))
 }
 
+/** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
+// eslint-disable-next-line no-control-regex -- that is what it is for
+const NO_CONTROL = /^[^\u0000-\u0008\u000b-\u001f\u007f]*$/
+
 /** Plain text with at least one sign that is not a space. */
 export function Text(most: number, description: string, least = 1): PropertyDecorator {
   const message = (args: ValidationArguments) =>
@@ -70,6 +74,7 @@ export function Text(most: number, description: string, least = 1): PropertyDeco
     MinLength(least, { message }),
     MaxLength(most, { message }),
     ...(least > 0 ? [Matches(/\S/, { message })] : []),
+    Matches(NO_CONTROL, { message: 'must be text without control characters' }),
     Says(description),
   )
 }

@@ -5,7 +5,7 @@ import { defineRevision } from '../basin/revision-model.ts'
 import { definePart } from '../part/part-model.ts'
 import { defineWorkspace } from '../workspace/workspace-model.ts'
 
-/** The connection with every model on it. */
+/** The connection with every model on it. The models hold one connection: a process has one database. */
 export function connect(databaseUrl: string): Sequelize {
   const sequelize = new Sequelize(databaseUrl, {
     dialect: 'postgres',
