@@ -33,9 +33,6 @@ export default {
     }),
     project('web', {
       testEnvironment: 'jsdom',
-      testEnvironmentOptions: {
-        customExportConditions: ['source', 'browser', 'import', 'default'],
-      },
       transform: { '\\.ts$': swc(), '\\.vue$': '<rootDir>/test/vue-transform.mjs' },
       moduleFileExtensions: ['ts', 'vue', 'js', 'mjs', 'json'],
     }),

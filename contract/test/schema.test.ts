@@ -54,7 +54,7 @@ describe('the solve command', () => {
     expect(solved.stderr).toBe('')
     expect(solved.status).toBe(0)
     const valid = ajv().compile(docs('solved-file.schema.json'))
-    const answer = JSON.parse(solved.stdout) as Plain
+    const answer = JSON.parse(solved.stdout)
     expect(valid(answer) ? [] : valid.errors).toEqual([])
     expect(answer.designs[0].returnSide.flowM3PerS).toBeGreaterThan(0)
     expect(Object.keys(answer.designs[0].workings)).toContain('flow')

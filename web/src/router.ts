@@ -1,8 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { STOPS } from './workspace/stops.ts'
 import ShelfView from './shelf/ShelfView.vue'
-
-/** Stops of the water's path that can be opened. */
-export const STOPS = ['tank', 'return'] as const
 
 export const router = createRouter({
   history: createWebHistory(),

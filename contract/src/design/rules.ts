@@ -62,7 +62,6 @@ export function OneOf(words: readonly string[], description: string): PropertyDe
 }
 
 /** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
-// eslint-disable-next-line no-control-regex -- that is what it is for
 const NO_CONTROL = /^[^\u0000-\u0008\u000b-\u001f\u007f]*$/
 
 /** Plain text with at least one sign that is not a space. */

@@ -34,9 +34,7 @@ export class RunDocument implements Run {
 
 function repeatedId(pieces: unknown): string | null {
   if (!Array.isArray(pieces)) return null
-  const ids = pieces.map((piece: { id?: unknown } | null) => piece?.id)
+  const ids = pieces.map((piece: { id?: string } | null) => piece?.id)
   const again = ids.find((id, i) => id !== undefined && ids.indexOf(id) !== i)
-  return again === undefined
-    ? null
-    : `must have an id of its own each; ${String(again)} stands twice`
+  return again === undefined ? null : `must have an id of its own each; ${again} stands twice`
 }

@@ -71,7 +71,7 @@ function wordGroups(text: string): string[] {
 }
 
 function named(piece: Unnamed, newId: () => string): Piece {
-  return { id: newId(), ...piece } as Piece
+  return { id: newId(), ...piece }
 }
 
 function writePiece(piece: Piece, family: UnitFamily): string {

@@ -14,7 +14,7 @@ const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
 type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
 
 function inOrder(...pieces: readonly Unnamed[]): Piece[] {
-  return pieces.map((piece, i) => ({ id: `piece-${i + 1}`, ...piece }) as Piece)
+  return pieces.map((piece, i) => ({ id: `piece-${i + 1}`, ...piece }))
 }
 
 const elbow = { kind: 'elbow', form: 'standard-90' } as const

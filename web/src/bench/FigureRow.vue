@@ -11,6 +11,7 @@ const {
   label,
   value,
   band = null,
+  mark = '',
 } = defineProps<{
   figure: FigureName
   label: string

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { dutyCurves, fromSi, QUANTITIES, type HeadPoint } from '@yew-basin/core'
 import { LineChart, ScatterChart } from 'echarts/charts'
-import { GridComponent, TooltipComponent } from 'echarts/components'
+import { GridComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed, onMounted, ref } from 'vue'
@@ -9,8 +8,9 @@ import VChart from 'vue-echarts'
 import { useTheme } from '../shell/theme.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { dutyChart } from './duty-chart.ts'
 
-use([LineChart, ScatterChart, GridComponent, TooltipComponent, SVGRenderer])
+use([LineChart, ScatterChart, GridComponent, SVGRenderer])
 
 const store = useDesign()
 const units = useUnits()
@@ -25,112 +25,11 @@ const colour = (name: string) =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
 const option = computed(() => {
-  const design = store.shown
-  const solved = store.solved
-  if (!design || !solved) return {}
+  // Colours come from the page, so the chart is drawn again when the theme turns.
   void dark.value
-  const flowUnit = QUANTITIES.flow.shown[units.family]
-  const headUnit = QUANTITIES.head.shown[units.family]
-  const pair = ({ flowM3PerS, headM }: HeadPoint) => [
-    fromSi(flowUnit, flowM3PerS),
-    fromSi(headUnit, headM),
-  ]
-  const curves = dutyCurves(design)
-  const ink = colour('--ink-soft')
-  const side = solved.returnSide
-  const top = Math.max(
-    ...curves.pump.map((p) => p.headM),
-    ...(curves.fullSpeed ?? []).map((p) => p.headM),
-    side.liftM,
-  )
-  const line = (name: string, points: readonly HeadPoint[], stroke: string, more: object = {}) => ({
-    name,
-    type: 'line',
-    data: points.filter((p) => p.headM >= 0 && p.headM <= top * 1.15).map(pair),
-    showSymbol: false,
-    lineStyle: { color: stroke, width: 2.2 },
-    itemStyle: { color: stroke },
-    silent: true,
-    animation: false,
-    ...more,
-  })
-  const axis = {
-    type: 'value',
-    min: 0,
-    axisLabel: {
-      color: ink,
-      fontSize: 12,
-      formatter: (at: number) => String(at).replace(/\B(?=(\d{3})+$)/g, '\u202f'),
-    },
-    nameTextStyle: { color: ink, fontSize: 12 },
-    splitLine: { lineStyle: { color: colour('--rule'), opacity: 0.6 } },
-    axisLine: { show: true, lineStyle: { color: ink } },
-  }
-  return {
-    animation: false,
-    textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
-    grid: { left: 40, right: 14, top: 26, bottom: 40 },
-    xAxis: {
-      ...axis,
-      name: `flow, ${flowUnit.label}`,
-      nameLocation: 'middle',
-      nameGap: 24,
-      splitNumber: 4,
-    },
-    yAxis: {
-      ...axis,
-      name: `head, ${headUnit.label}`,
-      nameLocation: 'end',
-      nameGap: 10,
-      splitNumber: 4,
-      nameTextStyle: { ...axis.nameTextStyle, align: 'left', padding: [0, 0, 0, -28] },
-    },
-    series: [
-      line('system, least losses', curves.systemLow, colour('--water-ink'), {
-        lineStyle: { color: colour('--water-ink'), width: 1, type: 'dotted' },
-      }),
-      line('system, most losses', curves.systemHigh, colour('--water-ink'), {
-        lineStyle: { color: colour('--water-ink'), width: 1, type: 'dotted' },
-      }),
-      ...(curves.fullSpeed
-        ? [
-            line('pump at full speed', curves.fullSpeed, colour('--glass'), {
-              lineStyle: { color: colour('--glass'), width: 1.4, type: 'dashed' },
-            }),
-          ]
-        : []),
-      line('system', curves.system, colour('--water-ink')),
-      line('pump', curves.pump, colour('--needle')),
-      {
-        name: 'printed points',
-        type: 'scatter',
-        data: curves.printed.map(pair),
-        symbolSize: 5,
-        itemStyle: { color: colour('--needle') },
-        silent: true,
-        animation: false,
-      },
-      ...(side.status === 'flows'
-        ? [
-            {
-              name: 'duty point',
-              type: 'scatter',
-              data: [pair(side)],
-              symbol: 'circle',
-              symbolSize: 13,
-              itemStyle: {
-                color: colour('--sheet'),
-                borderColor: colour('--aril-mark'),
-                borderWidth: 3,
-              },
-              silent: true,
-              animation: false,
-              z: 5,
-            },
-          ]
-        : []),
-    ],
-  }
+  return store.shown && store.solved
+    ? dutyChart(store.shown, store.solved, units.family, colour)
+    : {}
 })
 
 const inWords = computed(() => {

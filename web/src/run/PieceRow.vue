@@ -17,7 +17,7 @@ const { piece } = defineProps<{
 const emit = defineEmits<{ change: [piece: Piece]; remove: []; move: [by: 1 | -1] }>()
 const units = useUnits()
 const text = (event: Event) => (event.target as HTMLSelectElement).value
-const give = (change: object) => emit('change', { ...piece, ...change } as Piece)
+const give = (change: object) => emit('change', { ...piece, ...change })
 const turned: Limit = LIMITS.opening
 
 /** A diaphragm valve is open or shut; another form keeps its opening. */

@@ -14,7 +14,7 @@ const store = useDesign()
     <BrandLink />
     <div class="flex min-w-0 items-baseline gap-2">
       <h1 class="truncate font-semibold">{{ store.basin?.name }}</h1>
-      <span class="caption truncate">{{ store.designName }}</span>
+      <span class="caption truncate">{{ store.basin?.current.name }}</span>
     </div>
     <span class="grow" />
     <SaveMark />

@@ -4,13 +4,13 @@ import { computed, onBeforeUnmount, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
-import { STOPS } from '../router.ts'
 import SectionDrawing from '../section/SectionDrawing.vue'
 import BrandLink from '../shell/BrandLink.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import { useDesign } from './design-store.ts'
 import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
+import { STOPS } from './stops.ts'
 import WaterPath from './WaterPath.vue'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
@@ -48,11 +48,11 @@ useEventListener(window, 'keydown', (event) => {
   const key = event.key.toLowerCase()
   if (command && key === 'z' && !event.altKey) {
     event.preventDefault()
-    if (event.shiftKey) store.redo()
+    if (event.shiftKey) void store.redo()
     else void store.undo()
   } else if (command && key === 'y') {
     event.preventDefault()
-    store.redo()
+    void store.redo()
   } else if (!command && (key === '[' || key === ']') && !inField(event.target)) {
     const at = STOPS.indexOf(stop as (typeof STOPS)[number])
     const next = STOPS[at + (key === ']' ? 1 : -1)]

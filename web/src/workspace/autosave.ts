@@ -1,6 +1,6 @@
 import type { DesignAnswer } from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
-import { computed, ref, shallowRef } from 'vue'
+import { ref, shallowRef } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused, Unreachable } from '../api/client.ts'
 import { Drafts, tabName } from './drafts.ts'
@@ -17,154 +17,139 @@ const FIRST_RETRY_MS = 1500
 const LAST_RETRY_MS = 20_000
 
 /** Saves a design as it changes, one save at a time, never over a revision it has not seen. */
-export function useAutosave(read: () => BasinDesign | null) {
-  const state = ref<SaveState>('saved')
-  const savedAt = ref('')
-  const fault = ref('')
-  const theirs = shallowRef<DesignAnswer | null>(null)
-  let designId = ''
-  let revision = 0
-  let savedDesign: BasinDesign | null = null
-  let drafts: Drafts | null = null
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let retryMs = FIRST_RETRY_MS
+export class Autosave {
+  readonly state = ref<SaveState>('saved')
+  readonly savedAt = ref('')
+  readonly fault = ref('')
+  /** What the other tab saved, while the keeper decides. */
+  readonly theirs = shallowRef<DesignAnswer | null>(null)
 
-  const unsaved = computed(() => state.value !== 'saved')
+  readonly #read: () => BasinDesign | null
+  #designId = ''
+  #revision = 0
+  #savedDesign: BasinDesign | null = null
+  #drafts: Drafts | null = null
+  #timer: ReturnType<typeof setTimeout> | undefined
+  #retryMs = FIRST_RETRY_MS
+
+  /** @param read the design as it is on the screen now */
+  constructor(read: () => BasinDesign | null) {
+    this.#read = read
+  }
 
   /** Starts on a design as the server has it. */
-  function begin(answer: DesignAnswer): void {
-    clearTimeout(timer)
-    designId = answer.id
-    drafts = new Drafts(designId, tabName())
-    theirs.value = null
-    settle(answer)
+  begin(answer: DesignAnswer): void {
+    clearTimeout(this.#timer)
+    this.#designId = answer.id
+    this.#drafts = new Drafts(answer.id, tabName())
+    this.theirs.value = null
+    this.#settle(answer)
   }
 
-  function settle(answer: DesignAnswer): void {
-    revision = answer.revision
-    savedAt.value = answer.savedAt
-    savedDesign = answer.design
-    retryMs = FIRST_RETRY_MS
-    state.value = 'saved'
-  }
-
-  /** The design has changed; `savedDesign` is compared by identity, so an undo back to it needs no save. */
-  function touch(): void {
-    const design = read()
-    if (!design || state.value === 'conflict' || state.value === 'gone') {
-      if (design) drafts?.keep({ revision, design, at: Date.now() })
+  /** The design has changed. Undone back to what is saved, it needs no save: states are compared by identity. */
+  touch(): void {
+    const design = this.#read()
+    if (!design) return
+    const state = this.state.value
+    if (design === this.#savedDesign && (state === 'waiting' || state === 'saved')) {
+      clearTimeout(this.#timer)
+      this.#drafts?.drop()
+      this.state.value = 'saved'
       return
     }
-    if (design === savedDesign && state.value !== 'saving') {
-      clearTimeout(timer)
-      drafts?.drop()
-      state.value = 'saved'
-      return
-    }
-    drafts?.keep({ revision, design, at: Date.now() })
-    if (state.value === 'saving') return
-    if (state.value !== 'offline') state.value = 'waiting'
-    schedule(PAUSE_MS)
+    this.#drafts?.keep({ revision: this.#revision, design, at: Date.now() })
+    if (state === 'conflict' || state === 'gone' || state === 'saving') return
+    if (state !== 'offline') this.state.value = 'waiting'
+    this.#schedule(PAUSE_MS)
   }
 
-  function schedule(ms: number): void {
-    clearTimeout(timer)
-    timer = setTimeout(() => void save(), ms)
-  }
-
-  async function save(keepalive = false): Promise<void> {
-    const design = read()
-    if (!design || state.value === 'saving' || state.value === 'conflict') return
-    clearTimeout(timer)
-    state.value = 'saving'
-    const savingId = designId
+  async save(keepalive = false): Promise<void> {
+    const design = this.#read()
+    if (!design || this.state.value === 'saving' || this.state.value === 'conflict') return
+    clearTimeout(this.#timer)
+    this.state.value = 'saving'
+    const id = this.#designId
     try {
-      const answer = await designsApi.save(designId, revision, design, keepalive)
-      if (savingId !== designId) return
-      settle({ ...answer, design })
-      if (read() === design) drafts?.drop()
-      else {
-        state.value = 'waiting'
-        touch()
-      }
+      const answer = await designsApi.save(id, this.#revision, design, keepalive)
+      if (id !== this.#designId) return
+      this.#settle({ ...answer, design })
+      if (this.#read() === design) this.#drafts?.drop()
+      else this.touch()
     } catch (error) {
-      if (savingId === designId) failed(error)
-    }
-  }
-
-  function failed(error: unknown): void {
-    fault.value = (error as Error).message
-    if (error instanceof Refused && error.problem.code === 'revision-moved') {
-      theirs.value = error.problem.current as DesignAnswer
-      state.value = 'conflict'
-    } else if (error instanceof Refused && error.problem.code === 'not-found') {
-      state.value = 'gone'
-    } else if (error instanceof Refused && error.problem.code === 'invalid') {
-      fault.value = (error.problem.faults ?? [])
-        .map((one) => `${one.path} ${one.message}`)
-        .join('; ')
-      state.value = 'refused'
-    } else if (error instanceof Unreachable || error instanceof Refused) {
-      state.value = 'offline'
-      schedule(retryMs)
-      retryMs = Math.min(retryMs * 2, LAST_RETRY_MS)
-    } else {
-      throw error
+      if (id === this.#designId) this.#failed(error)
     }
   }
 
   /** Settles a conflict by saving ours over theirs; theirs stays among the kept revisions. */
-  function keepMine(): void {
-    if (theirs.value) revision = theirs.value.revision
-    theirs.value = null
-    state.value = 'waiting'
-    void save()
+  keepMine(): void {
+    if (this.theirs.value) this.#revision = this.theirs.value.revision
+    this.theirs.value = null
+    this.state.value = 'waiting'
+    void this.save()
   }
 
   /** Settles a conflict with their state; the caller puts it on the screen. */
-  function takeTheirs(): DesignAnswer | null {
-    const answer = theirs.value
+  takeTheirs(): DesignAnswer | null {
+    const answer = this.theirs.value
     if (!answer) return null
-    theirs.value = null
-    settle(answer)
-    drafts?.drop()
+    this.theirs.value = null
+    this.#settle(answer)
+    this.#drafts?.drop()
     return answer
   }
 
   /** Left-over work found in this browser: its design, and whether the server has moved on since. */
-  function leftOver(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
-    const draft = drafts?.take(Date.now())
+  leftOver(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
+    const draft = this.#drafts?.take(Date.now())
     if (!draft) return null
-    if (draft.revision !== answer.revision) {
-      revision = draft.revision
-      theirs.value = answer
-      state.value = 'conflict'
+    const moved = draft.revision !== answer.revision
+    if (moved) {
+      this.#revision = draft.revision
+      this.theirs.value = answer
+      this.state.value = 'conflict'
     }
-    return { design: draft.design, moved: draft.revision !== answer.revision }
+    return { design: draft.design, moved }
   }
 
-  function retryNow(): void {
-    if (state.value === 'offline') void save()
+  retryNow(): void {
+    if (this.state.value === 'offline') void this.save()
   }
 
-  function leave(): void {
-    if (state.value === 'waiting' || state.value === 'offline') void save(true)
+  /** The page is left: what waits goes out now. */
+  leave(): void {
+    if (this.state.value === 'waiting' || this.state.value === 'offline') void this.save(true)
   }
 
-  return {
-    state,
-    savedAt,
-    fault,
-    theirs,
-    unsaved,
-    revision: () => revision,
-    begin,
-    touch,
-    save,
-    keepMine,
-    takeTheirs,
-    leftOver,
-    retryNow,
-    leave,
+  #settle(answer: DesignAnswer): void {
+    this.#revision = answer.revision
+    this.savedAt.value = answer.savedAt
+    this.#savedDesign = answer.design
+    this.#retryMs = FIRST_RETRY_MS
+    this.state.value = 'saved'
+  }
+
+  #schedule(ms: number): void {
+    clearTimeout(this.#timer)
+    this.#timer = setTimeout(() => void this.save(), ms)
+  }
+
+  #failed(error: unknown): void {
+    if (!(error instanceof Refused) && !(error instanceof Unreachable)) throw error
+    this.fault.value = error.message
+    const code = error instanceof Refused ? error.problem.code : null
+    if (code === 'revision-moved') {
+      this.theirs.value = (error as Refused).problem.current as DesignAnswer
+      this.state.value = 'conflict'
+    } else if (code === 'not-found') {
+      this.state.value = 'gone'
+    } else if (code === 'invalid') {
+      const faults = (error as Refused).problem.faults ?? []
+      this.fault.value = faults.map((one) => `${one.path} ${one.message}`).join('; ')
+      this.state.value = 'refused'
+    } else {
+      this.state.value = 'offline'
+      this.#schedule(this.#retryMs)
+      this.#retryMs = Math.min(this.#retryMs * 2, LAST_RETRY_MS)
+    }
   }
 }

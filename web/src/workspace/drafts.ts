@@ -43,8 +43,9 @@ export class Drafts {
       .sort((a, b) => b.draft!.at - a.draft!.at)[0]
     if (!left) return null
     localStorage.removeItem(left.key)
-    this.keep(left.draft!)
-    return left.draft
+    const taken = { ...left.draft!, at: now }
+    this.keep(taken)
+    return taken
   }
 }
 

@@ -1,6 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../../fluid/water.ts'
 import { measured } from '../../quantity/format.ts'
 import { sentence } from '../../quantity/sentence.ts'
+import type { QuantityName } from '../../quantity/units.ts'
 import { FAST_M_PER_S } from '../finding/line.ts'
 import { NO_NOTE, term, type Term, type Worked, type Working } from './working.ts'
 
@@ -17,7 +18,7 @@ export function frictionWorking({ solved }: Worked): Working {
       {
         h: ['head', side.frictionM],
         g: ['acceleration', GRAVITY_M_PER_S2],
-        ...Object.fromEntries(
+        ...Object.fromEntries<readonly [QuantityName, number]>(
           side.stretches.flatMap((stretch, i) => [
             [`f${i}`, ['number', stretch.frictionFactor] as const],
             [`L${i}`, ['length', stretch.lengthM] as const],

@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { Keeper } from '../keeper.ts'
+
+test('the whole work can be done with the keyboard alone', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.comes()
+  const tabTo = async (
+    name: string | RegExp,
+    role: 'link' | 'button' | 'textbox' | 'tab' | 'combobox',
+  ) => {
+    const target = page.getByRole(role, { name }).first()
+    for (let i = 0; i < 90; i++) {
+      if (await target.evaluate((element) => element === document.activeElement)) return target
+      await page.keyboard.press('Tab')
+    }
+    throw new Error(`Tab never reached ${String(name)}`)
+  }
+  await tabTo('Lantern', 'link')
+  await page.keyboard.press('Enter')
+  await expect(keeper.margin('flow')).toBeVisible()
+  await page.keyboard.press('[')
+  await expect(page.getByRole('heading', { name: 'Tank and target' })).toBeVisible()
+  await tabTo('Length', 'textbox')
+  await page.keyboard.press('ArrowUp')
+  await expect(keeper.field('Length')).toHaveValue('1401')
+  await page.keyboard.press('Control+z')
+  await expect(keeper.field('Length')).toHaveValue('1400')
+  await page.locator('body').press('Escape')
+  await keeper.field('Length').blur()
+  await page.keyboard.press(']')
+  await expect(page.getByRole('heading', { name: 'Return' })).toBeVisible()
+  await tabTo('Duty', 'tab')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  const flow = await keeper.reads('flow')
+  await tabTo('Pipe or hose, size', 'combobox')
+  await page.keyboard.press('ArrowDown')
+  await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(flow)
+  await tabTo('Move piece 1 down the list', 'button')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel(/The run as one line/)).toHaveValue(/^union, up 300 mm/)
+})
+
+for (const [name, width, height] of [
+  ['a phone', 390, 844],
+  ['a desk', 1280, 800],
+] as const) {
+  test(`on ${name} nothing is cut off and the same work is possible`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    const keeper = new Keeper(page)
+    await keeper.comes()
+    const fits = () =>
+      page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)
+    expect(await fits()).toBe(true)
+    await keeper.opens('Lantern')
+    for (const tab of ['Duty', 'Pump', 'Run'] as const) {
+      await keeper.tab(tab)
+      expect(await fits()).toBe(true)
+    }
+    await expect(keeper.margin('freeboard')).toBeInViewport()
+    const flow = await keeper.reads('flow')
+    await page.getByLabel('Pipe or hose, size').selectOption('1')
+    await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(flow)
+    await page
+      .getByRole('navigation', { name: 'The water’s way' })
+      .getByRole('link', { name: /Tank/ })
+      .click()
+    await keeper.field('Length').fill('1000')
+    expect(await fits()).toBe(true)
+    await keeper.saved()
+  })
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no screen has an accessibility fault, ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+    const keeper = new Keeper(page)
+    const faults = async () => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+      return violations.map(
+        (one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
+      )
+    }
+    await keeper.comes()
+    expect(await faults()).toEqual([])
+    await keeper.opens('Lantern')
+    await page.getByRole('button', { name: /Flow at the tank/ }).click()
+    expect(await faults()).toEqual([])
+    for (const tab of ['Pump', 'Run'] as const) {
+      await keeper.tab(tab)
+      expect(await faults()).toEqual([])
+    }
+    await page
+      .getByRole('link', { name: /Tank and target/ })
+      .first()
+      .click()
+    expect(await faults()).toEqual([])
+  })
+}
+
+test('the section is there in words', async ({ page }) => {
+  await new Keeper(page).opens('Lantern')
+  const words = page.getByRole('list', { name: 'The section in words' })
+  await expect(words).toContainText(/The tank is 1.400.mm long/)
+  await expect(words).toContainText(/flows; the fastest water runs at/)
+})

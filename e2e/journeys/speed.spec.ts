@@ -1,0 +1,77 @@
+import { expect, test } from '@playwright/test'
+import { Keeper } from '../keeper.ts'
+
+test('no request leaves the machine, and the page breaks none of its own rules', async ({
+  page,
+  baseURL,
+}) => {
+  const foreign: string[] = []
+  const complaints: string[] = []
+  page.on('request', (request) => {
+    const { origin, protocol } = new URL(request.url())
+    if (protocol.startsWith('http') && origin !== baseURL) foreign.push(request.url())
+  })
+  page.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text())
+  })
+  page.on('pageerror', (error) => complaints.push(error.message))
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  for (const tab of ['Pump', 'Run', 'Duty'] as const) await keeper.tab(tab)
+  await page
+    .getByRole('link', { name: /Tank and target/ })
+    .first()
+    .click()
+  await keeper.field('Length').fill('1300')
+  await keeper.saved()
+  await page.getByRole('button', { name: 'Use the dark theme' }).click()
+  expect(foreign).toEqual([])
+  expect(complaints).toEqual([])
+})
+
+test('the first screen is painted in under a second', async ({ page }) => {
+  await new Keeper(page).comes()
+  const times: number[] = []
+  for (let i = 0; i < 5; i++) {
+    await page.goto('/')
+    await expect(page.getByRole('list', { name: 'Basins' })).toBeVisible()
+    times.push(
+      await page.evaluate(() => {
+        const paints = performance.getEntriesByType('paint')
+        return paints.find((paint) => paint.name === 'first-contentful-paint')!.startTime
+      }),
+    )
+  }
+  const median = times.sort((a, b) => a - b)[2]!
+  console.log(`  first screen painted after ${median.toFixed(0)} ms (median of 5)`)
+  expect(median).toBeLessThan(1000)
+})
+
+test('a keystroke shows new numbers within a frame of the solve', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern', 'tank')
+  const times = await page.evaluate(async () => {
+    const input = document.querySelector<HTMLInputElement>('aside input')!
+    const cell = document.querySelector('[data-testid=margin-turnover]')!
+    const measured: number[] = []
+    for (let i = 0; i < 40; i++) {
+      const before = cell.textContent
+      await new Promise((frame) => requestAnimationFrame(frame))
+      const start = performance.now()
+      input.value = String(700 + (i % 2) * 600 + i)
+      input.dispatchEvent(new Event('input', { bubbles: true }))
+      // The page has the new number when the frame that follows is about to be painted.
+      await new Promise((frame) => requestAnimationFrame(frame))
+      if (cell.textContent === before)
+        throw new Error(`the figure had not moved one frame after keystroke ${i}`)
+      measured.push(performance.now() - start)
+    }
+    return measured
+  })
+  const median = times.sort((a, b) => a - b)[20]!
+  console.log(
+    `  keystroke to the next frame with its number: ${median.toFixed(1)} ms (median of 40)`,
+  )
+  // Generous for a shared machine: three frames at 60 Hz.
+  expect(median).toBeLessThan(50)
+})

@@ -1,0 +1,47 @@
+import { defineConfig } from '@playwright/test'
+
+const port = process.env.YEW_E2E_PORT ?? '4199'
+
+/** Drives the application that npm start brings up, on data of its own. */
+export default defineConfig({
+  testDir: 'journeys',
+  outputDir: '../test-results',
+  timeout: 45_000,
+  expect: { timeout: 7_000 },
+  workers: 1,
+  retries: 0,
+  reporter: process.env.YEW_E2E_REPORT
+    ? [['list'], ['json', { outputFile: process.env.YEW_E2E_REPORT }]]
+    : [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node ../tools/start.mjs',
+    url: `http://127.0.0.1:${port}`,
+    timeout: 180_000,
+    reuseExistingServer: false,
+    stdout: 'ignore',
+    stderr: 'pipe',
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+    env: {
+      YEW_PORT: port,
+      YEW_DATA_DIR: process.env.YEW_E2E_DATA ?? '',
+      YEW_THROWAWAY: '1',
+    },
+  },
+})

@@ -1,0 +1,116 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { ensureChromium } from './setup/chromium.mjs'
+import { ensurePackages } from './setup/packages.mjs'
+import { inRoot } from './setup/paths.mjs'
+import { freePort } from './setup/ports.mjs'
+import { ensurePostgres } from './setup/postgres.mjs'
+import { run, StepFailed } from './setup/run.mjs'
+
+const say = (text) => console.log(`· ${text}`)
+const bin = (name) => inRoot('node_modules', '.bin', name)
+const scratch = mkdtempSync(path.join(os.tmpdir(), 'yew-basin-run-'))
+const total = { passed: 0, failed: 0 }
+
+function count(passed, failed) {
+  total.passed += passed
+  total.failed += failed
+}
+
+/** A check that passes or fails as a whole. */
+async function check(name, command, args, options) {
+  say(name)
+  const { code, output } = await run(command, args, options)
+  if (code !== 0) console.log(output)
+  count(code === 0 ? 1 : 0, code === 0 ? 0 : 1)
+}
+
+const readReport = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  } catch {
+    return null
+  }
+}
+
+/** Jest counts its own tests; a suite that could not run at all counts as one failure. */
+async function jest() {
+  say('Unit and server tests')
+  const report = path.join(scratch, 'jest.json')
+  const { code, output } = await run(process.execPath, [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    inRoot('node_modules/jest/bin/jest.js'),
+    '--json',
+    `--outputFile=${report}`,
+  ])
+  const found = readReport(report)
+  if (code !== 0) console.log(output.replace(/^\{"num.*$/m, ''))
+  if (!found) return count(0, 1)
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = found
+  console.log(`  ${numPassedTests} passed, ${numFailedTests + numRuntimeErrorTestSuites} failed`)
+  count(
+    numPassedTests,
+    numFailedTests +
+      numRuntimeErrorTestSuites +
+      (code !== 0 && numFailedTests + numRuntimeErrorTestSuites === 0 ? 1 : 0),
+  )
+}
+
+async function browser() {
+  say('Browser tests')
+  const report = path.join(scratch, 'browser.json')
+  const { code, output } = await run(bin('playwright'), ['test'], {
+    cwd: inRoot('e2e'),
+    env: {
+      YEW_E2E_PORT: String(await freePort()),
+      YEW_E2E_DATA: path.join(scratch, 'data'),
+      YEW_E2E_REPORT: report,
+    },
+  })
+  const found = readReport(report)
+  console.log(code === 0 ? measurements(output) : output)
+  if (!found) return count(0, 1)
+  const { expected, unexpected, flaky } = found.stats
+  console.log(`  ${expected} passed, ${unexpected + flaky} failed`)
+  count(expected, unexpected + flaky + (code !== 0 && unexpected + flaky === 0 ? 1 : 0))
+}
+
+/** The figures that the browser tests print. */
+function measurements(output) {
+  return output
+    .split('\n')
+    .filter((line) => / ms \(median/.test(line))
+    .join('\n')
+}
+
+try {
+  await ensurePackages(say)
+  await ensurePostgres(say)
+  await ensureChromium(say)
+  await check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
+  await check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
+  await check('Walls between the folders', bin('depcruise'), [
+    'core',
+    'contract',
+    'server',
+    'web/src',
+    'e2e',
+    'tools',
+    '--config',
+    '.dependency-cruiser.cjs',
+  ])
+  await check('Types', bin('tsc'), ['-p', 'tsconfig.json'])
+  await check('Types of the pages', bin('vue-tsc'), ['-p', 'web/tsconfig.json', '--noEmit'])
+  await jest()
+  await browser()
+} catch (error) {
+  if (!(error instanceof StepFailed)) throw error
+  console.error(`${error.message}\nWhat to do: ${error.advice}`)
+  count(0, 1)
+} finally {
+  rmSync(scratch, { recursive: true, force: true })
+}
+console.log(`${total.passed} passed, ${total.failed} failed`)
+process.exitCode = total.failed === 0 && total.passed > 0 ? 0 : 1

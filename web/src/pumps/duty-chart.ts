@@ -1,0 +1,116 @@
+import {
+  dutyCurves,
+  fromSi,
+  QUANTITIES,
+  type BasinDesign,
+  type DutyCurves,
+  type HeadPoint,
+  type SolvedBasin,
+  type UnitFamily,
+} from '@yew-basin/core'
+
+/** Colours of the theme in use, by the name of their token. */
+export type Palette = (token: string) => string
+
+type ToPair = (point: HeadPoint) => number[]
+
+/** What the chart library is told: the pump's curve against the system's, with the duty point. */
+export function dutyChart(
+  design: BasinDesign,
+  solved: SolvedBasin,
+  family: UnitFamily,
+  colour: Palette,
+): Record<string, unknown> {
+  const flow = QUANTITIES.flow.shown[family]
+  const head = QUANTITIES.head.shown[family]
+  const pair: ToPair = ({ flowM3PerS, headM }) => [fromSi(flow, flowM3PerS), fromSi(head, headM)]
+  const curves = dutyCurves(design)
+  return {
+    animation: false,
+    textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
+    grid: { left: 40, right: 14, top: 26, bottom: 40 },
+    xAxis: { ...axis(colour), name: `flow, ${flow.label}`, nameLocation: 'middle', nameGap: 24 },
+    yAxis: {
+      ...axis(colour),
+      name: `head, ${head.label}`,
+      nameLocation: 'end',
+      nameGap: 10,
+      nameTextStyle: {
+        color: colour('--ink-soft'),
+        fontSize: 12,
+        align: 'left',
+        padding: [0, 0, 0, -28],
+      },
+    },
+    series: [...lines(curves, solved, pair, colour), ...points(curves, solved, pair, colour)],
+  }
+}
+
+function axis(colour: Palette) {
+  const ink = colour('--ink-soft')
+  return {
+    type: 'value',
+    min: 0,
+    splitNumber: 4,
+    nameTextStyle: { color: ink, fontSize: 12 },
+    axisLabel: {
+      color: ink,
+      fontSize: 12,
+      formatter: (at: number) => String(at).replace(/\B(?=(\d{3})+$)/g, '\u202f'),
+    },
+    splitLine: { lineStyle: { color: colour('--rule'), opacity: 0.6 } },
+    axisLine: { show: true, lineStyle: { color: ink } },
+  }
+}
+
+function lines(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, colour: Palette) {
+  const heads = [...curves.pump, ...(curves.fullSpeed ?? [])].map((point) => point.headM)
+  const topM = 1.15 * Math.max(...heads, returnSide.liftM)
+  const line = (
+    name: string,
+    along: readonly HeadPoint[],
+    color: string,
+    width: number,
+    type = 'solid',
+  ) => ({
+    name,
+    type: 'line',
+    data: along.filter((point) => point.headM >= 0 && point.headM <= topM).map(pair),
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color, width, type },
+    itemStyle: { color },
+  })
+  const water = colour('--water-ink')
+  return [
+    line('system, least losses', curves.systemLow, water, 1, 'dotted'),
+    line('system, most losses', curves.systemHigh, water, 1, 'dotted'),
+    ...(curves.fullSpeed
+      ? [line('pump at full speed', curves.fullSpeed, colour('--glass'), 1.4, 'dashed')]
+      : []),
+    line('system', curves.system, water, 2.2),
+    line('pump', curves.pump, colour('--needle'), 2.2),
+  ]
+}
+
+function points(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, colour: Palette) {
+  const printed = {
+    name: 'printed points',
+    type: 'scatter',
+    data: curves.printed.map(pair),
+    symbolSize: 5,
+    itemStyle: { color: colour('--needle') },
+    silent: true,
+  }
+  if (returnSide.status !== 'flows') return [printed]
+  const duty = {
+    name: 'duty point',
+    type: 'scatter',
+    data: [pair(returnSide)],
+    symbolSize: 13,
+    itemStyle: { color: colour('--sheet'), borderColor: colour('--aril-mark'), borderWidth: 3 },
+    silent: true,
+    z: 5,
+  }
+  return [printed, duty]
+}
