@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { ensureChromium } from './setup/chromium.mjs'
@@ -11,6 +11,8 @@ import { run, StepFailed } from './setup/run.mjs'
 const say = (text) => console.log(`· ${text}`)
 const bin = (name) => inRoot('node_modules', '.bin', name)
 const scratch = mkdtempSync(path.join(os.tmpdir(), 'yew-basin-run-'))
+// The database's own user must be able to pass through it.
+chmodSync(scratch, 0o755)
 const total = { passed: 0, failed: 0 }
 
 function count(passed, failed) {

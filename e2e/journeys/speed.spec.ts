@@ -36,10 +36,16 @@ test('the first screen is painted in under a second', async ({ page }) => {
     await page.goto('/')
     await expect(page.getByRole('list', { name: 'Basins' })).toBeVisible()
     times.push(
-      await page.evaluate(() => {
-        const paints = performance.getEntriesByType('paint')
-        return paints.find((paint) => paint.name === 'first-contentful-paint')!.startTime
-      }),
+      await page.evaluate(
+        () =>
+          new Promise<number>((painted) => {
+            const watch = new PerformanceObserver((list) => {
+              const [paint] = list.getEntriesByName('first-contentful-paint')
+              if (paint) painted(paint.startTime)
+            })
+            watch.observe({ type: 'paint', buffered: true })
+          }),
+      ),
     )
   }
   const median = times.sort((a, b) => a - b)[2]!

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { solveBasin } from '@yew-basin/core'
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { clockTime } from '../shell/clock.ts'
 import ModalPanel from '../shell/ModalPanel.vue'
 import { useUnits } from '../shell/units.ts'
@@ -11,6 +11,7 @@ import { useDesign } from './design-store.ts'
 const store = useDesign()
 const units = useUnits()
 const router = useRouter()
+const route = useRoute()
 
 const sides = computed(() => {
   const { design, theirs } = store
@@ -25,7 +26,7 @@ const sides = computed(() => {
 
 async function keepBoth() {
   const id = await store.keepBoth()
-  if (id) await router.push(`/basins/${id}`)
+  if (id) await router.push({ name: 'workspace', params: { id, stop: route.params.stop } })
 }
 </script>
 
