@@ -21,7 +21,7 @@ let stopping = null
 /** Everything down, in the order that loses nothing. */
 function stop(code) {
   stopping ??= (async () => {
-    if (server && server.exitCode === null) {
+    if (server && server.exitCode === null && server.signalCode === null) {
       const ended = new Promise((resolve) => server.once('exit', resolve))
       server.kill('SIGTERM')
       const hard = setTimeout(() => server.kill('SIGKILL'), 8000)
@@ -70,7 +70,8 @@ function serve(port) {
   })
   return new Promise((resolve, reject) => {
     server.once('message', (message) => resolve(message.listening))
-    server.once('exit', (code) => {
+    server.once('exit', (exitCode, signal) => {
+      const code = exitCode ?? signal
       reject(
         new StepFailed(
           'Starting the server',

@@ -31,5 +31,7 @@ async function stop(): Promise<void> {
   await Promise.all([sequelize.close(), sessionPool.end()])
   process.exit(0)
 }
+// Whoever started this is gone: do not stay behind holding the port.
+process.on('disconnect', () => void stop())
 process.on('SIGTERM', () => void stop())
 process.on('SIGINT', () => void stop())

@@ -1,5 +1,8 @@
 import { expect, test } from '@jest/globals'
 import pg from 'pg'
+import request from 'supertest'
+import { connect } from '../src/db/connect.ts'
+import { makeApp } from '../src/http/app.ts'
 import { anApp, Guest, problem } from './an-app.ts'
 
 test('a fault of the database is told as ours, without its words, and passes when it does', async () => {
@@ -15,4 +18,23 @@ test('a fault of the database is told as ours, without its words, and passes whe
   await guest.agent.get('/api/basins').expect(200)
   await owner.end()
   await app.close()
+})
+
+test('a database that does not answer is told as that, and asks to try again', async () => {
+  const nowhere = 'postgres://nobody:x@127.0.0.1:9/none'
+  const pool = new pg.Pool({ connectionString: nowhere })
+  const sequelize = connect(nowhere)
+  const settings = {
+    databaseUrl: nowhere,
+    sessionSecret: 's',
+    host: '',
+    port: 0,
+    webRoot: null,
+    logLevel: 'silent',
+  }
+  const app = makeApp(settings, sequelize, pool)
+  expect(problem(await request(app).post('/api/workspace').expect(503)).code).toBe('no-database')
+  expect(problem(await request(app).get('/api/pumps').expect(503)).code).toBe('no-database')
+  await sequelize.close()
+  await pool.end()
 })

@@ -4,7 +4,6 @@ export const ERRORS = {
   'no-session': { status: 401, title: 'This browser has no workspace yet' },
   'foreign-origin': { status: 403, title: 'The request came from another site' },
   'not-found': { status: 404, title: 'There is no such thing in your workspace' },
-  'method-not-allowed': { status: 405, title: 'This address does not do that' },
   'revision-moved': { status: 412, title: 'This design was saved elsewhere first' },
   'too-large': { status: 413, title: 'The request is too large' },
   'not-json': { status: 415, title: 'The request must be JSON' },

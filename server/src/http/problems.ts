@@ -19,9 +19,27 @@ export const answerProblem: ErrorRequestHandler = (error: unknown, request, resp
   response.send(JSON.stringify(refusal.problem))
 }
 
+/** What the driver says when the server is away or going: system errors, and PostgreSQL's classes 08 and 57P. */
+const LOST = /^(ECONNREFUSED|ECONNRESET|EPIPE|08\w{3}|57P0\d)$/
+
+function isLostDatabase(error: unknown): boolean {
+  const { code, cause, parent } = (error ?? {}) as {
+    code?: unknown
+    cause?: unknown
+    parent?: unknown
+  }
+  if (typeof code === 'string' && LOST.test(code)) return true
+  const terminated = error instanceof Error && /terminat|connection timeout/i.test(error.message)
+  return (
+    terminated ||
+    (cause !== undefined && isLostDatabase(cause)) ||
+    (parent !== undefined && isLostDatabase(parent))
+  )
+}
+
 function asRefusal(error: unknown): Refusal {
   if (error instanceof Refusal) return error
-  if (error instanceof ConnectionError) {
+  if (error instanceof ConnectionError || isLostDatabase(error)) {
     return new Refusal(
       'no-database',
       'The database does not answer. Your last saved state is safe; try again.',
