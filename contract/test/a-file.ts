@@ -12,7 +12,7 @@ export function aFile(): Plain {
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- tests break these files in every way there is
 export type Plain = any
 
-export function aDesign(): Plain {
+function aDesign(): Plain {
   return {
     tank: {
       lengthM: 1,

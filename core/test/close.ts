@@ -1,5 +1,5 @@
 /** Relative difference, safe at nil. */
-export function relative(got: number, wanted: number): number {
+function relative(got: number, wanted: number): number {
   if (got === wanted) return 0
   return Math.abs(got - wanted) / Math.max(Math.abs(wanted), 1e-12)
 }

@@ -13,7 +13,7 @@ import path from 'node:path'
 import { freePort } from './ports.mjs'
 import { must, run, StepFailed } from './run.mjs'
 
-export const OWNER = 'yew_owner'
+const OWNER = 'yew_owner'
 export const APP_ROLE = 'yew_app'
 const DATABASE = 'yew_basin'
 /** Where the cluster likes to listen; another port is taken when this one is. */

@@ -6,7 +6,7 @@ import { must, StepFailed } from './run.mjs'
 const STAMP = inRoot('node_modules', '.yew-basin-lock')
 const LEAST_NODE = [20, 19]
 
-export function checkNode() {
+function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number)
   const fits = major > LEAST_NODE[0] || (major === LEAST_NODE[0] && minor >= LEAST_NODE[1])
   if (fits) return

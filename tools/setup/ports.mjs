@@ -1,7 +1,7 @@
 import net from 'node:net'
 
 /** Does anything listen there, or may we? */
-export function isFree(port) {
+function isFree(port) {
   return new Promise((resolve) => {
     const probe = net.createServer()
     probe.once('error', () => resolve(false))

@@ -3,10 +3,12 @@ import {
   FIGURES,
   say,
   solveBasin,
+  swaps,
   workingOf,
   type BasinDesign,
   type Finding,
   type SolvedBasin,
+  type Swap,
 } from '@yew-basin/core'
 
 /** A finding with its sentences written out in metric units. */
@@ -48,6 +50,8 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly name: string
   readonly current: boolean
   readonly findings: readonly SpokenFinding[]
+  /** What each pump the file carries would give in this run at full speed. */
+  readonly pumpsInThisRun: readonly Swap[]
   readonly workings: Readonly<Record<string, SpokenWorking>>
 }
 
@@ -67,6 +71,7 @@ export function solvedFile(file: BasinFile): SolvedFile {
         current,
         ...solved,
         findings: solved.findings.map(spokenFinding),
+        pumpsInThisRun: swaps(design, design.pumps),
         workings: spokenWorkings(design, solved),
       }
     }),

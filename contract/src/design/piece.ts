@@ -38,7 +38,7 @@ export class PieceDocument {
   kind!: (typeof KINDS)[number]
 }
 
-export class PipePieceDocument extends PieceDocument implements PipePiece {
+class PipePieceDocument extends PieceDocument implements PipePiece {
   @OneOf(['pipe'], 'A straight length of the current pipe or hose.')
   declare kind: 'pipe'
 
@@ -52,7 +52,7 @@ export class PipePieceDocument extends PieceDocument implements PipePiece {
   direction!: Direction
 }
 
-export class ElbowPieceDocument extends PieceDocument implements ElbowPiece {
+class ElbowPieceDocument extends PieceDocument implements ElbowPiece {
   @OneOf(['elbow'], 'A turn.')
   declare kind: 'elbow'
 
@@ -63,12 +63,12 @@ export class ElbowPieceDocument extends PieceDocument implements ElbowPiece {
   form!: ElbowForm
 }
 
-export class UnionPieceDocument extends PieceDocument implements UnionPiece {
+class UnionPieceDocument extends PieceDocument implements UnionPiece {
   @OneOf(['union'], 'A joint that comes apart.')
   declare kind: 'union'
 }
 
-export class ValvePieceDocument extends PieceDocument implements ValvePiece {
+class ValvePieceDocument extends PieceDocument implements ValvePiece {
   @OneOf(['valve'], 'A valve that is set by hand.')
   declare kind: 'valve'
 
@@ -90,7 +90,7 @@ export class ValvePieceDocument extends PieceDocument implements ValvePiece {
   kvM3PerH!: number | null
 }
 
-export class CheckValvePieceDocument extends PieceDocument implements CheckValvePiece {
+class CheckValvePieceDocument extends PieceDocument implements CheckValvePiece {
   @OneOf(['check-valve'], 'Lets nothing back.')
   declare kind: 'check-valve'
 
@@ -101,7 +101,7 @@ export class CheckValvePieceDocument extends PieceDocument implements CheckValve
   kvM3PerH!: number | null
 }
 
-export class ReducerPieceDocument extends PieceDocument implements ReducerPiece {
+class ReducerPieceDocument extends PieceDocument implements ReducerPiece {
   @OneOf(['reducer'], 'From here on the run has another size.')
   declare kind: 'reducer'
 
@@ -114,7 +114,7 @@ export class ReducerPieceDocument extends PieceDocument implements ReducerPiece 
   angleDeg!: number | null
 }
 
-export class BulkheadPieceDocument extends PieceDocument implements BulkheadPiece {
+class BulkheadPieceDocument extends PieceDocument implements BulkheadPiece {
   @OneOf(['bulkhead'], 'A fitting through a panel.')
   declare kind: 'bulkhead'
 
@@ -122,7 +122,7 @@ export class BulkheadPieceDocument extends PieceDocument implements BulkheadPiec
   boreM!: number | null
 }
 
-export class NozzlePieceDocument extends PieceDocument implements NozzlePiece {
+class NozzlePieceDocument extends PieceDocument implements NozzlePiece {
   @OneOf(['nozzle'], 'The end of the run.')
   declare kind: 'nozzle'
 

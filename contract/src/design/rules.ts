@@ -16,7 +16,7 @@ import { JSONSchema } from 'class-validator-jsonschema'
 import { COUNTS, type Limit } from './limits.ts'
 
 /** Several decorators as one. */
-export function together(...decorators: PropertyDecorator[]): PropertyDecorator {
+function together(...decorators: PropertyDecorator[]): PropertyDecorator {
   return (target, key) => decorators.forEach((decorate) => decorate(target, key))
 }
 

@@ -39,7 +39,7 @@ const QUARTER_TURN_SHUT_DEGREES = 82
 const QUARTER_TURN_DEGREES = 90
 
 /** A quarter-turn handle's angle from open, of the share of its turn that is open. */
-export function degreesClosed(opening: number): number {
+function degreesClosed(opening: number): number {
   return (1 - opening) * QUARTER_TURN_DEGREES
 }
 

@@ -1,8 +1,8 @@
 import { cubicHermite } from '../numeric/hermite.ts'
 
 /** Below this the flow is laminar; above the other it is turbulent; a cubic joins them. */
-export const LAMINAR_UP_TO_RE = 2000
-export const TURBULENT_FROM_RE = 4000
+const LAMINAR_UP_TO_RE = 2000
+const TURBULENT_FROM_RE = 4000
 
 export type Regime = 'laminar' | 'transition' | 'turbulent'
 

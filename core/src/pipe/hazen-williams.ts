@@ -1,5 +1,5 @@
 /** Smooth plastic, as keepers' tables have it. */
-export const HAZEN_WILLIAMS_C = 150
+const HAZEN_WILLIAMS_C = 150
 
 /**
  * Head lost per metre by Hazen–Williams, m/m: 10.67 Q^1.852 / (C^1.852 D^4.8704). A cross-check

@@ -65,7 +65,7 @@ const HOSE_MM = [10, 12, 13, 16, 19, 20, 25, 32, 38, 40, 50] as const
 const HOSE_IN = ['3/8', '1/2', '5/8', '3/4', '1', '1 1/4', '1 1/2', '2'] as const
 
 /** "1 1/4" → 1.25. */
-export function inchesOf(size: string): number {
+function inchesOf(size: string): number {
   return size.split(' ').reduce((sum, part) => {
     const [over, under = '1'] = part.split('/')
     return sum + Number(over) / Number(under)

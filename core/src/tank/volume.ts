@@ -21,7 +21,7 @@ export interface Displacement {
 /** Share of a settled sand bed that is water between the grains (choice; sands run 0.35–0.45). */
 const SAND_POROSITY = 0.4
 
-export function floorAreaM2({ lengthM, widthM }: TankBox): number {
+function floorAreaM2({ lengthM, widthM }: TankBox): number {
   return lengthM * widthM
 }
 

@@ -5,6 +5,7 @@ import { DIRECTIONS, type Piece, type SolvedPiece } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { CHECK_FORMS, ELBOW_FORMS, kindWords, VALVE_FORMS } from './piece-words.ts'
+import OwnFigure from './OwnFigure.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 
 const { piece } = defineProps<{
@@ -144,13 +145,22 @@ function setForm(form: string) {
           {{ label }}
         </option>
       </select>
-      <PipeSizePicker
-        v-else-if="piece.kind === 'reducer'"
-        name="Goes on in"
-        compact
-        :model-value="piece.to"
-        @update:model-value="give({ to: $event })"
-      />
+      <template v-else-if="piece.kind === 'reducer'">
+        <PipeSizePicker
+          name="Goes on in"
+          compact
+          :model-value="piece.to"
+          @update:model-value="give({ to: $event })"
+        />
+        <OwnFigure
+          label="gradual, with an angle"
+          :field="`Included angle of piece ${position}`"
+          :limit="LIMITS.reducerAngle"
+          :start="30"
+          :model-value="piece.angleDeg"
+          @update:model-value="give({ angleDeg: $event })"
+        />
+      </template>
       <QuantityField
         v-else-if="piece.kind === 'nozzle'"
         label="Bore of its mouth"
@@ -158,25 +168,21 @@ function setForm(form: string) {
         :model-value="piece.boreM"
         @update:model-value="give({ boreM: $event })"
       />
-      <p v-else-if="piece.kind === 'bulkhead'" class="caption">
-        Bore {{ piece.boreM === null ? 'as the pipe' : units.text('length', piece.boreM) }}
-      </p>
-      <label
+      <OwnFigure
+        v-else-if="piece.kind === 'bulkhead'"
+        label="a bore other than the pipe’s"
+        :field="`Bore of piece ${position}`"
+        :limit="LIMITS.bore"
+        :start="solved?.boreM ?? 0.02"
+        :model-value="piece.boreM"
+        @update:model-value="give({ boreM: $event })"
+      />
+      <OwnFigure
         v-if="piece.kind === 'valve' || piece.kind === 'check-valve'"
-        class="caption mt-1 flex items-center gap-2"
-      >
-        <input
-          type="checkbox"
-          :checked="piece.kvM3PerH !== null"
-          @change="give({ kvM3PerH: piece.kvM3PerH === null ? 20 : null })"
-        />
-        maker’s flow coefficient
-      </label>
-      <QuantityField
-        v-if="(piece.kind === 'valve' || piece.kind === 'check-valve') && piece.kvM3PerH !== null"
-        :label="`Coefficient of piece ${position}, open`"
-        hide-label
+        label="maker’s flow coefficient"
+        :field="`Coefficient of piece ${position}, open`"
         :limit="LIMITS.kv"
+        :start="20"
         :model-value="piece.kvM3PerH"
         @update:model-value="give({ kvM3PerH: $event })"
       />

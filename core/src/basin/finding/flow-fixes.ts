@@ -41,9 +41,23 @@ export function reachFixes(solving: Solving): Fix[] {
 function allOf(design: BasinDesign, changes: readonly Change[]) {
   const edits = changes.flatMap((change) => change.edits)
   return {
-    label: sentence(changes.length > 2 ? 'All of these together' : 'Both together'),
+    label: together(changes.map((change) => change.label)),
     edits,
     flowM3PerS: flowWith(design, edits),
+  }
+}
+
+/** "Both: run the pump at 100%, run it in 1 in schedule 40", with each label's own quantities. */
+function together(labels: readonly Sentence[]): Sentence {
+  const parts = labels.map(({ text }, i) =>
+    (text.charAt(0).toLowerCase() + text.slice(1)).replace(/\{(\w+)\}/g, `{$1${i}}`),
+  )
+  const values = labels.flatMap((label, i) =>
+    Object.entries(label.values).map(([name, value]) => [`${name}${i}`, value] as const),
+  )
+  return {
+    text: `${labels.length > 2 ? 'All' : 'Both'}: ${parts.join(', ')}`,
+    values: Object.fromEntries(values),
   }
 }
 
