@@ -35,7 +35,7 @@ module.exports = {
       name: 'no-cycles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     wall('core-stands-alone', '^core/src', '^(?!core/src)', 'core imports nothing outside itself'),
     {
@@ -79,7 +79,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(/dist/|\\.d\\.ts$)' },
+    exclude: { path: '^(core|contract|server|web)/dist/' },
     tsPreCompilationDeps: 'specify',
     tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: {

@@ -43,8 +43,8 @@ export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/find
 export type { RunEnd } from './basin/layout.ts'
 export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
 export { solveBasin } from './basin/solve.ts'
+export type { SolvedBasin } from './basin/solved-basin.ts'
 export type {
-  SolvedBasin,
   SolvedPiece,
   SolvedReturn,
   SolvedStretch,

@@ -4,7 +4,7 @@ import { layOut } from './layout.ts'
 import { rulesOfThumb } from './rules-of-thumb.ts'
 import { solveReturn } from './solve-return.ts'
 import { solveTank, solveWater } from './solve-tank.ts'
-import type { SolvedBasin } from './solved.ts'
+import type { SolvedBasin } from './solved-basin.ts'
 
 /**
  * Every figure and finding of a design, from one solved system. Pure: the same design gives the

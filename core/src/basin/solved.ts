@@ -1,9 +1,7 @@
 import type { DutyStatus } from '../network/duty.ts'
 import type { Regime } from '../pipe/friction.ts'
 import type { Point } from '../run/path.ts'
-import type { Finding } from './finding/finding.ts'
 import type { RunEnd } from './layout.ts'
-import type { RulesOfThumb } from './rules-of-thumb.ts'
 
 export interface SolvedTank {
   /** Below the running level, with all that stands in it. */
@@ -102,13 +100,4 @@ export interface SolvedReturn {
   readonly pipeLengthM: number
   readonly pieces: readonly SolvedPiece[]
   readonly stretches: readonly SolvedStretch[]
-}
-
-/** Every figure of a solved basin, SI. */
-export interface SolvedBasin {
-  readonly tank: SolvedTank
-  readonly water: SolvedWater
-  readonly returnSide: SolvedReturn
-  readonly rulesOfThumb: RulesOfThumb
-  readonly findings: readonly Finding[]
 }

@@ -4,10 +4,8 @@ import {
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
-  type NonAttribute,
   type Sequelize,
 } from 'sequelize'
-import type { Basin } from './basin-model.ts'
 
 export class Design extends Model<InferAttributes<Design>, InferCreationAttributes<Design>> {
   declare id: CreationOptional<string>
@@ -19,7 +17,6 @@ export class Design extends Model<InferAttributes<Design>, InferCreationAttribut
   declare document: object
   declare revision: CreationOptional<number>
   declare savedAt: CreationOptional<Date>
-  declare basin?: NonAttribute<Basin>
 }
 
 export function defineDesign(sequelize: Sequelize): typeof Design {

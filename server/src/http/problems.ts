@@ -29,7 +29,8 @@ function isLostDatabase(error: unknown): boolean {
     parent?: unknown
   }
   if (typeof code === 'string' && LOST.test(code)) return true
-  const terminated = error instanceof Error && /terminat|connection timeout/i.test(error.message)
+  const terminated =
+    error instanceof Error && /connection (terminated|timeout)/i.test(error.message)
   return (
     terminated ||
     (cause !== undefined && isLostDatabase(cause)) ||

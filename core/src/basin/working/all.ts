@@ -1,6 +1,6 @@
 import { layOut } from '../layout.ts'
 import type { BasinDesign } from '../design.ts'
-import type { SolvedBasin } from '../solved.ts'
+import type { SolvedBasin } from '../solved-basin.ts'
 import { flowWorking, headWorking, liftWorking, turnoverWorking } from './duty.ts'
 import { fastestWorking, fittingsWorking, frictionWorking } from './losses.ts'
 import { leastSpeedWorking, wirePowerWorking, wireToWaterWorking } from './pump.ts'

@@ -3,7 +3,7 @@ import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { QuantityName } from '../../quantity/units.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Layout } from '../layout.ts'
-import type { SolvedBasin } from '../solved.ts'
+import type { SolvedBasin } from '../solved-basin.ts'
 
 /** One symbol of a formula and the value in it. */
 export interface Term {
