@@ -14,8 +14,9 @@ const server = makeApp(settings, sequelize, sessionPool).listen(settings.port, s
 
 server.on('listening', () => {
   const { address, port } = server.address() as AddressInfo
-  console.log(`listening http://${address}:${port}`)
-  process.send?.({ listening: port })
+  // Started by hand it says where it is; started by npm start, that says so.
+  if (process.send) process.send({ listening: port })
+  else console.log(`listening http://${address}:${port}`)
 })
 server.on('error', (error) => {
   console.error(`cannot listen on ${settings.host}:${settings.port}: ${error.message}`)
