@@ -54,6 +54,9 @@ test('a fix is previewed before it is applied, and is one step to undo', async (
   await page.getByRole('button', { name: /^Preview: Both: run the pump at 100%/ }).click()
   const previewed = await keeper.reads('flow')
   expect(previewed).toBeGreaterThan(flow)
+  await keeper.tab('Run')
+  await expect(page.getByLabel('Pipe or hose, size')).toBeDisabled()
+  await keeper.tab('Duty')
   await page.getByRole('button', { name: 'Back' }).click()
   expect(await keeper.reads('flow')).toBe(flow)
   await page.getByRole('button', { name: /^Preview: Both: run the pump at 100%/ }).click()
@@ -147,6 +150,16 @@ test('another pump is chosen from what each gives in this run', async ({ page })
   )
   await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(450)
   await keeper.saved()
+})
+
+test('the shelf shows what was changed a moment before', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern', 'tank')
+  await keeper.field('Length').fill('1000')
+  await page.getByRole('link', { name: 'Yew Basin' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lantern' })).toContainText(
+    '385\u00a0L',
+  )
 })
 
 test('nonsense in a field changes nothing and says what is possible', async ({ page }) => {

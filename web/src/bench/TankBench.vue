@@ -55,102 +55,104 @@ const displacement = (name: string) => (si: number) => store.set(['displacement'
       />
     </section>
 
-    <section aria-labelledby="inside-sizes">
-      <h3 id="inside-sizes" class="heading mb-1">Inside sizes</h3>
-      <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <QuantityField
-          label="Length"
-          :limit="LIMITS.tankLength"
-          :model-value="store.shown.tank.lengthM"
-          @update:model-value="tank('lengthM')($event)"
-        />
-        <QuantityField
-          label="Width, front to back"
-          :limit="LIMITS.tankWidth"
-          :model-value="store.shown.tank.widthM"
-          @update:model-value="tank('widthM')($event)"
-        />
-        <QuantityField
-          label="Height of the panels"
-          :limit="LIMITS.tankHeight"
-          :model-value="store.shown.tank.heightM"
-          @update:model-value="tank('heightM')($event)"
-        />
-        <QuantityField
-          label="Rim, where it spills"
-          :limit="LIMITS.waterLevel"
-          :model-value="store.shown.tank.rimM"
-          @update:model-value="tank('rimM')($event)"
-        />
-        <QuantityField
-          label="Running water level"
-          :limit="LIMITS.waterLevel"
-          :model-value="store.shown.tank.waterLevelM"
-          @update:model-value="tank('waterLevelM')($event)"
-        />
-        <QuantityField
-          label="Tank’s floor over the room’s"
-          :limit="LIMITS.floorHeight"
-          :model-value="store.shown.tank.floorHeightM"
-          @update:model-value="tank('floorHeightM')($event)"
-        />
-      </div>
-    </section>
+    <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
+      <section aria-labelledby="inside-sizes">
+        <h3 id="inside-sizes" class="heading mb-1">Inside sizes</h3>
+        <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+          <QuantityField
+            label="Length"
+            :limit="LIMITS.tankLength"
+            :model-value="store.shown.tank.lengthM"
+            @update:model-value="tank('lengthM')($event)"
+          />
+          <QuantityField
+            label="Width, front to back"
+            :limit="LIMITS.tankWidth"
+            :model-value="store.shown.tank.widthM"
+            @update:model-value="tank('widthM')($event)"
+          />
+          <QuantityField
+            label="Height of the panels"
+            :limit="LIMITS.tankHeight"
+            :model-value="store.shown.tank.heightM"
+            @update:model-value="tank('heightM')($event)"
+          />
+          <QuantityField
+            label="Rim, where it spills"
+            :limit="LIMITS.waterLevel"
+            :model-value="store.shown.tank.rimM"
+            @update:model-value="tank('rimM')($event)"
+          />
+          <QuantityField
+            label="Running water level"
+            :limit="LIMITS.waterLevel"
+            :model-value="store.shown.tank.waterLevelM"
+            @update:model-value="tank('waterLevelM')($event)"
+          />
+          <QuantityField
+            label="Tank’s floor over the room’s"
+            :limit="LIMITS.floorHeight"
+            :model-value="store.shown.tank.floorHeightM"
+            @update:model-value="tank('floorHeightM')($event)"
+          />
+        </div>
+      </section>
 
-    <section aria-labelledby="in-the-water">
-      <h3 id="in-the-water" class="heading mb-1">Rock and sand</h3>
-      <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <QuantityField
-          label="Rock"
-          :limit="LIMITS.rockMass"
-          :model-value="store.shown.displacement.rockMassKg"
-          @update:model-value="displacement('rockMassKg')($event)"
-        />
-        <QuantityField
-          label="Rock’s density"
-          :limit="LIMITS.rockDensity"
-          :model-value="store.shown.displacement.rockDensityKgPerM3"
-          @update:model-value="displacement('rockDensityKgPerM3')($event)"
-        />
-        <QuantityField
-          label="Sand, dry"
-          :limit="LIMITS.sandMass"
-          :model-value="store.shown.displacement.sandMassKg"
-          @update:model-value="displacement('sandMassKg')($event)"
-        />
-        <QuantityField
-          label="Density of its grains"
-          :limit="LIMITS.sandDensity"
-          :model-value="store.shown.displacement.sandGrainDensityKgPerM3"
-          @update:model-value="displacement('sandGrainDensityKgPerM3')($event)"
-        />
-      </div>
-    </section>
+      <section aria-labelledby="in-the-water">
+        <h3 id="in-the-water" class="heading mb-1">Rock and sand</h3>
+        <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+          <QuantityField
+            label="Rock"
+            :limit="LIMITS.rockMass"
+            :model-value="store.shown.displacement.rockMassKg"
+            @update:model-value="displacement('rockMassKg')($event)"
+          />
+          <QuantityField
+            label="Rock’s density"
+            :limit="LIMITS.rockDensity"
+            :model-value="store.shown.displacement.rockDensityKgPerM3"
+            @update:model-value="displacement('rockDensityKgPerM3')($event)"
+          />
+          <QuantityField
+            label="Sand, dry"
+            :limit="LIMITS.sandMass"
+            :model-value="store.shown.displacement.sandMassKg"
+            @update:model-value="displacement('sandMassKg')($event)"
+          />
+          <QuantityField
+            label="Density of its grains"
+            :limit="LIMITS.sandDensity"
+            :model-value="store.shown.displacement.sandGrainDensityKgPerM3"
+            @update:model-value="displacement('sandGrainDensityKgPerM3')($event)"
+          />
+        </div>
+      </section>
 
-    <section aria-labelledby="the-water">
-      <h3 id="the-water" class="heading mb-1">Water and target</h3>
-      <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <QuantityField
-          label="Temperature"
-          :limit="LIMITS.temperature"
-          :model-value="store.shown.water.temperatureC"
-          @update:model-value="store.set(['water', 'temperatureC'], $event)"
-        />
-        <SalinityField
-          :temperature-c="store.shown.water.temperatureC"
-          :water="store.solved.water"
-          :model-value="store.shown.water.salinityPpt"
-          @update:model-value="store.set(['water', 'salinityPpt'], $event)"
-        />
-        <QuantityField
-          label="Wanted turnover"
-          :limit="LIMITS.turnover"
-          hint="Net volumes through the sump"
-          :model-value="store.shown.target.turnoverPerH"
-          @update:model-value="store.set(['target', 'turnoverPerH'], $event)"
-        />
-      </div>
-    </section>
+      <section aria-labelledby="the-water">
+        <h3 id="the-water" class="heading mb-1">Water and target</h3>
+        <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+          <QuantityField
+            label="Temperature"
+            :limit="LIMITS.temperature"
+            :model-value="store.shown.water.temperatureC"
+            @update:model-value="store.set(['water', 'temperatureC'], $event)"
+          />
+          <SalinityField
+            :temperature-c="store.shown.water.temperatureC"
+            :water="store.solved.water"
+            :model-value="store.shown.water.salinityPpt"
+            @update:model-value="store.set(['water', 'salinityPpt'], $event)"
+          />
+          <QuantityField
+            label="Wanted turnover"
+            :limit="LIMITS.turnover"
+            hint="Net volumes through the sump"
+            :model-value="store.shown.target.turnoverPerH"
+            @update:model-value="store.set(['target', 'turnoverPerH'], $event)"
+          />
+        </div>
+      </section>
+    </fieldset>
     <p class="caption border-t border-rule pt-3">
       A full tank is heavy: the weight above does not count glass, stand or sump. Ask a licensed
       person what your floor bears, and never move livestock into a system you have not tested.

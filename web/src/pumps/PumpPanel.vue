@@ -43,7 +43,11 @@ const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet
 </script>
 
 <template>
-  <div v-if="store.shown && store.solved" class="space-y-4">
+  <fieldset
+    v-if="store.shown && store.solved"
+    :disabled="!!store.preview"
+    class="min-w-0 space-y-4"
+  >
     <div>
       <p class="font-semibold">{{ pump.name }}</p>
       <p class="caption">
@@ -156,5 +160,5 @@ const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet
         />
       </div>
     </section>
-  </div>
+  </fieldset>
 </template>

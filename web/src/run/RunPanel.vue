@@ -62,7 +62,7 @@ function take(index: number) {
 </script>
 
 <template>
-  <div v-if="store.shown" class="space-y-4">
+  <fieldset v-if="store.shown" :disabled="!!store.preview" class="min-w-0 space-y-4">
     <section aria-labelledby="run-size">
       <h3 id="run-size" class="heading mb-1">Pipe from the pump on</h3>
       <PipeSizePicker
@@ -140,6 +140,7 @@ function take(index: number) {
         v-model="pieces"
         tag="ol"
         handle=".handle"
+        :disabled="!!store.preview"
         :animation="120"
         class="mt-1 border-t border-rule"
         aria-label="Pieces of the run"
@@ -163,5 +164,5 @@ function take(index: number) {
       </VueDraggable>
     </section>
     <RunLine />
-  </div>
+  </fieldset>
 </template>

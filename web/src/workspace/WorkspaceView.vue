@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, onBeforeUnmount, watch } from 'vue'
-import { RouterLink, useRouter } from 'vue-router'
+import { computed, watch } from 'vue'
+import { onBeforeRouteLeave, RouterLink, useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SectionDrawing from '../section/SectionDrawing.vue'
@@ -21,7 +21,7 @@ const router = useRouter()
 watch(
   () => id,
   (now) => {
-    store.leave()
+    void store.leave()
     void store.open(now)
   },
   { immediate: true },
@@ -32,7 +32,11 @@ watch(
     document.title = name ? `${name} · Yew Basin` : 'Yew Basin'
   },
 )
-onBeforeUnmount(() => store.leave())
+/** Long enough for a save on loopback; a lost connection does not hold the keeper here. */
+const LEAVE_MS = 1500
+onBeforeRouteLeave(() =>
+  Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))]),
+)
 
 const bench = computed(() => (stop === 'tank' ? TankBench : ReturnBench))
 

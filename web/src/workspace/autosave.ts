@@ -116,8 +116,8 @@ export class Autosave {
   }
 
   /** The page is left: what waits goes out now. */
-  leave(): void {
-    if (this.state.value === 'waiting' || this.state.value === 'offline') void this.save(true)
+  async leave(): Promise<void> {
+    if (this.state.value === 'waiting' || this.state.value === 'offline') await this.save(true)
   }
 
   #settle(answer: DesignAnswer): void {

@@ -77,13 +77,14 @@ export const useDesign = defineStore('design', () => {
     edit([{ op: 'set', path, to }], path.join('.'))
 
   async function step(back: boolean): Promise<void> {
-    preview.value = null
-    if (back) await history.undo()
+    // A fix that is only looked at is put away first; nothing was changed that could be undone.
+    if (preview.value) preview.value = null
+    else if (back) await history.undo()
     else history.redo()
   }
 
   useEventListener(window, 'online', () => saves.retryNow())
-  useEventListener(window, 'pagehide', () => saves.leave())
+  useEventListener(window, 'pagehide', () => void saves.leave())
 
   return {
     basin: opened.basin,
