@@ -27,11 +27,12 @@ export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {
   return { boreM: pipe.boreM ?? row.boreM, tradeSizeIn: row.tradeSizeIn }
 }
 
-/** "1 in schedule 40", "25 mm pn 16", "13 mm smooth hose". */
+/** "1″ schedule 40", "25 mm pn 16", "1/2″ smooth hose". */
 export function sizeWords({ series, size }: Pick<PipeSize, 'series' | 'size'>): string {
   const inches = series === 'schedule-40' || series === 'schedule-80'
-  const unit = inches ? ' in' : size.endsWith('in') ? '' : ' mm'
-  return `${size}${unit} ${seriesWords(series)}`
+  const inInches = inches || size.endsWith(' in')
+  const shown = inInches ? `${size.replace(/ in$/, '')}″` : `${size} mm`
+  return `${shown} ${seriesWords(series)}`
 }
 
 /** The next size up of the same series by the standard's bore; null at the top. */

@@ -10,14 +10,16 @@ const units = useUnits()
 <template>
   <div
     v-if="store.preview"
-    class="absolute inset-x-3 bottom-3 z-10 flex flex-wrap items-center gap-3 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
+    class="absolute inset-x-3 bottom-3 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
     role="status"
   >
-    <span class="grow"
-      ><strong class="font-semibold">Preview:</strong> {{ say(store.preview.label, units.family) }}.
-      Nothing is changed yet.</span
-    >
-    <button class="button" @click="store.preview = null">Back</button>
-    <button class="button button-main" @click="store.applyFix(store.preview)">Apply</button>
+    <span class="min-w-0 grow basis-64">
+      <strong class="font-semibold">Preview:</strong>
+      {{ say(store.preview.label, units.family) }}. Nothing is changed yet.
+    </span>
+    <span class="flex shrink-0 gap-2">
+      <button class="button" @click="store.preview = null">Back</button>
+      <button class="button button-main" @click="store.applyFix(store.preview)">Apply</button>
+    </span>
   </div>
 </template>

@@ -47,7 +47,7 @@ function allOf(design: BasinDesign, changes: readonly Change[]) {
   }
 }
 
-/** "Both: run the pump at 100%, run it in 1 in schedule 40", with each label's own quantities. */
+/** "Both: run the pump at 100%, run it in 1″ schedule 40", with each label's own quantities. */
 function together(labels: readonly Sentence[]): Sentence {
   const parts = labels.map(({ text }, i) =>
     (text.charAt(0).toLowerCase() + text.slice(1)).replace(/\{(\w+)\}/g, `{$1${i}}`),
