@@ -1,0 +1,170 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import type { DesignAnswer } from '@yew-basin/contract'
+import type { BasinDesign } from '@yew-basin/core'
+import { Autosave } from '../src/workspace/autosave.ts'
+
+const design = (n: number) => ({ n }) as unknown as BasinDesign
+const answer = (revision: number, of: BasinDesign): DesignAnswer => ({
+  id: 'd',
+  name: 'one',
+  revision,
+  savedAt: '2026-01-01T00:00:00Z',
+  design: of,
+})
+
+interface Sent {
+  readonly ifMatch: string
+  readonly body: { design: BasinDesign }
+}
+
+/** A server that answers each save in turn, and remembers what it was sent. */
+function aServer(...answers: (() => { status: number; body: unknown } | 'down')[]) {
+  const sent: Sent[] = []
+  const fetch = async (_path: string, init: RequestInit) => {
+    const headers = init.headers as Record<string, string>
+    sent.push({
+      ifMatch: headers['If-Match']!,
+      body: JSON.parse(init.body as string) as Sent['body'],
+    })
+    const next = (answers.shift() ?? answers.at(-1))?.() ?? 'down'
+    if (next === 'down') throw new TypeError('failed to fetch')
+    const type = next.status < 400 ? 'application/json' : 'application/problem+json'
+    return {
+      ok: next.status < 400,
+      status: next.status,
+      headers: { get: () => type },
+      json: async () => next.body,
+    }
+  }
+  globalThis.fetch = fetch as unknown as typeof globalThis.fetch
+  return sent
+}
+const saves = (revision: number) => () => ({ status: 200, body: answer(revision, design(0)) })
+const down = () => 'down' as const
+const refuses =
+  (code: string, more: object = {}) =>
+  () => ({
+    status: 400,
+    body: { code, title: code, detail: code, ...more },
+  })
+
+describe('autosave', () => {
+  let now: BasinDesign
+  let autosave: Autosave
+  const change = (n: number) => {
+    now = design(n)
+    autosave.touch()
+  }
+
+  beforeEach(() => {
+    jest.useFakeTimers()
+    localStorage.clear()
+    sessionStorage.setItem('yew.tab', 'this')
+    localStorage.setItem('yew.known', 'yes')
+    now = design(1)
+    autosave = new Autosave(() => now)
+    autosave.begin(answer(4, now))
+  })
+  afterEach(() => {
+    jest.useRealTimers()
+  })
+
+  test('saves what is there after a pause, over the revision it knows', async () => {
+    const sent = aServer(saves(5))
+    change(2)
+    change(3)
+    expect(autosave.state.value).toBe('waiting')
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe('saved')
+    expect(sent).toEqual([{ ifMatch: '"4"', body: { design: { n: 3 } } }])
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('yew.draft'))).toEqual([])
+  })
+  test('what changes while a save is on its way goes out next, over the new revision', async () => {
+    const sent = aServer(saves(5), saves(6))
+    change(2)
+    const first = autosave.save()
+    change(3)
+    await first
+    expect(autosave.state.value).toBe('waiting')
+    await jest.advanceTimersByTimeAsync(600)
+    expect(sent.map((one) => one.ifMatch)).toEqual(['"4"', '"5"'])
+    expect(autosave.state.value).toBe('saved')
+  })
+  test('an undo back to what is saved needs no save', async () => {
+    const sent = aServer()
+    const before = now
+    change(2)
+    now = before
+    autosave.touch()
+    await jest.advanceTimersByTimeAsync(5000)
+    expect(autosave.state.value).toBe('saved')
+    expect(sent).toEqual([])
+  })
+  test('without a server it keeps the work here and tries again, ever slower', async () => {
+    const sent = aServer(down, down, saves(5))
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe('offline')
+    expect(Object.keys(localStorage)).toContain('yew.draft.d.this')
+    await jest.advanceTimersByTimeAsync(1600)
+    expect(sent).toHaveLength(2)
+    await jest.advanceTimersByTimeAsync(1600)
+    expect(sent).toHaveLength(2)
+    await jest.advanceTimersByTimeAsync(1600)
+    expect(autosave.state.value).toBe('saved')
+  })
+  test('a revision that moved is a conflict; keeping mine saves over theirs', async () => {
+    const sent = aServer(refuses('revision-moved', { current: answer(7, design(9)) }), saves(8))
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe('conflict')
+    change(3)
+    await jest.advanceTimersByTimeAsync(5000)
+    expect(sent).toHaveLength(1)
+    autosave.keepMine()
+    await jest.advanceTimersByTimeAsync(0)
+    expect(sent[1]).toMatchObject({ ifMatch: '"7"', body: { design: { n: 3 } } })
+    expect(autosave.state.value).toBe('saved')
+  })
+  test('taking theirs settles on their revision', async () => {
+    const sent = aServer(refuses('revision-moved', { current: answer(7, design(9)) }), saves(8))
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.takeTheirs()).toMatchObject({ revision: 7 })
+    expect(autosave.takeTheirs()).toBeNull()
+    change(4)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(sent[1]!.ifMatch).toBe('"7"')
+  })
+  test.each([
+    ['not-found', 'gone'],
+    ['invalid', 'refused'],
+    ['too-many', 'offline'],
+    ['no-database', 'offline'],
+  ])('a server that says %s leaves it %s, with the work kept here', async (code, state) => {
+    aServer(refuses(code, { faults: [{ path: 'design.tank', message: 'must be an object' }] }))
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe(state)
+    expect(Object.keys(localStorage)).toContain('yew.draft.d.this')
+    if (state === 'refused') expect(autosave.fault.value).toBe('design.tank must be an object')
+  })
+  test('left-over work is found again, and known for a conflict when the server moved on', () => {
+    change(2)
+    const same = new Autosave(() => now)
+    same.begin(answer(4, design(1)))
+    expect(same.leftOver(answer(4, design(1)))).toMatchObject({ design: { n: 2 }, moved: false })
+    const moved = new Autosave(() => now)
+    moved.begin(answer(6, design(5)))
+    expect(moved.leftOver(answer(6, design(5)))).toMatchObject({ moved: true })
+    expect(moved.state.value).toBe('conflict')
+  })
+  test('leaving sends what waits, at once', async () => {
+    const sent = aServer(saves(5))
+    change(2)
+    await autosave.leave()
+    expect(sent).toHaveLength(1)
+    await autosave.leave()
+    expect(sent).toHaveLength(1)
+  })
+})

@@ -1,0 +1,137 @@
+import { describe, expect, test } from '@jest/globals'
+import { applyEdits, readNotation, solveBasin, type BasinDesign } from '@yew-basin/core'
+import { dutyChart } from '../src/pumps/duty-chart.ts'
+import { rockHeap } from '../src/section/rocks.ts'
+import { drawRun } from '../src/section/run-drawing.ts'
+import { scaleFor, windowOf } from '../src/section/scale.ts'
+
+const SIZE = { series: 'schedule-40', size: '1', boreM: null } as const
+
+function aDesign(line: string): BasinDesign {
+  let n = 0
+  const read = readNotation(line, 'metric', { size: SIZE, pieces: [] }, () => `p${++n}`)
+  if (!read.ok) throw new Error(read.faults[0]!.message)
+  return {
+    tank: {
+      lengthM: 1,
+      widthM: 0.5,
+      heightM: 0.5,
+      rimM: 0.5,
+      waterLevelM: 0.45,
+      floorHeightM: 0.8,
+    },
+    displacement: {
+      rockMassKg: 20,
+      rockDensityKgPerM3: 2000,
+      sandMassKg: 20,
+      sandGrainDensityKgPerM3: 2700,
+    },
+    water: { salinityPpt: 35, temperatureC: 25 },
+    target: { turnoverPerH: 8 },
+    returnSide: {
+      pumpId: 'p',
+      speed: 0.8,
+      sourceLevelM: 0.3,
+      outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
+      run: { size: SIZE, roughnessM: 1.5e-6, ribbedFactor: 2, pieces: read.pieces },
+    },
+    pumps: [
+      {
+        id: 'p',
+        name: 'p',
+        control: 'controllable',
+        mounting: 'either',
+        curve: [],
+        shutOffHeadM: 5,
+        maxFlowM3PerS: 0.0015,
+        ratedPowerW: 60,
+        power: [],
+        outletBoreM: 0.027,
+        leastSpeed: 0.3,
+      },
+    ],
+  }
+}
+
+function drawn(line: string) {
+  const design = aDesign(line)
+  const solved = solveBasin(design)
+  const scale = scaleFor(windowOf(design, solved), 730, 700)
+  return { design, solved, scale, run: drawRun(design, solved, scale) }
+}
+
+describe('the run on the sheet', () => {
+  const { run, scale } = drawn(
+    'up 600 mm, union, gate 50%, up 600 mm, elbow, back 100 mm, elbow, left 300 mm, to 3/4, down 50 mm, nozzle 15 mm',
+  )
+
+  test('is to scale: every straight as long as it is', () => {
+    const [first] = run.pipes
+    expect(first!.y1 - first!.y2).toBeCloseTo(0.6 * scale.pxPerM, 9)
+    expect(first!.x1).toBe(first!.x2)
+    expect(first!.outsidePx).toBeCloseTo(1.315 * 0.0254 * scale.pxPerM, 6)
+  })
+  test('draws what runs away from the eye as a ring', () => {
+    expect(run.pipes.map((pipe) => pipe.depth)).toEqual([null, null, 'back', null, null])
+  })
+  test('goes on narrower after a reducer', () => {
+    expect(run.pipes.at(-1)!.borePx).toBeLessThan(run.pipes[0]!.borePx)
+  })
+  test('faster water moves its dashes faster', () => {
+    expect(run.pipes.at(-1)!.dashS).toBeLessThan(run.pipes[0]!.dashS)
+  })
+  test('sets fittings along their pipe, and apart where they share a place', () => {
+    const [union, valve, reducer, nozzle] = run.fittings
+    expect(union!.turnDeg).toBe(-90)
+    expect(Math.abs(union!.y - valve!.y)).toBeGreaterThan(10)
+    expect(union!.x).toBeCloseTo(valve!.x, 6)
+    expect(reducer!.turnDeg).toBe(180)
+    expect(nozzle!.turnDeg).toBe(90)
+  })
+  test('without flow nothing moves', () => {
+    expect(drawn('up 1 m, gate shut').run.pipes.every((pipe) => pipe.dashS === 0)).toBe(true)
+  })
+})
+
+describe('the window on the room', () => {
+  test('reaches the floor, unless that is far below everything', () => {
+    const { design, solved } = drawn('up 1.3 m, elbow, left 200 mm')
+    expect(windowOf(design, solved).bottom).toBe(0)
+    const high = applyEdits(design, [
+      { op: 'set', path: ['returnSide', 'sourceLevelM'], to: 1.1 },
+      { op: 'set', path: ['returnSide', 'outlet', 'zM'], to: 0.85 },
+    ])
+    expect(windowOf(high, solveBasin(high)).bottom).toBeGreaterThan(0.5)
+  })
+  test('a heap of rock stands inside the tank', () => {
+    const xs = [...rockHeap(100, 300, 500, 400, 0.3).matchAll(/([\d.]+),/g)].map((match) =>
+      Number(match[1]),
+    )
+    expect(Math.min(...xs)).toBeGreaterThanOrEqual(100)
+    expect(Math.max(...xs)).toBeLessThanOrEqual(300)
+  })
+})
+
+describe('the chart', () => {
+  interface Series {
+    name: string
+    data: number[][]
+  }
+  const seriesOf = (line: string, family: 'metric' | 'us') => {
+    const { design, solved } = drawn(line)
+    return dutyChart(design, solved, family, () => '#000').series as Series[]
+  }
+  test('marks the duty point the core found, in the unit in use', () => {
+    const { solved } = drawn('up 1.3 m, elbow, left 200 mm')
+    const duty = seriesOf('up 1.3 m, elbow, left 200 mm', 'us').find(
+      (one) => one.name === 'duty point',
+    )!
+    expect(duty.data[0]![0]).toBeCloseTo((solved.returnSide.flowM3PerS * 3600) / 3.785411784e-3, 6)
+    expect(duty.data[0]![1]).toBeCloseTo(solved.returnSide.headM / 0.3048, 9)
+  })
+  test('marks none where nothing flows, and draws no head below nil', () => {
+    const series = seriesOf('up 1.3 m, gate shut', 'metric')
+    expect(series.map((one) => one.name)).not.toContain('duty point')
+    expect(series.flatMap((one) => one.data).every((point) => point[1]! >= 0)).toBe(true)
+  })
+})
