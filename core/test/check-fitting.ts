@@ -1,5 +1,6 @@
 import { constantLoss, type Loss } from '../src/fitting/loss.ts'
-import { KV_PER_CV, makerLoss } from '../src/fitting/maker.ts'
+import { makerLoss } from '../src/fitting/maker.ts'
+import { KV_PER_CV } from '../src/quantity/units.ts'
 import { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from '../src/fitting/opening.ts'
 import { threeKLoss, type ThreeKFitting } from '../src/fitting/three-k.ts'
 import { transitionLoss } from '../src/fitting/transition.ts'

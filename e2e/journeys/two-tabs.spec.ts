@@ -74,3 +74,30 @@ test('work that never reached the server is back after a reload', async ({ page 
   await expect(keeper.field('Length')).toHaveValue('1350')
   await keeper.saved()
 })
+
+test('a save that is refused says which field and why, and offers the work as a file', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern', 'tank')
+  await page.route('**/api/designs/*', (route) =>
+    route.request().method() === 'PUT'
+      ? route.fulfill({
+          status: 422,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({
+            code: 'invalid',
+            detail: 'no',
+            faults: [{ path: 'design.tank.lengthM', message: 'must be a number' }],
+          }),
+        })
+      : route.continue(),
+  )
+  await keeper.field('Length').fill('1350')
+  await expect(page.getByTestId('save-state')).toHaveText(
+    'Not saved: design.tank.lengthM must be a number',
+  )
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Download it' }).click()
+  expect((await download).suggestedFilename()).toBe('Lantern.yew-basin.json')
+})

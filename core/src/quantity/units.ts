@@ -41,6 +41,9 @@ export interface Quantity {
   readonly alsoTyped: readonly Unit[]
 }
 
+/** Kv (m³/h at 1 bar of fresh water) of a US Cv (US gal/min at 1 psi). */
+export const KV_PER_CV = 0.865
+
 const INCH_M = 0.0254
 const FOOT_M = 0.3048
 const US_GALLON_M3 = 231 * INCH_M ** 3
@@ -146,7 +149,7 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   'valve-coefficient': {
     shown: {
       metric: unit('Kv', 'kv', 1, tapering(1)),
-      us: unit('Cv', 'cv', 0.865, tapering(1)),
+      us: unit('Cv', 'cv', KV_PER_CV, tapering(1)),
     },
     alsoTyped: [],
   },

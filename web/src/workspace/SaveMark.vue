@@ -6,15 +6,15 @@ import { useDesign } from './design-store.ts'
 
 const store = useDesign()
 
-const TEXTS: Record<Exclude<SaveState, 'saved'>, string> = {
+const TEXTS: Record<Exclude<SaveState, 'saved' | 'refused'>, string> = {
   waiting: 'Unsaved',
   saving: 'Saving…',
   offline: 'Offline, kept here',
   conflict: 'Saved elsewhere first',
-  refused: 'Not saved',
   gone: 'Basin is gone',
 }
 const text = computed(() => {
+  if (store.saveState === 'refused') return `Not saved: ${store.saveFault}`
   if (store.saveState !== 'saved') return TEXTS[store.saveState]
   return `Saved ${clockTime(store.savedAt)}`
 })

@@ -101,6 +101,7 @@ export const useDesign = defineStore('design', () => {
     canRedo: history.canRedo,
     saveState: saves.state,
     savedAt: saves.savedAt,
+    saveFault: saves.fault,
     theirs: saves.theirs,
     ...useConflict(saves, history, opened),
     open,
