@@ -54,3 +54,18 @@ export type {
 export { swaps, type Swap } from './basin/swap.ts'
 export { FIGURES, workingOf, type FigureName } from './basin/working/all.ts'
 export type { RuleBeside, Term, Working } from './basin/working/working.ts'
+export { EXIT_LOSS } from './fitting/opening.ts'
+export { threeKLoss, type ThreeKFitting } from './fitting/three-k.ts'
+export { makeLine, AS_COMPUTED, type LossScale } from './network/line.ts'
+export { makeNetwork, rescaled, type Network } from './network/network.ts'
+export { solveNetwork } from './network/solve-network.ts'
+export type {
+  LinkPump,
+  NetworkFailure,
+  NetworkLink,
+  NetworkNode,
+  NetworkProblem,
+  NetworkSolution,
+} from './network/problem.ts'
+export { waterAt, type Water } from './fluid/water.ts'
+export { pumpCurve, pumpHeadM, type PumpCurve } from './pump/curve.ts'

@@ -41,6 +41,19 @@ export function evaluatePchip(curve: Pchip, x: number): number {
   )
 }
 
+/** dy/dx of the curve at x; outside its points the end cubics go on. */
+export function pchipSlope(curve: Pchip, x: number): number {
+  const { xs, ys, slopes } = curve
+  let i = 0
+  while (i < xs.length - 2 && x > xs[i + 1]!) i++
+  const width = xs[i + 1]! - xs[i]!
+  const t = (x - xs[i]!) / width
+  const chord = (ys[i + 1]! - ys[i]!) / width
+  return (
+    6 * t * (1 - t) * chord + (1 - t) * (1 - 3 * t) * slopes[i]! + t * (3 * t - 2) * slopes[i + 1]!
+  )
+}
+
 function slopesAt(widths: readonly number[], chords: readonly number[]): number[] {
   if (chords.length === 1) return [chords[0]!, chords[0]!]
   const last = chords.length - 1

@@ -27,41 +27,90 @@ export function frictionFactor(re: number, relativeRoughness: number): number {
     {
       x: TURBULENT_FROM_RE,
       y: end,
-      slope: colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, end),
+      slope: colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, 1 / Math.sqrt(end)),
     },
     re,
   )
 }
 
+/** A friction factor with its slope df/dRe, written into by `frictionAt`. */
+export interface FrictionAt {
+  factor: number
+  slope: number
+  /** 1/√f of the last turbulent flow asked for, where the next search begins; 0: none yet. */
+  inverseRoot: number
+}
+
+/** The Darcy friction factor and its slope at once, for a solver; the same law as `frictionFactor`. */
+export function frictionAt(re: number, relativeRoughness: number, into: FrictionAt): void {
+  if (re <= LAMINAR_UP_TO_RE) {
+    into.factor = 64 / re
+    into.slope = -64 / (re * re)
+  } else if (re >= TURBULENT_FROM_RE) {
+    const x = inverseRoot(re, relativeRoughness, into.inverseRoot)
+    into.inverseRoot = x
+    into.factor = 1 / (x * x)
+    into.slope = colebrookSlope(re, relativeRoughness, x)
+  } else {
+    transitionAt(re, relativeRoughness, into)
+  }
+}
+
+function transitionAt(re: number, relativeRoughness: number, into: FrictionAt): void {
+  const x = inverseRoot(TURBULENT_FROM_RE, relativeRoughness, into.inverseRoot)
+  into.inverseRoot = x
+  const endFactor = 1 / (x * x)
+  const endSlope = colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, x)
+  const width = TURBULENT_FROM_RE - LAMINAR_UP_TO_RE
+  const startFactor = 64 / LAMINAR_UP_TO_RE
+  const startSlope = -64 / LAMINAR_UP_TO_RE ** 2
+  const t = (re - LAMINAR_UP_TO_RE) / width
+  const u = 1 - t
+  into.factor =
+    u * u * ((1 + 2 * t) * startFactor + t * width * startSlope) +
+    t * t * ((1 + 2 * u) * endFactor - u * width * endSlope)
+  into.slope =
+    (6 * t * u * (endFactor - startFactor)) / width +
+    u * (1 - 3 * t) * startSlope +
+    t * (3 * t - 2) * endSlope
+}
+
 /** 2/ln 10: −2 log₁₀ written with natural logarithms. */
 const TWO_OVER_LN10 = 2 / Math.LN10
-/** Stop when 1/√f moves by less than this: |Δf| = 2 f^1.5 |Δx|, so f is good to 1e-13 at worst. */
-const SETTLED = 1e-12
+/**
+ * A step this small in 1/√f is the last: Newton's error falls as 0.01 × step² here (F″/2F′ of the
+ * equation below over the range of pipes), so what is left is below 1e-13.
+ */
+const LAST_STEP = 1e-6
 
 /**
- * 1/√f = −2 log₁₀(ε/(3.7 D) + 2.51/(Re √f)), Colebrook 1939, by Newton on x = 1/√f from
- * Haaland's explicit formula (1983).
+ * x = 1/√f of 1/√f = −2 log₁₀(ε/(3.7 D) + 2.51/(Re √f)), Colebrook 1939, by Newton from a value
+ * near it, or from Haaland's explicit formula (1983).
  */
-function colebrook(re: number, relativeRoughness: number): number {
+function inverseRoot(re: number, relativeRoughness: number, near: number): number {
   const a = relativeRoughness / 3.7
   const b = 2.51 / re
-  let x = (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
+  let x = near > 0 ? near : (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
   for (let i = 0; i < 20; i++) {
     const inside = a + b * x
     const residual = x + TWO_OVER_LN10 * Math.log(inside)
     const step = residual / (1 + (TWO_OVER_LN10 * b) / inside)
     x -= step
-    if (Math.abs(step) < SETTLED) break
+    if (Math.abs(step) < LAST_STEP) break
   }
+  return x
+}
+
+function colebrook(re: number, relativeRoughness: number): number {
+  const x = inverseRoot(re, relativeRoughness, 0)
   return 1 / (x * x)
 }
 
 /** df/dRe along Colebrook–White, by the implicit function theorem on F(x, Re) = 0. */
-function colebrookSlope(re: number, relativeRoughness: number, f: number): number {
-  const x = 1 / Math.sqrt(f)
+function colebrookSlope(re: number, relativeRoughness: number, x: number): number {
   const b = 2.51 / re
   const inside = relativeRoughness / 3.7 + b * x
   const dFdx = 1 + (TWO_OVER_LN10 * b) / inside
   const dFdRe = (-TWO_OVER_LN10 * b * x) / (inside * re)
-  return -2 * f * Math.sqrt(f) * (-dFdRe / dFdx)
+  return (2 / (x * x * x)) * (dFdRe / dFdx)
 }

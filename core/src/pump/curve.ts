@@ -1,4 +1,4 @@
-import { evaluatePchip, makePchip, type Pchip } from '../numeric/pchip.ts'
+import { evaluatePchip, makePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
 import { speedMPerS, velocityHeadM } from '../pipe/flow.ts'
 import type { PumpPart } from './part.ts'
 
@@ -12,10 +12,12 @@ export interface PumpCurve {
   /** Only most flow and most head are known: H = Hmax (1 − (Q/Qmax)²). */
   readonly twoNumber: boolean
   readonly headAtFullSpeedM: (flowM3PerS: number) => number
+  /** dH/dQ at full speed, s/m². */
+  readonly slopeAtFullSpeed: (flowM3PerS: number) => number
 }
 
-/** K of a pump that water is forced back through, on its outlet bore (choice). */
-const FORCED_BACK_K = 4
+/** K of a stopped pump, and of one that water is forced back through, on its outlet bore (choice). */
+export const FORCED_BACK_K = 4
 
 export function pumpCurve(part: PumpPart): PumpCurve {
   return part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part)
@@ -54,6 +56,7 @@ function twoNumberCurve(part: PumpPart): PumpCurve {
     knownToM3PerS: maxFlowM3PerS,
     twoNumber: true,
     headAtFullSpeedM: (flow) => shutOffHeadM * (1 - (flow / maxFlowM3PerS) ** 2),
+    slopeAtFullSpeed: (flow) => (-2 * shutOffHeadM * flow) / (maxFlowM3PerS * maxFlowM3PerS),
   }
 }
 
@@ -77,6 +80,10 @@ function printedCurve(part: PumpPart): PumpCurve {
     knownToM3PerS: lastFlow,
     twoNumber: false,
     headAtFullSpeedM,
+    slopeAtFullSpeed: (flow) => {
+      if (flow <= 0) return 0
+      return flow > lastFlow ? slope : pchipSlope(pchip, flow)
+    },
   }
 }
 

@@ -1,0 +1,133 @@
+import { GRAVITY_M_PER_S2, type Water } from '../fluid/water.ts'
+import { evaluatePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
+import { frictionAt, type FrictionAt } from '../pipe/friction.ts'
+import { boreAreaM2 } from '../pipe/flow.ts'
+import { FORCED_BACK_K } from '../pump/curve.ts'
+import type { LossScale } from './line.ts'
+import type { LinkPump, NetworkLink } from './problem.ts'
+
+/** Resistance of a check valve that is pushed shut, s/m²: 1 m of head leaks 1e-9 m³/s, which the last step takes away. */
+export const SHUT_RESISTANCE = 1e9
+
+/** One kind of wall; remembers its friction so that the next search for it begins there. */
+interface WallLaw {
+  readonly relativeRoughness: number
+  readonly lengthOverBore: number
+  readonly friction: FrictionAt
+}
+
+/** One bore of a link: what h = a q² [Σ f W + Km/Re + K] needs. */
+interface BoreLaw {
+  /** Re = |q| × this. */
+  readonly rePerFlow: number
+  /** V²/2g = q² × this. */
+  readonly velocityHeadPerFlow2: number
+  readonly walls: readonly WallLaw[]
+  readonly km: number
+  readonly k: number
+}
+
+/** One link's law, ready to be asked thousands of times. */
+export interface LinkLaw {
+  readonly bores: readonly BoreLaw[]
+  readonly tables: readonly Pchip[]
+  readonly pump: LinkPump | null
+  readonly pumpVelocityHeadPerFlow2: number
+  readonly oneWay: boolean
+}
+
+/** Head lost along a link and its slope, written into by `linkHead`. */
+export interface LinkHead {
+  headM: number
+  /** dh/dq, s/m². */
+  slope: number
+}
+
+export function linkLaw(link: NetworkLink, water: Water, scale: LossScale): LinkLaw {
+  const bores = link.line.map((stretch): BoreLaw => ({
+    rePerFlow: stretch.boreM / (stretch.areaM2 * water.kinematicM2PerS),
+    velocityHeadPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * stretch.areaM2 ** 2),
+    walls: stretch.walls.map((wall) => ({
+      relativeRoughness: wall.relativeRoughness,
+      lengthOverBore: (scale.friction * wall.weightedLengthM) / stretch.boreM,
+      friction: { factor: 0, slope: 0, inverseRoot: 0 },
+    })),
+    km: scale.fittings * stretch.fittingKm,
+    k: scale.fittings * stretch.fittingK + stretch.exitK,
+  }))
+  const pumpAreaM2 = link.pump ? boreAreaM2(link.pump.outletBoreM) : 1
+  return {
+    bores,
+    tables: link.tables,
+    pump: link.pump,
+    pumpVelocityHeadPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * pumpAreaM2 ** 2),
+    oneWay: link.oneWay,
+  }
+}
+
+/** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
+export function linkHead(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
+  if (law.oneWay && flowM3PerS < 0) return pushedShut(law, flowM3PerS, into)
+  const size = Math.abs(flowM3PerS)
+  into.headM = 0
+  into.slope = 0
+  for (const bore of law.bores) addBore(bore, size, into)
+  for (const table of law.tables) addTable(table, size, into)
+  if (flowM3PerS < 0) into.headM = -into.headM
+  if (law.pump) addPump(law.pump, law.pumpVelocityHeadPerFlow2, flowM3PerS, into)
+}
+
+function pushedShut(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
+  const { pump } = law
+  const shutOffM = pump && !pump.stopped ? pump.speed ** 2 * pump.curve.shutOffHeadM : 0
+  into.headM = SHUT_RESISTANCE * flowM3PerS - shutOffM
+  into.slope = SHUT_RESISTANCE
+}
+
+function addBore(bore: BoreLaw, size: number, into: LinkHead): void {
+  const { rePerFlow, velocityHeadPerFlow2: perFlow2 } = bore
+  const re = size * rePerFlow
+  // Km/Re × q² is linear in q, and so is laminar friction: neither divides by a flow of nil.
+  const linear = (perFlow2 * bore.km) / rePerFlow
+  into.headM += (perFlow2 * bore.k * size + linear) * size
+  into.slope += 2 * perFlow2 * bore.k * size + linear
+  for (const { relativeRoughness, lengthOverBore, friction } of bore.walls) {
+    if (re < 1) {
+      const laminar = (64 * perFlow2 * lengthOverBore) / rePerFlow
+      into.headM += laminar * size
+      into.slope += laminar
+      continue
+    }
+    frictionAt(re, relativeRoughness, friction)
+    const once = perFlow2 * lengthOverBore * size
+    into.headM += once * friction.factor * size
+    into.slope += once * (2 * friction.factor + friction.slope * re)
+  }
+}
+
+/** Past its last point a device's table goes on with the square of the flow. */
+function addTable(table: Pchip, size: number, into: LinkHead): void {
+  const last = table.xs.length - 1
+  const most = table.xs[last]!
+  if (size <= most) {
+    into.headM += evaluatePchip(table, size)
+    into.slope += pchipSlope(table, size)
+    return
+  }
+  const perFlow2 = table.ys[last]! / (most * most)
+  into.headM += perFlow2 * size * size
+  into.slope += 2 * perFlow2 * size
+}
+
+function addPump(pump: LinkPump, velocityHeadPerFlow2: number, flow: number, into: LinkHead): void {
+  const { curve, speed, stopped } = pump
+  if (stopped || speed <= 0 || flow < 0) {
+    const k = FORCED_BACK_K * velocityHeadPerFlow2
+    into.headM += k * flow * Math.abs(flow)
+    into.slope += 2 * k * Math.abs(flow)
+    if (!stopped) into.headM -= speed * speed * curve.shutOffHeadM
+    return
+  }
+  into.headM -= speed * speed * curve.headAtFullSpeedM(flow / speed)
+  into.slope -= speed * curve.slopeAtFullSpeed(flow / speed)
+}

@@ -1,0 +1,58 @@
+import type { Water } from '../fluid/water.ts'
+import type { Pchip } from '../numeric/pchip.ts'
+import type { PumpCurve } from '../pump/curve.ts'
+import type { Line } from './line.ts'
+
+/** A place where links meet: a surface or an end in air with a known head, or a junction with a head to be found. */
+export interface NetworkNode {
+  readonly id: string
+  /** null: a junction. */
+  readonly headM: number | null
+}
+
+/** The pump in a link; it pushes from the link's `from` to its `to`. */
+export interface LinkPump {
+  readonly curve: PumpCurve
+  readonly outletBoreM: number
+  readonly speed: number
+  /** Stands still: an open pipe with a K of its own. */
+  readonly stopped: boolean
+}
+
+/** Pipe, fittings and perhaps a pump between two nodes. Flow is positive from `from` to `to`. */
+export interface NetworkLink {
+  readonly id: string
+  /** Places in the list of nodes. */
+  readonly from: number
+  readonly to: number
+  readonly line: Line
+  /** Head loss of devices against the size of the flow, m at m³/s; each starts at nil. */
+  readonly tables: readonly Pchip[]
+  readonly pump: LinkPump | null
+  /** A check valve, or an end in air: nothing comes back. */
+  readonly oneWay: boolean
+  /** A shut valve or a cap: nothing passes. */
+  readonly shut: boolean
+}
+
+/** All heads and flows to be found at once. */
+export interface NetworkProblem {
+  readonly nodes: readonly NetworkNode[]
+  readonly links: readonly NetworkLink[]
+  readonly water: Water
+}
+
+export interface NetworkSolution {
+  /** One a link, m³/s. */
+  readonly flowsM3PerS: Float64Array
+  /** One a node, m; NaN where a junction is cut off from every known head. */
+  readonly headsM: Float64Array
+}
+
+/** The search did not settle, or ran away; `linkId` is the link furthest from its balance. */
+export interface NetworkFailure {
+  readonly ok: false
+  readonly reason: 'too-many-iterations' | 'ran-away'
+  readonly linkId: string
+  readonly iterations: number
+}

@@ -1,0 +1,66 @@
+import {
+  EXIT_LOSS,
+  makeLine,
+  pumpCurve,
+  threeKLoss,
+  waterAt,
+  type NetworkLink,
+  type NetworkNode,
+  type NetworkProblem,
+  type PumpPart,
+  type ThreeKFitting,
+} from '@yew-basin/core'
+
+const PIPE = { boreM: 0.0409, tradeSizeIn: 1.5 }
+const TAKEOFF = { boreM: 0.0209, tradeSizeIn: 0.75 }
+
+/** A pump, a manifold with twelve takeoffs back to the sump, and two nozzles over the tank. */
+export function manifold(part: PumpPart, speed: number): NetworkProblem {
+  const nodes: NetworkNode[] = [
+    { id: 'sump', headM: 0 },
+    { id: 'left nozzle', headM: 1.5 },
+    { id: 'right nozzle', headM: 1.52 },
+    ...Array.from({ length: 13 }, (_, n) => ({ id: `tee ${n + 1}`, headM: null })),
+  ]
+  const tee = (n: number) => 3 + n
+  const pump = { curve: pumpCurve(part), outletBoreM: part.outletBoreM, speed, stopped: false }
+  const links: NetworkLink[] = [
+    { ...run('riser', 0, tee(0), PIPE, 0.6, ['elbow-90', 'elbow-90']), pump },
+    ...Array.from({ length: 12 }, (_, n) =>
+      run(
+        `takeoff ${n + 1}`,
+        tee(n),
+        0,
+        TAKEOFF,
+        0.6 + 0.05 * n,
+        ['tee-branch', 'elbow-90'],
+        60 + 5 * n,
+      ),
+    ),
+    ...Array.from({ length: 12 }, (_, n) =>
+      run(`manifold ${n + 1}`, tee(n), tee(n + 1), PIPE, 0.12, ['tee-run']),
+    ),
+    { ...run('left', tee(12), 1, PIPE, 1.9, ['tee-run', 'elbow-90', 'elbow-90'], 1), oneWay: true },
+    { ...run('right', tee(12), 2, PIPE, 2.6, ['tee-branch', 'elbow-90'], 1), oneWay: true },
+  ]
+  return { nodes, links, water: waterAt({ salinityPpt: 35, temperatureC: 25 }) }
+}
+
+function run(
+  id: string,
+  from: number,
+  to: number,
+  { boreM, tradeSizeIn }: typeof PIPE,
+  lengthM: number,
+  fittings: readonly ThreeKFitting[],
+  endK = 0,
+): NetworkLink {
+  const losses = fittings.map((fitting) => ({
+    boreM,
+    loss: threeKLoss(fitting, tradeSizeIn),
+    exit: false,
+  }))
+  const end = endK > 0 ? [{ boreM, loss: { ...EXIT_LOSS, k: endK }, exit: true }] : []
+  const line = makeLine([{ boreM, lengthM, roughnessM: 1.5e-6, factor: 1 }], [...losses, ...end])
+  return { id, from, to, line, tables: [], pump: null, oneWay: false, shut: false }
+}
