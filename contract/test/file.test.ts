@@ -23,13 +23,13 @@ describe('a bad file is refused with the place and what is possible', () => {
   test.each<[string, (file: Plain) => void, string]>([
     [
       'a number too large',
-      (f) => (design(f).tank.lengthM = 99),
-      'designs[0].design.tank.lengthM: must be a number from 0.1 to 10; it is 99',
+      (f) => (design(f).tanks[0].lengthM = 99),
+      'designs[0].design.tanks[0].lengthM: must be a number from 0.1 to 10; it is 99',
     ],
     [
       'text for a number',
-      (f) => (design(f).tank.lengthM = '1'),
-      'designs[0].design.tank.lengthM: must be a number from 0.1 to 10; it is "1"',
+      (f) => (design(f).tanks[0].lengthM = '1'),
+      'designs[0].design.tanks[0].lengthM: must be a number from 0.1 to 10; it is "1"',
     ],
     [
       'a number missing',
@@ -38,54 +38,58 @@ describe('a bad file is refused with the place and what is possible', () => {
     ],
     [
       'null where a number must be',
-      (f) => (design(f).returnSide.speed = null),
-      'designs[0].design.returnSide.speed: must be a number from 0.05 to 1; it is null',
+      (f) => (design(f).returnSide.pumps[0].speed = null),
+      'designs[0].design.returnSide.pumps[0].speed: must be a number from 0.05 to 1; it is null',
     ],
-    ['a part missing', (f) => delete design(f).tank, 'designs[0].design.tank: must be an object'],
+    [
+      'a part missing',
+      (f) => delete design(f).tanks,
+      'designs[0].design.tanks: must be a list of 1 to 8; it is missing',
+    ],
     [
       'an unknown property',
-      (f) => (design(f).tank.colour = 'red'),
-      'designs[0].design.tank.colour: is not a property of this format',
+      (f) => (design(f).tanks[0].colour = 'red'),
+      'designs[0].design.tanks[0].colour: is not a property of this format',
     ],
     [
       'an unknown kind of piece',
-      (f) => (design(f).returnSide.run.pieces[1].kind = 'tap'),
-      'designs[0].design.returnSide.run.pieces[1].kind: must be one of pipe, elbow, union, valve, check-valve, reducer, bulkhead, nozzle; it is "tap"',
+      (f) => (design(f).returnSide.lines[0].run.pieces[1].kind = 'tap'),
+      'designs[0].design.returnSide.lines[0].run.pieces[1].kind: must be one of pipe, elbow, union, valve, check-valve, reducer, bulkhead, nozzle, tee, device, free-hose; it is "tap"',
     ],
     [
       'an unknown direction',
-      (f) => (design(f).returnSide.run.pieces[0].direction = 'north'),
-      'designs[0].design.returnSide.run.pieces[0].direction: must be one of up, down, left, right, front, back; it is "north"',
+      (f) => (design(f).returnSide.lines[0].run.pieces[0].direction = 'north'),
+      'designs[0].design.returnSide.lines[0].run.pieces[0].direction: must be one of up, down, left, right, front, back; it is "north"',
     ],
     [
       'a size its series does not have',
-      (f) => (design(f).returnSide.run.size.size = '63'),
-      'designs[0].design.returnSide.run.size.size: must be one of 1/2, 3/4, 1, 1 1/4, 1 1/2, 2, 3',
+      (f) => (design(f).returnSide.lines[0].run.size.size = '63'),
+      'designs[0].design.returnSide.lines[0].run.size.size: must be one of 1/2, 3/4, 1, 1 1/4, 1 1/2, 2, 3',
     ],
     [
       'two pieces of one id',
-      (f) => (design(f).returnSide.run.pieces[1].id = 'a'),
-      'designs[0].design.returnSide.run.pieces: must have an id of its own each; a stands twice',
+      (f) => (design(f).returnSide.lines[0].run.pieces[1].id = 'a'),
+      'designs[0].design.returnSide: must give each piece an id of its own; a stands twice',
     ],
     [
       'a diaphragm valve half open',
-      (f) => (design(f).returnSide.run.pieces[3].form = 'diaphragm'),
-      'designs[0].design.returnSide.run.pieces[3].opening: must be 0 (shut) or 1 (open) for a diaphragm valve: its part-open loss is not known',
+      (f) => (design(f).returnSide.lines[0].run.pieces[3].form = 'diaphragm'),
+      'designs[0].design.returnSide.lines[0].run.pieces[3].opening: must be 0 (shut) or 1 (open) for a diaphragm valve: its part-open loss is not known',
     ],
     [
       'a pump that is not there',
-      (f) => (design(f).returnSide.pumpId = 'other'),
-      'designs[0].design.returnSide: must name one of the design’s pumps: 0 of them have the id "other"',
+      (f) => (design(f).returnSide.pumps[0].pumpId = 'other'),
+      'designs[0].design.returnSide: must name one of the design’s pumps at pump: none of them has the id "other"',
     ],
     [
       'a speed below its controller’s',
-      (f) => (design(f).returnSide.speed = 0.2),
-      'designs[0].design.returnSide: must have a speed from 0.3 to 1 for A pump; it is 0.2',
+      (f) => (design(f).returnSide.pumps[0].speed = 0.2),
+      'designs[0].design.returnSide: must have a speed from 0.3 to 1 for A pump; it is 0.2, at pump',
     ],
     [
       'a speed for a pump of one speed',
       (f) => (design(f).pumps[0].control = 'fixed-speed'),
-      'designs[0].design.returnSide: must have speed 1: A pump runs at one speed; it is 0.8',
+      'designs[0].design.returnSide: must have speed 1: A pump runs at one speed; it is 0.8, at pump',
     ],
     [
       'a curve that rises',
@@ -112,6 +116,56 @@ describe('a bad file is refused with the place and what is possible', () => {
       (f) => (design(f).pumps = []),
       'designs[0].design.pumps: must be a list of 1 to 20; it has 0',
     ],
+    [
+      'a line that starts nowhere',
+      (f) => (design(f).returnSide.lines[1].start.id = 'x'),
+      'designs[0].design.returnSide: must start each line at a pump or a tee that is there: takeoff starts at tee "x"',
+    ],
+    [
+      'a line that ends nowhere',
+      (f) => (design(f).returnSide.lines[1].end.id = 'pond'),
+      'designs[0].design.returnSide: must end each line at something that is there: takeoff ends at chamber "pond"',
+    ],
+    [
+      'two lines at one tee',
+      (f) =>
+        (design(f).returnSide.lines[0].end = {
+          at: 'tee',
+          id: 't',
+          place: null,
+          breakDepthM: null,
+        }),
+      'designs[0].design.returnSide: must have one line at each tee: main and takeoff both meet t',
+    ],
+    [
+      'a capped line with an end',
+      (f) => (design(f).returnSide.lines[1].end.at = 'cap'),
+      'designs[0].design.returnSide: must give a capped line no end: takeoff ends at "sump"',
+    ],
+    [
+      'a line that leads back to no pump',
+      (f) => {
+        const [main, takeoff] = design(f).returnSide.lines
+        takeoff.run.pieces.push(...main.run.pieces.splice(5, 1))
+      },
+      'designs[0].design.returnSide: must lead each line back to a pump: takeoff does not',
+    ],
+    [
+      'a pump in a chamber that is not there',
+      (f) => (design(f).returnSide.pumps[0].chamberId = 'pond'),
+      'designs[0].design.returnSide: must draw from one of its chambers at pump: there is no "pond"',
+    ],
+    [
+      'a spare pump that is not there',
+      (f) => (design(f).returnSide.sparePumpId = 'other'),
+      'designs[0].design.returnSide: must name one of the design’s pumps as spare: there is no "other"',
+    ],
+    [
+      'a device’s table that falls',
+      (f) =>
+        design(f).returnSide.lines[1].run.pieces[0].table.push({ flowM3PerS: 0.0002, headM: 0.1 }),
+      'designs[0].design.returnSide.lines[1].run.pieces[0].table: head must rise from nil: point 2 does not',
+    ],
     ['no designs', (f) => (f.designs = []), 'designs: must be a list of 1 to 20; it has 0'],
     [
       'two current designs',
@@ -130,13 +184,13 @@ describe('a bad file is refused with the place and what is possible', () => {
     ],
     [
       'pieces that are no list',
-      (f) => (design(f).returnSide.run.pieces = {}),
-      'designs[0].design.returnSide.run.pieces: must be a list of 0 to 200; it is {}',
+      (f) => (design(f).returnSide.lines[0].run.pieces = {}),
+      'designs[0].design.returnSide.lines[0].run.pieces: must be a list of 0 to 200; it is {}',
     ],
     [
       'null among the pieces',
-      (f) => (design(f).returnSide.run.pieces[2] = null),
-      'designs[0].design.returnSide.run.pieces[2]: must be an object',
+      (f) => (design(f).returnSide.lines[0].run.pieces[2] = null),
+      'designs[0].design.returnSide.lines[0].run.pieces[2]: must be an object',
     ],
     ['text among the designs', (f) => (f.designs = ['x']), 'designs[0]: must be an object'],
     [
@@ -160,13 +214,13 @@ describe('a bad file is refused with the place and what is possible', () => {
   test('every fault is named, not only the first', () => {
     const found = faults((file) => {
       file.name = ''
-      design(file).tank.widthM = -1
-      design(file).target.turnoverPerH = 'many'
+      design(file).tanks[0].widthM = -1
+      design(file).tanks[0].turnoverPerH = 'many'
     })
     expect(found.map((fault) => fault.split(':')[0])).toEqual([
       'name',
-      'designs[0].design.tank.widthM',
-      'designs[0].design.target.turnoverPerH',
+      'designs[0].design.tanks[0].widthM',
+      'designs[0].design.tanks[0].turnoverPerH',
     ])
   })
   test.each([
@@ -177,11 +231,11 @@ describe('a bad file is refused with the place and what is possible', () => {
     ['"x"', /one JSON object/],
     ['{"format":"yew-basin","formatVersion":1}', /designs|name/],
     [
-      `{"format":"yew-basin","formatVersion":1,"name":"x","note":"","designs":${'[{"designs":'.repeat(40)}1${'}]'.repeat(40)}}`,
+      `{"format":"yew-basin","formatVersion":2,"name":"x","note":"","designs":${'[{"designs":'.repeat(40)}1${'}]'.repeat(40)}}`,
       /nested too deep/,
     ],
     [
-      '{"format":"yew-basin","formatVersion":1,"name":"x","note":"","designs":[{"name":"x","current":true,"design":{"__proto__":{"tank":1}}}]}',
+      '{"format":"yew-basin","formatVersion":2,"name":"x","note":"","designs":[{"name":"x","current":true,"design":{"__proto__":{"tanks":1}}}]}',
       /must be an object|not a property/,
     ],
   ])('%s', (text, message) => {

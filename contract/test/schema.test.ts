@@ -37,10 +37,13 @@ describe('the basin file’s schema', () => {
     expect(valid(aFile())).toBe(true)
   })
   test.each<[string, (file: Plain) => void]>([
-    ['a size too large', (f) => (f.designs[0].design.tank.lengthM = 99)],
+    ['a size too large', (f) => (f.designs[0].design.tanks[0].lengthM = 99)],
     ['a property too many', (f) => (f.extra = 1)],
-    ['an unknown piece', (f) => (f.designs[0].design.returnSide.run.pieces[0].kind = 'tap')],
-    ['a missing null', (f) => delete f.designs[0].design.returnSide.run.size.boreM],
+    [
+      'an unknown piece',
+      (f) => (f.designs[0].design.returnSide.lines[0].run.pieces[0].kind = 'tap'),
+    ],
+    ['a missing null', (f) => delete f.designs[0].design.returnSide.lines[0].run.size.boreM],
   ])('refuses %s', (_, change) => {
     const file = aFile()
     change(file)
@@ -62,13 +65,13 @@ describe('the solve command', () => {
   test('a bad file ends with 2 and a line a fault', () => {
     const file = aFile()
     file.name = ''
-    file.designs[0].design.tank.lengthM = 0
+    file.designs[0].design.tanks[0].lengthM = 0
     const solved = tool('solve/main.ts', JSON.stringify(file), '-')
     expect(solved.status).toBe(2)
     expect(solved.stdout).toBe('')
     expect(solved.stderr.trim().split('\n')).toEqual([
       'name: must be text of 1 to 80 characters; it is ""',
-      'designs[0].design.tank.lengthM: must be a number from 0.1 to 10; it is 0',
+      'designs[0].design.tanks[0].lengthM: must be a number from 0.1 to 10; it is 0',
     ])
   }, 30_000)
   test('a file that is not there, and no file at all, end with 2', () => {

@@ -16,15 +16,22 @@ export {
   type BulkheadPiece,
   type CheckValveForm,
   type CheckValvePiece,
+  type DeviceLossBy,
+  type DevicePiece,
+  type DeviceUse,
   type Direction,
   type ElbowForm,
   type ElbowPiece,
+  type FreeHosePiece,
+  type LossPoint,
   type NozzlePiece,
   type Piece,
   type PieceKind,
   type PipePiece,
   type ReducerPiece,
   type Run,
+  type TeeForm,
+  type TeePiece,
   type UnionPiece,
   type ValveForm,
   type ValvePiece,
@@ -32,27 +39,38 @@ export {
 export type { Displacement } from './tank/volume.ts'
 export { dutyCurves, type DutyCurves, type HeadPoint } from './basin/curves.ts'
 export {
-  returnPump,
+  byId,
+  partOf,
+  runningSpeed,
+  surfaceM,
   type BasinDesign,
   type DisplayTank,
+  type LineEnd,
+  type LineStart,
+  type PlacedPump,
+  type ReturnLine,
   type ReturnSide,
-  type Target,
+  type SumpChamber,
+  type Tariff,
 } from './basin/design.ts'
 export { applyEdits, type Edit } from './basin/edit.ts'
 export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/finding/finding.ts'
-export type { RunEnd } from './basin/layout.ts'
+export type { RunEnd } from './basin/layout/lay-lines.ts'
 export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
 export { solveBasin } from './basin/solve.ts'
 export type { SolvedBasin } from './basin/solved-basin.ts'
 export type {
+  LineStatus,
+  SolvedLine,
   SolvedPiece,
+  SolvedPump,
   SolvedReturn,
   SolvedStretch,
   SolvedTank,
   SolvedWater,
 } from './basin/solved.ts'
-export { swaps, type Swap } from './basin/swap.ts'
-export { FIGURES, workingOf, type FigureName } from './basin/working/all.ts'
+export { swappedIn, swaps, type Swap } from './basin/swap.ts'
+export { FIGURES, workingOf, type About, type FigureName } from './basin/working/all.ts'
 export type { RuleBeside, Term, Working } from './basin/working/working.ts'
 export { EXIT_LOSS } from './fitting/opening.ts'
 export { threeKLoss, type ThreeKFitting } from './fitting/three-k.ts'

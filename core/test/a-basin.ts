@@ -1,4 +1,4 @@
-import type { BasinDesign, ReturnSide } from '../src/basin/design.ts'
+import type { BasinDesign, ReturnLine } from '../src/basin/design.ts'
 import { applyEdits } from '../src/basin/edit.ts'
 import { solveBasin } from '../src/basin/solve.ts'
 import type { FindingCode } from '../src/basin/finding/finding.ts'
@@ -36,55 +36,98 @@ export function pieces(line: string, size = RUN.size): Piece[] {
   return [...read.pieces]
 }
 
-const RUN: ReturnSide['run'] = {
+const RUN: ReturnLine['run'] = {
   size: { series: 'schedule-40', size: '1 1/4', boreM: null },
   pieces: [],
   roughnessM: 1.5e-6,
   ribbedFactor: 2,
 }
 
+/** A line from one place to another, its pieces from one typed line. */
+export function aLine(
+  id: string,
+  start: ReturnLine['start'],
+  typed: string,
+  end: Pick<ReturnLine['end'], 'at' | 'id'>,
+  size = RUN.size,
+): ReturnLine {
+  return {
+    id,
+    name: id,
+    start,
+    run: { ...RUN, size, pieces: pieces(typed, size).map((p) => ({ ...p, id: idIn(id, p.id) })) },
+    end: { ...end, place: null, breakDepthM: null },
+    wantedFlowM3PerS: null,
+  }
+}
+
+/** Pieces of the main line keep their short ids. */
+const idIn = (lineId: string, pieceId: string) =>
+  lineId === 'main' ? pieceId : `${lineId}-${pieceId}`
+
+/** The line a design is known by, solved. */
+export function lead(design: BasinDesign) {
+  const { lines, leadLineId } = solveBasin(design).returnSide
+  return lines.find((line) => line.lineId === leadLineId)!
+}
+
 /** A 1 000 × 500 mm tank over a sump, with a plain run that ends in air: nothing wrong with it. */
 export function aBasin(
-  line = 'up 1 m, elbow, left 300 mm, union, gate',
+  line = 'union, up 1 m, elbow, left 300 mm, gate',
   changes: Changes = {},
 ): BasinDesign {
   const base: BasinDesign = {
-    tank: {
-      lengthM: 1,
-      widthM: 0.5,
-      heightM: 0.5,
-      rimM: 0.5,
-      waterLevelM: 0.45,
-      floorHeightM: 0.5,
-    },
-    displacement: {
-      rockMassKg: 20,
-      rockDensityKgPerM3: 2000,
-      sandMassKg: 27,
-      sandGrainDensityKgPerM3: 2700,
-    },
+    tanks: [
+      {
+        id: 'tank',
+        name: 'Tank',
+        xM: 0,
+        yM: 0,
+        lengthM: 1,
+        widthM: 0.5,
+        heightM: 0.5,
+        rimM: 0.5,
+        waterLevelM: 0.45,
+        floorHeightM: 0.5,
+        displacement: {
+          rockMassKg: 20,
+          rockDensityKgPerM3: 2000,
+          sandMassKg: 27,
+          sandGrainDensityKgPerM3: 2700,
+        },
+        turnoverPerH: 14.5,
+      },
+    ],
     water: { salinityPpt: 35, temperatureC: 25 },
-    target: { turnoverPerH: 16 },
     returnSide: {
-      pumpId: TEST_PUMP.id,
-      speed: 1,
-      sourceLevelM: 0.2,
-      outlet: { xM: 0.8, yM: 0.25, zM: 0.1 },
-      run: { ...RUN, pieces: pieces(line) },
+      chambers: [{ id: 'sump', name: 'Return chamber', levelM: 0.2 }],
+      pumps: [
+        {
+          id: 'pump',
+          pumpId: TEST_PUMP.id,
+          speed: 1,
+          stopped: false,
+          chamberId: 'sump',
+          outlet: { xM: 0.8, yM: 0.25, zM: 0.1 },
+        },
+      ],
+      lines: [aLine('main', { at: 'pump', id: 'pump' }, line, { at: 'tank', id: 'tank' })],
+      sparePumpId: null,
     },
+    tariff: null,
     pumps: [TEST_PUMP],
   }
   return applyEdits(
     base,
     Object.entries(changes).map(([path, to]) => ({
       op: 'set' as const,
-      path: path.split('.'),
+      path: path.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
       to,
     })),
   )
 }
 
-/** Changes by dotted path: { 'returnSide.speed': 0.5 }. */
+/** Changes by dotted path: { 'returnSide.pumps.0.speed': 0.5 }. */
 export type Changes = Readonly<Record<string, unknown>>
 
 export function codes(design: BasinDesign): FindingCode[] {

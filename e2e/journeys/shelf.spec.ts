@@ -44,7 +44,7 @@ test('an exported basin comes back in; a bad file says what is wrong and changes
   const text = readFileSync(await (await download).path(), 'utf8')
   const file = JSON.parse(text) as {
     name: string
-    designs: { design: { tank: { lengthM: unknown } } }[]
+    designs: { design: { tanks: { lengthM: unknown }[] } }[]
   }
   const rows = page.getByRole('list', { name: 'Basins' }).locator('> li')
   await expect(rows).toHaveCount(2)
@@ -54,12 +54,12 @@ test('an exported basin comes back in; a bad file says what is wrong and changes
     page
       .getByLabel('File (.json)')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
-  file.designs[0]!.design.tank.lengthM = 'long'
+  file.designs[0]!.design.tanks[0]!.lengthM = 'long'
   await choose('bad.json', JSON.stringify({ ...file, name: '' }))
   const alert = page.getByRole('alert')
   await expect(alert).toContainText('bad.json was not imported, and nothing was changed.')
   await expect(alert).toContainText(
-    'designs[0].design.tank.lengthM must be a number from 0.1 to 10; it is "long"',
+    'designs[0].design.tanks[0].lengthM must be a number from 0.1 to 10; it is "long"',
   )
   await expect(alert).toContainText('name must be text of 1 to 80 characters')
   await choose('torn.json', text.slice(0, 200))

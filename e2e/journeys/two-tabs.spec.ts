@@ -10,7 +10,7 @@ async function twoTabs(context: BrowserContext) {
   await second.saved()
   await first.field('Length').fill('1300')
   await expect(first.page.getByRole('heading', { name: 'Saved elsewhere first' })).toBeVisible()
-  await expect(first.page.getByText('tank, length')).toBeVisible()
+  await expect(first.page.getByText('tanks, Lantern, length')).toBeVisible()
   return { first, second }
 }
 
@@ -88,14 +88,14 @@ test('a save that is refused says which field and why, and offers the work as a 
           body: JSON.stringify({
             code: 'invalid',
             detail: 'no',
-            faults: [{ path: 'design.tank.lengthM', message: 'must be a number' }],
+            faults: [{ path: 'design.tanks[0].lengthM', message: 'must be a number' }],
           }),
         })
       : route.continue(),
   )
   await keeper.field('Length').fill('1350')
   await expect(page.getByTestId('save-state')).toHaveText(
-    'Not saved: design.tank.lengthM must be a number',
+    'Not saved: design.tanks[0].lengthM must be a number',
   )
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download it' }).click()

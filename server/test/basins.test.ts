@@ -15,7 +15,7 @@ afterAll(() => app.close())
 describe('a new guest', () => {
   test('finds a copy of the demo, in order, each with a problem to find', async () => {
     const shelf = await guest.shelf()
-    expect(shelf.map((entry) => entry.name)).toEqual(['Lantern', 'Thimble'])
+    expect(shelf.map((entry) => entry.name)).toEqual(['Lantern', 'Thimble', 'Two Sisters'])
     for (const { design } of shelf) {
       expect(solveBasin(design).findings[0]!.severity).not.toBe('fine')
     }
@@ -93,14 +93,14 @@ describe('files', () => {
     const before = await guest.shelf()
     const bad = structuredClone(file) as unknown as {
       name: string
-      designs: { design: { tank: { lengthM: number } } }[]
+      designs: { design: { tanks: { lengthM: number }[] } }[]
     }
     bad.name = ''
-    bad.designs[0]!.design.tank.lengthM = -4
+    bad.designs[0]!.design.tanks[0]!.lengthM = -4
     const refused = await guest.agent.post('/api/basins/import').send(bad).expect(422)
     expect(problem(refused).faults!.map((fault) => fault.path)).toEqual([
       'name',
-      'designs[0].design.tank.lengthM',
+      'designs[0].design.tanks[0].lengthM',
     ])
     expect(await guest.shelf()).toEqual(before)
   })

@@ -18,7 +18,7 @@ beforeEach(async () => {
 
 const wider = (answer: DesignAnswer, widthM: number): DesignAnswer => ({
   ...answer,
-  design: applyEdits(answer.design, [{ op: 'set', path: ['tank', 'widthM'], to: widthM }]),
+  design: applyEdits(answer.design, [{ op: 'set', path: ['tanks', 0, 'widthM'], to: widthM }]),
 })
 
 describe('saving', () => {
@@ -27,14 +27,14 @@ describe('saving', () => {
     expect(saved.revision).toBe(2)
     const again = (await guest.agent.get(`/api/designs/${design.id}`).expect(200))
       .body as DesignAnswer
-    expect(again).toMatchObject({ revision: 2, design: { tank: { widthM: 0.7 } } })
+    expect(again).toMatchObject({ revision: 2, design: { tanks: [{ widthM: 0.7 }] } })
   })
   test('over a revision that has moved is refused with what stands there', async () => {
     await guest.save(wider(design, 0.7)).expect(200)
     const refused = await guest.save(wider(design, 0.6)).expect(412)
     expect(problem(refused)).toMatchObject({
       code: 'revision-moved',
-      current: { revision: 2, design: { tank: { widthM: 0.7 } } },
+      current: { revision: 2, design: { tanks: [{ widthM: 0.7 }] } },
     })
   })
   test('of two saves at once exactly one wins', async () => {
@@ -52,7 +52,7 @@ describe('saving', () => {
   test('what cannot be is refused field by field, and nothing is saved', async () => {
     const refused = await guest.save(wider(design, 99)).expect(422)
     expect(problem(refused).faults).toEqual([
-      { path: 'design.tank.widthM', message: 'must be a number from 0.1 to 5; it is 99' },
+      { path: 'design.tanks[0].widthM', message: 'must be a number from 0.1 to 5; it is 99' },
     ])
     const now = (await guest.agent.get(`/api/designs/${design.id}`)).body as DesignAnswer
     expect(now.revision).toBe(1)
@@ -68,7 +68,7 @@ describe('earlier states', () => {
     const before = (
       await guest.agent.get(`/api/designs/${design.id}/revisions/before/4`).expect(200)
     ).body as RevisionAnswer
-    expect(before).toMatchObject({ revision: 3, design: { tank: { widthM: 0.7 } } })
+    expect(before).toMatchObject({ revision: 3, design: { tanks: [{ widthM: 0.7 }] } })
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/1`).expect(404)
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/x`).expect(404)
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/99999999999`).expect(404)

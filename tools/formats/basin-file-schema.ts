@@ -40,7 +40,17 @@ export function basinFileSchema(): object {
 
 /** All that is named and nothing else, as the reader has it; what is not given is null, never missing. */
 function closed(schema: Schema): Schema {
-  return { ...schema, required: Object.keys(schema.properties ?? {}), additionalProperties: false }
+  const properties = Object.fromEntries(
+    Object.entries(schema.properties ?? {}).map(([name, property]) => [name, orNull(property)]),
+  )
+  return { ...schema, properties, required: Object.keys(properties), additionalProperties: false }
+}
+
+/** A nested object that may be null: the reference and null stand side by side. */
+function orNull(property: Record<string, unknown>): Record<string, unknown> {
+  const { $ref, type, ...others } = property
+  const nullable = $ref !== undefined && Array.isArray(type) && type.includes('null')
+  return nullable ? { ...others, anyOf: [{ $ref }, { type: 'null' }] } : property
 }
 
 /** A piece is one of its kinds. */

@@ -3,7 +3,7 @@ import { applyEdits, readNotation, solveBasin, type BasinDesign } from '@yew-bas
 import { dutyChart } from '../src/pumps/duty-chart.ts'
 import { rockHeap } from '../src/section/rocks.ts'
 import { drawRun } from '../src/section/run-drawing.ts'
-import { scaleFor, windowOf } from '../src/section/scale.ts'
+import { scaleFor, windowOf, type SheetView } from '../src/section/scale.ts'
 
 const SIZE = { series: 'schedule-40', size: '1', boreM: null } as const
 
@@ -12,29 +12,53 @@ function aDesign(line: string): BasinDesign {
   const read = readNotation(line, 'metric', { size: SIZE, pieces: [] }, () => `p${++n}`)
   if (!read.ok) throw new Error(read.faults[0]!.message)
   return {
-    tank: {
-      lengthM: 1,
-      widthM: 0.5,
-      heightM: 0.5,
-      rimM: 0.5,
-      waterLevelM: 0.45,
-      floorHeightM: 0.8,
-    },
-    displacement: {
-      rockMassKg: 20,
-      rockDensityKgPerM3: 2000,
-      sandMassKg: 20,
-      sandGrainDensityKgPerM3: 2700,
-    },
+    tanks: [
+      {
+        id: 'tank',
+        name: 'Tank',
+        xM: 0,
+        yM: 0,
+        lengthM: 1,
+        widthM: 0.5,
+        heightM: 0.5,
+        rimM: 0.5,
+        waterLevelM: 0.45,
+        floorHeightM: 0.8,
+        displacement: {
+          rockMassKg: 20,
+          rockDensityKgPerM3: 2000,
+          sandMassKg: 20,
+          sandGrainDensityKgPerM3: 2700,
+        },
+        turnoverPerH: 8,
+      },
+    ],
     water: { salinityPpt: 35, temperatureC: 25 },
-    target: { turnoverPerH: 8 },
     returnSide: {
-      pumpId: 'p',
-      speed: 0.8,
-      sourceLevelM: 0.3,
-      outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
-      run: { size: SIZE, roughnessM: 1.5e-6, ribbedFactor: 2, pieces: read.pieces },
+      chambers: [{ id: 'sump', name: 'Return chamber', levelM: 0.3 }],
+      pumps: [
+        {
+          id: 'pump',
+          pumpId: 'p',
+          speed: 0.8,
+          stopped: false,
+          chamberId: 'sump',
+          outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
+        },
+      ],
+      lines: [
+        {
+          id: 'main',
+          name: 'Main line',
+          start: { at: 'pump', id: 'pump' },
+          run: { size: SIZE, roughnessM: 1.5e-6, ribbedFactor: 2, pieces: read.pieces },
+          end: { at: 'tank', id: 'tank', place: null, breakDepthM: null },
+          wantedFlowM3PerS: null,
+        },
+      ],
+      sparePumpId: null,
     },
+    tariff: null,
     pumps: [
       {
         id: 'p',
@@ -53,11 +77,14 @@ function aDesign(line: string): BasinDesign {
   }
 }
 
-function drawn(line: string) {
+function drawn(line: string, view: SheetView = 'section') {
   const design = aDesign(line)
   const solved = solveBasin(design)
-  const scale = scaleFor(windowOf(design, solved), 730, 700)
-  return { design, solved, scale, run: drawRun(design, solved, scale) }
+  const scale = scaleFor(windowOf(design, solved, view), 730, 700)
+  const [run] = design.returnSide.lines
+  const [solvedLine] = solved.returnSide.lines
+  const drawing = drawRun(run!, solvedLine!, { view, scale })
+  return { design, solved, solvedLine: solvedLine!, scale, run: drawing }
 }
 
 describe('the run on the sheet', () => {
@@ -72,7 +99,7 @@ describe('the run on the sheet', () => {
     expect(first!.outsidePx).toBeCloseTo(1.315 * 0.0254 * scale.pxPerM, 6)
   })
   test('draws what runs away from the eye as a ring', () => {
-    expect(run.pipes.map((pipe) => pipe.depth)).toEqual([null, null, 'back', null, null])
+    expect(run.pipes.map((pipe) => pipe.depth)).toEqual([null, null, 'away', null, null])
   })
   test('goes on narrower after a reducer', () => {
     expect(run.pipes.at(-1)!.borePx).toBeLessThan(run.pipes[0]!.borePx)
@@ -88,6 +115,17 @@ describe('the run on the sheet', () => {
     expect(reducer!.turnDeg).toBe(180)
     expect(nozzle!.turnDeg).toBe(90)
   })
+  test('from above, what rises is a ring and what goes to the back is a straight', () => {
+    const plan = drawn('up 600 mm, elbow, back 100 mm, elbow, left 300 mm', 'plan')
+    expect(plan.run.pipes.map((pipe) => pipe.depth)).toEqual(['towards', null, null])
+    const [, back] = plan.run.pipes
+    expect(back!.y1 - back!.y2).toBeCloseTo(0.1 * plan.scale.pxPerM, 9)
+  })
+  test('free hose is a curve that leaves and arrives along its neighbours', () => {
+    const { run: hose } = drawn('up 300 mm, to smooth hose 25, hose 900 mm left 400 mm up 500 mm')
+    expect(hose.pipes[1]!.curve).toMatch(/^M[\d. ]+C/)
+    expect(hose.pipes[0]!.curve).toBeNull()
+  })
   test('without flow nothing moves', () => {
     expect(drawn('up 1 m, gate shut').run.pipes.every((pipe) => pipe.dashS === 0)).toBe(true)
   })
@@ -98,8 +136,8 @@ describe('the window on the room', () => {
     const { design, solved } = drawn('up 1.3 m, elbow, left 200 mm')
     expect(windowOf(design, solved).bottom).toBe(0)
     const high = applyEdits(design, [
-      { op: 'set', path: ['returnSide', 'sourceLevelM'], to: 1.1 },
-      { op: 'set', path: ['returnSide', 'outlet', 'zM'], to: 0.85 },
+      { op: 'set', path: ['returnSide', 'chambers', 0, 'levelM'], to: 1.1 },
+      { op: 'set', path: ['returnSide', 'pumps', 0, 'outlet', 'zM'], to: 0.85 },
     ])
     expect(windowOf(high, solveBasin(high)).bottom).toBeGreaterThan(0.5)
   })
@@ -118,16 +156,16 @@ describe('the chart', () => {
     data: number[][]
   }
   const seriesOf = (line: string, family: 'metric' | 'us') => {
-    const { design, solved } = drawn(line)
-    return dutyChart(design, solved, family, () => '#000').series as Series[]
+    const { design, solvedLine } = drawn(line)
+    return dutyChart(design, solvedLine, family, () => '#000').series as Series[]
   }
   test('marks the duty point the core found, in the unit in use', () => {
-    const { solved } = drawn('up 1.3 m, elbow, left 200 mm')
+    const { solvedLine } = drawn('up 1.3 m, elbow, left 200 mm')
     const duty = seriesOf('up 1.3 m, elbow, left 200 mm', 'us').find(
       (one) => one.name === 'duty point',
     )!
-    expect(duty.data[0]![0]).toBeCloseTo((solved.returnSide.flowM3PerS * 3600) / 3.785411784e-3, 6)
-    expect(duty.data[0]![1]).toBeCloseTo(solved.returnSide.headM / 0.3048, 9)
+    expect(duty.data[0]![0]).toBeCloseTo((solvedLine.flowM3PerS * 3600) / 3.785411784e-3, 6)
+    expect(duty.data[0]![1]).toBeCloseTo(solvedLine.pump.headM / 0.3048, 9)
   })
   test('marks none where nothing flows, and draws no head below nil', () => {
     const series = seriesOf('up 1.3 m, gate shut', 'metric')

@@ -1,64 +1,51 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
-import type { BasinDesign, PumpPart } from '@yew-basin/core'
-import { COUNTS } from './limits.ts'
+import type { BasinDesign, Tariff } from '@yew-basin/core'
+import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
-import { Judged, Listing } from './rules.ts'
-import { DisplacementDocument, TankDocument } from './tank.ts'
-import { TargetDocument, WaterDocument } from './water.ts'
+import { Judged, Listing, OrNull, Text, Within } from './rules.ts'
+import { TankDocument } from './tank.ts'
+import { WaterDocument } from './water.ts'
+import { plumbingFault } from './plumbing.ts'
 
 const anObject = { message: 'must be an object' }
 
+/** What the keeper pays for electricity. */
+export class TariffDocument implements Tariff {
+  @Within(LIMITS.price, 'Price of one kWh.')
+  pricePerKWh!: number
+
+  @Text(COUNTS.currencyLength, 'As the keeper writes it.')
+  currency!: string
+}
+
 /** One design of a basin: all the core needs to solve it. */
 export class DesignDocument implements BasinDesign {
+  @Listing(1, COUNTS.tanks, 'Display tanks on this sump; a design is known by the first.')
   @Type(() => TankDocument)
-  @IsObject(anObject)
-  @ValidateNested()
-  tank!: TankDocument
-
-  @Type(() => DisplacementDocument)
-  @IsObject(anObject)
-  @ValidateNested()
-  displacement!: DisplacementDocument
+  @ValidateNested({ each: true })
+  tanks!: TankDocument[]
 
   @Type(() => WaterDocument)
   @IsObject(anObject)
   @ValidateNested()
   water!: WaterDocument
 
-  @Type(() => TargetDocument)
-  @IsObject(anObject)
-  @ValidateNested()
-  target!: TargetDocument
-
   @Type(() => ReturnSideDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Judged('a pump and a speed it has', (side, owner) => pumpFault(side, owner as DesignDocument))
+  @Judged('plumbing that holds together', (_, owner) => plumbingFault(owner as DesignDocument))
   returnSide!: ReturnSideDocument
 
   @Listing(1, COUNTS.pumps, 'The pumps this design uses, as they were when chosen.')
   @Type(() => PumpPartDocument)
   @ValidateNested({ each: true })
   pumps!: PumpPartDocument[]
-}
 
-function pumpFault(side: unknown, { pumps }: DesignDocument): string | null {
-  const { pumpId, speed } = (side ?? {}) as Partial<ReturnSideDocument>
-  if (!Array.isArray(pumps) || typeof pumpId !== 'string' || typeof speed !== 'number') return null
-  const alike = pumps.filter((one: PumpPart | null) => one?.id === pumpId)
-  if (alike.length !== 1) {
-    return `must name one of the design’s pumps: ${alike.length} of them have the id "${pumpId}"`
-  }
-  return speedFault(alike[0]!, speed)
-}
-
-function speedFault(pump: PumpPart, speed: number): string | null {
-  if (pump.control === 'fixed-speed') {
-    return speed === 1 ? null : `must have speed 1: ${pump.name} runs at one speed; it is ${speed}`
-  }
-  return speed >= pump.leastSpeed
-    ? null
-    : `must have a speed from ${pump.leastSpeed} to 1 for ${pump.name}; it is ${speed}`
+  @Type(() => TariffDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('What the keeper pays for electricity; null: not told.')
+  tariff!: TariffDocument | null
 }

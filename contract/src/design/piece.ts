@@ -4,19 +4,26 @@ import type {
   BulkheadPiece,
   CheckValveForm,
   CheckValvePiece,
+  DeviceLossBy,
+  DevicePiece,
+  DeviceUse,
   Direction,
   ElbowForm,
   ElbowPiece,
+  FreeHosePiece,
+  LossPoint,
   NozzlePiece,
   PipePiece,
   ReducerPiece,
+  TeeForm,
+  TeePiece,
   UnionPiece,
   ValveForm,
   ValvePiece,
 } from '@yew-basin/core'
-import { LIMITS } from './limits.ts'
+import { COUNTS, LIMITS } from './limits.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Id, Judged, OneOf, Within, WithinOrNull } from './rules.ts'
+import { Id, Judged, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
 const KINDS = [
   'pipe',
@@ -27,11 +34,14 @@ const KINDS = [
   'reducer',
   'bulkhead',
   'nozzle',
+  'tee',
+  'device',
+  'free-hose',
 ] as const
 
 /** What every piece has; on its own it is a piece of no known kind. */
 export class PieceDocument {
-  @Id('Stays with the piece when it is moved; unique in its run.')
+  @Id('Stays with the piece when it is moved; unique in its design.')
   id!: string
 
   @OneOf(KINDS, 'What the piece is.')
@@ -130,6 +140,85 @@ class NozzlePieceDocument extends PieceDocument implements NozzlePiece {
   boreM!: number
 }
 
+class TeePieceDocument extends PieceDocument implements TeePiece {
+  @OneOf(['tee'], 'Where another line leaves or joins; with none it is plugged.')
+  declare kind: 'tee'
+
+  @OneOf(
+    ['side', 'straight', 'split'],
+    'The other line stands at the side; it goes straight on and this one turns; or both turn.',
+  )
+  form!: TeeForm
+}
+
+export class LossPointDocument implements LossPoint {
+  @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
+  flowM3PerS!: number
+
+  @Within(LIMITS.pumpHead, 'Head lost at that flow, m.')
+  headM!: number
+}
+
+class DevicePieceDocument extends PieceDocument implements DevicePiece {
+  @OneOf(['device'], 'Something the water passes that is no plumbing.')
+  declare kind: 'device'
+
+  @OneOf(
+    ['reactor', 'scrubber', 'chiller', 'heater', 'sterilizer', 'other'],
+    'What it is for; its loss does not depend on it.',
+  )
+  use!: DeviceUse
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @OneOf(['k', 'kv', 'table'], 'Which of the three figures below counts.')
+  by!: DeviceLossBy
+
+  @Within(LIMITS.loss, 'K on the bore of its line.')
+  k!: number
+
+  @Within(LIMITS.kv, 'Kv, m³/h at 1 bar.')
+  kvM3PerH!: number
+
+  @Listing(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above nil.')
+  @Type(() => LossPointDocument)
+  @ValidateNested({ each: true })
+  @Judged('a usable table', (_, owner) => tableFault(owner as DevicePieceDocument))
+  table!: LossPointDocument[]
+}
+
+function tableFault({ by, table }: DevicePieceDocument): string | null {
+  if (!Array.isArray(table)) return null
+  if (by === 'table' && table.length === 0) return 'must have a point or more where it counts'
+  const last = { flowM3PerS: 0, headM: 0 }
+  for (const [i, point] of table.entries()) {
+    if (typeof point !== 'object' || point === null) return null
+    if (!(point.flowM3PerS > last.flowM3PerS))
+      return `flow must rise from nil: point ${i + 1} does not`
+    if (!(point.headM > last.headM)) return `head must rise from nil: point ${i + 1} does not`
+    Object.assign(last, point)
+  }
+  return null
+}
+
+class FreeHosePieceDocument extends PieceDocument implements FreeHosePiece {
+  @OneOf(['free-hose'], 'Hose that curves freely to a place.')
+  declare kind: 'free-hose'
+
+  @Within(LIMITS.pipeLength, 'Length it is cut to, m.')
+  lengthM!: number
+
+  @Within(LIMITS.by, 'Its end to the right of its start, m; minus: to the left.')
+  byXM!: number
+
+  @Within(LIMITS.by, 'Its end behind its start, m; minus: in front.')
+  byYM!: number
+
+  @Within(LIMITS.by, 'Its end above its start, m; minus: below.')
+  byZM!: number
+}
+
 /** Class of each kind, for reading a stored list. */
 export const PIECE_CLASSES = [
   { name: 'pipe', value: PipePieceDocument },
@@ -140,4 +229,7 @@ export const PIECE_CLASSES = [
   { name: 'reducer', value: ReducerPieceDocument },
   { name: 'bulkhead', value: BulkheadPieceDocument },
   { name: 'nozzle', value: NozzlePieceDocument },
+  { name: 'tee', value: TeePieceDocument },
+  { name: 'device', value: DevicePieceDocument },
+  { name: 'free-hose', value: FreeHosePieceDocument },
 ]

@@ -1,43 +1,142 @@
 import { Type } from 'class-transformer'
-import { IsObject, ValidateNested } from 'class-validator'
-import type { Point, ReturnSide } from '@yew-basin/core'
-import { LIMITS } from './limits.ts'
-import { Id, Within } from './rules.ts'
+import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
+import type {
+  LineEnd,
+  LineStart,
+  PlacedPump,
+  Point,
+  ReturnLine,
+  ReturnSide,
+  SumpChamber,
+} from '@yew-basin/core'
+import { COUNTS, LIMITS } from './limits.ts'
+import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
 import { RunDocument } from './run.ts'
 
 /** A place in the room. */
 export class PointDocument implements Point {
-  @Within(LIMITS.place, 'To the right of the tank’s left inside face, m.')
+  @Within(LIMITS.place, 'To the right of the first tank’s left inside face, m.')
   xM!: number
 
-  @Within(LIMITS.place, 'Behind the tank’s front inside face, m.')
+  @Within(LIMITS.place, 'Behind the first tank’s front inside face, m.')
   yM!: number
 
   @Within(LIMITS.place, 'Above the room’s floor, m.')
   zM!: number
 }
 
-/** From the sump’s return chamber back to the tank. */
-export class ReturnSideDocument implements ReturnSide {
-  @Id('The pump in use, one of the design’s pumps.')
+/** A chamber of the sump. */
+export class ChamberDocument implements SumpChamber {
+  @Id('Names the chamber in this design.')
+  id!: string
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @Within(LIMITS.sourceLevel, 'Running level of its water, over the room’s floor, m.')
+  levelM!: number
+}
+
+const aPlace = { message: 'must be a place: an object with xM, yM and zM' }
+
+/** A pump where it stands. */
+export class PlacedPumpDocument implements PlacedPump {
+  @Id('Names the place; lines start from it.')
+  id!: string
+
+  @Id('The pump that stands there, one of the design’s pumps.')
   pumpId!: string
 
   @Within(LIMITS.speed, 'Share of full speed; 1 for a pump of one speed.')
   speed!: number
 
-  @Within(
-    LIMITS.sourceLevel,
-    'Running level of the water the pump draws from, over the room’s floor, m.',
-  )
-  sourceLevelM!: number
+  @IsBoolean({ message: 'must be true or false' })
+  @Says('Switched off: an open pipe.')
+  stopped!: boolean
+
+  @Id('The chamber it draws from.')
+  chamberId!: string
 
   @Type(() => PointDocument)
-  @IsObject({ message: 'must be a place: an object with xM, yM and zM' })
+  @IsObject(aPlace)
   @ValidateNested()
   outlet!: PointDocument
+}
+
+/** Where a line’s water comes from. */
+export class LineStartDocument implements LineStart {
+  @OneOf(['pump', 'tee'], 'A placed pump, or a tee of another line.')
+  at!: 'pump' | 'tee'
+
+  @Id('The placed pump, or the tee’s piece.')
+  id!: string
+}
+
+/** Where a line ends. */
+export class LineEndDocument implements LineEnd {
+  @OneOf(
+    ['tank', 'chamber', 'tee', 'cap'],
+    'Over or in a tank or a chamber, in a tee of another line, or capped.',
+  )
+  at!: 'tank' | 'chamber' | 'tee' | 'cap'
+
+  @IdOrNull('The tank, chamber or tee; null when capped.')
+  id!: string | null
+
+  @Type(() => PointDocument)
+  @IsObject(aPlace)
+  @ValidateNested()
+  @OrNull('The bulkhead or clip it must reach; null: wherever its pieces lead.')
+  place!: PointDocument | null
+
+  @WithinOrNull(LIMITS.breakDepth, 'How far under the running surface a hole breaks its siphon, m.')
+  breakDepthM!: number | null
+}
+
+/** One line of the return side. */
+export class ReturnLineDocument implements ReturnLine {
+  @Id('Names the line in this design.')
+  id!: string
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @Type(() => LineStartDocument)
+  @IsObject({ message: 'must be a start: an object with at and id' })
+  @ValidateNested()
+  start!: LineStartDocument
 
   @Type(() => RunDocument)
   @IsObject({ message: 'must be a run: an object with size, pieces, roughnessM and ribbedFactor' })
   @ValidateNested()
   run!: RunDocument
+
+  @Type(() => LineEndDocument)
+  @IsObject({ message: 'must be an end: an object with at, id, place and breakDepthM' })
+  @ValidateNested()
+  end!: LineEndDocument
+
+  @WithinOrNull(LIMITS.wantedFlow, 'What the keeper wants at its end, m³/s.')
+  wantedFlowM3PerS!: number | null
+}
+
+/** From the sump back to the tanks. */
+export class ReturnSideDocument implements ReturnSide {
+  @Listing(1, COUNTS.chambers, 'Chambers of the sump that pumps draw from or lines end in.')
+  @Type(() => ChamberDocument)
+  @ValidateNested({ each: true })
+  chambers!: ChamberDocument[]
+
+  @Listing(1, COUNTS.placedPumps, 'Pumps where they stand.')
+  @Type(() => PlacedPumpDocument)
+  @ValidateNested({ each: true })
+  pumps!: PlacedPumpDocument[]
+
+  @Listing(1, COUNTS.lines, 'Lines, each from a pump or a tee to its end.')
+  @Type(() => ReturnLineDocument)
+  @ValidateNested({ each: true })
+  lines!: ReturnLineDocument[]
+
+  @IdOrNull('A pump on the shelf, one of the design’s pumps; null: none.')
+  sparePumpId!: string | null
 }

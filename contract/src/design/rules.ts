@@ -89,6 +89,20 @@ export function Id(description: string): PropertyDecorator {
   )
 }
 
+/** On a nested object: it may be null instead. */
+export function OrNull(description: string): PropertyDecorator {
+  const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
+  const schema = { type: ['object', 'null'] as never, description }
+  return together(orNull, JSONSchema(schema) as PropertyDecorator)
+}
+
+/** The same, or null. */
+export function IdOrNull(description: string): PropertyDecorator {
+  const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
+  const schema = { type: ['string', 'null'] as never, description }
+  return together(Id(description), orNull, JSONSchema(schema) as PropertyDecorator)
+}
+
 /** A list of `least` to `most` things. */
 export function Listing(least: number, most: number, description: string): PropertyDecorator {
   const message = (args: ValidationArguments) =>

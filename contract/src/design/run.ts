@@ -4,9 +4,9 @@ import type { Piece, Run } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PIECE_CLASSES, PieceDocument } from './piece.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Judged, Listing, Within } from './rules.ts'
+import { Listing, Within } from './rules.ts'
 
-/** One line of pipe from the pump's outlet to its end, in the order the water passes. */
+/** One line of pipe from a pump's outlet or a tee to its end, in the order the water passes. */
 export class RunDocument implements Run {
   @Type(() => PipeSizeDocument)
   @IsObject({ message: 'must be a pipe size: an object with series, size and boreM' })
@@ -19,7 +19,6 @@ export class RunDocument implements Run {
     discriminator: { property: 'kind', subTypes: PIECE_CLASSES },
   })
   @ValidateNested({ each: true })
-  @Judged('unique ids', (pieces) => repeatedId(pieces))
   pieces!: Piece[]
 
   @Within(
@@ -30,11 +29,4 @@ export class RunDocument implements Run {
 
   @Within(LIMITS.ribbedFactor, 'Factor on friction in ribbed hose; 2 unless measured.')
   ribbedFactor!: number
-}
-
-function repeatedId(pieces: unknown): string | null {
-  if (!Array.isArray(pieces)) return null
-  const ids = pieces.map((piece: { id?: string } | null) => piece?.id)
-  const again = ids.find((id, i) => id !== undefined && ids.indexOf(id) !== i)
-  return again === undefined ? null : `must have an id of its own each; ${again} stands twice`
 }

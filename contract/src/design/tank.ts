@@ -1,9 +1,41 @@
+import { Type } from 'class-transformer'
+import { IsObject, ValidateNested } from 'class-validator'
 import type { Displacement, DisplayTank } from '@yew-basin/core'
-import { LIMITS } from './limits.ts'
-import { Within } from './rules.ts'
+import { COUNTS, LIMITS } from './limits.ts'
+import { Id, Text, Within } from './rules.ts'
 
-/** The display tank, by its inside sizes. */
+/** What stands in the display and takes the water’s place. */
+export class DisplacementDocument implements Displacement {
+  @Within(LIMITS.rockMass, 'Mass of the rock, kg.')
+  rockMassKg!: number
+
+  @Within(LIMITS.rockDensity, 'Mass of rock over the water it pushes aside, kg/m³.')
+  rockDensityKgPerM3!: number
+
+  @Within(LIMITS.sandMass, 'Dry mass of the sand, kg.')
+  sandMassKg!: number
+
+  @Within(LIMITS.sandDensity, 'Density of the sand’s grains, kg/m³.')
+  sandGrainDensityKgPerM3!: number
+}
+
+/** A display tank, by its inside sizes and its place in the room. */
 export class TankDocument implements DisplayTank {
+  @Id('Names the tank in this design.')
+  id!: string
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @Within(
+    LIMITS.place,
+    'Its left inside face, to the right of the room’s zero, m; 0 for the first.',
+  )
+  xM!: number
+
+  @Within(LIMITS.place, 'Its front inside face, behind the room’s zero, m; 0 for the first.')
+  yM!: number
+
   @Within(LIMITS.tankLength, 'Inside length, left to right, m.')
   lengthM!: number
 
@@ -24,19 +56,12 @@ export class TankDocument implements DisplayTank {
 
   @Within(LIMITS.floorHeight, 'Height of the tank’s inside floor over the room’s floor, m.')
   floorHeightM!: number
-}
 
-/** What stands in the display and takes the water’s place. */
-export class DisplacementDocument implements Displacement {
-  @Within(LIMITS.rockMass, 'Mass of the rock, kg.')
-  rockMassKg!: number
+  @Type(() => DisplacementDocument)
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  displacement!: DisplacementDocument
 
-  @Within(LIMITS.rockDensity, 'Mass of rock over the water it pushes aside, kg/m³.')
-  rockDensityKgPerM3!: number
-
-  @Within(LIMITS.sandMass, 'Dry mass of the sand, kg.')
-  sandMassKg!: number
-
-  @Within(LIMITS.sandDensity, 'Density of the sand’s grains, kg/m³.')
-  sandGrainDensityKgPerM3!: number
+  @Within(LIMITS.turnover, 'Wanted net volumes of this tank through the sump, per hour.')
+  turnoverPerH!: number
 }

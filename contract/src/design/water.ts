@@ -1,4 +1,4 @@
-import type { Target, WaterReading } from '@yew-basin/core'
+import type { WaterReading } from '@yew-basin/core'
 import { LIMITS } from './limits.ts'
 import { Within } from './rules.ts'
 
@@ -9,10 +9,4 @@ export class WaterDocument implements WaterReading {
 
   @Within(LIMITS.temperature, 'Temperature, °C.')
   temperatureC!: number
-}
-
-/** What the keeper wants of the loop. */
-export class TargetDocument implements Target {
-  @Within(LIMITS.turnover, 'Wanted net display volumes through the sump, per hour.')
-  turnoverPerH!: number
 }

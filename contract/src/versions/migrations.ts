@@ -1,3 +1,5 @@
+import { tanksAndLines } from './002-tanks-and-lines.ts'
+
 /** One step from a stored document's format to the next. Named for what it changes. */
 export interface Migration {
   readonly name: string
@@ -6,10 +8,10 @@ export interface Migration {
 }
 
 /**
- * In order, without gaps: MIGRATIONS[0] turns format 1 into format 2. Format 1 is the first, so
- * there are none yet. Every format keeps a frozen sample in contract/test/frozen/.
+ * In order, without gaps: MIGRATIONS[0] turns format 1 into format 2. Every format keeps a frozen
+ * sample in contract/test/frozen/.
  */
-export const MIGRATIONS: readonly Migration[] = []
+export const MIGRATIONS: readonly Migration[] = [{ name: 'tanks-and-lines', up: tanksAndLines }]
 
 /** A stored design document brought to the present format. */
 export function migrated(document: unknown, fromVersion: number): unknown {

@@ -1,8 +1,11 @@
-import { AS_COMPUTED, lineLoss } from '../network/line.ts'
+import { AS_COMPUTED, type LossScale } from '../network/line.ts'
 import { FITTINGS_BAND, FRICTION_BAND } from '../network/band.ts'
-import { pumpHeadM } from '../pump/curve.ts'
+import { makeNetwork } from '../network/network.ts'
+import type { NetworkProblem } from '../network/problem.ts'
+import { pumpHeadM, type PumpCurve } from '../pump/curve.ts'
 import type { BasinDesign } from './design.ts'
-import { layOut } from './layout.ts'
+import { layOut, pumpOf, type LaidPump, type Layout } from './layout/layout.ts'
+import { run } from './running.ts'
 
 /** One point of a curve to draw. */
 export interface HeadPoint {
@@ -23,22 +26,20 @@ export interface DutyCurves {
   readonly systemHigh: readonly HeadPoint[]
 }
 
-export function dutyCurves(design: BasinDesign, samples = 48): DutyCurves {
-  const { curve, part, problem, liftM, water } = layOut(design)
-  const { speed, line } = problem
-  const widest = Math.max(curve.freeFlowM3PerS, 1e-6)
-  const flows = Array.from({ length: samples + 1 }, (_, i) => (i / samples) * widest)
-  const system = (scale: typeof AS_COMPUTED) =>
-    flows.map((flowM3PerS) => {
-      const { frictionM, fittingsM } = lineLoss(line, flowM3PerS, water, scale)
-      return { flowM3PerS, headM: liftM + frictionM + fittingsM }
-    })
-  const pumpAt = (n: number) =>
-    flows.map((flow) => ({ flowM3PerS: flow * n, headM: pumpHeadM(curve, flow * n, n) }))
+/** The curves of the pump that a line's water comes from. */
+export function dutyCurves(design: BasinDesign, lineId: string, samples = 48): DutyCurves {
+  const layout = layOut(design)
+  const index = Math.max(
+    0,
+    layout.lines.findIndex(({ line }) => line.id === lineId),
+  )
+  const pump = pumpOf(layout, index)
+  const system = (scale: LossScale) => systemCurve(layout, pump, scale, samples)
+  const { speed } = pump
   return {
-    pump: pumpAt(speed),
-    fullSpeed: speed < 1 ? pumpAt(1) : null,
-    printed: part.curve.map(({ flowM3PerS, headM }) => ({
+    pump: pumpPoints(pump.curve, speed, samples),
+    fullSpeed: speed < 1 ? pumpPoints(pump.curve, 1, samples) : null,
+    printed: pump.part.curve.map(({ flowM3PerS, headM }) => ({
       flowM3PerS: flowM3PerS * speed,
       headM: headM * speed * speed,
     })),
@@ -46,4 +47,65 @@ export function dutyCurves(design: BasinDesign, samples = 48): DutyCurves {
     systemLow: system({ friction: 1 - FRICTION_BAND, fittings: 1 - FITTINGS_BAND }),
     systemHigh: system({ friction: 1 + FRICTION_BAND, fittings: 1 + FITTINGS_BAND }),
   }
+}
+
+/** A pump's head over its flow at a speed. */
+export function pumpPoints(curve: PumpCurve, speed: number, samples = 48): HeadPoint[] {
+  const widest = Math.max(curve.freeFlowM3PerS, 1e-6)
+  return Array.from({ length: samples + 1 }, (_, i) => {
+    const flowM3PerS = (i / samples) * widest * speed
+    return { flowM3PerS, headM: pumpHeadM(curve, flowM3PerS, speed) }
+  })
+}
+
+/** A pump that gives what no pump gives: a straight, steep curve that meets the system anywhere. */
+const PROBE_STEEPNESS = 4
+
+/**
+ * What the whole network asks of one pump at each flow, the other pumps as they run: the locus of
+ * the duty points of a probe in the pump's place, from too weak to lift up to twice its reach.
+ */
+export function systemCurve(
+  layout: Layout,
+  pump: LaidPump,
+  scale: LossScale,
+  samples: number,
+): HeadPoint[] {
+  if (pump.lineIndex === null) return []
+  const link = layout.segments[pump.lineIndex]![0]!.link
+  const topM = 2 * Math.max(pump.curve.shutOffHeadM, 0.5)
+  const widest = Math.max(pump.curve.freeFlowM3PerS, 1e-6)
+  const points: HeadPoint[] = []
+  let from: Float64Array | undefined
+  for (let i = 0; i <= samples; i++) {
+    const reachM = (i / samples) ** 1.4 * topM * (1 + PROBE_STEEPNESS)
+    const probe = probeCurve(reachM, (PROBE_STEEPNESS * topM) / widest)
+    const { running } = run(makeNetwork(withPump(layout.problem, link, probe), scale), scale, from)
+    from = running.flowsM3PerS
+    const flow = running.flowsM3PerS[link]!
+    if (flow > widest * 1.05) break
+    if (flow > 0) points.push({ flowM3PerS: flow, headM: probe.headAtFullSpeedM(flow) })
+    else points.splice(0, 1, { flowM3PerS: 0, headM: reachM })
+  }
+  return points
+}
+
+function probeCurve(shutOffHeadM: number, slopeSPerM2: number): PumpCurve {
+  return {
+    shutOffHeadM,
+    freeFlowM3PerS: shutOffHeadM / slopeSPerM2,
+    knownToM3PerS: shutOffHeadM / slopeSPerM2,
+    twoNumber: false,
+    headAtFullSpeedM: (flow) => shutOffHeadM - slopeSPerM2 * flow,
+    slopeAtFullSpeed: () => -slopeSPerM2,
+  }
+}
+
+function withPump(problem: NetworkProblem, link: number, curve: PumpCurve): NetworkProblem {
+  const links = problem.links.map((one, l) =>
+    l === link && one.pump
+      ? { ...one, pump: { ...one.pump, curve, speed: 1, stopped: false } }
+      : one,
+  )
+  return { ...problem, links }
 }

@@ -4,49 +4,124 @@ import type { Point } from '../run/path.ts'
 import type { Run } from '../run/piece.ts'
 import type { Displacement, TankBox } from '../tank/volume.ts'
 
-/** The display tank in the room. */
+/** A display tank in the room, and what the keeper wants of the loop for it. */
 export interface DisplayTank extends TankBox {
+  readonly id: string
+  readonly name: string
+  /** Its left inside face in the room, m; nil for the first tank. */
+  readonly xM: number
+  /** Its front inside face in the room, m. */
+  readonly yM: number
   /** Height of the tank's inside floor above the room's floor, m. */
   readonly floorHeightM: number
-}
-
-/** What the keeper wants of the loop. */
-export interface Target {
-  /** Net display volumes through the sump in an hour. */
+  readonly displacement: Displacement
+  /** Net volumes of this tank through the sump in an hour. */
   readonly turnoverPerH: number
 }
 
-/** From the sump's return chamber back to the tank. */
-export interface ReturnSide {
+/** A chamber of the sump that a pump draws from or a line ends in. */
+export interface SumpChamber {
+  readonly id: string
+  readonly name: string
+  /** Running level above the room's floor, m. */
+  readonly levelM: number
+}
+
+/** A pump where it stands. */
+export interface PlacedPump {
+  readonly id: string
+  /** One of the design's pumps. */
   readonly pumpId: string
   /** Share of full speed; 1 for a pump of one speed. */
   readonly speed: number
-  /** Running level of the water the pump draws from, above the room's floor, m. */
-  readonly sourceLevelM: number
-  /** The pump's outlet in room coordinates. */
+  /** Switched off: an open pipe with a K of its own. */
+  readonly stopped: boolean
+  /** The chamber it draws from. */
+  readonly chamberId: string
+  /** Its outlet in room coordinates. */
   readonly outlet: Point
+}
+
+/** Where a line's water comes from: a placed pump, or a tee of another line. */
+export interface LineStart {
+  readonly at: 'pump' | 'tee'
+  readonly id: string
+}
+
+/** Where a line ends: over or in a tank or a chamber, in a tee of another line, or capped. */
+export interface LineEnd {
+  readonly at: 'tank' | 'chamber' | 'tee' | 'cap'
+  /** Of the tank, chamber or tee; null when capped. */
+  readonly id: string | null
+  /** The bulkhead or clip it must reach; null: wherever its pieces lead. */
+  readonly place: Point | null
+  /** How far under the running surface a hole breaks its siphon, m; null: none is drilled. */
+  readonly breakDepthM: number | null
+}
+
+/** One line of the return side, from a pump's outlet or a tee to its end. */
+export interface ReturnLine {
+  readonly id: string
+  readonly name: string
+  readonly start: LineStart
   readonly run: Run
+  readonly end: LineEnd
+  /** What the keeper wants at its end; null: its share of what its tank wants, or nothing in particular. */
+  readonly wantedFlowM3PerS: number | null
+}
+
+/** From the sump back to the tanks. */
+export interface ReturnSide {
+  readonly chambers: readonly SumpChamber[]
+  readonly pumps: readonly PlacedPump[]
+  readonly lines: readonly ReturnLine[]
+  /** A pump on the shelf, one of the design's pumps; null: none. */
+  readonly sparePumpId: string | null
+}
+
+/** What the keeper pays for electricity. */
+export interface Tariff {
+  readonly pricePerKWh: number
+  /** As the keeper writes it: "€", "$", "kr". */
+  readonly currency: string
 }
 
 /** All that the core needs to solve a basin. */
 export interface BasinDesign {
-  readonly tank: DisplayTank
-  readonly displacement: Displacement
+  /** The first is the one a design is known by. */
+  readonly tanks: readonly DisplayTank[]
   readonly water: WaterReading
-  readonly target: Target
   readonly returnSide: ReturnSide
   /** The pumps this design uses, as they were when chosen. */
   readonly pumps: readonly PumpPart[]
+  /** null: not told. */
+  readonly tariff: Tariff | null
 }
 
-/** The pump the return side uses; throws when the design names one it does not carry. */
-export function returnPump(design: BasinDesign): PumpPart {
-  const found = design.pumps.find((pump) => pump.id === design.returnSide.pumpId)
-  if (!found) throw new RangeError(`the design carries no pump ${design.returnSide.pumpId}`)
+/** The part a placed pump is; throws when the design names one it does not carry. */
+export function partOf(design: BasinDesign, pumpId: string): PumpPart {
+  const found = design.pumps.find((pump) => pump.id === pumpId)
+  if (!found) throw new RangeError(`the design carries no pump ${pumpId}`)
   return found
 }
 
-/** Height of the tank's running water above the room's floor. */
-export function tankSurfaceM({ tank }: BasinDesign): number {
+/** Height of a tank's running water above the room's floor. */
+export function surfaceM(tank: DisplayTank): number {
   return tank.floorHeightM + tank.waterLevelM
+}
+
+/** Speed a pump runs at: a pump of one speed knows no other. */
+export function runningSpeed(part: PumpPart, speed: number): number {
+  return part.control === 'fixed-speed' ? 1 : speed
+}
+
+/** The first thing of a list with an id; throws when there is none (the contract refuses it first). */
+export function byId<T extends { readonly id: string }>(
+  list: readonly T[],
+  id: string | null,
+  what: string,
+): T {
+  const found = list.find((one) => one.id === id)
+  if (!found) throw new RangeError(`the design has no ${what} ${id}`)
+  return found
 }

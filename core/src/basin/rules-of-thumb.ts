@@ -1,7 +1,9 @@
 import { flowAtHead } from '../network/speed.ts'
+import { boreAreaM2 } from '../pipe/flow.ts'
 import { hazenWilliamsMPerM } from '../pipe/hazen-williams.ts'
-import type { Layout } from './layout.ts'
-import type { SolvedReturn } from './solved.ts'
+import type { Piece } from '../run/piece.ts'
+import { pathTo, pumpOf, type Layout } from './layout/layout.ts'
+import type { SolvedLine } from './solved.ts'
 
 /** A keeper's rule and how far it is from the computed answer: (rule − computed)/computed; null where the answer is nil. */
 export interface Rule<Answer> {
@@ -37,40 +39,55 @@ const TURNOVER_RANGES = [
   [10, 12],
 ] as const
 
-type Flowing = Omit<SolvedReturn, 'pieces'>
-
-export function rulesOfThumb(layout: Layout, solved: Flowing): RulesOfThumb {
-  const { curve, problem } = layout
-  const elbowsM = countedElbowsM(layout)
-  const headM = layout.liftM + elbowsM + LEVEL_RUN_SHARE * levelRunM(layout)
+/** The rules for one line, against what is computed for it. */
+export function rulesOfThumb(
+  layout: Layout,
+  solved: SolvedLine,
+  turnoverPerH: number | null,
+): RulesOfThumb {
+  const index = layout.lines.findIndex(({ line }) => line.id === solved.lineId)
+  const { curve } = pumpOf(layout, index)
+  const way = piecesTo(layout, index)
+  const elbowsM = countedElbowsM(way)
+  const headM = solved.liftM + elbowsM + LEVEL_RUN_SHARE * levelRunM(way)
   const crossM = solved.stretches.reduce(
-    (total, stretch) =>
-      total + hazenWilliamsMPerM(Math.abs(solved.flowM3PerS), stretch.boreM) * stretch.lengthM,
+    (total, { boreM, speedMPerS, lengthM }) =>
+      total + hazenWilliamsMPerM(speedMPerS * boreAreaM2(boreM), boreM) * lengthM,
     0,
   )
+  const flow = solved.pump.flowM3PerS
   return {
-    deratedFlowM3PerS: rule(DERATED_SHARE * curve.freeFlowM3PerS, solved.flowM3PerS),
-    countedHeadM: rule(headM, solved.headM),
-    countedFlowM3PerS: rule(flowAtHead(curve, problem.speed, headM), solved.flowM3PerS),
+    deratedFlowM3PerS: rule(DERATED_SHARE * curve.freeFlowM3PerS, flow),
+    countedHeadM: rule(headM, solved.pump.headM),
+    countedFlowM3PerS: rule(flowAtHead(curve, solved.pump.speed, headM), flow),
     countedElbowsM: rule(elbowsM, solved.fittingsM),
     hazenWilliamsFrictionM: rule(crossM, solved.frictionM),
-    turnoverRangePerH: turnoverRange(solved.turnoverPerH),
+    turnoverRangePerH: turnoverRange(turnoverPerH),
   }
+}
+
+/** Every piece the water passes on its way to a line's end. */
+function piecesTo(layout: Layout, index: number): Piece[] {
+  return pathTo(layout, index).flatMap(({ lineIndex, segments }) =>
+    segments.flatMap(({ firstPiece, endPiece }) =>
+      layout.lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
+    ),
+  )
 }
 
 function rule(answer: number, computed: number): Rule<number> {
   return { answer, offBy: computed > 0 ? (answer - computed) / computed : null }
 }
 
-function countedElbowsM({ placed }: Layout): number {
-  return placed.reduce((total, { piece }) => {
+function countedElbowsM(way: readonly Piece[]): number {
+  return way.reduce((total, piece) => {
     if (piece.kind !== 'elbow') return total
     return total + (piece.form === 'standard-45' ? FOOT_M / 2 : FOOT_M)
   }, 0)
 }
 
-function levelRunM({ placed }: Layout): number {
-  return placed.reduce((total, { piece }) => {
+function levelRunM(way: readonly Piece[]): number {
+  return way.reduce((total, piece) => {
     const level = piece.kind === 'pipe' && piece.direction !== 'up' && piece.direction !== 'down'
     return total + (level ? piece.lengthM : 0)
   }, 0)

@@ -4,9 +4,11 @@ import type { SolvedReturn, SolvedTank, SolvedWater } from './solved.ts'
 
 /** Every figure of a solved basin, SI. */
 export interface SolvedBasin {
-  readonly tank: SolvedTank
+  /** In the design's order. */
+  readonly tanks: readonly SolvedTank[]
   readonly water: SolvedWater
   readonly returnSide: SolvedReturn
+  /** Of the line the design is known by. */
   readonly rulesOfThumb: RulesOfThumb
   readonly findings: readonly Finding[]
 }

@@ -1,9 +1,9 @@
-import type { DutyStatus } from '../network/duty.ts'
 import type { Regime } from '../pipe/friction.ts'
 import type { Point } from '../run/path.ts'
-import type { RunEnd } from './layout.ts'
+import type { RunEnd } from './layout/lay-lines.ts'
 
 export interface SolvedTank {
+  readonly tankId: string
   /** Below the running level, with all that stands in it. */
   readonly grossVolumeM3: number
   readonly rockVolumeM3: number
@@ -18,6 +18,12 @@ export interface SolvedTank {
   readonly wantedFlowM3PerS: number
   /** Height of the running water above the room's floor. */
   readonly surfaceM: number
+  /** What all its lines bring. */
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+  /** Net volumes an hour; null when there is no net water. */
+  readonly turnoverPerH: number | null
+  readonly turnoverBandPerH: number | null
 }
 
 export interface SolvedWater {
@@ -30,12 +36,14 @@ export interface SolvedWater {
   readonly conductivityMSPerCm: number | null
 }
 
-/** One piece of the run at the duty point. */
+/** One piece of a line as it runs. */
 export interface SolvedPiece {
   readonly pieceId: string
   readonly kind: string
   readonly from: Point
   readonly to: Point
+  /** Negative when water runs back. */
+  readonly flowM3PerS: number
   /** The bore its speed is given on. */
   readonly boreM: number
   readonly speedMPerS: number
@@ -43,7 +51,7 @@ export interface SolvedPiece {
   readonly regime: Regime
   /** Darcy friction factor with its hose factor; null for a piece that is no pipe. */
   readonly frictionFactor: number | null
-  /** Sum of K V²/2g over the velocity head on `boreM`; null for pipe and for a shut valve. */
+  /** Sum of K V²/2g over the velocity head on `boreM`; null for pipe, for a printed table and for a shut valve. */
   readonly k: number | null
   readonly lossM: number
 }
@@ -59,34 +67,24 @@ export interface SolvedStretch {
   readonly lossM: number
 }
 
-export interface SolvedReturn {
-  /** unsettled: the equations gave no answer; a finding says so. */
-  readonly status: DutyStatus | 'unsettled'
+/** flows: as it should. no-lift: the pump cannot reach its end. flows-back: water runs back. unsettled: no answer was found. */
+export type LineStatus = 'flows' | 'no-lift' | 'flows-back' | 'shut' | 'capped' | 'unsettled'
+
+/** A placed pump as it runs. */
+export interface SolvedPump {
+  readonly placedId: string
+  readonly partId: string
+  readonly stopped: boolean
+  readonly speed: number
+  /** Negative when water is forced back through it. */
   readonly flowM3PerS: number
   readonly flowBandM3PerS: number
-  /** Net display volumes an hour; null when there is no net water. */
-  readonly turnoverPerH: number | null
-  readonly turnoverBandPerH: number | null
   readonly headM: number
   readonly headBandM: number
-  readonly liftM: number
-  readonly frictionM: number
-  readonly frictionBandM: number
-  /** Fittings, changes of bore and the exit. */
-  readonly fittingsM: number
-  readonly fittingsBandM: number
-  readonly speed: number
   /** At this speed. */
   readonly shutOffHeadM: number
   /** Flow against no head at this speed. */
   readonly freeFlowM3PerS: number
-  /** Least share of full speed whose shut-off head reaches the lift. */
-  readonly leastSpeedToLift: number
-  /** Fastest water in pipe and fittings; the nozzle's mouth apart. */
-  readonly fastestMPerS: number
-  readonly fastestPieceId: string | null
-  /** At the end of the run. */
-  readonly exitSpeedMPerS: number
   readonly wirePowerW: number
   /** From a rated power scaled by n³, not from a power curve. */
   readonly powerIsScaled: boolean
@@ -94,10 +92,65 @@ export interface SolvedReturn {
   readonly wireToWater: number
   readonly heatToWaterW: number
   readonly energyPerYearJ: number
+  /** In the keeper's currency; null when no tariff is told. */
+  readonly costPerYear: number | null
   readonly twoNumberCurve: boolean
+}
+
+/** A line as it runs, and the way its water takes from the pump. */
+export interface SolvedLine {
+  readonly lineId: string
+  readonly status: LineStatus
+  /** The pump its water comes from. */
+  readonly pump: SolvedPump
+  /** What leaves at its end; negative when it comes in there. */
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+  /** What comes in at its start: more than leaves where others branch off. */
+  readonly startFlowM3PerS: number
+  /** From the water its pump draws to its end. */
+  readonly liftM: number
+  /** In straight pipe, all the way from the pump. */
+  readonly frictionM: number
+  readonly frictionBandM: number
+  /** Fittings, devices, changes of bore and the exit, all the way from the pump. */
+  readonly fittingsM: number
+  readonly fittingsBandM: number
+  /** Least share of full speed whose shut-off head reaches the lift. */
+  readonly leastSpeedToLift: number
+  /** Fastest water in this line's own pipe and fittings; the nozzle's mouth apart. */
+  readonly fastestMPerS: number
+  readonly fastestPieceId: string | null
+  /** At the end of the line. */
+  readonly exitSpeedMPerS: number
+  readonly start: Point
   readonly mouth: Point
   readonly end: RunEnd
   readonly pipeLengthM: number
   readonly pieces: readonly SolvedPiece[]
+  /** Straight pipe all the way from the pump. */
   readonly stretches: readonly SolvedStretch[]
+}
+
+export interface SolvedReturn {
+  /** Of the line the design is known by. */
+  readonly status: LineStatus
+  /** The line the design is known by: the first into the first tank. */
+  readonly leadLineId: string
+  /** Into all tanks together. */
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+  readonly turnoverPerH: number | null
+  readonly turnoverBandPerH: number | null
+  /** Of all pumps together. */
+  readonly wirePowerW: number
+  readonly powerIsScaled: boolean
+  readonly energyPerYearJ: number
+  readonly costPerYear: number | null
+  readonly heatToWaterW: number
+  /** Where no answer was found, the line it could not balance. */
+  readonly unsettledLineId: string | null
+  readonly iterations: number
+  readonly pumps: readonly SolvedPump[]
+  readonly lines: readonly SolvedLine[]
 }

@@ -40,6 +40,12 @@ export function forcedBackHeadM(
   return speed * speed * curve.shutOffHeadM + loss
 }
 
+/** What water loses that runs through a stopped pump, in the way it runs: K V²/2g on its outlet bore. */
+export function stoppedLossM(outletBoreM: number, flowM3PerS: number): number {
+  const speed = speedMPerS(flowM3PerS, outletBoreM)
+  return Math.sign(flowM3PerS) * FORCED_BACK_K * velocityHeadM(speed)
+}
+
 /** The least share of full speed whose shut-off head reaches a lift: √(lift/H₀). */
 export function leastSpeedToLift(curve: PumpCurve, liftM: number): number {
   return liftM <= 0 ? 0 : Math.sqrt(liftM / curve.shutOffHeadM)

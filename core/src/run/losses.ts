@@ -1,11 +1,20 @@
+import { constantLoss, type Loss } from '../fitting/loss.ts'
 import { threeKLoss, type ThreeKFitting } from '../fitting/three-k.ts'
-import type { Loss } from '../fitting/loss.ts'
 import { makerLoss } from '../fitting/maker.ts'
 import { EXIT_LOSS, UNION_LOSS } from '../fitting/opening.ts'
 import { transitionBoreM, transitionLoss } from '../fitting/transition.ts'
 import { valveLoss } from '../fitting/valve.ts'
 import type { PlacedPiece } from './path.ts'
-import type { CheckValvePiece, ElbowForm, Run, ValvePiece } from './piece.ts'
+import { makePchip, type Pchip } from '../numeric/pchip.ts'
+import type {
+  CheckValvePiece,
+  DevicePiece,
+  ElbowForm,
+  LossPoint,
+  Run,
+  TeeForm,
+  ValvePiece,
+} from './piece.ts'
 
 /** Wall friction of one straight length. */
 export interface FrictionLoss {
@@ -27,6 +36,8 @@ export interface FittingLoss {
 export interface PieceLosses {
   readonly friction: FrictionLoss | null
   readonly fittings: readonly FittingLoss[]
+  /** A device's head against the flow, where it is printed so. */
+  readonly table: Pchip | null
   /** A shut valve: no water passes. */
   readonly shut: boolean
 }
@@ -43,7 +54,12 @@ export function pieceLosses(placed: PlacedPiece, run: Run): PieceLosses {
   const { piece, boreBeforeM: boreM, tradeSizeIn } = placed
   switch (piece.kind) {
     case 'pipe':
-      return { friction: frictionOf(placed, run, piece.lengthM), fittings: [], shut: false }
+    case 'free-hose':
+      return { ...NOTHING, friction: frictionOf(placed, run, piece.lengthM) }
+    case 'tee':
+      return open([teeLoss(piece.form, 'own', boreM, tradeSizeIn)])
+    case 'device':
+      return deviceLosses(piece, boreM)
     case 'elbow':
       return open([{ boreM, loss: threeKLoss(ELBOW[piece.form], tradeSizeIn), exit: false }])
     case 'union':
@@ -71,8 +87,39 @@ export function openEnd(boreM: number): FittingLoss {
   return { boreM, loss: EXIT_LOSS, exit: true }
 }
 
+/** Which of a tee's two lines a loss is for: the one that has it among its pieces, or the other. */
+export type TeeSide = 'own' | 'other'
+
+/** What the flow of one line loses in a tee: through the run, or through the branch. */
+export function teeLoss(
+  form: TeeForm,
+  side: TeeSide,
+  boreM: number,
+  tradeSizeIn: number,
+): FittingLoss {
+  const straightOn = form === (side === 'own' ? 'side' : 'straight')
+  const loss = threeKLoss(straightOn ? 'tee-run' : 'tee-branch', tradeSizeIn)
+  return { boreM, loss, exit: false }
+}
+
+/** A printed head loss as a curve that begins at nil. */
+export function lossTable(points: readonly LossPoint[]): Pchip {
+  return makePchip(
+    [0, ...points.map((point) => point.flowM3PerS)],
+    [0, ...points.map((point) => point.headM)],
+  )
+}
+
+function deviceLosses(piece: DevicePiece, boreM: number): PieceLosses {
+  if (piece.by === 'table') return { ...NOTHING, table: lossTable(piece.table) }
+  const loss = piece.by === 'k' ? constantLoss(piece.k) : makerLoss(piece.kvM3PerH, boreM)
+  return open([{ boreM, loss, exit: false }])
+}
+
+const NOTHING: PieceLosses = { friction: null, fittings: [], table: null, shut: false }
+
 function open(fittings: readonly FittingLoss[]): PieceLosses {
-  return { friction: null, fittings, shut: false }
+  return { ...NOTHING, fittings }
 }
 
 function frictionOf(placed: PlacedPiece, run: Run, lengthM: number): FrictionLoss {
@@ -98,7 +145,7 @@ function checkLoss(piece: CheckValvePiece, boreM: number, tradeSizeIn: number): 
 
 function valveLosses(piece: ValvePiece, boreM: number, tradeSizeIn: number): PieceLosses {
   const loss = lossOfValve(piece, boreM, tradeSizeIn)
-  if (!loss) return { friction: null, fittings: [], shut: true }
+  if (!loss) return { ...NOTHING, shut: true }
   return open([{ boreM, loss, exit: false }])
 }
 

@@ -3,7 +3,15 @@ import { parseQuantity } from '../quantity/parse.ts'
 import { QUANTITIES, type QuantityName, type UnitFamily } from '../quantity/units.ts'
 import { PIPE_SERIES, SERIES_SIZES, seriesWords, type PipeSeries } from '../pipe/series.ts'
 import { seriesSize, type PipeSize } from '../pipe/size.ts'
-import { DIRECTIONS, type Direction, type ElbowForm, type Piece, type Run } from './piece.ts'
+import {
+  DIRECTIONS,
+  type Direction,
+  type ElbowForm,
+  type FreeHosePiece,
+  type Piece,
+  type Run,
+  type TeeForm,
+} from './piece.ts'
 
 /** One word group of a typed run that could not be read, counted from 1. */
 export interface NotationFault {
@@ -26,6 +34,13 @@ const ELBOW_WORDS: Readonly<Record<string, ElbowForm>> = {
   'elbow 45': 'standard-45',
   bend: 'hose-bend-90',
 }
+
+const TEE_WORDS: Readonly<Record<string, TeeForm>> = {
+  tee: 'side',
+  'tee straight': 'straight',
+  'tee split': 'split',
+}
+const DEVICE_WORDS = ['reactor', 'scrubber', 'chiller', 'heater', 'sterilizer', 'device'] as const
 
 class Unreadable extends Error {}
 
@@ -104,6 +119,15 @@ function writePiece(piece: Piece, family: UnitFamily): string {
       return piece.boreM === null ? 'bulkhead' : `bulkhead ${write('length', piece.boreM)}`
     case 'nozzle':
       return `nozzle ${write('length', piece.boreM)}`
+    case 'tee':
+      return Object.keys(TEE_WORDS).find((word) => TEE_WORDS[word] === piece.form)!
+    case 'device': {
+      const word = piece.use === 'other' ? 'device' : piece.use
+      if (piece.by === 'table') return `${word} as printed`
+      return piece.by === 'k' ? `${word} k ${piece.k}` : `${word}${kv(piece.kvM3PerH)}`
+    }
+    case 'free-hose':
+      return ['hose', write('length', piece.lengthM), ...hoseSteps(piece, write)].join(' ')
   }
 }
 
@@ -132,8 +156,61 @@ function readPiece(group: string, family: UnitFamily, size: PipeSize): Unnamed {
   if (word === 'nozzle') {
     return { kind: 'nozzle', boreM: read(rest, 'length', family, 'its bore') }
   }
+  if (word === 'tee') return { kind: 'tee', form: readTee(lower) }
+  if (word === 'hose') return readFreeHose(rest, family)
+  const use = DEVICE_WORDS.find((one) => one === word)
+  if (use) return readDevice(use, rest)
   throw new Unreadable(
-    `"${word}" starts no piece. Start with up, down, left, right, front, back, elbow, sweep, 45, bend, union, gate, ball, diaphragm, check, to, bulkhead or nozzle.`,
+    `"${word}" starts no piece. Start with up, down, left, right, front, back, elbow, sweep, 45, bend, union, gate, ball, diaphragm, check, to, bulkhead, tee, hose, device or nozzle.`,
+  )
+}
+
+function hoseSteps(
+  { byXM, byYM, byZM }: FreeHosePiece,
+  write: (quantity: QuantityName, si: number) => string,
+): string[] {
+  const step = (by: number, there: Direction, back: Direction) =>
+    by === 0 ? [] : [`${by > 0 ? there : back} ${write('length', Math.abs(by))}`]
+  return [
+    ...step(byXM, 'right', 'left'),
+    ...step(byYM, 'back', 'front'),
+    ...step(byZM, 'up', 'down'),
+  ]
+}
+
+/** "600 mm right 300 mm up 200 mm": its length, then where it leads. */
+function readFreeHose(text: string, family: UnitFamily): Unnamed {
+  const [length = '', ...steps] = text.split(/ (?=(?:up|down|left|right|front|back) )/)
+  const hose = { byXM: 0, byYM: 0, byZM: 0 }
+  for (const step of steps) {
+    const [direction = '', ...rest] = step.split(' ')
+    const by = read(rest.join(' '), 'length', family, `a length ${direction}`)
+    if (direction === 'right') hose.byXM += by
+    if (direction === 'left') hose.byXM -= by
+    if (direction === 'back') hose.byYM += by
+    if (direction === 'front') hose.byYM -= by
+    if (direction === 'up') hose.byZM += by
+    if (direction === 'down') hose.byZM -= by
+  }
+  return { kind: 'free-hose', lengthM: read(length, 'length', family, 'a length'), ...hose }
+}
+
+function readTee(text: string): TeeForm {
+  const form = TEE_WORDS[text]
+  if (form) return form
+  throw new Unreadable(`"${text}" is no tee; write tee, tee straight or tee split.`)
+}
+
+function readDevice(word: (typeof DEVICE_WORDS)[number], text: string): Unnamed {
+  const use = word === 'device' ? 'other' : word
+  const name = word.charAt(0).toUpperCase() + word.slice(1)
+  const device = { kind: 'device', use, name, k: 10, kvM3PerH: 5, table: [] } as const
+  const k = /^k ?([\d.]+)$/.exec(text)
+  if (k && Number(k[1]) >= 0) return { ...device, by: 'k', k: Number(k[1]) }
+  const { kvM3PerH, left } = takeKv(text)
+  if (kvM3PerH !== null && left === '') return { ...device, by: 'kv', kvM3PerH }
+  throw new Unreadable(
+    `"${word}" needs its loss: a K (${word} k 12) or a Kv (${word} kv 5); a printed table is put in in the list.`,
   )
 }
 

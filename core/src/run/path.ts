@@ -51,6 +51,9 @@ export function placePieces(run: Run, start: Point): PlacedPiece[] {
     const sizeBefore = size
     const boreBeforeM = boreM
     if (piece.kind === 'pipe') at = moved(at, piece.direction, piece.lengthM)
+    if (piece.kind === 'free-hose') {
+      at = { xM: at.xM + piece.byXM, yM: at.yM + piece.byYM, zM: at.zM + piece.byZM }
+    }
     if (piece.kind === 'reducer') {
       size = piece.to
       ;({ boreM, tradeSizeIn } = boreOf(size))

@@ -70,6 +70,57 @@ export interface NozzlePiece {
   readonly boreM: number
 }
 
+/**
+ * Where the water goes from one line into two, or comes from two into one. side: this line goes
+ * straight on and the other stands at the side. straight: the other goes straight on and this one
+ * turns. split: water comes in at the side and both turn.
+ */
+export type TeeForm = 'side' | 'straight' | 'split'
+
+export interface TeePiece {
+  readonly id: string
+  readonly kind: 'tee'
+  readonly form: TeeForm
+}
+
+/** What a device in the line is for; its loss does not depend on it. */
+export type DeviceUse = 'reactor' | 'scrubber' | 'chiller' | 'heater' | 'sterilizer' | 'other'
+
+/** How a device's loss is known. */
+export type DeviceLossBy = 'k' | 'kv' | 'table'
+
+/** One point of a device's printed loss. */
+export interface LossPoint {
+  readonly flowM3PerS: number
+  readonly headM: number
+}
+
+/** Something the water passes that is no plumbing: a reactor, a chiller, a sterilizer. */
+export interface DevicePiece {
+  readonly id: string
+  readonly kind: 'device'
+  readonly use: DeviceUse
+  readonly name: string
+  readonly by: DeviceLossBy
+  /** On the bore of its line; used when `by` is k. */
+  readonly k: number
+  /** Used when `by` is kv. */
+  readonly kvM3PerH: number
+  /** With rising flow and head, from above nil; used when `by` is table. */
+  readonly table: readonly LossPoint[]
+}
+
+/** Hose that curves freely from here to a place; as long as the keeper cuts it. */
+export interface FreeHosePiece {
+  readonly id: string
+  readonly kind: 'free-hose'
+  readonly lengthM: number
+  /** From its start to its end, along each axis of the room. */
+  readonly byXM: number
+  readonly byYM: number
+  readonly byZM: number
+}
+
 export type Piece =
   | PipePiece
   | ElbowPiece
@@ -79,12 +130,15 @@ export type Piece =
   | ReducerPiece
   | BulkheadPiece
   | NozzlePiece
+  | TeePiece
+  | DevicePiece
+  | FreeHosePiece
 
 export type PieceKind = Piece['kind']
 
-/** One line of pipe from the pump's outlet to its end, in the order the water passes. */
+/** One line of pipe from a pump's outlet or a tee to its end, in the order the water passes. */
 export interface Run {
-  /** Size at the pump's outlet, until a reducer changes it. */
+  /** Size where it starts, until a reducer changes it. */
   readonly size: PipeSize
   readonly pieces: readonly Piece[]
   /** Roughness of the wall, m: 1.5e-6 new; 5e-5 to 3e-4 after months of biofilm. */

@@ -4,7 +4,7 @@ import { solveBasin } from '../../src/basin/solve.ts'
 import type { BasinDesign } from '../../src/basin/design.ts'
 import type { FindingCode } from '../../src/basin/finding/finding.ts'
 import { say } from '../../src/quantity/sentence.ts'
-import { aBasin, codes, TEST_PUMP } from '../a-basin.ts'
+import { aBasin, codes, lead, TEST_PUMP } from '../a-basin.ts'
 
 function findingOf(design: BasinDesign, code: FindingCode) {
   const found = solveBasin(design).findings.find((finding) => finding.code === code)
@@ -25,23 +25,23 @@ test('a design with nothing wrong says only that it is fine', () => {
 
 describe('the tank', () => {
   test.each<[string, FindingCode, Record<string, unknown>]>([
-    ['water over the rim', 'water-over-rim', { 'tank.waterLevelM': 0.51 }],
-    ['little freeboard', 'little-freeboard', { 'tank.waterLevelM': 0.49 }],
-    ['a rim above the panels', 'rim-over-panels', { 'tank.rimM': 0.6 }],
+    ['water over the rim', 'water-over-rim', { 'tanks.0.waterLevelM': 0.51 }],
+    ['little freeboard', 'little-freeboard', { 'tanks.0.waterLevelM': 0.49 }],
+    ['a rim above the panels', 'rim-over-panels', { 'tanks.0.rimM': 0.6 }],
   ])('%s is found and its fix ends it', (_, code, changes) => {
     const design = aBasin(undefined, changes)
     expect(codes(design)).toContain(code)
     expect(codes(mended(design, code))).not.toContain(code)
   })
   test('rock that fills the tank is a stop without a fix', () => {
-    const design = aBasin(undefined, { 'displacement.rockMassKg': 4000 })
+    const design = aBasin(undefined, { 'tanks.0.displacement.rockMassKg': 4000 })
     expect(findingOf(design, 'no-net-water')).toMatchObject({ severity: 'stop', fixes: [] })
   })
 })
 
 describe('the flow', () => {
   test('short: the first fix brings what it says', () => {
-    const design = aBasin(undefined, { 'returnSide.speed': 0.8 })
+    const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.75 })
     const short = findingOf(design, 'flow-short')
     const after = solveBasin(mended(design, 'flow-short'))
     expect(say(short.fixes[0]!.brings, 'metric')).toContain(
@@ -50,13 +50,15 @@ describe('the flow', () => {
         'metric',
       ),
     )
-    expect(after.returnSide.flowM3PerS).toBeGreaterThanOrEqual(after.tank.wantedFlowM3PerS * 0.999)
+    expect(after.returnSide.flowM3PerS).toBeGreaterThanOrEqual(
+      after.tanks[0]!.wantedFlowM3PerS * 0.999,
+    )
     expect(after.findings.map((finding) => finding.code)).toContain('flow-as-wanted')
   })
   test('far short is a stop, and every fix offered brings more', () => {
     const design = aBasin('up 1 m, elbow, left 300 mm, gate 20%', {
-      'target.turnoverPerH': 25,
-      'returnSide.speed': 0.8,
+      'tanks.0.turnoverPerH': 25,
+      'returnSide.pumps.0.speed': 0.8,
     })
     const now = solveBasin(design).returnSide.flowM3PerS
     const { severity, fixes } = findingOf(design, 'flow-short')
@@ -69,33 +71,36 @@ describe('the flow', () => {
   test('short with a pump of one speed and nothing to open says to choose another', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
     const design = aBasin('to 3, up 1 m, elbow, left 300 mm', {
-      'target.turnoverPerH': 30,
+      'tanks.0.turnoverPerH': 30,
       pumps: [pump],
     })
     expect(say(findingOf(design, 'flow-short').reason, 'metric')).toContain('choose another pump')
   })
   test('past: a controllable pump is slowed to the wanted flow', () => {
-    const design = aBasin(undefined, { 'target.turnoverPerH': 6 })
+    const design = aBasin(undefined, { 'tanks.0.turnoverPerH': 6 })
     const after = solveBasin(mended(design, 'flow-past'))
-    expect(Math.abs(after.returnSide.flowM3PerS / after.tank.wantedFlowM3PerS - 1)).toBeLessThan(
-      0.05,
-    )
+    expect(
+      Math.abs(after.returnSide.flowM3PerS / after.tanks[0]!.wantedFlowM3PerS - 1),
+    ).toBeLessThan(0.05)
   })
   test('past: a pump of one speed is turned down with its valve', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
-    const design = aBasin(undefined, { 'target.turnoverPerH': 6, pumps: [pump] })
+    const design = aBasin(undefined, { 'tanks.0.turnoverPerH': 6, pumps: [pump] })
     const after = solveBasin(mended(design, 'flow-past'))
-    expect(Math.abs(after.returnSide.flowM3PerS / after.tank.wantedFlowM3PerS - 1)).toBeLessThan(
-      0.05,
-    )
+    expect(
+      Math.abs(after.returnSide.flowM3PerS / after.tanks[0]!.wantedFlowM3PerS - 1),
+    ).toBeLessThan(0.05)
   })
   test('past: a pump of one speed without a valve is told to have one', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
-    const design = aBasin('up 1 m, elbow, left 300 mm', { 'target.turnoverPerH': 6, pumps: [pump] })
+    const design = aBasin('up 1 m, elbow, left 300 mm', {
+      'tanks.0.turnoverPerH': 6,
+      pumps: [pump],
+    })
     expect(say(findingOf(design, 'flow-past').reason, 'metric')).toContain('gate valve')
   })
   test('none at this speed: says the least speed, and the fix makes it flow', () => {
-    const design = aBasin(undefined, { 'returnSide.speed': 0.3 })
+    const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.3 })
     expect(codes(design)[0]).toBe('no-flow-at-this-speed')
     expect(solveBasin(mended(design, 'no-flow-at-this-speed')).returnSide.status).toBe('flows')
   })
@@ -106,10 +111,10 @@ describe('the flow', () => {
   })
   test('an end under water with a weak pump runs back, unless a check valve stops it', () => {
     const line = 'up 700 mm, elbow, left 300 mm'
-    const back = aBasin(line, { 'returnSide.speed': 0.3 })
+    const back = aBasin(line, { 'returnSide.pumps.0.speed': 0.3 })
     expect(codes(back)).toContain('flows-back')
     expect(solveBasin(back).returnSide.flowM3PerS).toBeLessThan(0)
-    const held = aBasin(`check, ${line}`, { 'returnSide.speed': 0.3 })
+    const held = aBasin(`check, ${line}`, { 'returnSide.pumps.0.speed': 0.3 })
     expect(codes(held)).toContain('no-flow-at-this-speed')
   })
 })
@@ -117,7 +122,7 @@ describe('the flow', () => {
 describe('the line', () => {
   test('too fast: the fix brings it under the limit', () => {
     const design = aBasin(undefined, {
-      'returnSide.run.size': { series: 'schedule-40', size: '3/4', boreM: null },
+      'returnSide.lines.0.run.size': { series: 'schedule-40', size: '3/4', boreM: null },
     })
     expect(codes(design)).toContain('water-too-fast')
     const after = solveBasin(mended(design, 'water-too-fast')).returnSide
@@ -129,12 +134,15 @@ describe('the line', () => {
   })
   test('an outlet and a line that do not match: the adapter is put in and counted', () => {
     const design = aBasin(undefined, {
-      'returnSide.run.size': { series: 'schedule-40', size: '2', boreM: null },
+      'returnSide.lines.0.run.size': { series: 'schedule-40', size: '2', boreM: null },
     })
     const after = mended(design, 'outlet-mismatch')
-    expect(after.returnSide.run.pieces[0]).toMatchObject({ kind: 'reducer', to: { size: '2' } })
+    expect(after.returnSide.lines[0]!.run.pieces[0]).toMatchObject({
+      kind: 'reducer',
+      to: { size: '2' },
+    })
     expect(codes(after)).not.toContain('outlet-mismatch')
-    expect(solveBasin(after).returnSide.fittingsM).toBeGreaterThan(0)
+    expect(lead(after).fittingsM).toBeGreaterThan(0)
   })
   test('a turn without an elbow gets one; hose needs none; two 45s do', () => {
     const bare = aBasin('up 1 m, left 300 mm')
@@ -163,15 +171,15 @@ describe('the end of the run', () => {
   test('outside the tank is a stop; stretching brings it over', () => {
     const design = aBasin('up 1 m, elbow, right 300 mm')
     expect(findingOf(design, 'mouth-outside-tank').severity).toBe('stop')
-    expect(solveBasin(mended(design, 'mouth-outside-tank')).returnSide.end).toBe('above-water')
+    expect(lead(mended(design, 'mouth-outside-tank')).end).toBe('above-water')
   })
   test('outside, with no pipe along the way that could be stretched, has no fix', () => {
-    const design = aBasin('up 1 m', { 'returnSide.outlet.xM': 1.4 })
+    const design = aBasin('up 1 m', { 'returnSide.pumps.0.outlet.xM': 1.4 })
     expect(findingOf(design, 'mouth-outside-tank').fixes).toEqual([])
   })
   test('under water is watched, the surface counts for the lift, and raising ends it', () => {
     const design = aBasin('up 700 mm, elbow, left 300 mm')
-    expect(solveBasin(design).returnSide.liftM).toBeCloseTo(0.95 - 0.2, 12)
-    expect(solveBasin(mended(design, 'mouth-under-water')).returnSide.end).toBe('above-water')
+    expect(lead(design).liftM).toBeCloseTo(0.95 - 0.2, 12)
+    expect(lead(mended(design, 'mouth-under-water')).end).toBe('above-water')
   })
 })

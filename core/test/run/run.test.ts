@@ -9,8 +9,8 @@ import { pieceLosses } from '../../src/run/losses.ts'
 import { aBasin, pieces } from '../a-basin.ts'
 
 const START = { xM: 1, yM: 0.2, zM: 0.1 }
-const runOf = (line: string) => ({ ...aBasin().returnSide.run, pieces: pieces(line) })
-const none = { size: aBasin().returnSide.run.size, pieces: [] }
+const runOf = (line: string) => ({ ...aBasin().returnSide.lines[0]!.run, pieces: pieces(line) })
+const none = { size: aBasin().returnSide.lines[0]!.run.size, pieces: [] }
 const noId = () => 'x'
 
 describe('the run in its place', () => {

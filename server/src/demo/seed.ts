@@ -1,4 +1,5 @@
 import type { Sequelize } from 'sequelize'
+import { Basin } from '../basin/basin-model.ts'
 import { addBasin } from '../basin/basin-store.ts'
 import { Part } from '../part/part-model.ts'
 import { Workspace } from '../workspace/workspace-model.ts'
@@ -18,13 +19,15 @@ export async function seedDemo(owner: Sequelize): Promise<void> {
       })),
       { transaction, ignoreDuplicates: true },
     )
-    const [demo, fresh] = await Workspace.findOrCreate({
+    const [demo] = await Workspace.findOrCreate({
       where: { kind: 'demo' },
       defaults: { kind: 'demo' },
       transaction,
     })
-    if (!fresh) return
-    for (const basin of DEMO_BASINS) {
+    // A basin that joined the demo later is laid in beside those that stand there already.
+    const there = await Basin.findAll({ where: { workspaceId: demo.id }, transaction })
+    const names = new Set(there.map((basin) => basin.name))
+    for (const basin of DEMO_BASINS.filter(({ name }) => !names.has(name))) {
       await addBasin(
         demo.id,
         {

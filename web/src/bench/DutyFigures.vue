@@ -6,12 +6,16 @@ import FigureRow from './FigureRow.vue'
 
 const store = useDesign()
 const units = useUnits()
-const side = computed(() => store.solved?.returnSide)
+const side = computed(() => store.solvedLine)
+const endsInTank = computed(() => store.line?.end.at === 'tank')
+const endTank = computed(() =>
+  store.solved?.tanks.find(({ tankId }) => tankId === store.line?.end.id),
+)
 
 /** The head split into its three parts, as shares of the whole. */
 const split = computed(() => {
   const now = side.value
-  if (!now || now.status !== 'flows' || now.headM <= 0) return []
+  if (!now || now.status !== 'flows' || now.pump.headM <= 0) return []
   return [
     { name: 'lift', headM: now.liftM, colour: 'var(--water-ink)' },
     { name: 'friction', headM: now.frictionM, colour: 'var(--lichen-mark)' },
@@ -33,7 +37,7 @@ const split = computed(() => {
           v-for="part in split"
           :key="part.name"
           class="h-full"
-          :style="{ flexGrow: (part.headM / side.headM) * 100, background: part.colour }"
+          :style="{ flexGrow: (part.headM / side.pump.headM) * 100, background: part.colour }"
         />
       </div>
       <p class="caption mt-1 flex flex-wrap gap-x-3">
@@ -44,22 +48,24 @@ const split = computed(() => {
     </div>
     <FigureRow
       figure="flow"
-      label="Flow at the tank"
-      :mark="side.twoNumberCurve ? 'two-number curve' : undefined"
+      :label="endsInTank ? 'Flow at the tank' : 'Flow at its end'"
+      :mark="side.pump.twoNumberCurve ? 'two-number curve' : undefined"
       :value="{ quantity: 'flow', si: side.flowM3PerS }"
       :band="side.flowBandM3PerS"
     />
     <FigureRow
+      v-if="endTank"
       figure="turnover"
       label="Turnover"
-      :value="{ quantity: 'turnover', si: side.turnoverPerH ?? NaN }"
-      :band="side.turnoverBandPerH"
+      :tank-id="endTank.tankId"
+      :value="{ quantity: 'turnover', si: endTank.turnoverPerH ?? NaN }"
+      :band="endTank.turnoverBandPerH"
     />
     <FigureRow
       figure="head"
       label="Duty head"
-      :value="{ quantity: 'head', si: side.headM }"
-      :band="side.headBandM"
+      :value="{ quantity: 'head', si: side.pump.headM }"
+      :band="side.pump.headBandM"
     />
     <FigureRow figure="lift" label="Static lift" :value="{ quantity: 'head', si: side.liftM }" />
     <FigureRow
@@ -82,13 +88,13 @@ const split = computed(() => {
     <FigureRow
       figure="wirePower"
       label="Pump power"
-      :mark="side.powerIsScaled ? 'scaled' : undefined"
-      :value="{ quantity: 'power', si: side.wirePowerW }"
+      :mark="side.pump.powerIsScaled ? 'scaled' : undefined"
+      :value="{ quantity: 'power', si: side.pump.wirePowerW }"
     />
     <FigureRow
       figure="wireToWater"
       label="Wire to water"
-      :value="{ quantity: 'share', si: side.wireToWater }"
+      :value="{ quantity: 'share', si: side.pump.wireToWater }"
     />
     <FigureRow
       figure="leastSpeed"

@@ -12,6 +12,7 @@ const {
   value,
   band = null,
   mark = '',
+  tankId = null,
 } = defineProps<{
   figure: FigureName
   label: string
@@ -19,6 +20,8 @@ const {
   band?: number | null
   /** A word on how it is known: "scaled", "two-number curve". */
   mark?: string
+  /** The tank it is of, where it is of one. */
+  tankId?: string | null
 }>()
 
 const store = useDesign()
@@ -28,7 +31,9 @@ const id = useId()
 const shown = computed(() => units.shown(value))
 const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
 const working = computed(() =>
-  open.value && store.shown && store.solved ? workingOf(figure, store.shown, store.solved) : null,
+  open.value && store.shown && store.solved
+    ? workingOf(figure, store.shown, store.solved, { lineId: store.line?.id, tankId: tankId })
+    : null,
 )
 </script>
 

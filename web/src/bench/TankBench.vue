@@ -7,12 +7,16 @@ import QuantityField from './QuantityField.vue'
 import SalinityField from './SalinityField.vue'
 
 const store = useDesign()
-const tank = (name: string) => (si: number) => store.set(['tank', name], si)
-const displacement = (name: string) => (si: number) => store.set(['displacement', name], si)
+const tank = (name: string) => (si: number) => store.set(['tanks', store.tankIndex, name], si)
+const displacement = (name: string) => (si: number) =>
+  store.set(['tanks', store.tankIndex, 'displacement', name], si)
 </script>
 
 <template>
-  <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
+  <div
+    v-if="store.shown && store.solved && store.tank && store.solvedTank"
+    class="space-y-5 px-5 py-4"
+  >
     <div>
       <h2 class="text-2xl font-semibold">Tank and target</h2>
       <p class="text-ink-soft">
@@ -24,29 +28,34 @@ const displacement = (name: string) => (si: number) => store.set(['displacement'
     <section aria-label="Figures">
       <FigureRow
         figure="netVolume"
+        :tank-id="store.tank.id"
         label="Net water"
-        :value="{ quantity: 'volume', si: store.solved.tank.netVolumeM3 }"
+        :value="{ quantity: 'volume', si: store.solvedTank.netVolumeM3 }"
       />
       <FigureRow
         figure="grossVolume"
+        :tank-id="store.tank.id"
         label="Gross water"
-        :value="{ quantity: 'volume', si: store.solved.tank.grossVolumeM3 }"
+        :value="{ quantity: 'volume', si: store.solvedTank.grossVolumeM3 }"
       />
       <FigureRow
         figure="wantedFlow"
+        :tank-id="store.tank.id"
         label="Wanted flow"
-        :value="{ quantity: 'flow', si: store.solved.tank.wantedFlowM3PerS }"
+        :value="{ quantity: 'flow', si: store.solvedTank.wantedFlowM3PerS }"
       />
       <FigureRow
         figure="turnover"
+        :tank-id="store.tank.id"
         label="Turnover you get"
-        :value="{ quantity: 'turnover', si: store.solved.returnSide.turnoverPerH ?? NaN }"
-        :band="store.solved.returnSide.turnoverBandPerH"
+        :value="{ quantity: 'turnover', si: store.solvedTank.turnoverPerH ?? NaN }"
+        :band="store.solvedTank.turnoverBandPerH"
       />
       <FigureRow
         figure="contentsMass"
+        :tank-id="store.tank.id"
         label="Weight of the contents"
-        :value="{ quantity: 'mass', si: store.solved.tank.contentsMassKg }"
+        :value="{ quantity: 'mass', si: store.solvedTank.contentsMassKg }"
       />
       <FigureRow
         figure="water"
@@ -62,37 +71,37 @@ const displacement = (name: string) => (si: number) => store.set(['displacement'
           <QuantityField
             label="Length"
             :limit="LIMITS.tankLength"
-            :model-value="store.shown.tank.lengthM"
+            :model-value="store.tank.lengthM"
             @update:model-value="tank('lengthM')($event)"
           />
           <QuantityField
             label="Width, front to back"
             :limit="LIMITS.tankWidth"
-            :model-value="store.shown.tank.widthM"
+            :model-value="store.tank.widthM"
             @update:model-value="tank('widthM')($event)"
           />
           <QuantityField
             label="Height of the panels"
             :limit="LIMITS.tankHeight"
-            :model-value="store.shown.tank.heightM"
+            :model-value="store.tank.heightM"
             @update:model-value="tank('heightM')($event)"
           />
           <QuantityField
             label="Rim, where it spills"
             :limit="LIMITS.waterLevel"
-            :model-value="store.shown.tank.rimM"
+            :model-value="store.tank.rimM"
             @update:model-value="tank('rimM')($event)"
           />
           <QuantityField
             label="Running water level"
             :limit="LIMITS.waterLevel"
-            :model-value="store.shown.tank.waterLevelM"
+            :model-value="store.tank.waterLevelM"
             @update:model-value="tank('waterLevelM')($event)"
           />
           <QuantityField
             label="Tank’s floor over the room’s"
             :limit="LIMITS.floorHeight"
-            :model-value="store.shown.tank.floorHeightM"
+            :model-value="store.tank.floorHeightM"
             @update:model-value="tank('floorHeightM')($event)"
           />
         </div>
@@ -104,25 +113,25 @@ const displacement = (name: string) => (si: number) => store.set(['displacement'
           <QuantityField
             label="Rock"
             :limit="LIMITS.rockMass"
-            :model-value="store.shown.displacement.rockMassKg"
+            :model-value="store.tank.displacement.rockMassKg"
             @update:model-value="displacement('rockMassKg')($event)"
           />
           <QuantityField
             label="Rock’s density"
             :limit="LIMITS.rockDensity"
-            :model-value="store.shown.displacement.rockDensityKgPerM3"
+            :model-value="store.tank.displacement.rockDensityKgPerM3"
             @update:model-value="displacement('rockDensityKgPerM3')($event)"
           />
           <QuantityField
             label="Sand, dry"
             :limit="LIMITS.sandMass"
-            :model-value="store.shown.displacement.sandMassKg"
+            :model-value="store.tank.displacement.sandMassKg"
             @update:model-value="displacement('sandMassKg')($event)"
           />
           <QuantityField
             label="Density of its grains"
             :limit="LIMITS.sandDensity"
-            :model-value="store.shown.displacement.sandGrainDensityKgPerM3"
+            :model-value="store.tank.displacement.sandGrainDensityKgPerM3"
             @update:model-value="displacement('sandGrainDensityKgPerM3')($event)"
           />
         </div>
@@ -147,8 +156,8 @@ const displacement = (name: string) => (si: number) => store.set(['displacement'
             label="Wanted turnover"
             :limit="LIMITS.turnover"
             hint="Net volumes through the sump"
-            :model-value="store.shown.target.turnoverPerH"
-            @update:model-value="store.set(['target', 'turnoverPerH'], $event)"
+            :model-value="store.tank.turnoverPerH"
+            @update:model-value="tank('turnoverPerH')($event)"
           />
         </div>
       </section>

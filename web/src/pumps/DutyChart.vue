@@ -27,15 +27,15 @@ const colour = (name: string) =>
 const option = computed(() => {
   // Colours come from the page, so the chart is drawn again when the theme turns.
   void dark.value
-  return store.shown && store.solved
-    ? dutyChart(store.shown, store.solved, units.family, colour)
+  return store.shown && store.solvedLine
+    ? dutyChart(store.shown, store.solvedLine, units.family, colour)
     : {}
 })
 
 const inWords = computed(() => {
-  const side = store.solved?.returnSide
+  const side = store.solvedLine?.pump
   if (!side) return ''
-  return side.status === 'flows'
+  return side.flowM3PerS > 0
     ? `The pump’s curve meets the system’s at ${units.text('flow', side.flowM3PerS)} and ${units.text('head', side.headM)}.`
     : 'The pump’s curve does not meet the system’s at this speed.'
 })

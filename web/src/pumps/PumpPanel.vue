@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { returnPump, swaps, type Edit, type PumpPart } from '@yew-basin/core'
+import { partOf, swaps, type PumpPart } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { chosen } from './choose-pump.ts'
 import { usePumpShelf } from './pump-shelf.ts'
 
 const store = useDesign()
@@ -12,39 +13,39 @@ const shelf = usePumpShelf()
 const units = useUnits()
 onMounted(() => void shelf.load())
 
-const pump = computed(() => returnPump(store.shown!))
+const pump = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 const speedLimit = computed<Limit>(() => ({ ...LIMITS.speed, min: pump.value.leastSpeed }))
 /** The library, and the pump in use where it is none of the library's. */
 const choices = computed(() => {
   const own = shelf.pumps.some((part) => part.id === pump.value.id) ? [] : [pump.value]
   const parts = [...own, ...shelf.pumps]
-  const given = swaps(store.shown!, parts)
+  const given = swaps(store.shown!, parts, store.placedPump!.id)
   return parts.map((part, i) => ({
     part,
     flowM3PerS: given[i]!.flowM3PerS,
     powerW: given[i]!.wirePowerW,
   }))
 })
-const wanted = computed(() => store.solved!.tank.wantedFlowM3PerS)
+const wanted = computed(() =>
+  store.solved!.tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0),
+)
+
+const atPump = (...path: (string | number)[]) => ['returnSide', 'pumps', store.pumpIndex, ...path]
 
 /** Swaps the pump as one step; one of fixed speed runs at full speed. */
 function choose(part: PumpPart) {
-  const { pumps, returnSide } = store.design!
-  const others = pumps.filter((one) => one.id !== part.id && one.id !== returnSide.pumpId)
-  const speed = part.control === 'fixed-speed' ? 1 : Math.max(part.leastSpeed, returnSide.speed)
-  const edits: Edit[] = [
-    { op: 'set', path: ['pumps'], to: [part, ...others] },
-    { op: 'set', path: ['returnSide', 'pumpId'], to: part.id },
-    { op: 'set', path: ['returnSide', 'speed'], to: speed },
-  ]
-  store.edit(edits, `pump ${part.id}`)
+  store.edit(chosen(store.design!, store.pumpIndex, part), `pump ${part.id}`)
 }
-const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet', axis], si)
+const chamberIndex = computed(() =>
+  store.shown!.returnSide.chambers.findIndex(({ id }) => id === store.placedPump!.chamberId),
+)
+const chamber = computed(() => store.shown!.returnSide.chambers[chamberIndex.value])
+const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis), si)
 </script>
 
 <template>
   <fieldset
-    v-if="store.shown && store.solved"
+    v-if="store.shown && store.solved && store.placedPump"
     :disabled="!!store.preview"
     class="min-w-0 space-y-4"
   >
@@ -72,21 +73,18 @@ const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet
           :min="Math.round(pump.leastSpeed * 100)"
           max="100"
           step="1"
-          :value="Math.round(store.shown.returnSide.speed * 100)"
-          :aria-valuetext="units.text('share', store.shown.returnSide.speed)"
+          :value="Math.round(store.placedPump.speed * 100)"
+          :aria-valuetext="units.text('share', store.placedPump.speed)"
           @input="
-            store.set(
-              ['returnSide', 'speed'],
-              Number(($event.target as HTMLInputElement).value) / 100,
-            )
+            store.set(atPump('speed'), Number(($event.target as HTMLInputElement).value) / 100)
           "
         />
       </label>
       <QuantityField
         label="Share of full"
         :limit="speedLimit"
-        :model-value="store.shown.returnSide.speed"
-        @update:model-value="store.set(['returnSide', 'speed'], $event)"
+        :model-value="store.placedPump.speed"
+        @update:model-value="store.set(atPump('speed'), $event)"
       />
     </div>
 
@@ -137,25 +135,27 @@ const place = (axis: string) => (si: number) => store.set(['returnSide', 'outlet
         <QuantityField
           label="Sump’s water over the floor"
           :limit="LIMITS.sourceLevel"
-          :model-value="store.shown.returnSide.sourceLevelM"
-          @update:model-value="store.set(['returnSide', 'sourceLevelM'], $event)"
+          :model-value="chamber!.levelM"
+          @update:model-value="
+            store.set(['returnSide', 'chambers', chamberIndex, 'levelM'], $event)
+          "
         />
         <QuantityField
           label="Its outlet over the floor"
           :limit="LIMITS.place"
-          :model-value="store.shown.returnSide.outlet.zM"
+          :model-value="store.placedPump.outlet.zM"
           @update:model-value="place('zM')($event)"
         />
         <QuantityField
           label="From the tank’s left panel"
           :limit="LIMITS.place"
-          :model-value="store.shown.returnSide.outlet.xM"
+          :model-value="store.placedPump.outlet.xM"
           @update:model-value="place('xM')($event)"
         />
         <QuantityField
           label="From its front panel"
           :limit="LIMITS.place"
-          :model-value="store.shown.returnSide.outlet.yM"
+          :model-value="store.placedPump.outlet.yM"
           @update:model-value="place('yM')($event)"
         />
       </div>

@@ -5,7 +5,7 @@ import {
   type BasinDesign,
   type DutyCurves,
   type HeadPoint,
-  type SolvedBasin,
+  type SolvedLine,
   type UnitFamily,
 } from '@yew-basin/core'
 
@@ -17,14 +17,14 @@ type ToPair = (point: HeadPoint) => number[]
 /** What the chart library is told: the pump's curve against the system's, with the duty point. */
 export function dutyChart(
   design: BasinDesign,
-  solved: SolvedBasin,
+  solved: SolvedLine,
   family: UnitFamily,
   colour: Palette,
 ): Record<string, unknown> {
   const flow = QUANTITIES.flow.shown[family]
   const head = QUANTITIES.head.shown[family]
   const pair: ToPair = ({ flowM3PerS, headM }) => [fromSi(flow, flowM3PerS), fromSi(head, headM)]
-  const curves = dutyCurves(design)
+  const curves = dutyCurves(design, solved.lineId)
   return {
     animation: false,
     textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
@@ -63,9 +63,9 @@ function axis(colour: Palette) {
   }
 }
 
-function lines(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, colour: Palette) {
+function lines(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Palette) {
   const heads = [...curves.pump, ...(curves.fullSpeed ?? [])].map((point) => point.headM)
-  const topM = 1.15 * Math.max(...heads, returnSide.liftM)
+  const topM = 1.15 * Math.max(...heads, solved.liftM)
   const line = (
     name: string,
     along: readonly HeadPoint[],
@@ -93,7 +93,7 @@ function lines(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, co
   ]
 }
 
-function points(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, colour: Palette) {
+function points(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Palette) {
   const printed = {
     name: 'printed points',
     type: 'scatter',
@@ -102,11 +102,11 @@ function points(curves: DutyCurves, { returnSide }: SolvedBasin, pair: ToPair, c
     itemStyle: { color: colour('--needle') },
     silent: true,
   }
-  if (returnSide.status !== 'flows') return [printed]
+  if (solved.pump.flowM3PerS <= 0) return [printed]
   const duty = {
     name: 'duty point',
     type: 'scatter',
-    data: [pair(returnSide)],
+    data: [pair(solved.pump)],
     symbolSize: 13,
     itemStyle: { color: colour('--sheet'), borderColor: colour('--aril-mark'), borderWidth: 3 },
     silent: true,

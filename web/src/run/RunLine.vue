@@ -9,12 +9,12 @@ const store = useDesign()
 const units = useUnits()
 const id = useId()
 const faults = ref<readonly NotationFault[]>([])
-const written = () => writeNotation(store.shown!.returnSide.run.pieces, units.family)
+const written = () => writeNotation(store.line!.run.pieces, units.family)
 const typed = ref(written())
 let own = false
 
 watch(
-  () => [store.shown?.returnSide.run.pieces, units.family],
+  () => [store.line?.run.pieces, units.family],
   () => {
     if (!own) {
       typed.value = written()
@@ -25,7 +25,7 @@ watch(
 )
 
 function read() {
-  const { run } = store.design!.returnSide
+  const run = store.line!.run
   const result = readNotation(typed.value, units.family, run, () => crypto.randomUUID())
   if (!result.ok) {
     faults.value = result.faults
@@ -38,7 +38,7 @@ function read() {
   faults.value = impossible
   if (impossible.length > 0) return
   own = true
-  store.set(['returnSide', 'run', 'pieces'], result.pieces)
+  store.set(['returnSide', 'lines', store.lineIndex, 'run', 'pieces'], result.pieces)
 }
 
 function leave() {

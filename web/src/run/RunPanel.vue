@@ -16,18 +16,23 @@ import RunLine from './RunLine.vue'
 
 const store = useDesign()
 const units = useUnits()
-const PIECES = ['returnSide', 'run', 'pieces'] as const
+const atRun = (...path: (string | number)[]) => [
+  'returnSide',
+  'lines',
+  store.lineIndex,
+  'run',
+  ...path,
+]
 /** Roughness after months of biofilm: the middle of what is measured, 0.05–0.3 mm. */
 const AGED_ROUGHNESS_M = 1.5e-4
 
-const run = computed(() => store.shown!.returnSide.run)
+const run = computed(() => store.line!.run)
 const pieces = computed({
   get: () => [...run.value.pieces],
   set: (next: Piece[]) =>
-    store.edit([{ op: 'set', path: PIECES, to: next }], `order ${Date.now()}`),
+    store.edit([{ op: 'set', path: atRun('pieces'), to: next }], `order ${Date.now()}`),
 })
-const solvedOf = (id: string) =>
-  store.solved?.returnSide.pieces.find((piece) => piece.pieceId === id)
+const solvedOf = (id: string) => store.solvedLine?.pieces.find((piece) => piece.pieceId === id)
 const aged = computed(() => run.value.roughnessM > NEW_ROUGHNESS_M * 10)
 const ribbed = computed(() =>
   [
@@ -53,7 +58,7 @@ function add(what: NewPiece) {
   )
   const made = what.make(crypto.randomUUID(), { size, boreM: boreOf(size).boreM })
   const at = last?.kind === 'nozzle' ? list.length - 1 : list.length
-  store.edit([{ op: 'insert', path: PIECES, at, item: made }], `add ${made.id}`)
+  store.edit([{ op: 'insert', path: atRun('pieces'), at, item: made }], `add ${made.id}`)
 }
 
 function take(index: number) {
@@ -68,18 +73,13 @@ function take(index: number) {
       <PipeSizePicker
         name="Pipe or hose"
         :model-value="run.size"
-        @update:model-value="store.set(['returnSide', 'run', 'size'], $event)"
+        @update:model-value="store.set(atRun('size'), $event)"
       />
       <label class="mt-1 flex items-center gap-2">
         <input
           type="checkbox"
           :checked="aged"
-          @change="
-            store.set(
-              ['returnSide', 'run', 'roughnessM'],
-              aged ? NEW_ROUGHNESS_M : AGED_ROUGHNESS_M,
-            )
-          "
+          @change="store.set(atRun('roughnessM'), aged ? NEW_ROUGHNESS_M : AGED_ROUGHNESS_M)"
         />
         Aged pipe, with months of biofilm
       </label>
@@ -89,14 +89,14 @@ function take(index: number) {
           label="Roughness"
           :limit="LIMITS.roughness"
           :model-value="run.roughnessM"
-          @update:model-value="store.set(['returnSide', 'run', 'roughnessM'], $event)"
+          @update:model-value="store.set(atRun('roughnessM'), $event)"
         />
         <QuantityField
           v-if="ribbed"
           label="Factor of ribbed hose"
           :limit="LIMITS.ribbedFactor"
           :model-value="run.ribbedFactor"
-          @update:model-value="store.set(['returnSide', 'run', 'ribbedFactor'], $event)"
+          @update:model-value="store.set(atRun('ribbedFactor'), $event)"
         />
       </div>
       <p v-if="isHose(run.size.series)" class="caption mt-1">
@@ -132,9 +132,8 @@ function take(index: number) {
         </Menu>
       </div>
       <p class="caption">
-        {{ run.pieces.length }} pieces,
-        {{ units.text('head', store.solved!.returnSide.pipeLengthM) }} of pipe. Lengths run centre
-        to centre.
+        {{ run.pieces.length }} pieces, {{ units.text('head', store.solvedLine!.pipeLengthM) }} of
+        pipe. Lengths run centre to centre.
       </p>
       <VueDraggable
         v-model="pieces"
@@ -157,7 +156,7 @@ function take(index: number) {
           @mouseleave="store.selectedPieceId = null"
           @focusin="store.selectedPieceId = piece.id"
           @focusout="store.selectedPieceId = null"
-          @change="store.set([...PIECES, i], $event)"
+          @change="store.set(atRun('pieces', i), $event)"
           @remove="take(i)"
           @move="move(i, $event)"
         />

@@ -37,6 +37,19 @@ function numbersOf(piece: Piece): (readonly [string, number | null, Limit])[] {
     case 'bulkhead':
     case 'nozzle':
       return [['a bore', piece.boreM, LIMITS.bore]]
+    case 'device':
+      return [
+        ['a K', piece.k, LIMITS.loss],
+        ['a Kv', piece.kvM3PerH, LIMITS.kv],
+      ]
+    case 'free-hose':
+      return [
+        ['a length', piece.lengthM, LIMITS.pipeLength],
+        ['its way to the right', piece.byXM, LIMITS.by],
+        ['its way to the back', piece.byYM, LIMITS.by],
+        ['its way up', piece.byZM, LIMITS.by],
+      ]
+    case 'tee':
     case 'elbow':
     case 'union':
       return []

@@ -27,6 +27,24 @@ export const NEW_PIECES: readonly NewPiece[] = [
     label: 'Nozzle',
     make: (id, { boreM }) => ({ id, kind: 'nozzle', boreM: Math.max(0.003, boreM * 0.8) }),
   },
+  { label: 'Tee, plugged', make: (id) => ({ id, kind: 'tee', form: 'side' }) },
+  {
+    label: 'Device',
+    make: (id) => ({
+      id,
+      kind: 'device',
+      use: 'reactor',
+      name: 'Reactor',
+      by: 'k',
+      k: 10,
+      kvM3PerH: 5,
+      table: [],
+    }),
+  },
+  {
+    label: 'Free hose',
+    make: (id) => ({ id, kind: 'free-hose', lengthM: 0.5, byXM: 0.3, byYM: 0, byZM: 0.3 }),
+  },
 ]
 
 const KINDS: Readonly<Record<PieceKind, string>> = {
@@ -38,6 +56,9 @@ const KINDS: Readonly<Record<PieceKind, string>> = {
   reducer: 'Reducer',
   bulkhead: 'Bulkhead',
   nozzle: 'Nozzle',
+  tee: 'Tee',
+  device: 'Device',
+  'free-hose': 'Free hose',
 }
 
 export function kindWords(kind: PieceKind): string {
@@ -60,4 +81,25 @@ export const VALVE_FORMS = [
 export const CHECK_FORMS = [
   { value: 'swing', label: 'swing' },
   { value: 'spring', label: 'spring' },
+] as const
+
+export const TEE_FORMS = [
+  { value: 'side', label: 'the other line at the side' },
+  { value: 'straight', label: 'the other line straight on' },
+  { value: 'split', label: 'in at the side, both turn' },
+] as const
+
+export const DEVICE_USES = [
+  { value: 'reactor', label: 'reactor' },
+  { value: 'scrubber', label: 'algae scrubber' },
+  { value: 'chiller', label: 'chiller' },
+  { value: 'heater', label: 'heater' },
+  { value: 'sterilizer', label: 'sterilizer' },
+  { value: 'other', label: 'something else' },
+] as const
+
+export const DEVICE_LOSSES = [
+  { value: 'k', label: 'a fixed K' },
+  { value: 'kv', label: 'Kv or Cv' },
+  { value: 'table', label: 'a printed table' },
 ] as const

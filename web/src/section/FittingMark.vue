@@ -41,6 +41,22 @@ const { fitting } = defineProps<{ fitting: DrawnFitting; selected: boolean }>()
       :d="`M-4 ${-fitting.halfPx - 5} H4 V${fitting.halfPx + 5} H-4 Z`"
       fill="var(--needle)"
     />
+    <circle
+      v-else-if="fitting.piece.kind === 'tee'"
+      :r="fitting.halfPx * 0.75 + 1.5"
+      fill="var(--sheet)"
+    />
+    <g v-else-if="fitting.piece.kind === 'device'">
+      <rect
+        :x="-17"
+        :y="-fitting.halfPx - 5"
+        width="34"
+        :height="2 * fitting.halfPx + 10"
+        rx="5"
+        fill="var(--needle-wash)"
+      />
+      <path d="M-9 0 H9 M5 -4 L9 0 L5 4" fill="none" />
+    </g>
     <path
       v-else-if="fitting.piece.kind === 'nozzle'"
       :d="`M-5 ${-fitting.halfPx} L9 ${-fitting.halfPx * 0.55} V${fitting.halfPx * 0.55} L-5 ${fitting.halfPx} Z`"

@@ -3,47 +3,45 @@ import { computed } from 'vue'
 import FittingMark from './FittingMark.vue'
 import { DASH_PX, type DrawnRun } from './run-drawing.ts'
 
-const { run, flowing, backwards } = defineProps<{
+const { run } = defineProps<{
   run: DrawnRun
   selected: string | null
-  flowing: boolean
-  backwards: boolean
+  /** The line the bench is about; the others are drawn fainter. */
+  chosen: boolean
 }>()
 const flat = computed(() => run.pipes.filter((pipe) => pipe.depth === null))
 const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
 </script>
 
 <template>
-  <g stroke-linecap="round">
-    <line
+  <g stroke-linecap="round" fill="none" :opacity="chosen ? 1 : 0.62">
+    <path
       v-for="pipe in flat"
       :key="`w${pipe.pieceId}`"
-      v-bind="{ x1: pipe.x1, y1: pipe.y1, x2: pipe.x2, y2: pipe.y2 }"
+      :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
       :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : 'var(--glass)'"
       :stroke-width="pipe.outsidePx"
     />
-    <line
+    <path
       v-for="pipe in flat"
       :key="`b${pipe.pieceId}`"
-      v-bind="{ x1: pipe.x1, y1: pipe.y1, x2: pipe.x2, y2: pipe.y2 }"
-      :stroke="flowing ? 'var(--water-deep)' : 'var(--water-light)'"
+      :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
+      :stroke="pipe.dashS > 0 ? 'var(--water-deep)' : 'var(--water-light)'"
       :stroke-width="pipe.borePx"
       data-part="bore"
     />
-    <template v-if="flowing">
-      <line
-        v-for="pipe in flat"
-        :key="`f${pipe.pieceId}`"
-        v-bind="{ x1: pipe.x1, y1: pipe.y1, x2: pipe.x2, y2: pipe.y2 }"
-        class="moving"
-        :class="{ backwards }"
-        stroke="var(--water-light)"
-        stroke-linecap="butt"
-        :stroke-width="Math.max(1.2, pipe.borePx * 0.28)"
-        :stroke-dasharray="`${DASH_PX * 0.35} ${DASH_PX * 0.65}`"
-        :style="{ animationDuration: `${pipe.dashS}s` }"
-      />
-    </template>
+    <path
+      v-for="pipe in flat.filter((one) => one.dashS > 0)"
+      :key="`f${pipe.pieceId}`"
+      :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
+      class="moving"
+      :class="{ backwards: pipe.backwards }"
+      stroke="var(--water-light)"
+      stroke-linecap="butt"
+      :stroke-width="Math.max(1.2, pipe.borePx * 0.28)"
+      :stroke-dasharray="`${DASH_PX * 0.35} ${DASH_PX * 0.65}`"
+      :style="{ animationDuration: `${pipe.dashS}s` }"
+    />
     <g
       v-for="pipe in deep"
       :key="`d${pipe.pieceId}`"
@@ -57,7 +55,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
         stroke-width="2"
       />
       <circle
-        v-if="pipe.depth === 'front'"
+        v-if="pipe.depth === 'towards'"
         :cx="pipe.x1"
         :cy="pipe.y1"
         r="2"

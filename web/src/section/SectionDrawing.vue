@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BasinDesign, SolvedBasin, SolvedPiece } from '@yew-basin/core'
+import type { BasinDesign, SolvedBasin, SolvedLine, SolvedPiece } from '@yew-basin/core'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -10,7 +10,17 @@ import DimensionLine from './DimensionLine.vue'
 import LevelMark from './LevelMark.vue'
 import RunDrawing from './RunDrawing.vue'
 import { drawRun } from './run-drawing.ts'
-import { isSmall, scaleFor, scaleWords, type Scale, SUMP_REACH_M, windowOf } from './scale.ts'
+import {
+  CHAMBER_REACH_M,
+  drawsFromBehind,
+  isSmall,
+  scaleFor,
+  scaleWords,
+  SUMP_REACH_M,
+  windowOf,
+  type Scale,
+  type Sheet,
+} from './scale.ts'
 import SectionText from './SectionText.vue'
 import TankDrawing from './TankDrawing.vue'
 
@@ -21,41 +31,85 @@ const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet)
 
 const drawing = computed(() => {
-  const { shown: design, solved } = store
-  if (!design || !solved || width.value === 0) return null
+  const { shown: design, solved, solvedLine } = store
+  if (!design || !solved || !solvedLine || width.value === 0) return null
   const room = windowOf(design, solved)
   const scale = scaleFor(room, width.value, height.value)
+  const sheet: Sheet = { view: 'section', scale }
   const small = isSmall(width.value)
-  const { tank, returnSide: side } = solved
-  const { outlet, sourceLevelM } = design.returnSide
-  const left = scale.x(0)
-  const right = scale.x(design.tank.lengthM)
-  const farRight = Math.max(right, ...side.pieces.map((piece) => scale.x(piece.to.xM)))
+  const { lines } = solved.returnSide
+  const tanks = design.tanks.map((tank, i) => ({
+    tank,
+    solved: solved.tanks[i]!,
+    left: scale.x(tank.xM),
+    right: scale.x(tank.xM + tank.lengthM),
+    top: scale.y(tank.floorHeightM + tank.heightM),
+    surface: scale.y(solved.tanks[i]!.surfaceM),
+  }))
+  const farRight = Math.max(
+    ...tanks.map(({ right }) => right),
+    ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.x(piece.to.xM))),
+  )
+  const sumps = design.returnSide.pumps.map((_, i) => drawnSump(design, i, scale))
+  const sourceM = design.returnSide.chambers.find(
+    ({ id }) => id === store.placedPump?.chamberId,
+  )!.levelM
   return {
     design,
     solved,
     scale,
-    run: drawRun(design, solved, scale),
-    left,
-    right,
-    top: scale.y(design.tank.floorHeightM + design.tank.heightM),
-    surface: scale.y(tank.surfaceM),
+    tanks,
+    runs: lines.map((line, i) => drawRun(design.returnSide.lines[i]!, line, sheet)),
     small,
     floor: room.bottom > 0 ? null : scale.y(0),
     bottom: scale.y(room.bottom),
     pumpPx: Math.min(34, Math.max(12, 0.09 * scale.pxPerM)),
-    sump: drawnSump(design, scale),
-    pump: { x: scale.x(outlet.xM), y: scale.y(outlet.zM) },
+    sumps,
+    chambers: drawnChambers(design, lines, scale),
+    pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
+      id,
+      stopped,
+      x: scale.x(outlet.xM),
+      y: scale.y(outlet.zM),
+    })),
     lift: {
       x: Math.min(farRight + (small ? 14 : 26), width.value - (small ? 32 : 24)),
-      from: scale.y(sourceLevelM),
-      to: scale.y(side.end === 'under-water' ? tank.surfaceM : side.mouth.zM),
+      from: scale.y(sourceM),
+      to: scale.y(sourceM + solvedLine.liftM),
+      shown: solvedLine.end !== 'tee' && solvedLine.end !== 'cap',
     },
-    falls: fallingWater(solved, scale),
+    falls: lines.flatMap((line) => fallingWater(design, solved, line, scale)),
     words: scaleWords(scale),
-    tallest: riser(side.pieces, scale, scale.y(design.tank.floorHeightM), right - 14),
+    labels: small ? [] : flowLabels(design, solved, scale, tanks[0]!.right - 14),
   }
 })
+
+/** What flows in each line: the lead line's beside its longest upright pipe, the others' at their ends. */
+function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale, clearOf: number) {
+  const { lines, leadLineId } = solved.returnSide
+  return lines.map((line, i) => {
+    const flow = units.text('flow', line.flowM3PerS)
+    if (line.lineId !== leadLineId) {
+      const { name, end } = design.returnSide.lines[i]!
+      const down = end.at === 'tank' ? -14 : 22
+      return {
+        x: scale.x(line.mouth.xM) + (end.at === 'tank' ? 0 : -8),
+        y: scale.y(line.mouth.zM) + down,
+        anchor: 'middle' as const,
+        text: `${name} ${flow}`,
+        more: '',
+      }
+    }
+    const place = riser(line.pieces, scale, scale.y(design.tanks[0]!.floorHeightM), clearOf)
+    return {
+      x: place?.x ?? scale.x(line.mouth.xM),
+      y: place?.textY ?? scale.y(line.mouth.zM) - 14,
+      anchor: 'end' as const,
+      text: flow,
+      more: place ? units.text('speed', place.speedMPerS) : '',
+    }
+  })
+}
 
 /** The longest upright pipe, beside which the flow is written; under the tank where that is possible. */
 function riser(pieces: readonly SolvedPiece[], scale: Scale, underTank: number, clearOf: number) {
@@ -79,23 +133,69 @@ function riser(pieces: readonly SolvedPiece[], scale: Scale, underTank: number, 
   }
 }
 
-/** The water the pump draws from, as far as it is known; in an all-in-one it stands behind the tank. */
-function drawnSump({ tank, returnSide: { outlet, sourceLevelM } }: BasinDesign, scale: Scale) {
-  const behind = sourceLevelM > tank.floorHeightM
+/** The water a pump draws from, as far as it is known; in an all-in-one it stands behind the tank. */
+function drawnSump(design: BasinDesign, pumpIndex: number, scale: Scale) {
+  const { outlet, chamberId } = design.returnSide.pumps[pumpIndex]!
+  const { levelM, name } = design.returnSide.chambers.find(({ id }) => id === chamberId)!
+  const behind = drawsFromBehind(design, pumpIndex)
+  const tank = design.tanks[0]!
   return {
     behind,
-    left: scale.x(behind ? 0 : outlet.xM - SUMP_REACH_M),
-    right: scale.x(behind ? tank.lengthM : outlet.xM + SUMP_REACH_M),
-    level: scale.y(sourceLevelM),
-    bottom: scale.y(Math.min(outlet.zM - 0.12, sourceLevelM - 0.05)),
+    name,
+    levelM,
+    left: scale.x(behind ? tank.xM : outlet.xM - SUMP_REACH_M),
+    right: scale.x(behind ? tank.xM + tank.lengthM : outlet.xM + SUMP_REACH_M),
+    level: scale.y(levelM),
+    bottom: scale.y(Math.min(outlet.zM - 0.12, levelM - 0.05)),
   }
 }
 
-/** The jet from an end in air: down to the tank's water, or to the floor where the end is not over the tank. */
-function fallingWater({ tank, returnSide: side }: SolvedBasin, scale: Scale): string | null {
-  if (side.flowM3PerS <= 0 || side.end === 'under-water') return null
-  const to = side.end === 'above-water' ? tank.surfaceM : 0
-  return `M${scale.x(side.mouth.xM)} ${scale.y(side.mouth.zM) + 4} V${scale.y(to)}`
+/** The water of the chambers that lines end in, drawn as far as it is known: round their ends. */
+function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[], scale: Scale) {
+  return lines.flatMap((line, i) => {
+    const { end, id } = design.returnSide.lines[i]!
+    if (end.at !== 'chamber') return []
+    const chamber = design.returnSide.chambers.find((one) => one.id === end.id)!
+    const { xM } = line.mouth
+    return [
+      {
+        id,
+        name: chamber.name,
+        left: scale.x(xM - CHAMBER_REACH_M),
+        right: scale.x(xM + CHAMBER_REACH_M),
+        level: scale.y(chamber.levelM),
+        bottom: scale.y(chamber.levelM - 0.12),
+      },
+    ]
+  })
+}
+
+/** The jet from an end in air: down to the water under it, or to the floor where there is none. */
+function fallingWater(
+  design: BasinDesign,
+  { tanks }: SolvedBasin,
+  line: SolvedLine,
+  scale: Scale,
+): { id: string; d: string }[] {
+  const air = line.end === 'above-water' || line.end === 'outside-tank'
+  if (line.flowM3PerS <= 0 || !air) return []
+  const { end } = design.returnSide.lines.find(({ id }) => id === line.lineId)!
+  const tank = tanks.find(({ tankId }) => tankId === end.id)
+  const chamber = design.returnSide.chambers.find(({ id }) => id === end.id)
+  const to = line.end === 'above-water' ? (tank?.surfaceM ?? chamber?.levelM ?? 0) : 0
+  const { xM, zM } = line.mouth
+  return [{ id: line.lineId, d: `M${scale.x(xM)} ${scale.y(zM) + 4} V${scale.y(to)}` }]
+}
+
+function chooseTank(tankId: string) {
+  store.tankId = tankId
+  go('tank')
+}
+
+/** Opens the return stop on a line. */
+function choose(lineId: string) {
+  store.lineId = lineId
+  go('return')
 }
 
 function go(to: 'tank' | 'return') {
@@ -139,25 +239,38 @@ function go(to: 'tank' | 'return') {
         </pattern>
       </defs>
 
+      <template v-for="(sump, i) in drawing.sumps" :key="`s${i}`">
+        <rect
+          v-if="!sump.behind"
+          :x="sump.left"
+          :y="sump.level"
+          :width="sump.right - sump.left"
+          :height="Math.max(0, sump.bottom - sump.level)"
+          fill="url(#away)"
+        />
+      </template>
       <rect
-        v-if="!drawing.sump.behind"
-        :x="drawing.sump.left"
-        :y="drawing.sump.level"
-        :width="drawing.sump.right - drawing.sump.left"
-        :height="Math.max(0, drawing.sump.bottom - drawing.sump.level)"
+        v-for="chamber in drawing.chambers"
+        :key="`c${chamber.id}`"
+        :x="chamber.left"
+        :y="chamber.level"
+        :width="chamber.right - chamber.left"
+        :height="Math.max(0, chamber.bottom - chamber.level)"
         fill="url(#away)"
       />
       <g
+        v-for="one in drawing.tanks"
+        :key="one.tank.id"
         class="part"
         role="link"
         tabindex="0"
-        aria-label="Tank and target"
-        @click="go('tank')"
-        @keydown.enter="go('tank')"
+        :aria-label="drawing.tanks.length > 1 ? `Tank: ${one.tank.name}` : 'Tank and target'"
+        @click="chooseTank(one.tank.id)"
+        @keydown.enter="chooseTank(one.tank.id)"
       >
         <TankDrawing
-          :design="drawing.design"
-          :solved="drawing.solved"
+          :tank="one.tank"
+          :solved="one.solved"
           :scale="drawing.scale"
           :bottom="drawing.floor ?? drawing.bottom"
         />
@@ -166,87 +279,116 @@ function go(to: 'tank' | 'return') {
         :floor="drawing.floor"
         :bottom="drawing.bottom"
         :width="width"
-        :below-text="`The tank’s floor is ${units.text('length', drawing.design.tank.floorHeightM)} above the room’s.`"
+        :below-text="`The tank’s floor is ${units.text('length', drawing.design.tanks[0]!.floorHeightM)} above the room’s.`"
       />
 
+      <path
+        v-for="(sump, i) in [...drawing.sumps, ...drawing.chambers]"
+        :key="`l${i}`"
+        :d="`M${sump.left} ${sump.level} H${sump.right}`"
+        stroke="var(--water-ink)"
+        stroke-width="1.4"
+        stroke-dasharray="2 3"
+      />
       <g
+        v-for="(run, i) in drawing.runs"
+        :key="run.lineId"
         class="part"
         role="link"
         tabindex="0"
-        aria-label="Return"
-        @click="go('return')"
-        @keydown.enter="go('return')"
+        :aria-label="
+          drawing.runs.length > 1 ? `Line: ${drawing.design.returnSide.lines[i]!.name}` : 'Return'
+        "
+        @click="choose(run.lineId)"
+        @keydown.enter="choose(run.lineId)"
       >
-        <path
-          :d="`M${drawing.sump.left} ${drawing.sump.level} H${drawing.sump.right}`"
-          stroke="var(--water-ink)"
-          stroke-width="1.4"
-          stroke-dasharray="2 3"
-        />
-        <RunDrawing
-          :run="drawing.run"
-          :selected="store.selectedPieceId"
-          :flowing="drawing.solved.returnSide.flowM3PerS !== 0"
-          :backwards="drawing.solved.returnSide.flowM3PerS < 0"
-        />
-        <g
-          :transform="`translate(${drawing.pump.x} ${drawing.pump.y}) scale(${drawing.pumpPx / 34})`"
-        >
-          <rect x="-17" y="0" width="34" height="25" rx="4" fill="var(--needle)" />
-          <rect x="-6" y="-4" width="12" height="6" fill="var(--needle)" />
-        </g>
-        <path
-          v-if="drawing.falls"
-          :d="drawing.falls"
-          stroke="var(--water-deep)"
-          stroke-width="3"
-          stroke-dasharray="5 3"
-          class="falls"
-        />
+        <RunDrawing :run="run" :selected="store.selectedPieceId" :chosen="i === store.lineIndex" />
       </g>
+      <g
+        v-for="pump in drawing.pumps"
+        :key="pump.id"
+        :transform="`translate(${pump.x} ${pump.y}) scale(${drawing.pumpPx / 34})`"
+        :opacity="pump.stopped ? 0.45 : 1"
+      >
+        <rect x="-17" y="0" width="34" height="25" rx="4" fill="var(--needle)" />
+        <rect x="-6" y="-4" width="12" height="6" fill="var(--needle)" />
+      </g>
+      <path
+        v-for="fall in drawing.falls"
+        :key="fall.id"
+        :d="fall.d"
+        stroke="var(--water-deep)"
+        stroke-width="3"
+        stroke-dasharray="5 3"
+        class="falls"
+      />
 
       <LevelMark
-        :x="drawing.left + (drawing.right - drawing.left) * 0.3"
-        :y="drawing.surface"
-        :text="`${drawing.small ? '' : 'running '}${units.text('length', drawing.solved.tank.surfaceM)}`"
+        v-for="one in drawing.tanks"
+        :key="`m${one.tank.id}`"
+        :x="one.left + (one.right - one.left) * 0.3"
+        :y="one.surface"
+        :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', one.solved.surfaceM)}`"
       />
       <LevelMark
-        :x="drawing.sump.left + (drawing.sump.behind ? 26 : 14)"
-        :y="drawing.sump.level"
-        :anchor="drawing.sump.behind ? 'start' : 'end'"
-        :text="`${drawing.small ? '' : drawing.sump.behind ? 'chamber ' : 'sump '}${units.text('length', drawing.design.returnSide.sourceLevelM)}`"
+        v-for="(sump, i) in drawing.sumps"
+        :key="`n${i}`"
+        :x="sump.left + (sump.behind ? 26 : 14)"
+        :y="sump.level"
+        :anchor="sump.behind ? 'start' : 'end'"
+        :text="`${drawing.small ? '' : sump.behind ? 'chamber ' : 'sump '}${units.text('length', sump.levelM)}`"
+      />
+      <template v-if="!drawing.small">
+        <text
+          v-for="chamber in drawing.chambers"
+          :key="`t${chamber.id}`"
+          :x="(chamber.left + chamber.right) / 2"
+          :y="chamber.bottom + 12"
+          text-anchor="middle"
+          font-size="12.5"
+          fill="var(--ink-soft)"
+          class="halo"
+        >
+          {{ chamber.name }}
+        </text>
+      </template>
+      <DimensionLine
+        v-for="one in drawing.tanks"
+        :key="`d${one.tank.id}`"
+        :x1="one.left"
+        :y1="Math.max(30, one.top - 22)"
+        :x2="one.right"
+        :y2="Math.max(30, one.top - 22)"
+        :text="units.text('length', one.tank.lengthM)"
       />
       <DimensionLine
-        :x1="drawing.left"
-        :y1="Math.max(30, drawing.top - 22)"
-        :x2="drawing.right"
-        :y2="Math.max(30, drawing.top - 22)"
-        :text="units.text('length', drawing.design.tank.lengthM)"
-      />
-      <DimensionLine
+        v-if="drawing.lift.shown"
         :x1="drawing.lift.x"
         :y1="drawing.lift.from"
         :x2="drawing.lift.x"
         :y2="drawing.lift.to"
-        :text="`lift ${units.text('head', drawing.solved.returnSide.liftM)}`"
+        :text="`lift ${units.text('head', store.solvedLine!.liftM)}`"
       />
-      <g v-if="drawing.tallest && !drawing.small" font-size="14" text-anchor="end">
+      <g v-for="(label, i) in drawing.labels" :key="`f${i}`" font-size="14">
         <text
-          :x="drawing.tallest.x"
-          :y="drawing.tallest.textY"
+          :x="label.x"
+          :y="label.y"
+          :text-anchor="label.anchor"
           fill="var(--ink)"
           font-weight="650"
           class="halo"
         >
-          {{ units.text('flow', drawing.solved.returnSide.flowM3PerS) }}
+          {{ label.text }}
         </text>
         <text
-          :x="drawing.tallest.x"
-          :y="drawing.tallest.textY + 17"
+          v-if="label.more"
+          :x="label.x"
+          :y="label.y + 17"
+          :text-anchor="label.anchor"
           fill="var(--ink-soft)"
           class="halo"
         >
-          {{ units.text('speed', drawing.tallest.speedMPerS) }}
+          {{ label.more }}
         </text>
       </g>
     </svg>

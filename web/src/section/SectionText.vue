@@ -3,34 +3,37 @@ import type { BasinDesign, SolvedBasin } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 
 /** The section in words, for those who do not see it. */
-defineProps<{ design: BasinDesign; solved: SolvedBasin }>()
+const { design } = defineProps<{ design: BasinDesign; solved: SolvedBasin }>()
 const units = useUnits()
 const ENDS = {
-  'above-water': 'in air, over the tank’s water',
-  'under-water': 'under the tank’s water',
+  'above-water': 'in air',
+  'under-water': 'under water',
   'outside-tank': 'outside the tank',
+  tee: 'in a tee of another line',
+  cap: 'in a cap',
 }
+const lineOf = (id: string) => design.returnSide.lines.find((line) => line.id === id)!
+const chamberOf = (id: string) => design.returnSide.chambers.find((one) => one.id === id)!
 </script>
 
 <template>
   <ul class="sr-only" aria-label="The section in words">
-    <li>
-      The tank is {{ units.text('length', design.tank.lengthM) }} long; its water stands
-      {{ units.text('length', solved.tank.surfaceM) }} above the room’s floor,
-      {{ units.text('length', solved.tank.freeboardM) }} below the rim.
+    <li v-for="(tank, i) in design.tanks" :key="tank.id">
+      {{ design.tanks.length > 1 ? tank.name : 'The tank' }} is
+      {{ units.text('length', tank.lengthM) }} long; its water stands
+      {{ units.text('length', solved.tanks[i]!.surfaceM) }} above the room’s floor,
+      {{ units.text('length', solved.tanks[i]!.freeboardM) }} below the rim, and
+      {{ units.text('flow', solved.tanks[i]!.flowM3PerS) }} reaches it.
     </li>
-    <li>
-      The pump draws from water {{ units.text('length', design.returnSide.sourceLevelM) }} above the
-      floor.
+    <li v-for="placed in design.returnSide.pumps" :key="placed.id">
+      {{ design.returnSide.pumps.length > 1 ? `The pump ${placed.id}` : 'The pump' }} draws from
+      water {{ units.text('length', chamberOf(placed.chamberId).levelM) }} above the floor.
     </li>
-    <li>
-      The run lifts it {{ units.text('head', solved.returnSide.liftM) }} and ends
-      {{ units.text('length', solved.returnSide.mouth.zM) }} above the floor,
-      {{ ENDS[solved.returnSide.end] }}.
-    </li>
-    <li>
-      {{ units.text('flow', solved.returnSide.flowM3PerS) }} flows; the fastest water runs at
-      {{ units.text('speed', solved.returnSide.fastestMPerS) }}.
+    <li v-for="line in solved.returnSide.lines" :key="line.lineId">
+      {{ solved.returnSide.lines.length > 1 ? lineOf(line.lineId).name : 'The run' }} lifts it
+      {{ units.text('head', line.liftM) }} and ends {{ units.text('length', line.mouth.zM) }} above
+      the floor, {{ ENDS[line.end] }}. {{ units.text('flow', line.flowM3PerS) }} flows; the fastest
+      water runs at {{ units.text('speed', line.fastestMPerS) }}.
     </li>
   </ul>
 </template>

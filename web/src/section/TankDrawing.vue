@@ -1,23 +1,22 @@
 <script setup lang="ts">
-import type { BasinDesign, SolvedBasin } from '@yew-basin/core'
+import type { DisplayTank, SolvedTank } from '@yew-basin/core'
 import { computed } from 'vue'
 import { rockHeap } from './rocks.ts'
 import type { Scale } from './scale.ts'
 
-const { design, solved, scale, bottom } = defineProps<{
-  design: BasinDesign
-  solved: SolvedBasin
+const { tank, solved, scale, bottom } = defineProps<{
+  tank: DisplayTank
+  solved: SolvedTank
   scale: Scale
   /** Where the stand's legs end on the sheet. */
   bottom: number
 }>()
 
 const shape = computed(() => {
-  const { tank } = design
   const z = (heightM: number) => scale.y(tank.floorHeightM + heightM)
-  const left = scale.x(0)
-  const right = scale.x(tank.lengthM)
-  const sandM = Math.min(solved.tank.sandDepthM, tank.waterLevelM)
+  const left = scale.x(tank.xM)
+  const right = scale.x(tank.xM + tank.lengthM)
+  const sandM = Math.min(solved.sandDepthM, tank.waterLevelM)
   return {
     left,
     right,
@@ -28,14 +27,14 @@ const shape = computed(() => {
     water: z(tank.waterLevelM),
     sand: z(sandM),
     floor: bottom,
-    rockShare: Math.min(1, solved.tank.rockVolumeM3 / Math.max(solved.tank.grossVolumeM3, 1e-6)),
+    rockShare: Math.min(1, solved.rockVolumeM3 / Math.max(solved.grossVolumeM3, 1e-6)),
   }
 })
 </script>
 
 <template>
   <g>
-    <g v-if="design.tank.floorHeightM > 0.03" fill="var(--wood)">
+    <g v-if="tank.floorHeightM > 0.03" fill="var(--wood)">
       <rect :x="shape.left - 6" :y="shape.base + 3" :width="shape.width + 12" height="9" />
       <rect
         :x="shape.left - 2"
@@ -59,7 +58,7 @@ const shape = computed(() => {
       data-part="tank-water"
     />
     <path
-      v-if="design.displacement.rockMassKg > 0"
+      v-if="tank.displacement.rockMassKg > 0"
       :d="rockHeap(shape.left, shape.right, shape.sand, shape.water, shape.rockShare)"
       fill="var(--rock)"
     />

@@ -1,6 +1,14 @@
-import type { BasinDesign, Piece, SolvedBasin, SolvedPiece } from '@yew-basin/core'
-import { SERIES_SIZES } from '@yew-basin/core'
-import type { Scale } from './scale.ts'
+import {
+  SERIES_SIZES,
+  type Direction,
+  type Piece,
+  type PipeSize,
+  type Point,
+  type ReturnLine,
+  type SolvedLine,
+  type SolvedPiece,
+} from '@yew-basin/core'
+import { onSheet, type Sheet, type SheetView } from './scale.ts'
 
 /** A straight of the run on the sheet. */
 export interface DrawnPipe {
@@ -11,10 +19,13 @@ export interface DrawnPipe {
   readonly y2: number
   readonly outsidePx: number
   readonly borePx: number
-  /** Seconds a dash takes to move its own length: faster water moves faster. */
+  /** Seconds a dash takes to move its own length: faster water moves faster; nil: the water stands. */
   readonly dashS: number
-  /** Goes away from or towards the eye: drawn as a ring. */
-  readonly depth: 'front' | 'back' | null
+  readonly backwards: boolean
+  /** Goes away from the eye or towards it: drawn as a ring. */
+  readonly depth: 'towards' | 'away' | null
+  /** A curve for hose that goes where it likes; null: straight. */
+  readonly curve: string | null
 }
 
 /** A fitting on the sheet, turned along the pipe it sits in. */
@@ -27,6 +38,7 @@ export interface DrawnFitting {
 }
 
 export interface DrawnRun {
+  readonly lineId: string
   readonly pipes: readonly DrawnPipe[]
   readonly fittings: readonly DrawnFitting[]
 }
@@ -38,50 +50,101 @@ const LEAST_BORE_PX = 2.5
 /** Length of one dash and gap of the moving water, px. */
 export const DASH_PX = 22
 
-/** The run as the core placed it, on the sheet. */
-export function drawRun(design: BasinDesign, solved: SolvedBasin, scale: Scale): DrawnRun {
-  const { pieces } = design.returnSide.run
+/** A line as the core placed it, on the sheet. */
+export function drawRun(line: ReturnLine, solved: SolvedLine, sheet: Sheet): DrawnRun {
+  const { pieces } = line.run
   const pipes: DrawnPipe[] = []
   const fittings: DrawnFitting[] = []
-  let size = design.returnSide.run.size
-  solved.returnSide.pieces.forEach((placed, index) => {
+  let size = line.run.size
+  solved.pieces.forEach((placed, index) => {
     const piece = pieces[index]
     if (!piece) return
     if (piece.kind === 'reducer') size = piece.to
-    if (piece.kind === 'pipe') {
+    if (piece.kind === 'pipe' || piece.kind === 'free-hose') {
       const wallM = outsideOf(size) ?? placed.boreM + 2 * HOSE_WALL_M
-      pipes.push(drawnPipe(placed, piece.direction, wallM, scale))
+      pipes.push(drawnPipe(placed, pieces, index, wallM, sheet))
     } else if (piece.kind !== 'elbow') {
-      fittings.push(drawnFitting(solved.returnSide.pieces, pieces, index, scale))
+      fittings.push(drawnFitting(solved.pieces, pieces, index, sheet))
     }
   })
-  return { pipes, fittings }
+  return { lineId: line.id, pipes, fittings }
 }
 
-function outsideOf({ series, size }: BasinDesign['returnSide']['run']['size']): number | null {
+function outsideOf({ series, size }: PipeSize): number | null {
   return SERIES_SIZES[series].find((row) => row.size === size)?.outsideM ?? null
 }
 
 function drawnPipe(
   placed: SolvedPiece,
-  direction: string,
+  pieces: readonly Piece[],
+  index: number,
   outsideM: number,
-  scale: Scale,
+  sheet: Sheet,
 ): DrawnPipe {
+  const piece = pieces[index]!
+  const from = onSheet(sheet, placed.from)
+  const to = onSheet(sheet, placed.to)
+  const { pxPerM } = sheet.scale
   return {
     pieceId: placed.pieceId,
-    x1: scale.x(placed.from.xM),
-    y1: scale.y(placed.from.zM),
-    x2: scale.x(placed.to.xM),
-    y2: scale.y(placed.to.zM),
-    outsidePx: Math.max(LEAST_OUTSIDE_PX, outsideM * scale.pxPerM),
-    borePx: Math.max(LEAST_BORE_PX, placed.boreM * scale.pxPerM),
+    x1: from.x,
+    y1: from.y,
+    x2: to.x,
+    y2: to.y,
+    outsidePx: Math.max(LEAST_OUTSIDE_PX, outsideM * pxPerM),
+    borePx: Math.max(LEAST_BORE_PX, placed.boreM * pxPerM),
     dashS: placed.speedMPerS > 0 ? DASH_PX / (placed.speedMPerS * 60) : 0,
-    depth: direction === 'front' || direction === 'back' ? direction : null,
+    backwards: placed.flowM3PerS < 0,
+    depth: piece.kind === 'pipe' ? depthOf(piece.direction, sheet.view) : null,
+    curve: piece.kind === 'free-hose' ? hoseCurve(placed, pieces, index, sheet) : null,
   }
 }
 
-const TURNS: Readonly<Record<string, number>> = { right: 0, down: 90, left: 180, up: -90 }
+const DEPTHS: Readonly<Record<SheetView, Partial<Record<Direction, 'towards' | 'away'>>>> = {
+  section: { front: 'towards', back: 'away' },
+  plan: { up: 'towards', down: 'away' },
+}
+
+function depthOf(direction: Direction, view: SheetView): 'towards' | 'away' | null {
+  return DEPTHS[view][direction] ?? null
+}
+
+const STEPS: Readonly<Record<Direction, readonly [number, number, number]>> = {
+  right: [1, 0, 0],
+  left: [-1, 0, 0],
+  back: [0, 1, 0],
+  front: [0, -1, 0],
+  up: [0, 0, 1],
+  down: [0, 0, -1],
+}
+
+/** Leaves along the pipe before it and arrives along the pipe after it, as hose does. */
+function hoseCurve(
+  placed: SolvedPiece,
+  pieces: readonly Piece[],
+  index: number,
+  sheet: Sheet,
+): string {
+  const before = pieces.slice(0, index).findLast((piece) => piece.kind === 'pipe')
+  const after = pieces.slice(index + 1).find((piece) => piece.kind === 'pipe')
+  const { from, to } = placed
+  const reachM = 0.4 * Math.hypot(to.xM - from.xM, to.yM - from.yM, to.zM - from.zM)
+  const towards = (point: Point, direction: Direction | undefined, sign: 1 | -1): Point => {
+    const [x, y, z] = direction ? STEPS[direction] : [0, 0, 0]
+    const by = sign * reachM
+    return { xM: point.xM + by * x, yM: point.yM + by * y, zM: point.zM + by * z }
+  }
+  const first = towards(from, before?.kind === 'pipe' ? before.direction : undefined, 1)
+  const second = towards(to, after?.kind === 'pipe' ? after.direction : undefined, -1)
+  const [a, b, c, d] = [from, first, second, to].map((point) => onSheet(sheet, point))
+  return `M${a!.x} ${a!.y} C${b!.x} ${b!.y} ${c!.x} ${c!.y} ${d!.x} ${d!.y}`
+}
+
+/** Degrees that a direction is turned from "right" on a sheet; none for one that goes into it. */
+const TURNS: Readonly<Record<SheetView, Partial<Record<Direction, number>>>> = {
+  section: { right: 0, down: 90, left: 180, up: -90 },
+  plan: { right: 0, front: 90, left: 180, back: -90 },
+}
 /** Fittings that sit at one place are drawn this far apart along the pipe, px. */
 const SPREAD_PX = 17
 
@@ -90,27 +153,35 @@ function drawnFitting(
   placed: readonly SolvedPiece[],
   pieces: readonly Piece[],
   index: number,
-  scale: Scale,
+  sheet: Sheet,
 ): DrawnFitting {
   const here = placed[index]!
-  const isVisible = (piece: Piece) => piece.kind === 'pipe' && piece.direction in TURNS
+  const turns = TURNS[sheet.view]
+  const isVisible = (piece: Piece) => piece.kind === 'pipe' && piece.direction in turns
   const pipe = pieces.slice(0, index).findLast(isVisible) ?? pieces.slice(index).find(isVisible)
-  const turnDeg = pipe?.kind === 'pipe' ? TURNS[pipe.direction]! : -90
+  const turnDeg = pipe?.kind === 'pipe' ? turns[pipe.direction]! : -90
   const along = (turnDeg * Math.PI) / 180
-  const shiftPx = spread(pieces, index) * Math.min(1, scale.pxPerM / 250)
+  const { pxPerM } = sheet.scale
+  const shiftPx = spread(pieces, index) * Math.min(1, pxPerM / 250)
+  const at = onSheet(sheet, here.to)
   return {
     piece: pieces[index]!,
-    x: scale.x(here.to.xM) + shiftPx * Math.cos(along),
-    y: scale.y(here.to.zM) + shiftPx * Math.sin(along),
+    x: at.x + shiftPx * Math.cos(along),
+    y: at.y + shiftPx * Math.sin(along),
     turnDeg,
-    halfPx: Math.min(11, Math.max(4, here.boreM * scale.pxPerM * 1.1)),
+    halfPx: Math.min(11, Math.max(4, here.boreM * pxPerM * 1.1)),
   }
 }
 
 /** How far a fitting is moved from its place, so that neighbours without pipe between them can be told apart. */
 function spread(pieces: readonly Piece[], index: number): number {
+  // A tee stays where the other line meets it.
+  if (pieces[index]!.kind === 'tee') return 0
   const isPipe = (piece: Piece | undefined) =>
-    piece === undefined || piece.kind === 'pipe' || piece.kind === 'elbow'
+    piece === undefined ||
+    piece.kind === 'pipe' ||
+    piece.kind === 'elbow' ||
+    piece.kind === 'free-hose'
   let first = index
   while (!isPipe(pieces[first - 1])) first--
   let last = index

@@ -1,6 +1,9 @@
 import type { BasinDesign, Point, SolvedBasin } from '@yew-basin/core'
 
-/** What of the room the section shows, m: x along the tank, z above the room's floor. */
+/** Which way the sheet looks: from the front, or from above. */
+export type SheetView = 'section' | 'plan'
+
+/** What of the room a sheet shows, m: x along the tank; upwards z above the floor, or y to the back. */
 export interface RoomWindow {
   readonly left: number
   readonly right: number
@@ -12,7 +15,19 @@ export interface RoomWindow {
 export interface Scale {
   readonly pxPerM: number
   readonly x: (xM: number) => number
-  readonly y: (zM: number) => number
+  /** Of a height in the section, of a depth in the plan. */
+  readonly y: (upM: number) => number
+}
+
+/** A sheet: its scale and which way it looks. */
+export interface Sheet {
+  readonly view: SheetView
+  readonly scale: Scale
+}
+
+/** Where a point of the room stands on a sheet. */
+export function onSheet({ view, scale }: Sheet, point: Point): { x: number; y: number } {
+  return { x: scale.x(point.xM), y: scale.y(view === 'plan' ? point.yM : point.zM) }
 }
 
 /** Room left free round the drawing for dimension lines and labels, px. */
@@ -22,6 +37,8 @@ const SMALL_MARGIN = { left: 22, right: 50, top: 50, bottom: 22 }
 const SMALL_PX = 520
 /** Width of the sump's water that is drawn round the pump, m each side. */
 export const SUMP_REACH_M = 0.28
+/** Width of a chamber's water that is drawn round a line that ends in it, m each side. */
+export const CHAMBER_REACH_M = 0.1
 /** With more empty height than this under everything, the stand is drawn cut. */
 const MOST_EMPTY_M = 0.45
 const CUT_STAND_M = 0.16
@@ -30,31 +47,53 @@ export function isSmall(width: number): boolean {
   return width < SMALL_PX
 }
 
-/** The least window that holds the tank, the run and the water it draws from; down to the floor unless that is far below. */
-export function windowOf(design: BasinDesign, solved: SolvedBasin): RoomWindow {
-  const { tank, returnSide } = design
-  const points: Point[] = [
-    returnSide.outlet,
-    ...solved.returnSide.pieces.flatMap((piece) => [piece.from, piece.to]),
+/** Does a pump draw from water that stands behind a tank, as in an all-in-one? */
+export function drawsFromBehind(design: BasinDesign, pumpIndex: number): boolean {
+  const placed = design.returnSide.pumps[pumpIndex]!
+  const chamber = design.returnSide.chambers.find(({ id }) => id === placed.chamberId)
+  return (chamber?.levelM ?? 0) > design.tanks[0]!.floorHeightM
+}
+
+/** Every place that a line passes, and where the pumps stand. */
+function pointsOf(design: BasinDesign, { returnSide }: SolvedBasin): Point[] {
+  return [
+    ...design.returnSide.pumps.map(({ outlet }) => outlet),
+    ...returnSide.lines.flatMap((line) =>
+      line.pieces.flatMap((piece) => [piece.from, piece.to]).concat(line.start, line.mouth),
+    ),
   ]
+}
+
+/** The least window that holds the tanks, the lines and the water they draw from; down to the floor unless that is far below. */
+export function windowOf(
+  design: BasinDesign,
+  solved: SolvedBasin,
+  view: SheetView = 'section',
+): RoomWindow {
+  const points = pointsOf(design, solved)
   const xs = [
-    0,
-    tank.lengthM,
-    ...(returnSide.sourceLevelM > tank.floorHeightM
-      ? []
-      : [returnSide.outlet.xM - SUMP_REACH_M, returnSide.outlet.xM + SUMP_REACH_M]),
+    ...design.tanks.flatMap((tank) => [tank.xM, tank.xM + tank.lengthM]),
+    ...design.returnSide.pumps.flatMap(({ outlet }, i) =>
+      drawsFromBehind(design, i) ? [] : [outlet.xM - SUMP_REACH_M, outlet.xM + SUMP_REACH_M],
+    ),
     ...points.map((point) => point.xM),
   ]
+  const across = { left: Math.min(...xs), right: Math.max(...xs) }
+  if (view === 'plan') {
+    const ys = [
+      ...design.tanks.flatMap((tank) => [tank.yM, tank.yM + tank.widthM]),
+      ...points.map((point) => point.yM),
+    ]
+    return { ...across, bottom: Math.min(...ys), top: Math.max(...ys) }
+  }
   const zs = [
-    tank.floorHeightM,
-    tank.floorHeightM + tank.heightM,
-    returnSide.sourceLevelM,
+    ...design.tanks.flatMap((tank) => [tank.floorHeightM, tank.floorHeightM + tank.heightM]),
+    ...design.returnSide.chambers.map(({ levelM }) => levelM),
     ...points.map((point) => point.zM),
   ]
   const lowest = Math.min(...zs)
   return {
-    left: Math.min(...xs),
-    right: Math.max(...xs),
+    ...across,
     bottom: lowest > MOST_EMPTY_M ? lowest - CUT_STAND_M : Math.min(0, lowest),
     top: Math.max(...zs),
   }
@@ -75,7 +114,7 @@ export function scaleFor(room: RoomWindow, width: number, height: number): Scale
   return {
     pxPerM,
     x: (xM) => x0 + (xM - room.left) * pxPerM,
-    y: (zM) => y0 - (zM - room.bottom) * pxPerM,
+    y: (upM) => y0 - (upM - room.bottom) * pxPerM,
   }
 }
 

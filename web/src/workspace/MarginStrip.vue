@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Measured, Severity } from '@yew-basin/core'
+import type { Measured, Severity, SolvedBasin } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
@@ -23,10 +23,20 @@ const TONES: Record<Severity, string> = {
   fine: '',
 }
 
+/** All tanks together. */
+function wantedTurnover({ tanks }: SolvedBasin): number {
+  const net = tanks.reduce((sum, tank) => sum + tank.netVolumeM3, 0)
+  const wanted = tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0)
+  return net > 0 ? (wanted * 3600) / net : NaN
+}
+
 const cells = computed((): Cell[] => {
   const solved = store.solved
   if (!solved) return []
-  const { tank, returnSide: side, findings } = solved
+  const { returnSide: side, findings, tanks } = solved
+  const lead = side.lines.find(({ lineId }) => lineId === side.leadLineId)!
+  const fastest = side.lines.reduce((most, line) => Math.max(most, line.fastestMPerS), 0)
+  const freeboardM = Math.min(...tanks.map((tank) => tank.freeboardM))
   const stateOf = (...codes: string[]): Severity =>
     findings.find((finding) => codes.includes(finding.code))?.severity ?? 'fine'
   const flowState = stateOf(
@@ -41,7 +51,7 @@ const cells = computed((): Cell[] => {
   return [
     {
       id: 'flow',
-      label: 'At the tank',
+      label: tanks.length > 1 ? 'At the tanks' : 'At the tank',
       value: { quantity: 'flow', si: side.flowM3PerS },
       after: `± ${band}`,
       stop: 'return',
@@ -51,15 +61,15 @@ const cells = computed((): Cell[] => {
       id: 'turnover',
       label: 'Turnover',
       value: { quantity: 'turnover', si: side.turnoverPerH ?? NaN },
-      after: `of ${store.shown?.target.turnoverPerH.toFixed(1)}`,
+      after: `of ${wantedTurnover(solved).toFixed(1)}`,
       stop: 'tank',
       state: flowState,
     },
     {
       id: 'head',
       label: 'Duty head',
-      value: { quantity: 'head', si: side.headM },
-      after: `of ${units.shown({ quantity: 'head', si: side.shutOffHeadM }).number}`,
+      value: { quantity: 'head', si: lead.pump.headM },
+      after: `of ${units.shown({ quantity: 'head', si: lead.pump.shutOffHeadM }).number}`,
       stop: 'return',
       state: stateOf('no-flow-at-this-speed', 'past-known-curve'),
     },
@@ -74,7 +84,7 @@ const cells = computed((): Cell[] => {
     {
       id: 'speed',
       label: 'Fastest water',
-      value: { quantity: 'speed', si: side.fastestMPerS },
+      value: { quantity: 'speed', si: fastest },
       after: '',
       stop: 'return',
       state: stateOf('water-too-fast'),
@@ -82,7 +92,7 @@ const cells = computed((): Cell[] => {
     {
       id: 'freeboard',
       label: 'Below the rim',
-      value: { quantity: 'length', si: tank.freeboardM },
+      value: { quantity: 'length', si: freeboardM },
       after: '',
       stop: 'tank',
       state: stateOf('water-over-rim', 'little-freeboard'),

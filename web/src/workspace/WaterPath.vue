@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { SolvedBasin } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
@@ -9,21 +10,27 @@ const { stop } = defineProps<{ stop: string }>()
 const store = useDesign()
 const units = useUnits()
 
+function lead({ returnSide }: SolvedBasin) {
+  return returnSide.lines.find(({ lineId }) => lineId === returnSide.leadLineId)!
+}
+
 const stops = computed(() => {
   const solved = store.solved
   if (!solved) return []
-  const { tank, returnSide } = solved
+  const { tanks, returnSide } = solved
+  const sum = (of: 'netVolumeM3' | 'wantedFlowM3PerS') =>
+    tanks.reduce((total, tank) => total + tank[of], 0)
   return [
     {
       id: 'tank',
-      name: 'Tank and target',
-      figure: `${units.text('volume', tank.netVolumeM3)} net, wants ${units.text('flow', tank.wantedFlowM3PerS)}`,
+      name: tanks.length > 1 ? 'Tanks and targets' : 'Tank and target',
+      figure: `${units.text('volume', sum('netVolumeM3'))} net, wants ${units.text('flow', sum('wantedFlowM3PerS'))}`,
       state: store.states.tank,
     },
     {
       id: 'return',
       name: 'Return',
-      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', returnSide.headM)}`,
+      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', lead(solved).pump.headM)}`,
       state: store.states.return,
     },
   ]

@@ -4,7 +4,7 @@ import { computed, watch } from 'vue'
 import { onBeforeRouteLeave, RouterLink, useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
-import SectionDrawing from '../section/SectionDrawing.vue'
+import SheetPane from '../section/SheetPane.vue'
 import BrandLink from '../shell/BrandLink.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import { useDesign } from './design-store.ts'
@@ -71,7 +71,7 @@ useEventListener(window, 'keydown', (event) => {
     <WaterPath class="area-path" :stop="stop" />
     <main class="area-section relative bg-sheet" :class="{ 'preview-frame': store.preview }">
       <PreviewBar />
-      <SectionDrawing />
+      <SheetPane />
     </main>
     <aside class="area-bench" aria-label="Bench">
       <component :is="bench" :key="stop" />

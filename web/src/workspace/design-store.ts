@@ -9,7 +9,7 @@ import {
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 import { useNotices } from '../shell/notices.ts'
@@ -17,6 +17,7 @@ import { Autosave } from './autosave.ts'
 import { useConflict } from './conflict.ts'
 import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
+import { useSelection } from './selection.ts'
 import type { StopName } from './stops.ts'
 
 /** Worst finding of each stop. */
@@ -34,7 +35,6 @@ export const useDesign = defineStore('design', () => {
   const saves: Autosave = new Autosave(() => history.design.value)
   const history = useDesignHistory(() => saves.touch(), olderThan)
   const preview = shallowRef<Fix | null>(null)
-  const selectedPieceId = ref<string | null>(null)
 
   const { design } = history
   /** What is on the screen: the design, or a fix being looked at. */
@@ -43,9 +43,11 @@ export const useDesign = defineStore('design', () => {
   )
   const solved = computed(() => (shown.value ? solveBasin(shown.value) : null))
   const states = computed(() => worstByStop(solved.value))
+  const selection = useSelection(shown, solved)
 
   async function open(id: string): Promise<void> {
     preview.value = null
+    selection.clear()
     const answer = await opened.fetchBasin(id)
     if (!answer) return
     history.begin(answer.current.design, answer.current.revision)
@@ -96,7 +98,7 @@ export const useDesign = defineStore('design', () => {
     solved,
     states,
     preview,
-    selectedPieceId,
+    ...selection,
     canUndo: history.canUndo,
     canRedo: history.canRedo,
     saveState: saves.state,

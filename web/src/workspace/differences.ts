@@ -3,7 +3,6 @@ import type { BasinDesign } from '@yew-basin/core'
 /** A place where two designs differ, in words. */
 export interface Difference {
   readonly where: string
-  readonly path: readonly string[]
 }
 
 /** "waterLevelM" → "water level". */
@@ -14,16 +13,28 @@ export function words(name: string): string {
     .toLowerCase()
 }
 
-/** Where two designs differ: leaf by leaf, lists as a whole. */
+/** Where two designs differ: leaf by leaf; lists of things with ids thing by thing, others as a whole. */
 export function differences(mine: BasinDesign, theirs: BasinDesign): Difference[] {
   return walk(mine, theirs, [])
 }
 
 function walk(mine: unknown, theirs: unknown, path: readonly string[]): Difference[] {
   if (JSON.stringify(mine) === JSON.stringify(theirs)) return []
-  if (!isRecord(mine) || !isRecord(theirs)) return [{ where: path.map(words).join(', '), path }]
+  const pairs = sameThings(mine, theirs)
+  if (pairs) return pairs.flatMap(([name, a, b]) => walk(a, b, [...path, name]))
+  if (!isRecord(mine) || !isRecord(theirs)) return [{ where: path.join(', ') }]
   const names = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
-  return names.flatMap((name) => walk(mine[name], theirs[name], [...path, name]))
+  return names.flatMap((name) => walk(mine[name], theirs[name], [...path, words(name)]))
+}
+
+/** Two lists of the same named things in the same order, as [name, mine, theirs]; else null. */
+function sameThings(mine: unknown, theirs: unknown): [string, unknown, unknown][] | null {
+  if (!Array.isArray(mine) || !Array.isArray(theirs) || mine.length !== theirs.length) return null
+  const pairs = mine.map((one: unknown, i) => [one, theirs[i] as unknown] as const)
+  const named = pairs.every(
+    ([a, b]) => isRecord(a) && isRecord(b) && 'id' in a && a.id === b.id && 'name' in a,
+  )
+  return named ? pairs.map(([a, b]) => [String((a as { name: unknown }).name), a, b]) : null
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {

@@ -1,17 +1,42 @@
-import type { Finding, Severity, Solving } from './finding.ts'
+import { pumpOf } from '../layout/layout.ts'
+import { elbowFindings } from './elbows.ts'
+import { endFindings } from './end.ts'
+import type { Finding, LineCase, Severity, Solving } from './finding.ts'
 import { flowFindings } from './flow.ts'
+import { guardFindings } from './guard.ts'
+import { jointFindings } from './joints.ts'
 import { lineFindings } from './line.ts'
-import { mouthFindings } from './mouth.ts'
+import { pumpFindings } from './pump.ts'
 import { tankFindings } from './tank.ts'
+import { takeoffFindings } from './takeoff.ts'
 
 const ORDER: Readonly<Record<Severity, number>> = { stop: 0, watch: 1, fine: 2 }
 
 /** Every finding, worst first; within one severity in the order the water passes. */
 export function findingsOf(solving: Solving): Finding[] {
+  const lines = linesOf(solving)
   return [
     ...tankFindings(solving),
-    ...flowFindings(solving),
-    ...mouthFindings(solving),
-    ...lineFindings(solving),
+    ...flowFindings(solving, lines),
+    ...lines.flatMap((line) => [
+      ...takeoffFindings(line),
+      ...endFindings(line),
+      ...jointFindings(line),
+      ...lineFindings(line),
+      ...elbowFindings(line),
+      ...guardFindings(line),
+    ]),
+    ...pumpFindings(lines),
   ].sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
+}
+
+function linesOf(solving: Solving): LineCase[] {
+  const { design, layout, returnSide } = solving
+  return layout.lines.map((laid, i) => ({
+    solving,
+    design,
+    laid,
+    solved: returnSide.lines[i]!,
+    pump: pumpOf(layout, i),
+  }))
 }

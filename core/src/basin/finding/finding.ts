@@ -1,8 +1,9 @@
 import type { Sentence } from '../../quantity/sentence.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Edit } from '../edit.ts'
-import type { Layout } from '../layout.ts'
-import type { SolvedReturn, SolvedTank, SolvedWater } from '../solved.ts'
+import type { LaidLine } from '../layout/lay-lines.ts'
+import type { LaidPump, Layout } from '../layout/layout.ts'
+import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from '../solved.ts'
 
 /** stop: it will not do. watch: it will do, with an eye on it. fine: said because it was asked. */
 export type Severity = 'stop' | 'watch' | 'fine'
@@ -22,6 +23,7 @@ export type FindingCode =
   | 'rim-over-panels'
   | 'little-freeboard'
   | 'no-net-water'
+  | 'tank-unfed'
   | 'no-flow-at-this-speed'
   | 'valve-shut'
   | 'flows-back'
@@ -29,11 +31,21 @@ export type FindingCode =
   | 'flow-short'
   | 'flow-past'
   | 'flow-as-wanted'
+  | 'takeoff-off-target'
   | 'water-too-fast'
   | 'outlet-mismatch'
+  | 'sizes-do-not-meet'
   | 'past-known-curve'
+  | 'no-fouling-reserve'
+  | 'valve-does-pumps-work'
+  | 'no-union-at-pump'
   | 'turn-without-elbow'
+  | 'hard-elbows-in-a-row'
+  | 'hose-too-short'
   | 'pieces-after-nozzle'
+  | 'spare-without-valve'
+  | 'check-valve-only-guard'
+  | 'misses-its-place'
   | 'mouth-outside-tank'
   | 'mouth-under-water'
 
@@ -45,7 +57,11 @@ export interface Finding {
   readonly title: Sentence
   /** Why it is so, and what to do where no fix can do it alone. */
   readonly reason: Sentence
-  /** The piece of the run it is about. */
+  /** The tank it is about. */
+  readonly tankId: string | null
+  /** The line it is about. */
+  readonly lineId: string | null
+  /** The piece of that line it is about. */
   readonly pieceId: string | null
   readonly fixes: readonly Fix[]
 }
@@ -54,7 +70,45 @@ export interface Finding {
 export interface Solving {
   readonly design: BasinDesign
   readonly layout: Layout
-  readonly tank: SolvedTank
+  readonly tanks: readonly SolvedTank[]
   readonly water: SolvedWater
   readonly returnSide: SolvedReturn
+}
+
+/** One line of what is judged, with everything known of it. */
+export interface LineCase {
+  readonly solving: Solving
+  readonly design: BasinDesign
+  readonly laid: LaidLine
+  readonly solved: SolvedLine
+  /** The pump its water comes from. */
+  readonly pump: LaidPump
+}
+
+type Needless = 'stop' | 'tankId' | 'lineId' | 'pieceId' | 'fixes'
+
+/** A finding about a line; what is left out is nothing. */
+export function aboutLine(
+  { laid }: LineCase,
+  finding: Omit<Finding, Needless> & Partial<Pick<Finding, 'pieceId' | 'fixes'>>,
+): Finding {
+  const { end, id } = laid.line
+  return {
+    stop: 'return',
+    tankId: end.at === 'tank' ? end.id : null,
+    lineId: id,
+    pieceId: null,
+    fixes: [],
+    ...finding,
+  }
+}
+
+/** Where a line's pieces stand in the design. */
+export function piecesPath({ laid }: LineCase): (string | number)[] {
+  return ['returnSide', 'lines', laid.index, 'run', 'pieces']
+}
+
+/** "the takeoff “Scrubber”" in front of what is said, where a design has more than one line. */
+export function lineWords({ design, laid }: LineCase): string {
+  return design.returnSide.lines.length > 1 ? `${laid.line.name}: ` : ''
 }

@@ -1,49 +1,55 @@
 import { brent } from '../../numeric/brent.ts'
-import { speedForFlow } from '../../network/speed.ts'
 import { nextSizeUp, sizeWords } from '../../pipe/size.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
-import type { Edit } from '../edit.ts'
 import type { BasinDesign } from '../design.ts'
-import type { Fix, Solving } from './finding.ts'
-import { fixForFlow, fixOfFlow, flowWith } from './try-out.ts'
+import type { Edit } from '../edit.ts'
+import { pathTo } from '../layout/layout.ts'
+import type { Fix, LineCase } from './finding.ts'
+import { fixForFlow, fixOfFlow, flowAtSpeeds, flowWith, type Of } from './try-out.ts'
 
 /** A flow within this share below the wanted one counts as met: a turnover target is no finer (choice). */
 export const SHORT_SHARE = 0.1
 
-const PIECES = ['returnSide', 'run', 'pieces'] as const
 /** A controller's step; speeds are rounded to it, away from trouble (choice). */
 const SPEED_STEP = 0.01
 /** A fix for more flow must bring at least this much more to be worth showing (choice). */
 const WORTH_SHARE = 0.02
 
-/** One fix that makes the water move again, with the flow it brings. */
-export function startFixes(design: BasinDesign, label: Sentence, edits: readonly Edit[]): Fix[] {
-  return [fixForFlow(design, label, edits)]
+/** A flow that a fix is to bring, and the line through which it comes. */
+export interface Wish {
+  readonly line: LineCase
+  readonly of: Of
+  readonly nowM3PerS: number
+  readonly wantedM3PerS: number
 }
 
-/** What brings more flow: more speed, an open valve, a wider run; and all of it where one is not enough. */
-export function reachFixes(solving: Solving): Fix[] {
-  const { design, tank, returnSide } = solving
-  const worthM3PerS = Math.max(0, returnSide.flowM3PerS) * (1 + WORTH_SHARE)
-  const found = [faster(solving), openedValves(design), wider(design)]
+/** A change in words and as edits, before its worth is known. */
+interface Change {
+  readonly label: Sentence
+  readonly edits: readonly Edit[]
+}
+
+/** What brings more flow: more speed, an open valve, a wider line; and all of it where one is not enough. */
+export function reachFixes(wish: Wish): Fix[] {
+  const { design } = wish.line
+  const worthM3PerS = Math.max(0, wish.nowM3PerS) * (1 + WORTH_SHARE)
+  const found = [faster(wish), openedValves(wish), wider(wish)]
     .filter((change) => change !== null)
-    .map((change) => ({ ...change, flowM3PerS: flowWith(design, change.edits) }))
+    .map((change) => ({ ...change, flowM3PerS: flowWith(design, change.edits, wish.of) }))
     .filter(({ flowM3PerS }) => flowM3PerS > worthM3PerS)
-  const enough = found.some(
-    ({ flowM3PerS }) => flowM3PerS >= (1 - SHORT_SHARE) * tank.wantedFlowM3PerS,
-  )
-  const together = found.length > 1 && !enough ? [allOf(design, found)] : []
+  const enough = found.some(({ flowM3PerS }) => flowM3PerS >= (1 - SHORT_SHARE) * wish.wantedM3PerS)
+  const together = found.length > 1 && !enough ? [allOf(design, found, wish.of)] : []
   return [...found, ...together].map(({ label, edits, flowM3PerS }) =>
     fixOfFlow(label, edits, flowM3PerS),
   )
 }
 
-function allOf(design: BasinDesign, changes: readonly Change[]) {
+function allOf(design: BasinDesign, changes: readonly Change[], of: Of) {
   const edits = changes.flatMap((change) => change.edits)
   return {
     label: together(changes.map((change) => change.label)),
     edits,
-    flowM3PerS: flowWith(design, edits),
+    flowM3PerS: flowWith(design, edits, of),
   }
 }
 
@@ -61,88 +67,103 @@ function together(labels: readonly Sentence[]): Sentence {
   }
 }
 
-/** A change in words and as edits, before its worth is known. */
-interface Change {
-  readonly label: Sentence
-  readonly edits: readonly Edit[]
-}
-
 /** What brings the flow down to the wanted one: a slower pump, else a valve. */
-export function overspeedFixes(solving: Solving): Fix[] {
-  const { design, layout, tank } = solving
-  if (layout.part.control === 'controllable') {
-    const speed = speedForFlow(layout.problem, tank.wantedFlowM3PerS)
-    const least = layout.part.leastSpeed
-    if (speed !== null && speed >= least)
-      return [tried(design, speedChange(stepped(speed, Math.round)))]
+export function overspeedFixes(wish: Wish): Fix[] {
+  const { part } = wish.line.pump
+  if (part.control === 'controllable') {
+    const speed = speedFor(wish)
+    if (speed !== null && speed >= part.leastSpeed) {
+      const change = speedChange(wish.line, stepped(speed, Math.round))
+      return [fixForFlow(wish.line.design, change.label, change.edits, wish.of)]
+    }
   }
-  return throttleFix(solving)
+  return throttleFix(wish)
 }
 
-function faster({ layout, tank }: Solving): Change | null {
-  if (layout.part.control === 'fixed-speed' || layout.problem.speed >= 1) return null
-  const speed = speedForFlow(layout.problem, tank.wantedFlowM3PerS)
-  return speedChange(speed === null ? 1 : stepped(speed, Math.ceil))
+function faster(wish: Wish): Change | null {
+  const { pump } = wish.line
+  if (pump.part.control === 'fixed-speed' || (pump.speed >= 1 && !pump.placed.stopped)) return null
+  const speed = speedFor(wish)
+  return speedChange(wish.line, speed === null ? 1 : stepped(speed, Math.ceil))
+}
+
+/** The speed of the line's pump that brings the wanted flow; null when full speed does not. */
+function speedFor({ line, of, wantedM3PerS }: Wish): number | null {
+  const flow = flowAtSpeeds(line.solving.layout, line.pump, of)
+  const at = (speed: number) => flow(speed) - wantedM3PerS
+  if (at(1) < 0) return null
+  const least = line.pump.part.leastSpeed
+  if (at(least) >= 0) return least
+  const found = brent(at, least, 1, { tolerance: SPEED_STEP / 20 })
+  return found.ok ? found.value : null
 }
 
 function stepped(speed: number, round: (steps: number) => number): number {
-  // 1e-9 keeps a speed that already stands on a step from being pushed to the next one.
-  return Math.min(1, round(speed / SPEED_STEP - 1e-9) * SPEED_STEP)
+  // 1e-3 of a step keeps a speed that already stands on one from being pushed to the next.
+  return Math.min(1, round(speed / SPEED_STEP - 1e-3) * SPEED_STEP)
 }
 
-function speedChange(speed: number): Change {
+function speedChange({ design, pump }: LineCase, speed: number): Change {
+  const at = design.returnSide.pumps.indexOf(pump.placed)
   return {
     label: sentence('Run the pump at {speed}', { speed: ['share', speed] }),
-    edits: [{ op: 'set', path: ['returnSide', 'speed'], to: speed }],
+    edits: [
+      { op: 'set', path: ['returnSide', 'pumps', at, 'speed'], to: speed },
+      ...(pump.placed.stopped
+        ? [{ op: 'set' as const, path: ['returnSide', 'pumps', at, 'stopped'], to: false }]
+        : []),
+    ],
   }
 }
 
-function openedValves(design: BasinDesign): Change | null {
-  const edits = design.returnSide.run.pieces.flatMap((piece, index): Edit[] =>
-    piece.kind === 'valve' && piece.opening < 1
-      ? [{ op: 'set', path: [...PIECES, index, 'opening'], to: 1 }]
-      : [],
+/** Every part-closed valve on the way from the pump. */
+export function openedValves({ line }: Pick<Wish, 'line'>): Change | null {
+  const { layout } = line.solving
+  const edits = pathTo(layout, line.laid.index).flatMap(({ lineIndex, segments }) =>
+    segments.flatMap(({ firstPiece, endPiece }) =>
+      layout.lines[lineIndex]!.placed.slice(firstPiece, endPiece).flatMap(({ piece }, i): Edit[] =>
+        piece.kind === 'valve' && piece.opening < 1
+          ? [{ op: 'set', path: valvePath(lineIndex, firstPiece + i), to: 1 }]
+          : [],
+      ),
+    ),
   )
-  return edits.length > 0 ? { label: sentence('Open the valve fully'), edits } : null
+  const label = edits.length > 1 ? 'Open the valves fully' : 'Open the valve fully'
+  return edits.length > 0 ? { label: sentence(label), edits } : null
 }
 
-/** Every size of the run one step up; null when the series ends. */
-function wider(design: BasinDesign): Change | null {
-  const { run } = design.returnSide
+export function valvePath(lineIndex: number, piece: number): (string | number)[] {
+  return ['returnSide', 'lines', lineIndex, 'run', 'pieces', piece, 'opening']
+}
+
+/** Every size of the line one step up; null when the series ends. */
+function wider({ line }: Wish): Change | null {
+  const { run } = line.laid.line
   const size = nextSizeUp(run.size)
   if (!size || run.pieces.some((piece) => piece.kind === 'reducer')) return null
   return {
     label: sentence(`Run it in ${sizeWords(size)}`),
-    edits: [{ op: 'set', path: ['returnSide', 'run', 'size'], to: size }],
+    edits: [{ op: 'set', path: ['returnSide', 'lines', line.laid.index, 'run', 'size'], to: size }],
   }
 }
 
-function tried(design: BasinDesign, { label, edits }: Change): Fix {
-  return fixForFlow(design, label, edits)
-}
-
-/** The opening of the first throttling valve that brings the wanted flow. */
-function throttleFix({ design, tank }: Solving): Fix[] {
-  const at = design.returnSide.run.pieces.findIndex(
+/** The opening of the line's first throttling valve that brings the wanted flow. */
+export function throttleFix({ line, of, wantedM3PerS }: Wish): Fix[] {
+  const at = line.laid.line.run.pieces.findIndex(
     (piece) => piece.kind === 'valve' && piece.form !== 'diaphragm',
   )
   if (at < 0) return []
   const turned = (opening: number): Edit[] => [
-    { op: 'set', path: [...PIECES, at, 'opening'], to: opening },
+    { op: 'set', path: valvePath(line.laid.index, at), to: opening },
   ]
   const found = brent(
-    (opening) => flowWith(design, turned(opening)) - tank.wantedFlowM3PerS,
+    (opening) => flowWith(line.design, turned(opening), of) - wantedM3PerS,
     0,
     1,
     { tolerance: 1e-3 },
   )
   if (!found.ok) return []
   const opening = Math.round(found.value * 100) / 100
-  return [
-    fixForFlow(
-      design,
-      sentence('Turn the valve to {opening} open', { opening: ['share', opening] }),
-      turned(opening),
-    ),
-  ]
+  const label = sentence('Turn the valve to {opening} open', { opening: ['share', opening] })
+  return [fixForFlow(line.design, label, turned(opening), of)]
 }

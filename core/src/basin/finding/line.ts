@@ -1,159 +1,96 @@
-import { transitionLoss } from '../../fitting/transition.ts'
-import { speedMPerS, velocityHeadM } from '../../pipe/flow.ts'
+import { speedMPerS } from '../../pipe/flow.ts'
 import { isHose } from '../../pipe/series.ts'
-import {
-  boreOf,
-  nearestSize,
-  nextSizeUp,
-  sameSize,
-  sizeWords,
-  type PipeSize,
-} from '../../pipe/size.ts'
+import { boreOf, nextSizeUp, sizeWords, type PipeSize } from '../../pipe/size.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { axisOf, signOf } from '../../run/path.ts'
-import type { ElbowPiece, Piece, PipePiece } from '../../run/piece.ts'
+import type { ElbowPiece, PipePiece } from '../../run/piece.ts'
 import type { Edit } from '../edit.ts'
-import type { Finding, Solving } from './finding.ts'
-import { fixForFlow } from './try-out.ts'
+import { aboutLine, lineWords, piecesPath, type Finding, type LineCase } from './finding.ts'
+import { fastestQuiet } from './limits.ts'
+import { fixForFlow, type Of } from './try-out.ts'
 
-/** Faster than this in plastic pipe is loud and wears on elbows: the 5 ft/s that pipe makers' guides give. */
-export const FAST_M_PER_S = 1.5
-/** An outlet and a line whose bores differ by less than this share go together (choice). */
-const MATCH_SHARE = 0.15
-
-export function lineFindings(solving: Solving): Finding[] {
-  return [
-    tooFast(solving),
-    outletMismatch(solving),
-    pastCurve(solving),
-    turnsWithoutElbow(solving),
-    afterNozzle(solving),
-  ].flat()
+export function lineFindings(line: LineCase): Finding[] {
+  return [tooFast(line), turnsWithoutElbow(line), hosesTooShort(line), afterNozzle(line)].flat()
 }
 
-function tooFast(solving: Solving): Finding[] {
-  const { design, layout, returnSide } = solving
-  if (returnSide.fastestMPerS <= FAST_M_PER_S || returnSide.status !== 'flows') return []
-  const at = layout.placed.findIndex(({ piece }) => piece.id === returnSide.fastestPieceId)
-  const { boreM } = returnSide.pieces[at]!
-  const edits = widen(solving, at)
+export const ofLine = ({ laid }: LineCase): Of => ({ lineId: laid.line.id })
+
+function tooFast(line: LineCase): Finding[] {
+  const { design, laid, solved } = line
+  const over = solved.pieces
+    .map((piece, at) => ({ piece, at, limit: fastestQuiet(line, at) }))
+    .filter(({ piece, limit }) => piece.kind !== 'nozzle' && piece.speedMPerS > limit)
+  const worst = over.reduce<(typeof over)[number] | null>(
+    (a, b) => (a && a.piece.speedMPerS >= b.piece.speedMPerS ? a : b),
+    null,
+  )
+  if (!worst || worst.piece.flowM3PerS <= 0) return []
+  const edits = widen(line, worst.at, worst.limit)
   return [
-    {
+    aboutLine(line, {
       code: 'water-too-fast',
       severity: 'watch',
-      stop: 'return',
-      title: sentence('Water runs at {speed} in the {bore} bore', {
-        speed: ['speed', returnSide.fastestMPerS],
-        bore: ['length', boreM],
+      title: sentence(`${lineWords(line)}Water runs at {speed} in the {bore} bore`, {
+        speed: ['speed', worst.piece.speedMPerS],
+        bore: ['length', worst.piece.boreM],
       }),
       reason: sentence(
-        'Above {limit} a line grows loud, and its losses grow with the square of the speed.',
-        { limit: ['speed', FAST_M_PER_S] },
+        laid.line.end.at === 'chamber'
+          ? 'Above {limit} even a takeoff in the cabinet is heard, and its losses grow with the square of the speed.'
+          : 'Above {limit} a line grows loud, and its losses grow with the square of the speed.',
+        { limit: ['speed', worst.limit] },
       ),
-      pieceId: returnSide.fastestPieceId,
+      pieceId: worst.piece.pieceId,
       fixes: edits
-        ? [fixForFlow(design, sentence(`Make it ${sizeWords(edits.size)}`), edits.edits)]
+        ? [
+            fixForFlow(
+              design,
+              sentence(`Make it ${sizeWords(edits.size)}`),
+              edits.edits,
+              ofLine(line),
+            ),
+          ]
         : [],
-    },
+    }),
   ]
 }
 
 /** The least wider size of the fast stretch that slows the present flow to the limit. */
 function widen(
-  { design, layout, returnSide }: Solving,
+  line: LineCase,
   at: number,
+  limitMPerS: number,
 ): { size: PipeSize; edits: Edit[] } | null {
-  const { piece, sizeBefore, sizeAfter, boreBeforeM, boreAfterM } = layout.placed[at]!
+  const { laid, solved } = line
+  const { piece, sizeBefore, sizeAfter, boreBeforeM, boreAfterM } = laid.placed[at]!
   const narrows = piece.kind === 'reducer' && boreAfterM < boreBeforeM
+  const flow = solved.pieces[at]!.flowM3PerS
   let size: PipeSize | null = nextSizeUp(narrows ? sizeAfter : sizeBefore)
-  while (size && speedMPerS(returnSide.flowM3PerS, boreOf(size).boreM) > FAST_M_PER_S) {
-    size = nextSizeUp(size)
-  }
+  while (size && speedMPerS(flow, boreOf(size).boreM) > limitMPerS) size = nextSizeUp(size)
   if (!size) return null
-  const upToHere = design.returnSide.run.pieces.slice(0, narrows ? at + 1 : at)
+  const upToHere = laid.line.run.pieces.slice(0, narrows ? at + 1 : at)
   const reducer = upToHere.findLastIndex((earlier) => earlier.kind === 'reducer')
   const path =
-    reducer < 0 ? ['returnSide', 'run', 'size'] : ['returnSide', 'run', 'pieces', reducer, 'to']
+    reducer < 0
+      ? ['returnSide', 'lines', laid.index, 'run', 'size']
+      : [...piecesPath(line), reducer, 'to']
   return { size, edits: [{ op: 'set', path, to: size }] }
 }
 
-function outletMismatch(solving: Solving): Finding[] {
-  const { design, layout, returnSide } = solving
-  const { run } = design.returnSide
-  const outletM = layout.part.outletBoreM
-  const lineM = boreOf(run.size).boreM
-  if (Math.abs(lineM - outletM) <= MATCH_SHARE * outletM) return []
-  const step = { fromBoreM: outletM, toBoreM: lineM, angleDeg: null }
-  const narrowM = Math.min(outletM, lineM)
-  const lossM = transitionLoss(step).k * velocityHeadM(speedMPerS(returnSide.flowM3PerS, narrowM))
-  const near = nearestSize(run.size.series, outletM)
-  const adapter: Piece = {
-    id: adapterId(run.pieces),
-    kind: 'reducer',
-    to: run.size,
-    angleDeg: null,
-  }
-  const fits = !sameSize(near, run.size)
-  return [
-    {
-      code: 'outlet-mismatch',
-      severity: 'watch',
-      stop: 'return',
-      title: sentence('The pump’s outlet and the line do not match'),
-      reason: sentence(
-        'The outlet’s bore is {outlet}, the line’s {line}. An adapter between them costs about {loss} at this flow; it is not counted until it is in the run.',
-        { outlet: ['length', outletM], line: ['length', lineM], loss: ['head', lossM] },
-      ),
-      pieceId: run.pieces[0]?.id ?? null,
-      fixes: fits
-        ? [
-            fixForFlow(design, sentence(`Start in ${sizeWords(near)} and adapt`), [
-              { op: 'set', path: ['returnSide', 'run', 'size'], to: near },
-              { op: 'insert', path: ['returnSide', 'run', 'pieces'], at: 0, item: adapter },
-            ]),
-          ]
-        : [],
-    },
-  ]
-}
-
-/** An id no other piece has. */
-function adapterId(pieces: readonly Piece[]): string {
-  let n = 1
-  while (pieces.some((piece) => piece.id === `adapter-${n}`)) n++
-  return `adapter-${n}`
-}
-
-function pastCurve({ layout, returnSide }: Solving): Finding[] {
-  const knownM3PerS = layout.curve.knownToM3PerS * returnSide.speed
-  if (returnSide.flowM3PerS <= knownM3PerS) return []
-  return [
-    {
-      code: 'past-known-curve',
-      severity: 'watch',
-      stop: 'return',
-      title: sentence('The pump runs past its printed curve'),
-      reason: sentence(
-        'Its curve is known up to {known}; beyond, it is drawn straight on. Treat {flow} as a guess, or measure it.',
-        { known: ['flow', knownM3PerS], flow: ['flow', returnSide.flowM3PerS] },
-      ),
-      pieceId: null,
-      fixes: [],
-    },
-  ]
-}
-
-function turnsWithoutElbow({ design, layout }: Solving): Finding[] {
-  const { pieces } = design.returnSide.run
+function turnsWithoutElbow(line: LineCase): Finding[] {
+  const { pieces } = line.laid.line.run
   const found: Finding[] = []
   let last: PipePiece | null = null
   let turned = 0
   pieces.forEach((piece, index) => {
     if (piece.kind === 'elbow') turned += piece.form === 'standard-45' ? 45 : 90
+    if (piece.kind === 'tee' && piece.form !== 'side') turned += 90
+    // Free hose takes any turn with it.
+    if (piece.kind === 'free-hose') last = null
     if (piece.kind !== 'pipe') return
     const missing: number = last ? turnBetween(last, piece) - turned : 0
-    const bends = isHose(layout.placed[index]!.sizeBefore.series)
-    if (missing > 0 && !bends) found.push(turnFinding(design, piece, index, missing))
+    const bends = isHose(line.laid.placed[index]!.sizeBefore.series)
+    if (missing > 0 && !bends) found.push(turnFinding(line, piece, index, missing))
     last = piece
     turned = 0
   })
@@ -166,58 +103,98 @@ function turnBetween(from: PipePiece, to: PipePiece): number {
   return signOf(from.direction) === signOf(to.direction) ? 0 : 180
 }
 
-function turnFinding(
-  design: Solving['design'],
-  piece: PipePiece,
-  index: number,
-  missingDeg: number,
-): Finding {
-  const { pieces } = design.returnSide.run
+function turnFinding(line: LineCase, piece: PipePiece, index: number, missingDeg: number): Finding {
   const elbows = Math.ceil(missingDeg / 90)
   const edits = Array.from({ length: elbows }, (_, i): Edit => {
     const elbow: ElbowPiece = {
-      id: `${piece.id}-turn-${i + 1}`,
+      id: freeId(line, `${piece.id}-turn-${i + 1}`),
       kind: 'elbow',
       form: 'standard-90',
     }
-    const taken = pieces.some((other) => other.id === elbow.id)
-    const item = taken ? { ...elbow, id: `${elbow.id}-${index}` } : elbow
-    return { op: 'insert', path: ['returnSide', 'run', 'pieces'], at: index, item }
+    return { op: 'insert', path: piecesPath(line), at: index, item: elbow }
   })
-  return {
+  return aboutLine(line, {
     code: 'turn-without-elbow',
     severity: 'watch',
-    stop: 'return',
-    title: sentence(`The run turns ${piece.direction} without an elbow`),
+    title: sentence(`${lineWords(line)}It turns ${piece.direction} without an elbow`),
     reason: sentence('Rigid pipe cannot turn by itself, and the turn’s loss is not counted.'),
     pieceId: piece.id,
     fixes: [
-      fixForFlow(design, sentence(elbows === 1 ? 'Put an elbow in' : 'Put two elbows in'), edits),
+      fixForFlow(
+        line.design,
+        sentence(elbows === 1 ? 'Put an elbow in' : 'Put two elbows in'),
+        edits,
+        ofLine(line),
+      ),
     ],
-  }
+  })
 }
 
-function afterNozzle({ design }: Solving): Finding[] {
-  const { pieces } = design.returnSide.run
+/** An id no piece of the design has: the wanted one, or the same with a number. */
+export function freeId({ design }: LineCase, wanted: string): string {
+  const taken = new Set(
+    design.returnSide.lines.flatMap(({ run }) => run.pieces.map((piece) => piece.id)),
+  )
+  if (!taken.has(wanted)) return wanted
+  let n = 2
+  while (taken.has(`${wanted}-${n}`)) n++
+  return `${wanted}-${n}`
+}
+
+function hosesTooShort(line: LineCase): Finding[] {
+  return line.laid.line.run.pieces.flatMap((piece, index) => {
+    if (piece.kind !== 'free-hose') return []
+    const straightM = Math.hypot(piece.byXM, piece.byYM, piece.byZM)
+    if (piece.lengthM >= straightM) return []
+    const path = [...piecesPath(line), index, 'lengthM']
+    return [
+      aboutLine(line, {
+        code: 'hose-too-short',
+        severity: 'stop',
+        title: sentence(`${lineWords(line)}The hose is {short} too short`, {
+          short: ['length', straightM - piece.lengthM],
+        }),
+        reason: sentence(
+          'It is {long} long and must reach {far} in a straight line; a curve takes more.',
+          { long: ['length', piece.lengthM], far: ['length', straightM] },
+        ),
+        pieceId: piece.id,
+        fixes: [
+          fixForFlow(
+            line.design,
+            sentence('Cut it {long} long', { long: ['length', straightM * CURVE_SHARE] }),
+            [{ op: 'set', path, to: straightM * CURVE_SHARE }],
+            ofLine(line),
+          ),
+        ],
+      }),
+    ]
+  })
+}
+
+/** A hose laid in an easy curve is about a tenth longer than the straight way (choice). */
+export const CURVE_SHARE = 1.1
+
+function afterNozzle(line: LineCase): Finding[] {
+  const { pieces } = line.laid.line.run
   const nozzle = pieces.findIndex((piece) => piece.kind === 'nozzle')
   if (nozzle < 0 || nozzle === pieces.length - 1) return []
+  const moved = [...pieces.filter((_, i) => i !== nozzle), pieces[nozzle]]
   return [
-    {
+    aboutLine(line, {
       code: 'pieces-after-nozzle',
       severity: 'stop',
-      stop: 'return',
-      title: sentence('The run goes on after its nozzle'),
+      title: sentence(`${lineWords(line)}The run goes on after its nozzle`),
       reason: sentence('A nozzle is the end of a run. Move it last, or take out what follows it.'),
       pieceId: pieces[nozzle]!.id,
       fixes: [
-        fixForFlow(design, sentence('Move the nozzle to the end'), [
-          {
-            op: 'set',
-            path: ['returnSide', 'run', 'pieces'],
-            to: [...pieces.filter((_, i) => i !== nozzle), pieces[nozzle]],
-          },
-        ]),
+        fixForFlow(
+          line.design,
+          sentence('Move the nozzle to the end'),
+          [{ op: 'set', path: piecesPath(line), to: moved }],
+          ofLine(line),
+        ),
       ],
-    },
+    }),
   ]
 }

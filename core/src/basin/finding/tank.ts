@@ -1,5 +1,7 @@
 import { sentence } from '../../quantity/sentence.ts'
+import type { DisplayTank } from '../design.ts'
 import type { Edit } from '../edit.ts'
+import type { SolvedTank } from '../solved.ts'
 import type { Finding, Solving } from './finding.ts'
 
 /** Below this the ripples of a circulation pump reach the rim (choice). */
@@ -7,22 +9,37 @@ const LEAST_FREEBOARD_M = 0.02
 /** Freeboard a fix leaves (choice). */
 const GOOD_FREEBOARD_M = 0.03
 
-export function tankFindings(solving: Solving): Finding[] {
-  return [rimOverPanels(solving), freeboard(solving), netWater(solving)].flat()
+/** One tank of the design, by its place in the list. */
+interface TankCase {
+  readonly index: number
+  readonly tank: DisplayTank
+  readonly solved: SolvedTank
+  /** "Lower tank: " where there are several. */
+  readonly words: string
 }
 
-function rimOverPanels({ design: { tank } }: Solving): Finding[] {
+export function tankFindings({ design, tanks }: Solving): Finding[] {
+  return design.tanks.flatMap((tank, index) => {
+    const words = design.tanks.length > 1 ? `${tank.name}: ` : ''
+    const one: TankCase = { index, tank, solved: tanks[index]!, words }
+    return [rimOverPanels(one), freeboard(one), netWater(one)].flat()
+  })
+}
+
+function rimOverPanels({ tank, index, words }: TankCase): Finding[] {
   if (tank.rimM <= tank.heightM) return []
   return [
     {
       code: 'rim-over-panels',
       severity: 'stop',
       stop: 'tank',
-      title: sentence('The rim stands above the panels'),
+      title: sentence(`${words}The rim stands above the panels`),
       reason: sentence(
         'Water spills at {rim}, says the rim, but the panels end at {height}. Lower the rim or check the height.',
         { rim: ['length', tank.rimM], height: ['length', tank.heightM] },
       ),
+      tankId: tank.id,
+      lineId: null,
       pieceId: null,
       fixes: [
         {
@@ -30,26 +47,26 @@ function rimOverPanels({ design: { tank } }: Solving): Finding[] {
             height: ['length', tank.heightM],
           }),
           brings: sentence('The tank spills at the top of its panels.'),
-          edits: [{ op: 'set', path: ['tank', 'rimM'], to: tank.heightM }],
+          edits: [{ op: 'set', path: ['tanks', index, 'rimM'], to: tank.heightM }],
         },
       ],
     },
   ]
 }
 
-function freeboard({ design: { tank }, tank: { freeboardM } }: Solving): Finding[] {
+function freeboard({ tank, index, words, solved: { freeboardM } }: TankCase): Finding[] {
   if (freeboardM >= LEAST_FREEBOARD_M) return []
   const over = freeboardM <= 0
   const levelM = tank.rimM - GOOD_FREEBOARD_M
-  const lower: Edit = { op: 'set', path: ['tank', 'waterLevelM'], to: levelM }
+  const lower: Edit = { op: 'set', path: ['tanks', index, 'waterLevelM'], to: levelM }
   return [
     {
       code: over ? 'water-over-rim' : 'little-freeboard',
       severity: over ? 'stop' : 'watch',
       stop: 'tank',
       title: over
-        ? sentence('The water stands over the rim')
-        : sentence('Only {left} below the rim', { left: ['length', freeboardM] }),
+        ? sentence(`${words}The water stands over the rim`)
+        : sentence(`${words}Only {left} below the rim`, { left: ['length', freeboardM] }),
       reason: over
         ? sentence('The level is {over} above the rim, so it is on the floor.', {
             over: ['length', -freeboardM],
@@ -57,6 +74,8 @@ function freeboard({ design: { tank }, tank: { freeboardM } }: Solving): Finding
         : sentence('Ripples and a surge after a restart reach the rim. Leave {least} or more.', {
             least: ['length', LEAST_FREEBOARD_M],
           }),
+      tankId: tank.id,
+      lineId: null,
       pieceId: null,
       fixes:
         levelM > 0
@@ -74,14 +93,14 @@ function freeboard({ design: { tank }, tank: { freeboardM } }: Solving): Finding
   ]
 }
 
-function netWater({ tank }: Solving): Finding[] {
+function netWater({ solved: tank, words }: TankCase): Finding[] {
   if (tank.netVolumeM3 > 0) return []
   return [
     {
       code: 'no-net-water',
       severity: 'stop',
       stop: 'tank',
-      title: sentence('Rock and sand fill the whole tank'),
+      title: sentence(`${words}Rock and sand fill the whole tank`),
       reason: sentence(
         'They displace {displaced}, and the tank holds {gross} to its level. Check their mass and density.',
         {
@@ -89,6 +108,8 @@ function netWater({ tank }: Solving): Finding[] {
           gross: ['volume', tank.grossVolumeM3],
         },
       ),
+      tankId: tank.tankId,
+      lineId: null,
       pieceId: null,
       fixes: [],
     },

@@ -1,19 +1,56 @@
-import { solveDuty } from '../../network/duty.ts'
+import { makeNetwork } from '../../network/network.ts'
+import { AS_COMPUTED } from '../../network/line.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
-import { applyEdits, type Edit } from '../edit.ts'
-import { layOut } from '../layout.ts'
 import type { BasinDesign } from '../design.ts'
+import { applyEdits, type Edit } from '../edit.ts'
+import { layOut, type LaidPump, type Layout } from '../layout/layout.ts'
+import { run, type Running } from '../running.ts'
 import type { Fix } from './finding.ts'
 
+/** Whose flow a fix is judged by: a tank's, or a line's at its end. */
+export type Of = { readonly tankId: string } | { readonly lineId: string }
+
 /** The flow a design would have with these edits made; nil where it would have none. */
-export function flowWith(design: BasinDesign, edits: readonly Edit[]): number {
-  const outcome = solveDuty(layOut(applyEdits(design, edits)).problem)
-  return outcome.ok ? outcome.value.flowM3PerS : 0
+export function flowWith(design: BasinDesign, edits: readonly Edit[], of: Of): number {
+  const layout = layOut(applyEdits(design, edits))
+  return flowOf(layout, run(makeNetwork(layout.problem), AS_COMPUTED).running, of)
+}
+
+function flowOf(layout: Layout, running: Running, of: Of): number {
+  return layout.lines.reduce((sum, { line, index }) => {
+    const counts =
+      'tankId' in of ? line.end.at === 'tank' && line.end.id === of.tankId : line.id === of.lineId
+    return counts ? sum + running.flowsM3PerS[layout.segments[index]!.at(-1)!.link]! : sum
+  }, 0)
+}
+
+/**
+ * The flow at any speed of one pump, all else as it is: the network is made once, and each search
+ * begins where the last one ended.
+ */
+export function flowAtSpeeds(layout: Layout, pump: LaidPump, of: Of): (speed: number) => number {
+  if (pump.lineIndex === null) return () => 0
+  const link = layout.segments[pump.lineIndex]![0]!.link
+  const dial = { ...layout.problem.links[link]!.pump!, stopped: false, speed: 1 }
+  const links = layout.problem.links.map((one, l) => (l === link ? { ...one, pump: dial } : one))
+  const network = makeNetwork({ ...layout.problem, links })
+  let from: Float64Array | undefined
+  return (speed) => {
+    dial.speed = speed
+    const { running } = run(network, AS_COMPUTED, from)
+    from = running.flowsM3PerS
+    return flowOf(layout, running, of)
+  }
 }
 
 /** A fix whose worth is the flow it brings, as the core solves it. */
-export function fixForFlow(design: BasinDesign, label: Sentence, edits: readonly Edit[]): Fix {
-  return fixOfFlow(label, edits, flowWith(design, edits))
+export function fixForFlow(
+  design: BasinDesign,
+  label: Sentence,
+  edits: readonly Edit[],
+  of: Of,
+): Fix {
+  return fixOfFlow(label, edits, flowWith(design, edits, of))
 }
 
 /** The same where the flow is known already. */

@@ -1,5 +1,6 @@
-import { layOut } from '../layout.ts'
-import type { BasinDesign } from '../design.ts'
+import { byId, partOf, type BasinDesign } from '../design.ts'
+import { layOut, pumpOf } from '../layout/layout.ts'
+import { rulesOfThumb } from '../rules-of-thumb.ts'
 import type { SolvedBasin } from '../solved-basin.ts'
 import { flowWorking, headWorking, liftWorking, turnoverWorking } from './duty.ts'
 import { fastestWorking, fittingsWorking, frictionWorking } from './losses.ts'
@@ -36,7 +37,40 @@ export type FigureName = keyof typeof WORKINGS
 
 export const FIGURES = Object.keys(WORKINGS) as readonly FigureName[]
 
+/** Which line and tank a figure is of; left out: those the design is known by. */
+export interface About {
+  readonly lineId?: string | null
+  readonly tankId?: string | null
+}
+
 /** The working of one figure of a solved design. Made when it is opened, not with every solve. */
-export function workingOf(figure: FigureName, design: BasinDesign, solved: SolvedBasin): Working {
-  return WORKINGS[figure]({ design, solved, layout: layOut(design) })
+export function workingOf(
+  figure: FigureName,
+  design: BasinDesign,
+  solved: SolvedBasin,
+  about: About = {},
+): Working {
+  const layout = layOut(design)
+  const { lines, leadLineId } = solved.returnSide
+  const line =
+    lines.find(({ lineId }) => lineId === about.lineId) ??
+    lines.find(({ lineId }) => lineId === leadLineId)!
+  const end = byId(design.returnSide.lines, line.lineId, 'line').end
+  const tankId = about.tankId ?? (end.at === 'tank' ? end.id : design.tanks[0]!.id)
+  const tankIndex = Math.max(
+    0,
+    design.tanks.findIndex(({ id }) => id === tankId),
+  )
+  const solvedTank = solved.tanks[tankIndex]!
+  const lineIndex = layout.lines.findIndex((laid) => laid.line.id === line.lineId)
+  return WORKINGS[figure]({
+    design,
+    water: solved.water,
+    tank: design.tanks[tankIndex]!,
+    solvedTank,
+    line,
+    part: partOf(design, line.pump.partId),
+    sourceLevelM: pumpOf(layout, lineIndex).sourceLevelM,
+    rules: rulesOfThumb(layout, line, solvedTank.turnoverPerH),
+  })
 }

@@ -12,29 +12,29 @@ import {
 
 const DUTY_SOURCE = `Darcy–Weisbach with Colebrook–White; Darby 2001 for fittings; Weisbach for part-closed valves. ${BAND_SOURCE}`
 
-export function flowWorking({ solved, layout }: Worked): Working {
-  const { returnSide: side, rulesOfThumb: rules } = solved
+export function flowWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
   return {
     title: 'Flow at the tank',
     answer: measured('flow', side.flowM3PerS),
     band: measured('flow', side.flowBandM3PerS),
     formula: 'n² H₁(Q/n) = z + h_f(Q) + Σ K V²/2g',
     filled: sentence('{H} = {z} + {hf} + {hk}', {
-      H: ['head', side.headM],
+      H: ['head', side.pump.headM],
       z: ['head', side.liftM],
       hf: ['head', side.frictionM],
       hk: ['head', side.fittingsM],
     }),
     terms: [
       term('Q', 'flow where both sides meet', 'flow', side.flowM3PerS),
-      term('n', 'speed of the pump', 'share', side.speed),
-      term('H', 'head the pump gives there', 'head', side.headM),
+      term('n', 'speed of the pump', 'share', side.pump.speed),
+      term('H', 'head the pump gives there', 'head', side.pump.headM),
       term('z', 'lift from the sump’s water to the end of the run', 'head', side.liftM),
       term('h_f', 'friction in the pipe', 'head', side.frictionM),
       term('Σ K V²/2g', 'fittings, changes of bore and the exit', 'head', side.fittingsM),
     ],
     source: DUTY_SOURCE,
-    note: side.twoNumberCurve
+    note: side.pump.twoNumberCurve
       ? sentence(
           'Two-number curve: the maker prints only most flow and most head, so the curve between is a guess, H = Hmax (1 − (Q/Qmax)²).',
         )
@@ -52,7 +52,7 @@ export function flowWorking({ solved, layout }: Worked): Working {
         'Feet counted for elbows and level run, read off {pump} at that head: {answer}',
         { answer: ['flow', rules.countedFlowM3PerS.answer] },
         rules.countedFlowM3PerS.offBy,
-        { pump: `${layout.part.name}’s curve` },
+        { pump: `${worked.part.name}’s curve` },
       ),
     ],
   }
@@ -71,21 +71,21 @@ function besides(
   return { rule: sentence(worded, values), offBy }
 }
 
-export function turnoverWorking({ solved }: Worked): Working {
-  const { returnSide: side, tank } = solved
-  const range = solved.rulesOfThumb.turnoverRangePerH
+export function turnoverWorking(worked: Worked): Working {
+  const { solvedTank: tank } = worked
+  const range = worked.rules.turnoverRangePerH
   return {
     title: 'Turnover through the sump',
-    answer: measured('turnover', side.turnoverPerH ?? NaN),
-    band: side.turnoverBandPerH === null ? null : measured('turnover', side.turnoverBandPerH),
+    answer: measured('turnover', tank.turnoverPerH ?? NaN),
+    band: tank.turnoverBandPerH === null ? null : measured('turnover', tank.turnoverBandPerH),
     formula: 'n = Q / V_net',
     filled: sentence('{n} = {Q} / {V}', {
-      n: ['turnover', side.turnoverPerH ?? NaN],
-      Q: ['flow', side.flowM3PerS],
+      n: ['turnover', tank.turnoverPerH ?? NaN],
+      Q: ['flow', tank.flowM3PerS],
       V: ['volume', tank.netVolumeM3],
     }),
     terms: [
-      term('Q', 'flow at the tank', 'flow', side.flowM3PerS),
+      term('Q', 'flow at the tank', 'flow', tank.flowM3PerS),
       term('V_net', 'net water of the display', 'volume', tank.netVolumeM3),
     ],
     source: BAND_SOURCE,
@@ -103,15 +103,15 @@ export function turnoverWorking({ solved }: Worked): Working {
   }
 }
 
-export function headWorking({ solved }: Worked): Working {
-  const { returnSide: side, rulesOfThumb: rules } = solved
+export function headWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
   return {
     title: 'Duty head',
-    answer: measured('head', side.headM),
-    band: measured('head', side.headBandM),
+    answer: measured('head', side.pump.headM),
+    band: measured('head', side.pump.headBandM),
     formula: 'H = z + h_f + Σ K V²/2g',
     filled: sentence('{H} = {z} + {hf} + {hk}', {
-      H: ['head', side.headM],
+      H: ['head', side.pump.headM],
       z: ['head', side.liftM],
       hf: ['head', side.frictionM],
       hk: ['head', side.fittingsM],
@@ -120,7 +120,7 @@ export function headWorking({ solved }: Worked): Working {
       term('z', 'static lift', 'head', side.liftM),
       term('h_f', 'friction in the pipe', 'head', side.frictionM),
       term('Σ K V²/2g', 'fittings, changes of bore and the exit', 'head', side.fittingsM),
-      term('H₀', 'the pump’s shut-off head at this speed', 'head', side.shutOffHeadM),
+      term('H₀', 'the pump’s shut-off head at this speed', 'head', side.pump.shutOffHeadM),
     ],
     source: DUTY_SOURCE,
     note: NO_NOTE,
@@ -134,8 +134,8 @@ export function headWorking({ solved }: Worked): Working {
   }
 }
 
-export function liftWorking({ design, solved }: Worked): Working {
-  const { returnSide: side, tank } = solved
+export function liftWorking(worked: Worked): Working {
+  const { line: side, solvedTank: tank } = worked
   const under = side.end === 'under-water'
   const topM = under ? tank.surfaceM : side.mouth.zM
   return {
@@ -146,7 +146,7 @@ export function liftWorking({ design, solved }: Worked): Working {
     filled: sentence('{z} = {top} − {sump}', {
       z: ['head', side.liftM],
       top: ['length', topM],
-      sump: ['length', design.returnSide.sourceLevelM],
+      sump: ['length', worked.sourceLevelM],
     }),
     terms: [
       under
@@ -156,7 +156,7 @@ export function liftWorking({ design, solved }: Worked): Working {
         'z_sump',
         'water the pump draws from, above the room’s floor',
         'length',
-        design.returnSide.sourceLevelM,
+        worked.sourceLevelM,
       ),
     ],
     source: under

@@ -2,11 +2,11 @@ import { GRAVITY_M_PER_S2 } from '../../fluid/water.ts'
 import { measured } from '../../quantity/format.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import type { QuantityName } from '../../quantity/units.ts'
-import { FAST_M_PER_S } from '../finding/line.ts'
+import { FAST_M_PER_S } from '../finding/limits.ts'
 import { NO_NOTE, term, type Term, type Worked, type Working } from './working.ts'
 
-export function frictionWorking({ solved }: Worked): Working {
-  const { returnSide: side, rulesOfThumb: rules } = solved
+export function frictionWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
   const many = side.stretches.length > 1
   return {
     title: 'Friction in the pipe',
@@ -53,8 +53,8 @@ export function frictionWorking({ solved }: Worked): Working {
   }
 }
 
-export function fittingsWorking({ solved }: Worked): Working {
-  const { returnSide: side, rulesOfThumb: rules } = solved
+export function fittingsWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
   const counted = side.pieces.filter((piece) => piece.k !== null)
   return {
     title: 'Fittings, changes of bore and the exit',
@@ -89,9 +89,10 @@ function pieceWords(kind: string): string {
   return kind.replace('-', ' ')
 }
 
-export function fastestWorking({ solved }: Worked): Working {
-  const { returnSide: side } = solved
+export function fastestWorking(worked: Worked): Working {
+  const { line: side } = worked
   const piece = side.pieces.find((one) => one.pieceId === side.fastestPieceId)
+  const flowM3PerS = Math.abs(piece?.flowM3PerS ?? side.flowM3PerS)
   return {
     title: 'Fastest water in the run',
     answer: measured('speed', side.fastestMPerS),
@@ -99,11 +100,11 @@ export function fastestWorking({ solved }: Worked): Working {
     formula: 'V = 4 Q / (π D²)',
     filled: sentence('{V} = 4 · {Q} / (π · ({D})²)', {
       V: ['speed', side.fastestMPerS],
-      Q: ['flow', side.flowM3PerS],
+      Q: ['flow', flowM3PerS],
       D: ['length', piece?.boreM ?? NaN],
     }),
     terms: [
-      term('Q', 'flow', 'flow', side.flowM3PerS),
+      term('Q', 'flow there', 'flow', flowM3PerS),
       ...(piece
         ? [term('D', `true bore, at the ${pieceWords(piece.kind)}`, 'length', piece.boreM)]
         : []),

@@ -3,25 +3,25 @@ import { measured } from '../../quantity/format.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { NO_NOTE, term, type Worked, type Working } from './working.ts'
 
-export function wirePowerWorking({ solved, layout }: Worked): Working {
-  const { returnSide: side } = solved
-  const scaled = side.powerIsScaled
+export function wirePowerWorking(worked: Worked): Working {
+  const { line: side } = worked
+  const scaled = side.pump.powerIsScaled
   return {
     title: 'Pump power',
-    answer: measured('power', side.wirePowerW),
+    answer: measured('power', side.pump.wirePowerW),
     band: null,
     formula: scaled ? 'P = n³ · P_rated' : 'P = n³ · P₁(Q/n)',
     filled: sentence(scaled ? '{P} = ({n})³ · {rated}' : '{P} = ({n})³ · P₁({Q} / {n})', {
-      P: ['power', side.wirePowerW],
-      n: ['share', side.speed],
-      rated: ['power', layout.part.ratedPowerW],
-      Q: ['flow', side.flowM3PerS],
+      P: ['power', side.pump.wirePowerW],
+      n: ['share', side.pump.speed],
+      rated: ['power', worked.part.ratedPowerW],
+      Q: ['flow', side.pump.flowM3PerS],
     }),
     terms: [
-      term('n', 'speed of the pump', 'share', side.speed),
-      term('P_rated', 'on the pump’s plate', 'power', layout.part.ratedPowerW),
-      term('E', 'in a year, running without a break', 'energy', side.energyPerYearJ),
-      term('heat', 'that reaches the water', 'power', side.heatToWaterW),
+      term('n', 'speed of the pump', 'share', side.pump.speed),
+      term('P_rated', 'on the pump’s plate', 'power', worked.part.ratedPowerW),
+      term('E', 'in a year, running without a break', 'energy', side.pump.energyPerYearJ),
+      term('heat', 'that reaches the water', 'power', side.pump.heatToWaterW),
     ],
     source: 'Affinity laws: P ∝ n³.',
     note: scaled
@@ -31,34 +31,36 @@ export function wirePowerWorking({ solved, layout }: Worked): Working {
   }
 }
 
-export function wireToWaterWorking({ solved }: Worked): Working {
-  const { returnSide: side, water } = solved
+export function wireToWaterWorking(worked: Worked): Working {
+  const { line: side, water } = worked
   return {
     title: 'Wire to water',
-    answer: measured('share', side.wireToWater),
+    answer: measured('share', side.pump.wireToWater),
     band: null,
     formula: 'η = ρ g Q H / P',
     filled: sentence('{eta} = {rho} · {g} · {Q} · {H} / {P}', {
-      eta: ['share', side.wireToWater],
+      eta: ['share', side.pump.wireToWater],
       rho: ['density', water.densityKgPerM3],
       g: ['acceleration', GRAVITY_M_PER_S2],
-      Q: ['flow', side.flowM3PerS],
-      H: ['head', side.headM],
-      P: ['power', side.wirePowerW],
+      Q: ['flow', side.pump.flowM3PerS],
+      H: ['head', side.pump.headM],
+      P: ['power', side.pump.wirePowerW],
     }),
     terms: [
-      term('ρ g Q H', 'power in the water', 'power', side.hydraulicPowerW),
-      term('P', 'power from the wire', 'power', side.wirePowerW),
+      term('ρ g Q H', 'power in the water', 'power', side.pump.hydraulicPowerW),
+      term('P', 'power from the wire', 'power', side.pump.wirePowerW),
     ],
     source: 'Hydraulic power over wire power.',
-    note: side.powerIsScaled ? sentence('The wire power is scaled from the rated power.') : NO_NOTE,
+    note: side.pump.powerIsScaled
+      ? sentence('The wire power is scaled from the rated power.')
+      : NO_NOTE,
     rules: [],
   }
 }
 
-export function leastSpeedWorking({ solved }: Worked): Working {
-  const { returnSide: side } = solved
-  const fullM = side.shutOffHeadM / side.speed ** 2
+export function leastSpeedWorking(worked: Worked): Working {
+  const { line: side } = worked
+  const fullM = side.pump.shutOffHeadM / side.pump.speed ** 2
   return {
     title: 'Least speed to lift',
     answer: measured('share', side.leastSpeedToLift),

@@ -2,15 +2,15 @@ import { measured } from '../../quantity/format.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { NO_NOTE, term, type Worked, type Working } from './working.ts'
 
-export function grossVolumeWorking({ design, solved }: Worked): Working {
-  const { tank } = design
+export function grossVolumeWorking(worked: Worked): Working {
+  const { tank, solvedTank } = worked
   return {
     title: 'Gross water',
-    answer: measured('volume', solved.tank.grossVolumeM3),
+    answer: measured('volume', solvedTank.grossVolumeM3),
     band: null,
     formula: 'V = L · W · h',
     filled: sentence('{V} = {L} · {W} · {h}', {
-      V: ['volume', solved.tank.grossVolumeM3],
+      V: ['volume', solvedTank.grossVolumeM3],
       L: ['length', tank.lengthM],
       W: ['length', tank.widthM],
       h: ['length', tank.waterLevelM],
@@ -26,9 +26,9 @@ export function grossVolumeWorking({ design, solved }: Worked): Working {
   }
 }
 
-export function netVolumeWorking({ design, solved }: Worked): Working {
-  const { tank } = solved
-  const { displacement } = design
+export function netVolumeWorking(worked: Worked): Working {
+  const { solvedTank: tank } = worked
+  const { displacement } = worked.tank
   return {
     title: 'Net water',
     answer: measured('volume', tank.netVolumeM3),
@@ -60,8 +60,8 @@ export function netVolumeWorking({ design, solved }: Worked): Working {
   }
 }
 
-export function contentsMassWorking({ design, solved }: Worked): Working {
-  const { tank, water } = solved
+export function contentsMassWorking(worked: Worked): Working {
+  const { solvedTank: tank, water } = worked
   return {
     title: 'Weight of the contents',
     answer: measured('mass', tank.contentsMassKg),
@@ -71,8 +71,8 @@ export function contentsMassWorking({ design, solved }: Worked): Working {
       m: ['mass', tank.contentsMassKg],
       rho: ['density', water.densityKgPerM3],
       V: ['volume', tank.netVolumeM3],
-      rock: ['mass', design.displacement.rockMassKg],
-      sand: ['mass', design.displacement.sandMassKg],
+      rock: ['mass', worked.tank.displacement.rockMassKg],
+      sand: ['mass', worked.tank.displacement.sandMassKg],
     }),
     terms: [
       term('ρ', 'density of this water', 'density', water.densityKgPerM3),
@@ -86,21 +86,22 @@ export function contentsMassWorking({ design, solved }: Worked): Working {
   }
 }
 
-export function wantedFlowWorking({ design, solved }: Worked): Working {
-  const range = solved.rulesOfThumb.turnoverRangePerH
+export function wantedFlowWorking(worked: Worked): Working {
+  const { solvedTank } = worked
+  const range = worked.rules.turnoverRangePerH
   return {
     title: 'Wanted flow',
-    answer: measured('flow', solved.tank.wantedFlowM3PerS),
+    answer: measured('flow', solvedTank.wantedFlowM3PerS),
     band: null,
     formula: 'Q = n · V_net',
     filled: sentence('{Q} = {n} · {V}', {
-      Q: ['flow', solved.tank.wantedFlowM3PerS],
-      n: ['turnover', design.target.turnoverPerH],
-      V: ['volume', solved.tank.netVolumeM3],
+      Q: ['flow', solvedTank.wantedFlowM3PerS],
+      n: ['turnover', worked.tank.turnoverPerH],
+      V: ['volume', solvedTank.netVolumeM3],
     }),
     terms: [
-      term('n', 'wanted turnover', 'turnover', design.target.turnoverPerH),
-      term('V_net', 'net water of the display', 'volume', solved.tank.netVolumeM3),
+      term('n', 'wanted turnover', 'turnover', worked.tank.turnoverPerH),
+      term('V_net', 'net water of the display', 'volume', solvedTank.netVolumeM3),
     ],
     source: 'Your own choice of turnover.',
     note: NO_NOTE,
@@ -117,8 +118,8 @@ export function wantedFlowWorking({ design, solved }: Worked): Working {
   }
 }
 
-export function waterWorking({ design, solved }: Worked): Working {
-  const { water } = solved
+export function waterWorking(worked: Worked): Working {
+  const { water } = worked
   return {
     title: 'This water',
     answer: measured('density', water.densityKgPerM3),
@@ -130,8 +131,8 @@ export function waterWorking({ design, solved }: Worked): Working {
       rho: ['density', water.densityKgPerM3],
     }),
     terms: [
-      term('S', 'salinity', 'salinity', design.water.salinityPpt),
-      term('T', 'temperature', 'temperature', design.water.temperatureC),
+      term('S', 'salinity', 'salinity', worked.design.water.salinityPpt),
+      term('T', 'temperature', 'temperature', worked.design.water.temperatureC),
       term('SG', 'ρ(S, T)/ρ(0, T), at this temperature', 'number', water.specificGravity),
       ...(water.conductivityMSPerCm === null
         ? []

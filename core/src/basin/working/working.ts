@@ -1,9 +1,10 @@
 import { measured, type Measured } from '../../quantity/format.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { QuantityName } from '../../quantity/units.ts'
-import type { BasinDesign } from '../design.ts'
-import type { Layout } from '../layout.ts'
-import type { SolvedBasin } from '../solved-basin.ts'
+import type { PumpPart } from '../../pump/part.ts'
+import type { BasinDesign, DisplayTank } from '../design.ts'
+import type { RulesOfThumb } from '../rules-of-thumb.ts'
+import type { SolvedLine, SolvedTank, SolvedWater } from '../solved.ts'
 
 /** One symbol of a formula and the value in it. */
 export interface Term {
@@ -35,11 +36,18 @@ export interface Working {
   readonly rules: readonly RuleBeside[]
 }
 
-/** What a working is made from. */
+/** What a working is made from: one tank and one line of the design. */
 export interface Worked {
   readonly design: BasinDesign
-  readonly solved: SolvedBasin
-  readonly layout: Layout
+  readonly water: SolvedWater
+  readonly tank: DisplayTank
+  readonly solvedTank: SolvedTank
+  readonly line: SolvedLine
+  /** The pump the line's water comes from. */
+  readonly part: PumpPart
+  /** Level of the water that pump draws from. */
+  readonly sourceLevelM: number
+  readonly rules: RulesOfThumb
 }
 
 export const NO_NOTE: Sentence = sentence('')

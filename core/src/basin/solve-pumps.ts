@@ -1,0 +1,65 @@
+import { forcedBackHeadM, pumpHeadM, stoppedLossM } from '../pump/curve.ts'
+import { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from '../pump/power.ts'
+import type { Tariff } from './design.ts'
+import type { LaidPump, Layout } from './layout/layout.ts'
+import { halfWidth, type Banded, type Running } from './running.ts'
+import type { SolvedPump } from './solved.ts'
+
+export const YEAR_S = 365 * 24 * 3600
+const KWH_J = 3.6e6
+
+/** Every placed pump as it runs. */
+export function solvePumps(layout: Layout, banded: Banded, tariff: Tariff | null): SolvedPump[] {
+  return layout.pumps.map((pump) => solvePump(layout, pump, banded, tariff))
+}
+
+function solvePump(
+  layout: Layout,
+  pump: LaidPump,
+  banded: Banded,
+  tariff: Tariff | null,
+): SolvedPump {
+  const { part, curve, placed } = pump
+  const speed = placed.stopped ? 0 : pump.speed
+  const flowOf = (running: Running) => pumpFlow(layout, pump, running)
+  const headOf = (running: Running) => pumpHead(pump, flowOf(running))
+  const flowM3PerS = flowOf(banded.ran.running)
+  const headM = headOf(banded.ran.running)
+  const wireW = wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), speed)
+  const lifting = flowM3PerS > 0 && speed > 0
+  const hydraulicW = lifting ? hydraulicPowerW(layout.water.densityKgPerM3, flowM3PerS, headM) : 0
+  const energyPerYearJ = wireW * YEAR_S
+  return {
+    placedId: placed.id,
+    partId: part.id,
+    stopped: placed.stopped,
+    speed,
+    flowM3PerS,
+    flowBandM3PerS: halfWidth(banded, flowOf),
+    headM,
+    headBandM: halfWidth(banded, headOf),
+    shutOffHeadM: pumpHeadM(curve, 0, speed),
+    freeFlowM3PerS: speed * curve.freeFlowM3PerS,
+    wirePowerW: wireW,
+    powerIsScaled: part.power.length < 2,
+    hydraulicPowerW: hydraulicW,
+    wireToWater: wireW > 0 ? hydraulicW / wireW : 0,
+    heatToWaterW: heatToWaterW(part, wireW),
+    energyPerYearJ,
+    costPerYear: tariff && (energyPerYearJ / KWH_J) * tariff.pricePerKWh,
+    twoNumberCurve: curve.twoNumber,
+  }
+}
+
+/** Through the pump; nil when it feeds no line. */
+function pumpFlow(layout: Layout, { lineIndex }: LaidPump, { flowsM3PerS }: Running): number {
+  return lineIndex === null ? 0 : flowsM3PerS[layout.segments[lineIndex]![0]!.link]!
+}
+
+/** What the pump gives at a flow; stopped, what it takes; where water is forced back through it, what it holds against that. */
+function pumpHead({ part, curve, placed, speed }: LaidPump, flowM3PerS: number): number {
+  if (placed.stopped) return -stoppedLossM(part.outletBoreM, flowM3PerS)
+  return flowM3PerS < 0
+    ? forcedBackHeadM(curve, part, -flowM3PerS, speed)
+    : pumpHeadM(curve, flowM3PerS, speed)
+}

@@ -1,0 +1,74 @@
+import type {
+  DevicePiece,
+  DisplayTank,
+  LineEnd,
+  LineStart,
+  Piece,
+  PipePiece,
+  PlacedPump,
+  Point,
+  ReturnLine,
+  Run,
+  TeeForm,
+} from '@yew-basin/core'
+
+export const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
+
+type Unnamed = Piece extends infer P
+  ? P extends Piece
+    ? Omit<P, 'id'> & { id?: string }
+    : never
+  : never
+
+/** Pieces with ids in their order; a tee that a line meets has its own. */
+export function inOrder(name: string, ...pieces: readonly Unnamed[]): Piece[] {
+  return pieces.map((piece, i) => ({ ...piece, id: piece.id ?? `${name}-${i + 1}` }))
+}
+
+export const elbow = { kind: 'elbow', form: 'standard-90' } as const
+export const bend = { kind: 'elbow', form: 'hose-bend-90' } as const
+export const union = { kind: 'union' } as const
+export const gate = (opening: number) =>
+  ({ kind: 'valve', form: 'gate', opening, kvM3PerH: null }) as const
+export const ball = (opening: number) =>
+  ({ kind: 'valve', form: 'ball', opening, kvM3PerH: null }) as const
+export const pipe = (direction: PipePiece['direction'], lengthM: number) =>
+  ({ kind: 'pipe', direction, lengthM }) as const
+export const nozzle = (boreM: number) => ({ kind: 'nozzle', boreM }) as const
+export const tee = (id: string, form: TeeForm = 'side') => ({ kind: 'tee', id, form }) as const
+export const device = (use: DevicePiece['use'], name: string, k: number) =>
+  ({ kind: 'device', use, name, by: 'k', k, kvM3PerH: 5, table: [] }) as const
+
+export function aTank(
+  sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement'> & { id?: string; xM?: number },
+  masses: { rockMassKg: number; sandMassKg: number },
+): DisplayTank {
+  return {
+    id: 'tank',
+    xM: 0,
+    yM: 0,
+    ...sizes,
+    displacement: { ...masses, rockDensityKgPerM3: 2000, sandGrainDensityKgPerM3: 2700 },
+  }
+}
+
+export function aPump(
+  pumpId: string,
+  speed: number,
+  chamberId: string,
+  outlet: Point,
+  id = 'return-pump',
+): PlacedPump {
+  return { id, pumpId, speed, stopped: false, chamberId, outlet }
+}
+
+export function lineOf(
+  id: string,
+  name: string,
+  start: LineStart,
+  end: Pick<LineEnd, 'at' | 'id'>,
+  run: Run,
+  wantedFlowM3PerS: number | null = null,
+): ReturnLine {
+  return { id, name, start, run, end: { ...end, place: null, breakDepthM: null }, wantedFlowM3PerS }
+}

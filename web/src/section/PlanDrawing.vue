@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import DimensionLine from './DimensionLine.vue'
+import RunDrawing from './RunDrawing.vue'
+import { drawRun } from './run-drawing.ts'
+import { onSheet, scaleFor, scaleWords, windowOf, type Sheet } from './scale.ts'
+
+/** The lines, the tanks and the pumps from above, to scale; the front is at the bottom. */
+const store = useDesign()
+const units = useUnits()
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width, height } = useElementSize(frame)
+
+const drawing = computed(() => {
+  const { shown: design, solved } = store
+  if (!design || !solved || width.value === 0) return null
+  const scale = scaleFor(windowOf(design, solved, 'plan'), width.value, height.value)
+  const sheet: Sheet = { view: 'plan', scale }
+  return {
+    words: scaleWords(scale),
+    tanks: design.tanks.map((tank) => ({
+      id: tank.id,
+      name: tank.name,
+      x: scale.x(tank.xM),
+      y: scale.y(tank.yM + tank.widthM),
+      width: tank.lengthM * scale.pxPerM,
+      height: tank.widthM * scale.pxPerM,
+      lengthM: tank.lengthM,
+      widthM: tank.widthM,
+    })),
+    runs: solved.returnSide.lines.map((line, i) =>
+      drawRun(design.returnSide.lines[i]!, line, sheet),
+    ),
+    ends: solved.returnSide.lines.map((line, i) => ({
+      id: line.lineId,
+      name: design.returnSide.lines[i]!.name,
+      ...onSheet(sheet, line.mouth),
+    })),
+    pumps: design.returnSide.pumps.map(({ id, outlet }) => ({ id, ...onSheet(sheet, outlet) })),
+    pumpPx: Math.min(30, Math.max(12, 0.09 * scale.pxPerM)),
+  }
+})
+</script>
+
+<template>
+  <figure ref="frame" class="absolute inset-0" aria-labelledby="plan-title">
+    <figcaption id="plan-title" class="caption absolute left-4 top-2">
+      Plan<template v-if="drawing">, {{ drawing.words }}, the front at the bottom</template>
+    </figcaption>
+    <svg
+      v-if="drawing"
+      :width="width"
+      :height="height"
+      role="group"
+      aria-label="Plan of the basin, to scale"
+      class="absolute inset-0"
+    >
+      <template v-for="tank in drawing.tanks" :key="tank.id">
+        <rect
+          :x="tank.x"
+          :y="tank.y"
+          :width="tank.width"
+          :height="tank.height"
+          fill="var(--water-light)"
+          fill-opacity="0.45"
+          stroke="var(--glass)"
+          stroke-width="4"
+          data-part="plan-tank"
+        />
+        <text :x="tank.x + 10" :y="tank.y + tank.height - 10" font-size="13" fill="var(--ink-soft)">
+          {{ tank.name }}
+        </text>
+        <DimensionLine
+          :x1="tank.x"
+          :y1="tank.y + tank.height + 16"
+          :x2="tank.x + tank.width"
+          :y2="tank.y + tank.height + 16"
+          :text="units.text('length', tank.lengthM)"
+        />
+      </template>
+      <rect
+        v-for="pump in drawing.pumps"
+        :key="pump.id"
+        :x="pump.x - drawing.pumpPx / 2"
+        :y="pump.y - drawing.pumpPx / 2"
+        :width="drawing.pumpPx"
+        :height="drawing.pumpPx"
+        rx="5"
+        fill="var(--needle)"
+      />
+      <g
+        v-for="(run, i) in drawing.runs"
+        :key="run.lineId"
+        class="cursor-pointer"
+        role="button"
+        tabindex="0"
+        :aria-label="`Line: ${drawing.ends[i]!.name}`"
+        @click="store.lineId = run.lineId"
+        @keydown.enter="store.lineId = run.lineId"
+      >
+        <RunDrawing :run="run" :selected="store.selectedPieceId" :chosen="i === store.lineIndex" />
+      </g>
+      <text
+        v-for="end in drawing.ends"
+        :key="end.id"
+        :x="end.x"
+        :y="end.y - 16"
+        text-anchor="middle"
+        font-size="13"
+        fill="var(--ink)"
+        style="paint-order: stroke; stroke: var(--sheet); stroke-width: 4px"
+      >
+        {{ end.name }}
+      </text>
+    </svg>
+  </figure>
+</template>

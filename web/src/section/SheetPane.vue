@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { useStorage } from '@vueuse/core'
+import PlanDrawing from './PlanDrawing.vue'
+import type { SheetView } from './scale.ts'
+import SectionDrawing from './SectionDrawing.vue'
+
+/** The drawing in the middle: from the front, or from above. */
+const view = useStorage<SheetView>('yew.sheet', 'section')
+const VIEWS = [
+  { id: 'section', label: 'Section' },
+  { id: 'plan', label: 'Plan' },
+] as const
+</script>
+
+<template>
+  <PlanDrawing v-if="view === 'plan'" />
+  <SectionDrawing v-else />
+  <div
+    class="absolute right-3 top-2 z-10 flex rounded-lg border border-rule bg-sheet p-0.5 text-[0.85rem]"
+    role="group"
+    aria-label="Drawing"
+  >
+    <button
+      v-for="one in VIEWS"
+      :key="one.id"
+      class="rounded-md px-2 py-0.5"
+      :class="view === one.id ? 'bg-needle-wash font-semibold text-needle' : 'text-ink-soft'"
+      :aria-pressed="view === one.id"
+      @click="view = one.id"
+    >
+      {{ one.label }}
+    </button>
+  </div>
+</template>
