@@ -5,6 +5,7 @@ const RUNGS = [
   ['run'],
   ['network'],
   ['basin'],
+  ['sizing'],
 ]
 
 const upwards = RUNGS.map((rung, i) => ({

@@ -6,6 +6,8 @@ export { CreateBasin, RenameBasin, SaveDesign } from './api/requests.ts'
 export type {
   BasinAnswer,
   DesignAnswer,
+  PartAnswer,
+  PartsAnswer,
   PumpsAnswer,
   RevisionAnswer,
   ShelfEntry,
@@ -15,6 +17,18 @@ export { DesignDocument } from './design/design-document.ts'
 export { COUNTS, LIMITS, withinLimit, type Limit } from './design/limits.ts'
 export { SIZES } from './design/pipe-size.ts'
 export { PumpPartDocument } from './design/pump-part.ts'
+export {
+  PART_KINDS,
+  readPart,
+  SavePart,
+  type BoreSpec,
+  type FittingSpec,
+  type NozzleSpec,
+  type PartKind,
+  type PartSpec,
+  type ValveSpec,
+} from './part/part-document.ts'
+export { curveFaults } from './design/curve-faults.ts'
 export { BasinFile, FileDesign } from './file/basin-file.ts'
 export { readBasinFile, readBasinObject } from './file/read.ts'
 export { FILE_FORMAT, FORMAT_VERSION } from './versions/format.ts'

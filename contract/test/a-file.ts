@@ -128,6 +128,7 @@ function aDesign(): Plain {
         power: [],
         outletBoreM: 0.025,
         leastSpeed: 0.3,
+        priceClass: null,
       },
     ],
     tariff: { pricePerKWh: 0.3, currency: '€' },

@@ -8,7 +8,14 @@ export { PIPE_SERIES, SERIES_SIZES, isHose, seriesWords, type PipeSeries } from 
 export { editable, measured, show, showBand, showText, type Measured } from './quantity/format.ts'
 export { parseQuantity, type Parsed } from './quantity/parse.ts'
 export { say, sentence, type Sentence } from './quantity/sentence.ts'
-export { QUANTITIES, toSi, fromSi, type QuantityName, type UnitFamily } from './quantity/units.ts'
+export {
+  QUANTITIES,
+  toSi,
+  fromSi,
+  type QuantityName,
+  type Unit,
+  type UnitFamily,
+} from './quantity/units.ts'
 export { readNotation, writeNotation, type NotationFault } from './run/notation.ts'
 export type { Point } from './run/path.ts'
 export {
@@ -87,3 +94,26 @@ export type {
 } from './network/problem.ts'
 export { waterAt, type Water } from './fluid/water.ts'
 export { pumpCurve, pumpHeadM, type PumpCurve } from './pump/curve.ts'
+export {
+  balance,
+  targetsOf,
+  type BalanceOption,
+  type FlowTarget,
+  type LineAgainstTarget,
+  type School,
+} from './sizing/balance.ts'
+export { ratedNeed, type RatedNeed } from './sizing/rated.ts'
+export { size, type SizingAnswer } from './sizing/search.ts'
+export type { RankedOption } from './sizing/rank.ts'
+export type { Candidate, SizingWish, Values } from './sizing/wish.ts'
+export { pumpPoints, systemCurve } from './basin/curves.ts'
+export { layOut, type Layout } from './basin/layout/layout.ts'
+export { comparePumps, type ComparedPump, type PumpComparison } from './basin/compare-pumps.ts'
+export {
+  chartAxes,
+  type AxesFault,
+  type AxisMark,
+  type AxisMarks,
+  type ChartAxes,
+  type Spot,
+} from './numeric/chart-axes.ts'

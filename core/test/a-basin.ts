@@ -26,6 +26,7 @@ export const TEST_PUMP: PumpPart = {
   power: [],
   outletBoreM: 0.034,
   leastSpeed: 0.2,
+  priceClass: null,
 }
 
 /** Pieces from one typed line. */

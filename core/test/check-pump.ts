@@ -30,6 +30,7 @@ function pumpOf(id: string, given: CheckPump): PumpPart {
     power,
     outletBoreM: given.outlet_bore_m,
     leastSpeed: 0.1,
+    priceClass: null,
   }
 }
 

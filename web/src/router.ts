@@ -15,6 +15,24 @@ export const router = createRouter({
         stop: String(route.params.stop || 'return'),
       }),
     },
+    {
+      path: '/basins/:id/pumps',
+      name: 'pumps',
+      component: () => import('./pumps/PumpsView.vue'),
+      props: true,
+    },
+    {
+      path: '/basins/:id/size',
+      name: 'size',
+      component: () => import('./size/SizeView.vue'),
+      props: true,
+    },
+    {
+      path: '/parts',
+      name: 'parts',
+      component: () => import('./parts/PartsView.vue'),
+      props: (route) => ({ from: typeof route.query.from === 'string' ? route.query.from : '' }),
+    },
     { path: '/:nowhere(.*)*', name: 'nowhere', component: () => import('./shell/NowhereView.vue') },
   ],
 })

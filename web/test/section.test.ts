@@ -72,6 +72,7 @@ function aDesign(line: string): BasinDesign {
         power: [],
         outletBoreM: 0.027,
         leastSpeed: 0.3,
+        priceClass: null,
       },
     ],
   }

@@ -1,4 +1,5 @@
 import type { BasinDesign, PumpPart } from '@yew-basin/core'
+import type { PartSpec } from '../part/part-document.ts'
 
 /** A basin on the shelf. */
 export interface ShelfEntry {
@@ -39,7 +40,19 @@ export interface WorkspaceAnswer {
   readonly createdAt: string
 }
 
-/** The sample library, and later the keeper's own. */
+/** One part of the sample library, or of the keeper's own. */
+export type PartAnswer = PartSpec & {
+  readonly id: string
+  readonly name: string
+  /** The keeper's own: it can be changed. */
+  readonly own: boolean
+}
+
+export interface PartsAnswer {
+  readonly parts: readonly PartAnswer[]
+}
+
+/** Pumps of the sample library and the keeper's own. */
 export interface PumpsAnswer {
   readonly pumps: readonly PumpPart[]
 }

@@ -74,6 +74,9 @@ export class PumpPartDocument implements PumpPart {
     'Lowest speed its controller holds, as a share of full speed; 1 for a pump of one speed.',
   )
   leastSpeed!: number
+
+  @WithinOrNull(LIMITS.priceClass, 'What it costs beside others, 1 little to 5 much.')
+  priceClass!: number | null
 }
 
 function usable(part: PumpPartDocument): string | null {

@@ -3,6 +3,11 @@ type Plain = Readonly<Record<string, unknown>>
 const asPlain = (value: unknown): Plain =>
   typeof value === 'object' && value !== null ? (value as Plain) : {}
 
+/** A pump of format 1 had none; what is no pump stays as it is, for the checks to name. */
+function withPriceClass(pump: unknown): unknown {
+  return typeof pump === 'object' && pump !== null ? { ...pump, priceClass: null } : pump
+}
+
 /**
  * Format 1 had one tank, one pump and one run. Format 2 has tanks, sump chambers, placed pumps and
  * lines: the old ones become the first of each. What is not there stays away, for the checks after
@@ -49,7 +54,7 @@ export function tanksAndLines(document: unknown): unknown {
       ],
       sparePumpId: null,
     },
-    pumps,
+    pumps: Array.isArray(pumps) ? pumps.map((pump) => withPriceClass(pump)) : pumps,
     tariff: null,
   }
 }

@@ -20,8 +20,15 @@ export interface PumpCurve {
 export const FORCED_BACK_K = 4
 
 export function pumpCurve(part: PumpPart): PumpCurve {
-  return part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part)
+  const known = MADE.get(part)
+  if (known) return known
+  const made = part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part)
+  MADE.set(part, made)
+  return made
 }
+
+/** A part never changes, so its curve is made once; it goes when the part goes. */
+const MADE = new WeakMap<PumpPart, PumpCurve>()
 
 /** H = n² H₁(Q/n) by the affinity laws; with n = 0 the pump gives nothing. */
 export function pumpHeadM(curve: PumpCurve, flowM3PerS: number, speed: number): number {

@@ -34,4 +34,6 @@ export interface PumpPart {
   readonly outletBoreM: number
   /** Lowest speed its controller holds, as a share of full speed. */
   readonly leastSpeed: number
+  /** What it costs beside others: 1 little to 5 much; null: not told. */
+  readonly priceClass: number | null
 }

@@ -2,6 +2,7 @@ import { Sequelize } from 'sequelize'
 import { defineBasin } from '../basin/basin-model.ts'
 import { defineDesign } from '../basin/design-model.ts'
 import { defineRevision } from '../basin/revision-model.ts'
+import { defineOwnPart } from '../part/own-part-model.ts'
 import { definePart } from '../part/part-model.ts'
 import { defineWorkspace } from '../workspace/workspace-model.ts'
 
@@ -17,6 +18,7 @@ export function connect(databaseUrl: string): Sequelize {
   const Design = defineDesign(sequelize)
   const Revision = defineRevision(sequelize)
   definePart(sequelize)
+  defineOwnPart(sequelize)
   Basin.belongsTo(Workspace, { foreignKey: 'workspaceId' })
   Basin.hasMany(Design, { foreignKey: 'basinId', as: 'designs' })
   Design.belongsTo(Basin, { foreignKey: 'basinId', as: 'basin' })

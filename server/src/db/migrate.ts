@@ -2,11 +2,13 @@ import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import * as first from './migrations/001-workspaces-basins-designs.ts'
 import * as second from './migrations/002-sessions.ts'
+import * as third from './migrations/003-own-parts.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
   first,
   second,
+  third,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */
@@ -33,7 +35,7 @@ export async function grantTo(owner: Sequelize, role: string): Promise<void> {
   if (known.length === 0) throw new Error(`the database has no role ${role}`)
   await owner.query(`
     GRANT USAGE ON SCHEMA public TO ${role};
-    GRANT SELECT, INSERT, UPDATE, DELETE ON workspaces, basins, designs, revisions, session TO ${role};
+    GRANT SELECT, INSERT, UPDATE, DELETE ON workspaces, basins, designs, revisions, session, own_parts TO ${role};
     GRANT SELECT ON parts TO ${role};
   `)
 }

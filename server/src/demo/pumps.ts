@@ -15,6 +15,8 @@ interface Printed {
   readonly power?: readonly (readonly [number, number])[]
   readonly outletMm: number
   readonly leastSpeed?: number
+  /** 1 little to 5 much. */
+  readonly price: number
 }
 
 const LITRES_AN_HOUR = 3.6e6
@@ -38,6 +40,7 @@ function part(printed: Printed): PumpPart {
     power: power.map(([flow, powerW]) => ({ flowM3PerS: m3PerS(flow), powerW })),
     outletBoreM: printed.outletMm / 1000,
     leastSpeed,
+    priceClass: printed.price,
   }
 }
 
@@ -55,6 +58,7 @@ const PRINTED: readonly Printed[] = [
       [400, 0],
     ],
     ratedW: 4.5,
+    price: 1,
     outletMm: 12,
   },
   {
@@ -70,6 +74,7 @@ const PRINTED: readonly Printed[] = [
       [700, 0],
     ],
     ratedW: 8,
+    price: 1,
     outletMm: 13,
   },
   {
@@ -85,6 +90,7 @@ const PRINTED: readonly Printed[] = [
       [1000, 0],
     ],
     ratedW: 14,
+    price: 1,
     outletMm: 16,
   },
   {
@@ -106,6 +112,7 @@ const PRINTED: readonly Printed[] = [
       [800, 11],
       [1200, 12],
     ],
+    price: 2,
     outletMm: 16,
     leastSpeed: 0.3,
   },
@@ -117,6 +124,7 @@ const PRINTED: readonly Printed[] = [
     curve: [],
     twoNumbers: [2000, 2.2],
     ratedW: 20,
+    price: 2,
     outletMm: 19,
     leastSpeed: 0.3,
   },
@@ -140,6 +148,7 @@ const PRINTED: readonly Printed[] = [
       [2000, 37],
       [2500, 38],
     ],
+    price: 2,
     outletMm: 20,
   },
   {
@@ -161,6 +170,7 @@ const PRINTED: readonly Printed[] = [
       [2000, 29],
       [3000, 32],
     ],
+    price: 3,
     outletMm: 21,
     leastSpeed: 0.3,
   },
@@ -184,6 +194,7 @@ const PRINTED: readonly Printed[] = [
       [3000, 62],
       [4000, 65],
     ],
+    price: 2,
     outletMm: 25,
   },
   {
@@ -207,6 +218,7 @@ const PRINTED: readonly Printed[] = [
       [4500, 54],
       [5100, 55],
     ],
+    price: 3,
     outletMm: 27,
     leastSpeed: 0.3,
   },
@@ -230,6 +242,7 @@ const PRINTED: readonly Printed[] = [
       [4000, 92],
       [6000, 98],
     ],
+    price: 3,
     outletMm: 32,
   },
   {
@@ -253,6 +266,7 @@ const PRINTED: readonly Printed[] = [
       [7500, 87],
       [8400, 88],
     ],
+    price: 4,
     outletMm: 34,
     leastSpeed: 0.25,
   },
@@ -277,6 +291,7 @@ const PRINTED: readonly Printed[] = [
       [9000, 174],
       [10200, 175],
     ],
+    price: 4,
     outletMm: 40,
   },
   {
@@ -300,6 +315,7 @@ const PRINTED: readonly Printed[] = [
       [10500, 138],
       [12400, 140],
     ],
+    price: 5,
     outletMm: 41,
     leastSpeed: 0.25,
   },
@@ -324,6 +340,7 @@ const PRINTED: readonly Printed[] = [
       [12000, 270],
       [15200, 275],
     ],
+    price: 4,
     outletMm: 52,
   },
 ]

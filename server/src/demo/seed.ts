@@ -4,20 +4,21 @@ import { addBasin } from '../basin/basin-store.ts'
 import { Part } from '../part/part-model.ts'
 import { Workspace } from '../workspace/workspace-model.ts'
 import { DEMO_BASINS } from './basins.ts'
-import { SAMPLE_PUMPS } from './pumps.ts'
+import { SAMPLE_PARTS } from './parts.ts'
 
 /** Lays in the sample library and the demo that guests copy; does nothing where they stand already. */
 export async function seedDemo(owner: Sequelize): Promise<void> {
   await owner.transaction(async (transaction) => {
+    // The library is ours: what is laid in anew takes the place of what stood there.
     await Part.bulkCreate(
-      SAMPLE_PUMPS.map((pump, position) => ({
-        id: pump.id,
-        kind: 'pump' as const,
-        name: pump.name,
-        spec: pump,
+      SAMPLE_PARTS.map(({ id, kind, name, spec }, position) => ({
+        id,
+        kind,
+        name,
+        spec,
         position,
       })),
-      { transaction, ignoreDuplicates: true },
+      { transaction, updateOnDuplicate: ['name', 'spec', 'position'] },
     )
     const [demo] = await Workspace.findOrCreate({
       where: { kind: 'demo' },

@@ -8,7 +8,8 @@ import { basinRoutes } from '../basin/basin-routes.ts'
 import { BasinService } from '../basin/basin-service.ts'
 import { designRoutes } from '../basin/design-routes.ts'
 import { DesignService } from '../basin/design-service.ts'
-import { partRoutes } from '../part/part-routes.ts'
+import { partRoutes, pumpRoutes } from '../part/part-routes.ts'
+import { PartService } from '../part/part-service.ts'
 import type { Settings } from '../settings.ts'
 import { workspaceRoutes } from '../workspace/workspace-routes.ts'
 import { jsonOnly } from './body.ts'
@@ -47,7 +48,9 @@ function api(settings: Settings, sequelize: Sequelize, sessionPool: Pool) {
   })
   routes.use(sessions(sessionPool, settings.sessionSecret))
   routes.use('/workspace', workspaceRoutes(sequelize))
-  routes.use('/pumps', partRoutes())
+  const parts = new PartService(sequelize)
+  routes.use('/parts', partRoutes(parts))
+  routes.use('/pumps', pumpRoutes(parts))
   routes.use('/basins', basinRoutes(new BasinService(sequelize)))
   routes.use('/designs', designRoutes(new DesignService(sequelize)))
   routes.use(noSuchAddress)

@@ -1,3 +1,4 @@
+import type { PartKind } from '@yew-basin/contract'
 import {
   DataTypes,
   Model,
@@ -9,7 +10,7 @@ import {
 /** A part anyone may choose: the sample library. */
 export class Part extends Model<InferAttributes<Part>, InferCreationAttributes<Part>> {
   declare id: string
-  declare kind: 'pump'
+  declare kind: PartKind
   declare name: string
   declare spec: object
   /** Place in its list, small to large. */

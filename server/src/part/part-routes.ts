@@ -1,14 +1,43 @@
-import type { PumpsAnswer } from '@yew-basin/contract'
-import type { PumpPart } from '@yew-basin/core'
-import { Router } from 'express'
-import { Part } from './part-model.ts'
+import { readPart, type PartsAnswer, type PumpsAnswer } from '@yew-basin/contract'
+import { Router, type Request } from 'express'
+import { idFrom } from '../http/body.ts'
+import { Refusal } from '../http/refusal.ts'
+import { workspaceOf } from '../http/session.ts'
+import type { PartService, SentPart } from './part-service.ts'
 
-/** The sample library. */
-export function partRoutes(): Router {
+function sentPart(request: Request): SentPart {
+  const read = readPart(request.body)
+  if (read.ok) return read.value
+  throw new Refusal('invalid', 'Some fields cannot be as sent.', { faults: read.faults })
+}
+
+/** The sample library and the keeper's own parts. */
+export function partRoutes(parts: PartService): Router {
   const routes = Router()
-  routes.get('/', async (_request, response) => {
-    const parts = await Part.findAll({ where: { kind: 'pump' }, order: [['position', 'ASC']] })
-    const answer: PumpsAnswer = { pumps: parts.map((part) => part.spec as PumpPart) }
+  routes.get('/', async (request, response) => {
+    const answer: PartsAnswer = { parts: await parts.all(workspaceOf(request)) }
+    response.json(answer)
+  })
+  routes.post('/', async (request, response) => {
+    const workspaceId = workspaceOf(request)
+    response.status(201).json(await parts.keep(workspaceId, sentPart(request)))
+  })
+  routes.put('/:id', async (request, response) => {
+    const workspaceId = workspaceOf(request)
+    response.json(await parts.change(workspaceId, idFrom(request), sentPart(request)))
+  })
+  routes.delete('/:id', async (request, response) => {
+    await parts.remove(workspaceOf(request), idFrom(request))
+    response.status(204).end()
+  })
+  return routes
+}
+
+/** The pumps of both, as the pump list wants them. */
+export function pumpRoutes(parts: PartService): Router {
+  const routes = Router()
+  routes.get('/', async (request, response) => {
+    const answer: PumpsAnswer = { pumps: await parts.pumps(workspaceOf(request)) }
     response.json(answer)
   })
   return routes

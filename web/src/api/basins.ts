@@ -1,6 +1,9 @@
 import type {
   BasinAnswer,
   DesignAnswer,
+  PartAnswer,
+  PartKind,
+  PartsAnswer,
   PumpsAnswer,
   RevisionAnswer,
   ShelfEntry,
@@ -35,3 +38,17 @@ export const designsApi = {
 }
 
 export const pumpsApi = { all: () => request<PumpsAnswer>('/pumps') }
+
+interface SentPart {
+  readonly kind: PartKind
+  readonly name: string
+  readonly spec: object
+}
+
+export const partsApi = {
+  all: () => request<PartsAnswer>('/parts'),
+  keep: (body: SentPart) => request<PartAnswer>('/parts', { method: 'POST', body }),
+  change: (id: string, body: SentPart) =>
+    request<PartAnswer>(`/parts/${id}`, { method: 'PUT', body }),
+  remove: (id: string) => request<void>(`/parts/${id}`, { method: 'DELETE' }),
+}

@@ -10,6 +10,13 @@ const store = useDesign()
 const findings = computed(() =>
   (store.solved?.findings ?? []).filter((finding) => finding.stop === stop),
 )
+/** So many stand open to the eye; the rest is a press away. */
+const FIRST = 3
+const all = ref(false)
+const shownFindings = computed(() =>
+  all.value || findings.value.length <= FIRST + 1 ? findings.value : findings.value.slice(0, FIRST),
+)
+const hidden = computed(() => findings.value.length - shownFindings.value.length)
 const opened = ref(folded ? -1 : 0)
 watch(
   () => [findings.value.map((finding) => finding.code).join(), folded],
@@ -20,11 +27,16 @@ watch(
 <template>
   <ul class="space-y-1.5" aria-label="Findings">
     <FindingCard
-      v-for="(finding, i) in findings"
+      v-for="(finding, i) in shownFindings"
       :key="`${finding.code}${i}`"
       :finding="finding"
       :open="opened === i"
       @toggle="opened = opened === i ? -1 : i"
     />
+    <li v-if="hidden > 0 || all">
+      <button class="button" @click="all = !all">
+        {{ all ? 'Fewer findings' : `${hidden} more findings` }}
+      </button>
+    </li>
   </ul>
 </template>

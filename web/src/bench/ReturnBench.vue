@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
-import { defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import PumpPanel from '../pumps/PumpPanel.vue'
+import BalancePanel from '../balance/BalancePanel.vue'
+import LineList from '../run/LineList.vue'
 import RunPanel from '../run/RunPanel.vue'
 import { useDesign } from '../workspace/design-store.ts'
 import DutyFigures from './DutyFigures.vue'
@@ -10,15 +12,22 @@ import FindingList from './FindingList.vue'
 const DutyChart = defineAsyncComponent(() => import('../pumps/DutyChart.vue'))
 
 const store = useDesign()
-const TABS = ['Duty', 'Pump', 'Run'] as const
+const TABS = ['Duty', 'Pump', 'Run', 'Balance'] as const
 const tab = ref(0)
+const inWords = computed(() => {
+  const { lines, pumps } = store.shown!.returnSide
+  if (lines.length === 1) return 'One pump, one run of pipe, back over the tank.'
+  const many = pumps.length === 1 ? 'One pump' : `${pumps.length} pumps`
+  return `${many}, ${lines.length} lines, solved as one.`
+})
 </script>
 
 <template>
   <div v-if="store.shown && store.solved" class="px-5 py-4">
     <h2 class="text-2xl font-semibold">Return</h2>
-    <p class="text-ink-soft">One pump, one run of pipe, back over the tank.</p>
+    <p class="text-ink-soft">{{ inWords }}</p>
     <FindingList stop="return" :folded="tab > 0" class="mt-3" />
+    <LineList class="mt-4" />
     <TabGroup as="div" class="mt-4" :selected-index="tab" @change="tab = $event">
       <TabList class="flex gap-1 border-b border-rule">
         <Tab v-for="name in TABS" :key="name" v-slot="{ selected }" as="template">
@@ -40,7 +49,8 @@ const tab = ref(0)
           <DutyFigures />
         </TabPanel>
         <TabPanel :tabindex="-1"><PumpPanel /></TabPanel>
-        <TabPanel :tabindex="-1"><RunPanel /></TabPanel>
+        <TabPanel :tabindex="-1"><RunPanel :key="store.line?.id" /></TabPanel>
+        <TabPanel :tabindex="-1"><BalancePanel /></TabPanel>
       </TabPanels>
     </TabGroup>
     <p class="caption mt-5 border-t border-rule pt-3">

@@ -29,10 +29,18 @@ export function dutyChart(
     animation: false,
     textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
     grid: { left: 40, right: 14, top: 26, bottom: 40 },
-    xAxis: { ...axis(colour), name: `flow, ${flow.label}`, nameLocation: 'middle', nameGap: 24 },
+    ...axes(flow.label, head.label, colour),
+    series: [...lines(curves, solved, pair, colour), ...points(curves, solved, pair, colour)],
+  }
+}
+
+/** Flow to the right, head upwards, named and in the unit in use. */
+export function axes(flowLabel: string, headLabel: string, colour: Palette) {
+  return {
+    xAxis: { ...axis(colour), name: `flow, ${flowLabel}`, nameLocation: 'middle', nameGap: 24 },
     yAxis: {
       ...axis(colour),
-      name: `head, ${head.label}`,
+      name: `head, ${headLabel}`,
       nameLocation: 'end',
       nameGap: 10,
       nameTextStyle: {
@@ -42,11 +50,10 @@ export function dutyChart(
         padding: [0, 0, 0, -28],
       },
     },
-    series: [...lines(curves, solved, pair, colour), ...points(curves, solved, pair, colour)],
   }
 }
 
-function axis(colour: Palette) {
+export function axis(colour: Palette) {
   const ink = colour('--ink-soft')
   return {
     type: 'value',

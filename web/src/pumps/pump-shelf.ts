@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { pumpsApi } from '../api/basins.ts'
 
-/** The sample library's pumps, fetched once. */
+/** The library's pumps and the keeper's own, fetched once. */
 export const usePumpShelf = defineStore('pump-shelf', () => {
   const pumps = shallowRef<readonly PumpPart[]>([])
   const fault = ref('')
@@ -18,5 +18,10 @@ export const usePumpShelf = defineStore('pump-shelf', () => {
     }
   }
 
-  return { pumps, fault, load }
+  /** What is known here is old: the next view that needs it asks again. */
+  function stale(): void {
+    pumps.value = []
+  }
+
+  return { pumps, fault, load, stale }
 })

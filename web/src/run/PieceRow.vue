@@ -4,9 +4,12 @@ import { LIMITS, type Limit } from '@yew-basin/contract/limits'
 import { DIRECTIONS, type Piece, type SolvedPiece } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
-import { CHECK_FORMS, ELBOW_FORMS, kindWords, VALVE_FORMS } from './piece-words.ts'
+import { CHECK_FORMS, ELBOW_FORMS, kindWords, TEE_FORMS, VALVE_FORMS } from './piece-words.ts'
 import OwnFigure from './OwnFigure.vue'
+import DeviceFields from './DeviceFields.vue'
+import type { BranchKind } from './branches.ts'
 import PipeSizePicker from './PipeSizePicker.vue'
+import TeeOffMenu from './TeeOffMenu.vue'
 
 const { piece } = defineProps<{
   piece: Piece
@@ -14,8 +17,16 @@ const { piece } = defineProps<{
   position: number
   first: boolean
   last: boolean
+  /** The line that meets this tee, in words; empty: none, or no tee. */
+  meets: string
+  canTee: boolean
 }>()
-const emit = defineEmits<{ change: [piece: Piece]; remove: []; move: [by: 1 | -1] }>()
+const emit = defineEmits<{
+  change: [piece: Piece]
+  remove: []
+  move: [by: 1 | -1]
+  tee: [kind: BranchKind]
+}>()
 const units = useUnits()
 const text = (event: Event) => (event.target as HTMLSelectElement).value
 const give = (change: object) => emit('change', { ...piece, ...change })
@@ -55,6 +66,11 @@ function setForm(form: string) {
       >
         <ArrowDown :size="14" />
       </button>
+      <TeeOffMenu
+        v-if="canTee && piece.kind !== 'nozzle'"
+        :label="`Tee off after piece ${position}`"
+        @tee="$emit('tee', $event)"
+      />
       <button
         class="icon-button size-7!"
         :aria-label="`Take out piece ${position}`"
@@ -161,6 +177,51 @@ function setForm(form: string) {
           @update:model-value="give({ angleDeg: $event })"
         />
       </template>
+      <div v-else-if="piece.kind === 'tee'">
+        <select
+          class="box"
+          :aria-label="`Form of piece ${position}`"
+          :value="piece.form"
+          @change="give({ form: text($event) })"
+        >
+          <option v-for="{ value, label } in TEE_FORMS" :key="value" :value="value">
+            {{ label }}
+          </option>
+        </select>
+        <p class="caption">{{ meets || 'Plugged: no other line meets it.' }}</p>
+      </div>
+      <DeviceFields
+        v-else-if="piece.kind === 'device'"
+        :piece="piece"
+        :position="position"
+        @give="give($event)"
+      />
+      <div v-else-if="piece.kind === 'free-hose'" class="grid grid-cols-2 gap-2">
+        <QuantityField
+          :label="`Length of piece ${position}`"
+          :limit="LIMITS.pipeLength"
+          :model-value="piece.lengthM"
+          @update:model-value="give({ lengthM: $event })"
+        />
+        <QuantityField
+          :label="`To the right, piece ${position}`"
+          :limit="LIMITS.by"
+          :model-value="piece.byXM"
+          @update:model-value="give({ byXM: $event })"
+        />
+        <QuantityField
+          :label="`To the back, piece ${position}`"
+          :limit="LIMITS.by"
+          :model-value="piece.byYM"
+          @update:model-value="give({ byYM: $event })"
+        />
+        <QuantityField
+          :label="`Upwards, piece ${position}`"
+          :limit="LIMITS.by"
+          :model-value="piece.byZM"
+          @update:model-value="give({ byZM: $event })"
+        />
+      </div>
       <QuantityField
         v-else-if="piece.kind === 'nozzle'"
         label="Bore of its mouth"

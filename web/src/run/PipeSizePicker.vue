@@ -2,6 +2,7 @@
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
   boreOf,
+  isHose,
   PIPE_SERIES,
   seriesWords,
   sizeWords,
@@ -13,7 +14,15 @@ import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 
-const { name } = defineProps<{ name: string; compact?: boolean }>()
+const { name, only = null } = defineProps<{
+  name: string
+  compact?: boolean
+  /** Rigid pipe alone, or hose alone. */
+  only?: 'pipe' | 'hose' | null
+}>()
+const offered = computed(() =>
+  PIPE_SERIES.filter((one) => only === null || isHose(one) === (only === 'hose')),
+)
 const model = defineModel<PipeSize>({ required: true })
 const units = useUnits()
 const sizes = computed(() => SERIES_SIZES[model.value.series])
@@ -38,8 +47,8 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
     <label class="block">
       <span class="caption">{{ name }}</span>
       <select class="box" :value="model.series" @change="setSeries(text($event) as PipeSeries)">
-        <option v-for="series in PIPE_SERIES" :key="series" :value="series">
-          {{ seriesWords(series) }}
+        <option v-for="one in offered" :key="one" :value="one">
+          {{ seriesWords(one) }}
         </option>
       </select>
     </label>

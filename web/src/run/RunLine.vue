@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readNotation, writeNotation, type NotationFault } from '@yew-basin/core'
+import { readNotation, writeNotation, type NotationFault, type Piece } from '@yew-basin/core'
 import { ref, useId, watch } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -35,11 +35,33 @@ function read() {
     const message = pieceFault(piece, units.family)
     return message ? [{ position: i + 1, text: piece.kind, message }] : []
   })
-  faults.value = impossible
-  if (impossible.length > 0) return
+  const lost = lostTee(result.pieces)
+  faults.value = lost ? [...impossible, lost] : impossible
+  if (faults.value.length > 0) return
   own = true
   store.set(['returnSide', 'lines', store.lineIndex, 'run', 'pieces'], result.pieces)
 }
+
+/** A tee that another line meets can't be typed away: that line would hang in the air. */
+function lostTee(pieces: readonly Piece[]): NotationFault | null {
+  const kept = new Set(pieces.map((piece) => piece.id))
+  const position = store.line!.run.pieces.findIndex(
+    (piece) => piece.kind === 'tee' && !kept.has(piece.id) && isMet(piece.id),
+  )
+  return position < 0
+    ? null
+    : {
+        position: position + 1,
+        text: 'tee',
+        message: 'another line meets this tee. Take that line out first, or leave the tee in.',
+      }
+}
+
+const isMet = (teeId: string) =>
+  store.shown!.returnSide.lines.some(
+    ({ start, end }) =>
+      (start.at === 'tee' && start.id === teeId) || (end.at === 'tee' && end.id === teeId),
+  )
 
 function leave() {
   if (faults.value.length === 0) typed.value = written()

@@ -1,20 +1,26 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
-import { LIMITS } from '@yew-basin/contract/limits'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import { boreOf, isHose, NEW_ROUGHNESS_M, type Piece } from '@yew-basin/core'
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { hangingOn, teeOff, withoutLine, type BranchKind } from './branches.ts'
+import LineEndPanel from './LineEndPanel.vue'
 import { isFull } from './piece-fault.ts'
-import { NEW_PIECES, type NewPiece } from './piece-words.ts'
+import { useParts } from '../parts/parts-store.ts'
+import { NEW_PIECES, pieceOfPart, type NewPiece } from './piece-words.ts'
 import PieceRow from './PieceRow.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 import RunLine from './RunLine.vue'
 
 const store = useDesign()
+const parts = useParts()
+onMounted(() => void (parts.ready || parts.load()))
+const fromParts = computed(() => parts.parts.flatMap((part) => pieceOfPart(part) ?? []))
 const units = useUnits()
 const atRun = (...path: (string | number)[]) => [
   'returnSide',
@@ -61,15 +67,47 @@ function add(what: NewPiece) {
   store.edit([{ op: 'insert', path: atRun('pieces'), at, item: made }], `add ${made.id}`)
 }
 
+/** A tee goes with the line that meets it. */
 function take(index: number) {
-  pieces.value = run.value.pieces.filter((_, i) => i !== index)
+  const piece = run.value.pieces[index]!
+  const other = piece.kind === 'tee' ? meeting(piece.id) : undefined
+  if (other) store.edit(withoutLine(store.shown!, other.id), `without ${other.id}`)
+  else pieces.value = run.value.pieces.filter((_, i) => i !== index)
 }
+
+/** The line that starts or ends at a tee. */
+function meeting(teeId: string) {
+  return store.shown!.returnSide.lines.find(
+    ({ start, end }) =>
+      (start.at === 'tee' && start.id === teeId) || (end.at === 'tee' && end.id === teeId),
+  )
+}
+
+function meetsWords(piece: Piece): string {
+  const other = piece.kind === 'tee' ? meeting(piece.id) : undefined
+  if (!other) return ''
+  return other.start.id === piece.id ? `${other.name} leaves here.` : `${other.name} joins here.`
+}
+
+function tee(index: number, kind: BranchKind) {
+  const newId = () => crypto.randomUUID()
+  const made = teeOff(store.shown!, store.solved!, store.lineIndex, index, kind, newId)
+  store.edit(made.edits, `tee ${made.lineId}`)
+  store.lineId = made.lineId
+}
+const canTee = computed(
+  () => store.shown!.returnSide.lines.length < COUNTS.lines && !isFull(run.value.pieces),
+)
+const carried = computed(() => hangingOn(store.shown!, store.line!.id).size - 1)
 </script>
 
 <template>
   <fieldset v-if="store.shown" :disabled="!!store.preview" class="min-w-0 space-y-4">
+    <LineEndPanel />
     <section aria-labelledby="run-size">
-      <h3 id="run-size" class="heading mb-1">Pipe from the pump on</h3>
+      <h3 id="run-size" class="heading mb-1">
+        {{ store.line!.start.at === 'pump' ? 'Pipe from the pump on' : 'Pipe from its tee on' }}
+      </h3>
       <PipeSizePicker
         name="Pipe or hose"
         :model-value="run.size"
@@ -112,7 +150,7 @@ function take(index: number) {
             ><Plus :size="15" /> Add</MenuButton
           >
           <MenuItems
-            class="absolute right-0 z-20 mt-1 w-40 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
+            class="absolute right-0 z-20 mt-1 max-h-96 w-60 overflow-y-auto rounded-lg border border-rule bg-sheet p-1 shadow-lg"
           >
             <MenuItem
               v-for="what in NEW_PIECES"
@@ -128,12 +166,23 @@ function take(index: number) {
                 {{ what.label }}
               </button>
             </MenuItem>
+            <p class="caption border-t border-rule px-3 pt-1.5">From your parts</p>
+            <MenuItem v-for="what in fromParts" :key="what.label" v-slot="{ active }" as="template">
+              <button
+                class="block w-full rounded px-3 py-1.5 text-left leading-tight"
+                :class="{ 'bg-sunk': active }"
+                @click="add(what)"
+              >
+                {{ what.label }}
+              </button>
+            </MenuItem>
           </MenuItems>
         </Menu>
       </div>
       <p class="caption">
         {{ run.pieces.length }} pieces, {{ units.text('head', store.solvedLine!.pipeLengthM) }} of
-        pipe. Lengths run centre to centre.
+        pipe<template v-if="carried > 0">, {{ carried }} more lines hang on it</template>. Lengths
+        run centre to centre.
       </p>
       <VueDraggable
         v-model="pieces"
@@ -152,12 +201,15 @@ function take(index: number) {
           :position="i + 1"
           :first="i === 0"
           :last="i === pieces.length - 1"
+          :meets="meetsWords(piece)"
+          :can-tee="canTee"
           @mouseenter="store.selectedPieceId = piece.id"
           @mouseleave="store.selectedPieceId = null"
           @focusin="store.selectedPieceId = piece.id"
           @focusout="store.selectedPieceId = null"
           @change="store.set(atRun('pieces', i), $event)"
           @remove="take(i)"
+          @tee="tee(i, $event)"
           @move="move(i, $event)"
         />
       </VueDraggable>

@@ -1,3 +1,4 @@
+import type { PartAnswer } from '@yew-basin/contract'
 import type { Piece, PieceKind } from '@yew-basin/core'
 
 /** A piece the keeper can put in, as the list of new pieces names it. */
@@ -103,3 +104,47 @@ export const DEVICE_LOSSES = [
   { value: 'kv', label: 'Kv or Cv' },
   { value: 'table', label: 'a printed table' },
 ] as const
+
+/** A part of the library or of the keeper's own as a piece with its figures; a pump is none. */
+export function pieceOfPart(part: PartAnswer): NewPiece | null {
+  switch (part.kind) {
+    case 'pump':
+      return null
+    case 'pipe':
+    case 'hose':
+      return {
+        label: `On in ${part.name}`,
+        make: (id) => ({ id, kind: 'reducer', to: part.spec, angleDeg: null }),
+      }
+    case 'fitting':
+      return {
+        label: part.name,
+        make: (id) => ({
+          id,
+          kind: 'device',
+          use: 'other',
+          name: part.name,
+          by: 'k',
+          k: part.spec.k,
+          kvM3PerH: 5,
+          table: [],
+        }),
+      }
+    case 'valve':
+      return {
+        label: part.name,
+        make: (id) => ({
+          id,
+          kind: 'valve',
+          form: part.spec.form,
+          opening: 1,
+          kvM3PerH: part.spec.kvM3PerH,
+        }),
+      }
+    case 'nozzle':
+      return {
+        label: part.name,
+        make: (id) => ({ id, kind: 'nozzle', boreM: part.spec.boreM }),
+      }
+  }
+}

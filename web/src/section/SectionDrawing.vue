@@ -80,34 +80,32 @@ const drawing = computed(() => {
     },
     falls: lines.flatMap((line) => fallingWater(design, solved, line, scale)),
     words: scaleWords(scale),
-    labels: small ? [] : flowLabels(design, solved, scale, tanks[0]!.right - 14),
+    // Over the tanks, and over a line that rises above them where there is room.
+    above: Math.max(30, Math.min(...tanks.map(({ top }) => top)) - 22),
+    labels: small ? [] : flowLabels(design, solved, scale),
   }
 })
 
-/** What flows in each line: the lead line's beside its longest upright pipe, the others' at their ends. */
-function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale, clearOf: number) {
-  const { lines, leadLineId } = solved.returnSide
-  return lines.map((line, i) => {
-    const flow = units.text('flow', line.flowM3PerS)
-    if (line.lineId !== leadLineId) {
-      const { name, end } = design.returnSide.lines[i]!
-      const down = end.at === 'tank' ? -14 : 22
-      return {
-        x: scale.x(line.mouth.xM) + (end.at === 'tank' ? 0 : -8),
-        y: scale.y(line.mouth.zM) + down,
-        anchor: 'middle' as const,
-        text: `${name} ${flow}`,
-        more: '',
-      }
-    }
-    const place = riser(line.pieces, scale, scale.y(design.tanks[0]!.floorHeightM), clearOf)
-    return {
-      x: place?.x ?? scale.x(line.mouth.xM),
-      y: place?.textY ?? scale.y(line.mouth.zM) - 14,
-      anchor: 'end' as const,
-      text: flow,
-      more: place ? units.text('speed', place.speedMPerS) : '',
-    }
+/** What flows in each line to a tank, beside its longest upright pipe; what ends in a chamber is written there. */
+function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale) {
+  const { lines } = solved.returnSide
+  const many = lines.length > 1
+  return lines.flatMap((line, i) => {
+    const { name, end } = design.returnSide.lines[i]!
+    if (end.at !== 'tank') return []
+    const tank = design.tanks.find(({ id }) => id === end.id)!
+    const clearOf = scale.x(tank.xM + tank.lengthM) - 14
+    const place = riser(line.pieces, scale, scale.y(tank.floorHeightM), clearOf)
+    return [
+      {
+        x: place?.x ?? scale.x(line.mouth.xM),
+        y: place?.textY ?? scale.y(line.mouth.zM) - 14,
+        text: units.text('flow', line.flowM3PerS),
+        more: [many ? name : '', place ? units.text('speed', place.speedMPerS) : '']
+          .filter(Boolean)
+          .join(', '),
+      },
+    ]
   })
 }
 
@@ -161,6 +159,7 @@ function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[], scale:
       {
         id,
         name: chamber.name,
+        carries: units.text('flow', line.flowM3PerS),
         left: scale.x(xM - CHAMBER_REACH_M),
         right: scale.x(xM + CHAMBER_REACH_M),
         level: scale.y(chamber.levelM),
@@ -185,6 +184,19 @@ function fallingWater(
   const to = line.end === 'above-water' ? (tank?.surfaceM ?? chamber?.levelM ?? 0) : 0
   const { xM, zM } = line.mouth
   return [{ id: line.lineId, d: `M${scale.x(xM)} ${scale.y(zM) + 4} V${scale.y(to)}` }]
+}
+
+/** Where a level mark and its text hit no line's end. */
+const MARK_SHARES = [0.3, 0.55, 0.08, 0.72]
+const MARK_TEXT_PX = 130
+function levelMarkX(left: number, right: number): number {
+  const { scale, solved } = drawing.value!
+  const mouths = solved.returnSide.lines.map(({ mouth }) => scale.x(mouth.xM))
+  const at = (share: number) => left + (right - left) * share
+  const free = MARK_SHARES.find((share) =>
+    mouths.every((x) => x < at(share) - 24 || x > at(share) + MARK_TEXT_PX),
+  )
+  return at(free ?? MARK_SHARES[0]!)
 }
 
 function chooseTank(tankId: string) {
@@ -326,7 +338,7 @@ function go(to: 'tank' | 'return') {
       <LevelMark
         v-for="one in drawing.tanks"
         :key="`m${one.tank.id}`"
-        :x="one.left + (one.right - one.left) * 0.3"
+        :x="levelMarkX(one.left, one.right)"
         :y="one.surface"
         :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', one.solved.surfaceM)}`"
       />
@@ -343,22 +355,23 @@ function go(to: 'tank' | 'return') {
           v-for="chamber in drawing.chambers"
           :key="`t${chamber.id}`"
           :x="(chamber.left + chamber.right) / 2"
-          :y="chamber.bottom + 12"
+          :y="chamber.bottom + 13"
           text-anchor="middle"
           font-size="12.5"
           fill="var(--ink-soft)"
           class="halo"
         >
-          {{ chamber.name }}
+          <tspan font-weight="650" fill="var(--ink)">{{ chamber.carries }}</tspan>
+          <tspan :x="(chamber.left + chamber.right) / 2" dy="15">{{ chamber.name }}</tspan>
         </text>
       </template>
       <DimensionLine
         v-for="one in drawing.tanks"
         :key="`d${one.tank.id}`"
         :x1="one.left"
-        :y1="Math.max(30, one.top - 22)"
+        :y1="drawing.above"
         :x2="one.right"
-        :y2="Math.max(30, one.top - 22)"
+        :y2="drawing.above"
         :text="units.text('length', one.tank.lengthM)"
       />
       <DimensionLine
@@ -373,7 +386,7 @@ function go(to: 'tank' | 'return') {
         <text
           :x="label.x"
           :y="label.y"
-          :text-anchor="label.anchor"
+          text-anchor="end"
           fill="var(--ink)"
           font-weight="650"
           class="halo"
@@ -384,7 +397,7 @@ function go(to: 'tank' | 'return') {
           v-if="label.more"
           :x="label.x"
           :y="label.y + 17"
-          :text-anchor="label.anchor"
+          text-anchor="end"
           fill="var(--ink-soft)"
           class="halo"
         >

@@ -1,42 +1,22 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, watch } from 'vue'
-import { onBeforeRouteLeave, RouterLink, useRouter } from 'vue-router'
+import { computed } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SheetPane from '../section/SheetPane.vue'
 import BrandLink from '../shell/BrandLink.vue'
 import ConflictDialog from './ConflictDialog.vue'
-import { useDesign } from './design-store.ts'
 import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
 import { STOPS } from './stops.ts'
+import { useBasin } from './use-basin.ts'
 import WaterPath from './WaterPath.vue'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
 const { id, stop } = defineProps<{ id: string; stop: string }>()
-const store = useDesign()
+const store = useBasin(() => id)
 const router = useRouter()
-
-watch(
-  () => id,
-  (now) => {
-    void store.leave()
-    void store.open(now)
-  },
-  { immediate: true },
-)
-watch(
-  () => store.basin?.name,
-  (name) => {
-    document.title = name ? `${name} · Yew Basin` : 'Yew Basin'
-  },
-)
-/** Long enough for a save on loopback; a lost connection does not hold the keeper here. */
-const LEAVE_MS = 1500
-onBeforeRouteLeave(() =>
-  Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))]),
-)
 
 const bench = computed(() => (stop === 'tank' ? TankBench : ReturnBench))
 

@@ -4,6 +4,8 @@ import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Edit } from '../edit.ts'
 import { pathTo } from '../layout/layout.ts'
+import { holdFlows } from '../setting/controlled.ts'
+import { openingFor, settingValve, valveLossM } from '../setting/openings.ts'
 import type { Fix, LineCase } from './finding.ts'
 import { fixForFlow, fixOfFlow, flowAtSpeeds, flowWith, type Of } from './try-out.ts'
 
@@ -147,23 +149,21 @@ function wider({ line }: Wish): Change | null {
   }
 }
 
-/** The opening of the line's first throttling valve that brings the wanted flow. */
-export function throttleFix({ line, of, wantedM3PerS }: Wish): Fix[] {
-  const at = line.laid.line.run.pieces.findIndex(
-    (piece) => piece.kind === 'valve' && piece.form !== 'diaphragm',
-  )
-  if (at < 0) return []
-  const turned = (opening: number): Edit[] => [
-    { op: 'set', path: valvePath(line.laid.index, at), to: opening },
-  ]
-  const found = brent(
-    (opening) => flowWith(line.design, turned(opening), of) - wantedM3PerS,
-    0,
-    1,
-    { tolerance: 1e-3 },
-  )
-  if (!found.ok) return []
-  const opening = Math.round(found.value * 100) / 100
+/** The opening of the line's last throttling valve that brings the wanted flow. */
+export function throttleFix({ line, of, nowM3PerS, wantedM3PerS }: Wish): Fix[] {
+  const { layout } = line.solving
+  const setting = settingValve(layout, line.laid.index)
+  if (!setting || line.solved.flowM3PerS <= 0) return []
+  // What a tank is to lose, this line loses; the tank's other lines take up a little of it.
+  const target = line.solved.flowM3PerS - (nowM3PerS - wantedM3PerS)
+  if (target <= 0) return []
+  const held = holdFlows(layout, layout.problem.links, [{ link: setting.link, flowM3PerS: target }])
+  const nowM = valveLossM(layout, setting, setting.valve.opening, target)
+  const found = openingFor(layout, setting, nowM + held.extraLossM[0]!, target)
+  const opening = Math.round(found * 100) / 100
   const label = sentence('Turn the valve to {opening} open', { opening: ['share', opening] })
-  return [fixForFlow(line.design, label, turned(opening), of)]
+  const edits: Edit[] = [
+    { op: 'set', path: valvePath(line.laid.index, setting.piece), to: opening },
+  ]
+  return [fixForFlow(line.design, label, edits, of)]
 }

@@ -52,9 +52,11 @@ function outletMismatch(line: LineCase): Finding[] {
   ]
 }
 
+const COUNTED = sentence('Its loss is counted from then on.')
+
 /** A takeoff whose first pipe is not of the tee's size. */
 function startMismatch(line: LineCase): Finding[] {
-  const { design, laid } = line
+  const { laid } = line
   if (laid.line.start.at !== 'tee') return []
   const atTee = sizeAtTee(line, laid.line.start.id)
   const own = laid.line.run.size
@@ -72,12 +74,11 @@ function startMismatch(line: LineCase): Finding[] {
       ),
       pieceId: laid.line.run.pieces[0]?.id ?? null,
       fixes: [
-        fixForFlow(
-          design,
-          sentence(hose ? 'Put a barbed adapter in' : 'Put a reducer in'),
-          startIn(line, atTee),
-          ofLine(line),
-        ),
+        {
+          label: sentence(hose ? 'Put a barbed adapter in' : 'Put a reducer in'),
+          brings: COUNTED,
+          edits: startIn(line, atTee),
+        },
       ],
     }),
   ]
@@ -85,7 +86,7 @@ function startMismatch(line: LineCase): Finding[] {
 
 /** A line that joins a tee of another size. */
 function joinMismatch(line: LineCase): Finding[] {
-  const { design, laid } = line
+  const { laid } = line
   const { end, run } = laid.line
   if (end.at !== 'tee' || end.id === null) return []
   const atTee = sizeAtTee(line, end.id)
@@ -105,12 +106,11 @@ function joinMismatch(line: LineCase): Finding[] {
       reason: sentence(`It arrives in ${sizeWords(last)} and the tee is ${sizeWords(atTee)}.`),
       pieceId: run.pieces.at(-1)?.id ?? null,
       fixes: [
-        fixForFlow(
-          design,
-          sentence('Put an adapter in'),
-          [{ op: 'insert', path: piecesPath(line), at: run.pieces.length, item }],
-          ofLine(line),
-        ),
+        {
+          label: sentence('Put an adapter in'),
+          brings: COUNTED,
+          edits: [{ op: 'insert', path: piecesPath(line), at: run.pieces.length, item }],
+        },
       ],
     }),
   ]

@@ -1,0 +1,83 @@
+import { AS_COMPUTED } from '../network/line.ts'
+import type { PumpPart } from '../pump/part.ts'
+import { pumpCurve } from '../pump/curve.ts'
+import { pumpPoints, systemCurve, type HeadPoint } from './curves.ts'
+import type { BasinDesign } from './design.ts'
+import { layOut } from './layout/layout.ts'
+import { solveBasin } from './solve.ts'
+import type { SolvedPump } from './solved.ts'
+import { swappedIn } from './swap.ts'
+
+/** One pump in a pump's place: its curves, and how it would run. */
+export interface ComparedPump {
+  readonly part: PumpPart
+  /** At the speed it is compared at. */
+  readonly curve: readonly HeadPoint[]
+  /** At a family of speeds, where it has them. */
+  readonly family: readonly { readonly speed: number; readonly points: readonly HeadPoint[] }[]
+  /** As the whole design is solved with it. */
+  readonly solved: SolvedPump
+  readonly intoTanksM3PerS: number
+  readonly turnoverPerH: number | null
+}
+
+export interface PumpComparison {
+  /** What the network asks of the pump in that place. */
+  readonly system: readonly HeadPoint[]
+  readonly pumps: readonly ComparedPump[]
+}
+
+/** Speeds drawn for a controllable pump. */
+const FAMILY = [1, 0.85, 0.7, 0.55, 0.4]
+
+/** Any number of pumps in one place of a design, each solved with everything else as it is. */
+export function comparePumps(
+  design: BasinDesign,
+  placedId: string,
+  chosen: readonly { readonly part: PumpPart; readonly speed: number }[],
+  samples = 40,
+): PumpComparison {
+  const widest = chosen.reduce<PumpPart | null>(
+    (most, { part }) =>
+      most && pumpCurve(most).freeFlowM3PerS >= pumpCurve(part).freeFlowM3PerS ? most : part,
+    null,
+  )
+  const reach = layOut(widest ? swappedIn(design, widest, placedId) : design)
+  const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
+  return {
+    system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],
+    pumps: chosen.map(({ part, speed }) => compared(design, placedId, part, speed, samples)),
+  }
+}
+
+function compared(
+  design: BasinDesign,
+  placedId: string,
+  part: PumpPart,
+  speed: number,
+  samples: number,
+): ComparedPump {
+  const swapped = swappedIn(design, part, placedId)
+  const pumps = swapped.returnSide.pumps.map((placed) =>
+    placed.id === placedId ? { ...placed, speed } : placed,
+  )
+  const { returnSide } = solveBasin({
+    ...swapped,
+    returnSide: { ...swapped.returnSide, pumps },
+  })
+  const curve = pumpCurve(part)
+  const controllable = part.control === 'controllable'
+  return {
+    part,
+    curve: pumpPoints(curve, controllable ? speed : 1, samples),
+    family: controllable
+      ? FAMILY.filter((one) => one >= part.leastSpeed).map((one) => ({
+          speed: one,
+          points: pumpPoints(curve, one, samples),
+        }))
+      : [],
+    solved: returnSide.pumps.find((one) => one.placedId === placedId)!,
+    intoTanksM3PerS: returnSide.flowM3PerS,
+    turnoverPerH: returnSide.turnoverPerH,
+  }
+}

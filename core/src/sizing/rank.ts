@@ -1,0 +1,128 @@
+import { boreOf, sizeWords } from '../pipe/size.ts'
+import { sentence, type Sentence } from '../quantity/sentence.ts'
+import type { Candidate, SizingWish, Values } from './wish.ts'
+
+/** A candidate in its rank, with why it stands there. */
+export interface RankedOption extends Candidate {
+  readonly label: Sentence
+  readonly reasons: readonly Sentence[]
+  /** Lower is better; only for comparing within one search. */
+  readonly score: number
+}
+
+/** So many are shown. */
+const SHOWN = 8
+/** Water speed at which a line begins to be heard, m/s. */
+const QUIET_M_PER_S = 1.5
+/** A miss of the target counts by this whatever the keeper values. */
+const MISS_WEIGHT = 4
+/** What pipe of the usual bore adds to the price penalty (choice). */
+const PIPE_WEIGHT = 0.15
+const USUAL_BORE_M = 0.03
+/** Price class of a pump that tells none. */
+const MIDDLE_PRICE = 3
+
+/** The best of each pump and size, ranked by what the keeper values. */
+export function rank(wish: SizingWish, candidates: readonly Candidate[]): RankedOption[] {
+  if (candidates.length === 0) return []
+  const least = extremes(candidates)
+  const best = new Map<string, { candidate: Candidate; score: number }>()
+  for (const candidate of candidates) {
+    const score = scoreOf(candidate, wish.values, least)
+    const key = `${candidate.part.id}/${candidate.size.size}/${candidate.nozzles}`
+    const known = best.get(key)
+    if (!known || score < known.score) best.set(key, { candidate, score })
+  }
+  return [...best.values()]
+    .sort((a, b) => a.score - b.score)
+    .slice(0, SHOWN)
+    .map(({ candidate, score }) => ({
+      ...candidate,
+      score,
+      label: labelOf(candidate),
+      reasons: reasonsOf(wish, candidate, least),
+    }))
+}
+
+interface Extremes {
+  readonly powerW: number
+  readonly fastestMPerS: number
+  readonly price: number
+  readonly reserve: number
+  readonly sizes: number
+}
+
+function extremes(candidates: readonly Candidate[]): Extremes {
+  const least = (of: (one: Candidate) => number) =>
+    candidates.reduce((low, one) => Math.min(low, of(one)), Infinity)
+  return {
+    powerW: least((one) => one.wirePowerW),
+    fastestMPerS: least((one) => one.fastestMPerS),
+    price: least(priceOf),
+    reserve: -least((one) => -one.reserve),
+    sizes: least((one) => one.sizes),
+  }
+}
+
+function priceOf({ part }: Candidate): number {
+  return part.priceClass ?? MIDDLE_PRICE
+}
+
+/** Each value as a penalty of about 0 to 1, times how much the keeper cares. */
+function scoreOf(one: Candidate, values: Values, least: Extremes): number {
+  const heard = Math.max(0, one.fastestMPerS / QUIET_M_PER_S - 0.4)
+  const power = one.wirePowerW / Math.max(least.powerW, 0.1) - 1
+  // Pipe and fittings cost about with the square of their bore.
+  const price = (priceOf(one) - 1) / 4 + PIPE_WEIGHT * (boreOf(one.size).boreM / USUAL_BORE_M) ** 2
+  const reserve = Math.max(0, 1.25 - one.reserve) * 2
+  const sizes = (one.sizes - 1) / 3
+  const miss = Math.abs(one.met - 1.02)
+  return (
+    MISS_WEIGHT * miss +
+    values.quiet * heard +
+    values.power * Math.min(power, 3) +
+    values.price * price +
+    values.reserve * reserve +
+    values.fewSizes * sizes
+  )
+}
+
+function labelOf({ part, speed, size, nozzles, opening }: Candidate): Sentence {
+  const two = nozzles === 2 ? ', two nozzles' : ''
+  const valve = opening < 1 ? ', valve {opening} open' : ''
+  const at = part.control === 'controllable' ? ' at {speed}' : ''
+  return sentence(`${part.name}${at}, ${sizeWords(size)}${two}${valve}`, {
+    speed: ['share', speed],
+    opening: ['share', opening],
+  })
+}
+
+/** What speaks for it and what against it, the strongest first. */
+function reasonsOf({ design, pumpIndex }: SizingWish, one: Candidate, least: Extremes): Sentence[] {
+  const placed = design.returnSide.pumps[pumpIndex]!
+  const close = (value: number, best: number) => value <= best * 1.02
+  const said: (Sentence | null)[] = [
+    close(one.wirePowerW, least.powerW)
+      ? sentence('least power of all that reach it')
+      : sentence('{more} more power than the thriftiest', {
+          more: ['power', one.wirePowerW - least.powerW],
+        }),
+    close(one.fastestMPerS, least.fastestMPerS)
+      ? sentence('slowest water, so the quietest line')
+      : one.fastestMPerS > QUIET_M_PER_S
+        ? sentence('its water is heard at {speed}', { speed: ['speed', one.fastestMPerS] })
+        : sentence('quiet at {speed}', { speed: ['speed', one.fastestMPerS] }),
+    one.reserve >= 1
+      ? sentence('reaches it fouled, with {spare} to spare', {
+          spare: ['share', one.reserve - 1],
+        })
+      : sentence('fouled, it falls {short} short at full speed', {
+          short: ['share', 1 - one.reserve],
+        }),
+    priceOf(one) === least.price ? sentence('of the lowest price class that reaches it') : null,
+    one.sizes === least.sizes ? sentence('no size of pipe more than needed') : null,
+    one.part.id === placed.pumpId ? sentence('keeps your pump') : null,
+    one.opening < 1 ? sentence('a valve eats part of the head') : null,
+  ]
+  return said.filter((reason) => reason !== null)
+}

@@ -1,0 +1,208 @@
+import { applyEdits, type Edit } from '../basin/edit.ts'
+import { makeNetwork, type Network } from '../network/network.ts'
+import type { LinkPump } from '../network/problem.ts'
+import { solveNetwork } from '../network/solve-network.ts'
+import { speedMPerS } from '../pipe/flow.ts'
+import { boreOf } from '../pipe/size.ts'
+import { pumpCurve } from '../pump/curve.ts'
+import type { PumpPart } from '../pump/part.ts'
+import { pumpPower, wirePowerW } from '../pump/power.ts'
+import { rank, type RankedOption } from './rank.ts'
+import { tankLines, variants, type Variant } from './variants.ts'
+import type { Candidate, SizingWish } from './wish.ts'
+
+export interface SizingAnswer {
+  readonly looked: number
+  /** All that reach what is wanted and do not run far past it. */
+  readonly reaching: number
+  readonly options: readonly RankedOption[]
+  /** Flow and power of those that were tried and of use to draw: a sample of what reaches it or comes near. */
+  readonly cloud: readonly { readonly flowM3PerS: number; readonly powerW: number }[]
+}
+
+/** Speeds of a controllable pump are tried in steps of this (choice). */
+const SPEED_STEP = 0.01
+/** What a pump gives after months, of its clean flow (choice). */
+const FOULED_SHARE = 0.85
+/** Reached from this share of what is wanted, and up to the other (choice). */
+const REACHED = { from: 0.98, to: 1.3 }
+const MOST_IN_CLOUD = 400
+
+/** Looks at every pump at every speed in every plumbing; tells how far it is after each plumbing. */
+export function size(
+  wish: SizingWish,
+  newId: () => string,
+  progress: (done: number, of: number) => void = () => undefined,
+): SizingAnswer {
+  const { design, pumpIndex, shelf } = wish
+  const tried = variants(design, pumpIndex, newId)
+  const candidates: Candidate[] = []
+  const cloud: { flowM3PerS: number; powerW: number }[] = []
+  let looked = 0
+  tried.forEach((variant, i) => {
+    const trial = new Trial(wish, variant)
+    for (const part of shelf) {
+      if (fits(part, variant)) looked += trial.pump(part, candidates, cloud)
+    }
+    progress(i + 1, tried.length)
+  })
+  const every = Math.max(1, Math.ceil(cloud.length / MOST_IN_CLOUD))
+  return {
+    looked,
+    reaching: candidates.length,
+    options: rank(wish, candidates),
+    cloud: cloud.filter((_, i) => i % every === 0),
+  }
+}
+
+/** Pipe much narrower or wider than a pump's outlet is nobody's choice (choice). */
+const BORE_OVER_OUTLET = { from: 0.55, to: 2 }
+
+function fits({ outletBoreM }: PumpPart, { size: own }: Variant): boolean {
+  const share = boreOf(own).boreM / outletBoreM
+  return share >= BORE_OVER_OUTLET.from && share <= BORE_OVER_OUTLET.to
+}
+
+/** One plumbing with its pump left open: the network is made once and each pump is set into it. */
+class Trial {
+  readonly #wish: SizingWish
+  readonly #variant: Variant
+  readonly #network: Network
+  readonly #dial: { -readonly [Key in keyof LinkPump]: LinkPump[Key] }
+  readonly #pumpLink: number
+  readonly #into: readonly { readonly tankId: string; readonly links: readonly number[] }[]
+  readonly #bores: readonly { readonly link: number; readonly boreM: number }[]
+  readonly #sizes: number
+
+  constructor(wish: SizingWish, variant: Variant) {
+    const { layout } = variant
+    const { pumpIndex, design } = wish
+    this.#wish = wish
+    this.#variant = variant
+    this.#pumpLink = layout.segments[layout.pumps[pumpIndex]!.lineIndex!]![0]!.link
+    this.#dial = { ...layout.problem.links[this.#pumpLink]!.pump!, stopped: false }
+    const links = layout.problem.links.map((link, l) =>
+      l === this.#pumpLink ? { ...link, pump: this.#dial } : link,
+    )
+    this.#network = makeNetwork({ ...layout.problem, links })
+    this.#into = design.tanks.map(({ id }) => ({
+      tankId: id,
+      links: layout.lines.flatMap(({ line, index }) =>
+        line.end.at === 'tank' && line.end.id === id ? [layout.segments[index]!.at(-1)!.link] : [],
+      ),
+    }))
+    const after = applyEdits(design, variant.edits)
+    const lines = tankLines(after, pumpIndex)
+    this.#bores = lines.flatMap((index) =>
+      layout.segments[index]!.map(({ link, firstPiece }) => ({
+        link,
+        boreM:
+          layout.lines[index]!.placed[firstPiece]?.boreBeforeM ??
+          boreOf(layout.lines[index]!.line.run.size).boreM,
+      })),
+    )
+    this.#sizes = new Set(
+      after.returnSide.lines.flatMap(({ run: { size: own, pieces } }) => [
+        `${own.series} ${own.size}`,
+        ...pieces.flatMap((piece) =>
+          piece.kind === 'reducer' ? [`${piece.to.series} ${piece.to.size}`] : [],
+        ),
+      ]),
+    ).size
+  }
+
+  /** Every speed of one pump, fastest first; how many were looked at. */
+  pump(
+    part: PumpPart,
+    candidates: Candidate[],
+    cloud: { flowM3PerS: number; powerW: number }[],
+  ): number {
+    this.#dial.curve = pumpCurve(part)
+    this.#dial.outletBoreM = part.outletBoreM
+    const power = pumpPower(part)
+    const speeds = speedsOf(part)
+    let from: Float64Array | undefined
+    let atFull = 0
+    for (const speed of speeds) {
+      this.#dial.speed = speed
+      const solved = solveNetwork(this.#network, from)
+      if (!solved.ok) continue
+      from = solved.value.flowsM3PerS
+      const { met, flowM3PerS } = this.#reach(from)
+      if (speed === speeds[0]) atFull = met
+      const wireW = wirePowerW(power, Math.max(0, from[this.#pumpLink]!), speed)
+      if (met > 0.5 && met < 1.6) cloud.push({ flowM3PerS, powerW: wireW })
+      if (met < REACHED.from || met > REACHED.to) continue
+      candidates.push(this.#candidate(part, speed, met, flowM3PerS, wireW, atFull, from))
+    }
+    return speeds.length
+  }
+
+  #candidate(
+    part: PumpPart,
+    speed: number,
+    met: number,
+    flowM3PerS: number,
+    wirePower: number,
+    atFull: number,
+    flows: Float64Array,
+  ): Candidate {
+    const { size: own, nozzles, opening, edits } = this.#variant
+    return {
+      part,
+      speed,
+      size: own,
+      nozzles,
+      opening,
+      met,
+      flowM3PerS,
+      wirePowerW: wirePower,
+      fastestMPerS: this.#bores.reduce(
+        (most, { link, boreM }) => Math.max(most, speedMPerS(Math.abs(flows[link]!), boreM)),
+        0,
+      ),
+      reserve: FOULED_SHARE * atFull,
+      sizes: this.#sizes,
+      edits: [...edits, ...pumpEdits(this.#wish, part, speed)],
+    }
+  }
+
+  #reach(flows: Float64Array): { met: number; flowM3PerS: number } {
+    let met = Infinity
+    let total = 0
+    for (const { tankId, links } of this.#into) {
+      let flow = 0
+      for (const link of links) flow += flows[link]!
+      total += flow
+      const wanted = this.#wish.wantedByTank[tankId] ?? 0
+      if (wanted > 0) met = Math.min(met, flow / wanted)
+    }
+    return { met: met === Infinity ? 0 : met, flowM3PerS: total }
+  }
+}
+
+/** Full speed first. */
+function speedsOf(part: PumpPart): number[] {
+  if (part.control === 'fixed-speed') return [1]
+  const steps = Math.floor((1 - part.leastSpeed) / SPEED_STEP + 1e-9)
+  return Array.from({ length: steps + 1 }, (_, i) => Math.round((1 - i * SPEED_STEP) * 1e4) / 1e4)
+}
+
+/** The pump at its speed in the place of the present one. */
+function pumpEdits({ design, pumpIndex }: SizingWish, part: PumpPart, speed: number): Edit[] {
+  const at = ['returnSide', 'pumps', pumpIndex] as const
+  const { pumps, sparePumpId, pumps: placed } = design.returnSide
+  const needed = new Set([
+    ...pumps.flatMap(({ pumpId }, i) => (i === pumpIndex ? [] : [pumpId])),
+    ...(sparePumpId === null ? [] : [sparePumpId]),
+  ])
+  const others = design.pumps.filter(({ id }) => id !== part.id && needed.has(id))
+  return [
+    { op: 'set', path: ['pumps'], to: [part, ...others] },
+    { op: 'set', path: [...at, 'pumpId'], to: part.id },
+    { op: 'set', path: [...at, 'speed'], to: speed },
+    ...(placed[pumpIndex]!.stopped
+      ? [{ op: 'set' as const, path: [...at, 'stopped'], to: false }]
+      : []),
+  ]
+}

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { LIMITS } from '@yew-basin/contract/limits'
+import { sentence, targetsOf, type BalanceOption, type Fix } from '@yew-basin/core'
+import { computed, onUnmounted, ref, shallowRef } from 'vue'
+import QuantityField from '../bench/QuantityField.vue'
+import { Calculator, Cancelled } from '../calc/client.ts'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { plain } from '../workspace/plain.ts'
+
+/** Every valve with what it moves, and which openings would give the wanted flows. */
+const store = useDesign()
+const units = useUnits()
+
+const valves = computed(() =>
+  store.shown!.returnSide.lines.flatMap((line, lineIndex) =>
+    line.run.pieces.flatMap((piece, at) =>
+      piece.kind === 'valve' && piece.form !== 'diaphragm'
+        ? [
+            {
+              id: piece.id,
+              line: line.name,
+              form: piece.form,
+              opening: piece.opening,
+              lineIndex,
+              at,
+            },
+          ]
+        : [],
+    ),
+  ),
+)
+const outlets = computed(() =>
+  store.shown!.returnSide.lines.flatMap((line, i) =>
+    line.end.at === 'tank' || line.end.at === 'chamber'
+      ? [
+          {
+            id: line.id,
+            index: i,
+            name: line.name,
+            flowM3PerS: store.solved!.returnSide.lines[i]!.flowM3PerS,
+            own: line.wantedFlowM3PerS,
+            target: targets.value.find(({ lineId }) => lineId === line.id)?.flowM3PerS ?? null,
+          },
+        ]
+      : [],
+  ),
+)
+const targets = computed(() =>
+  targetsOf(
+    store.shown!,
+    Object.fromEntries(
+      store.solved!.tanks.map(({ tankId, wantedFlowM3PerS }) => [tankId, wantedFlowM3PerS]),
+    ),
+  ),
+)
+
+function turn({ lineIndex, at }: { lineIndex: number; at: number }, event: Event) {
+  const opening = Number((event.target as HTMLInputElement).value) / 100
+  store.set(['returnSide', 'lines', lineIndex, 'run', 'pieces', at, 'opening'], opening)
+}
+
+const calculator = new Calculator()
+onUnmounted(() => calculator.cancel())
+const options = shallowRef<readonly BalanceOption[]>([])
+const fault = ref('')
+watchDebounced(
+  () => [store.design, store.pumpIndex] as const,
+  async ([design, pumpIndex]) => {
+    if (!design) return
+    try {
+      options.value = await calculator.ask((calc) =>
+        calc.balance(plain(design), plain(targets.value), pumpIndex),
+      )
+      fault.value = ''
+    } catch (error) {
+      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
+    }
+  },
+  { immediate: true, debounce: 150 },
+)
+
+const SCHOOLS = {
+  valves: { title: 'Valves, pump at full speed', step: '1% of the valve moves it by' },
+  speed: { title: 'Speed alone, valves open', step: '1% of speed moves it by' },
+  both: { title: 'Speed and valves', step: '1% of the valve moves it by' },
+} as const
+
+const nameOf = (lineId: string) =>
+  store.shown!.returnSide.lines.find(({ id }) => id === lineId)?.name ?? ''
+const offText = (off: number) =>
+  Math.abs(off) < 0.005 ? 'met' : `${off > 0 ? '+' : '−'}${Math.round(Math.abs(off) * 100)}%`
+
+function look(option: BalanceOption) {
+  const fix: Fix = {
+    label: sentence(SCHOOLS[option.school].title),
+    brings: sentence('Misses its targets by {off} at most.', { off: ['share', option.worstOff] }),
+    edits: option.edits,
+  }
+  store.look(fix)
+}
+</script>
+
+<template>
+  <div class="space-y-5">
+    <section aria-labelledby="valves-heading">
+      <h3 id="valves-heading" class="heading">Valves</h3>
+      <p v-if="valves.length === 0" class="caption">No line has a gate or ball valve to set.</p>
+      <fieldset v-else :disabled="!!store.preview" class="min-w-0">
+        <ul class="divide-y divide-rule border-y border-rule" aria-label="Valves">
+          <li
+            v-for="valve in valves"
+            :key="valve.id"
+            class="grid grid-cols-[1fr_7rem_3rem] items-center gap-2 py-1"
+          >
+            <span class="leading-tight">{{ valve.line }}, {{ valve.form }}</span>
+            <input
+              type="range"
+              min="0"
+              max="100"
+              class="accent-(--needle)"
+              :aria-label="`Opening of the ${valve.form} in ${valve.line}`"
+              :value="Math.round(valve.opening * 100)"
+              @input="turn(valve, $event)"
+            />
+            <span class="text-right">{{ units.text('share', valve.opening) }}</span>
+          </li>
+        </ul>
+      </fieldset>
+    </section>
+
+    <section aria-labelledby="outlets-heading">
+      <h3 id="outlets-heading" class="heading">What each end gets and wants</h3>
+      <fieldset :disabled="!!store.preview" class="min-w-0">
+        <ul class="divide-y divide-rule border-y border-rule" aria-label="Ends">
+          <li
+            v-for="outlet in outlets"
+            :key="outlet.id"
+            class="grid grid-cols-[1fr_auto_8rem] items-center gap-x-3 py-1"
+          >
+            <span>{{ outlet.name }}</span>
+            <strong class="whitespace-nowrap font-semibold" :data-testid="`end-${outlet.name}`">{{
+              units.text('flow', outlet.flowM3PerS)
+            }}</strong>
+            <QuantityField
+              v-if="outlet.target !== null"
+              :label="`Wanted at ${outlet.name}`"
+              hide-label
+              :hint="outlet.own === null ? 'its tank’s share' : ''"
+              :limit="LIMITS.wantedFlow"
+              :model-value="outlet.target"
+              @update:model-value="
+                store.set(['returnSide', 'lines', outlet.index, 'wantedFlowM3PerS'], $event)
+              "
+            />
+            <button
+              v-else
+              class="button"
+              :aria-label="`Want a flow at ${outlet.name}`"
+              @click="
+                store.set(
+                  ['returnSide', 'lines', outlet.index, 'wantedFlowM3PerS'],
+                  Math.max(1e-5, outlet.flowM3PerS),
+                )
+              "
+            >
+              Want a flow
+            </button>
+          </li>
+        </ul>
+      </fieldset>
+    </section>
+
+    <section aria-labelledby="schools-heading">
+      <h3 id="schools-heading" class="heading">How to get there</h3>
+      <p class="caption">
+        A pump of one speed has only its valves. A controllable one can be turned down instead, or
+        turned down and trimmed with valves.
+      </p>
+      <p v-if="fault" class="text-aril" role="alert">{{ fault }}</p>
+      <ul class="mt-1 space-y-3" aria-label="Ways to set it">
+        <li
+          v-for="option in options"
+          :key="option.school"
+          class="border-t border-rule pt-2"
+          :data-school="option.school"
+        >
+          <div class="flex items-start gap-2">
+            <div class="grow">
+              <p class="font-semibold">{{ SCHOOLS[option.school].title }}</p>
+              <p class="caption">
+                Pump at {{ units.text('share', option.speed) }},
+                {{ units.text('power', option.wirePowerW) }} from the wire; valves eat
+                {{ units.text('power', option.wastedW) }} of the water’s power.
+                {{ SCHOOLS[option.school].step }}
+                {{ units.text('flow', option.finestStepM3PerS) }}.
+              </p>
+            </div>
+            <button
+              class="button"
+              :aria-label="`Preview: ${SCHOOLS[option.school].title}`"
+              @click="look(option)"
+            >
+              Preview
+            </button>
+          </div>
+          <table class="mt-1 w-full text-[0.92rem]">
+            <caption class="sr-only">
+              Flows and openings
+            </caption>
+            <tbody>
+              <tr v-for="line in option.lines" :key="line.lineId">
+                <th scope="row" class="text-left font-normal">{{ nameOf(line.lineId) }}</th>
+                <td class="text-right">{{ units.text('flow', line.flowM3PerS) }}</td>
+                <td
+                  class="w-14 text-right"
+                  :class="Math.abs(line.off) > 0.1 ? 'text-resin' : 'text-ink-soft'"
+                >
+                  {{ offText(line.off) }}
+                </td>
+                <td class="w-24 text-right">
+                  <template v-for="valve in option.valves" :key="valve.pieceId">
+                    <template v-if="valve.lineId === line.lineId">
+                      {{ units.text('share', valve.opening) }} open
+                    </template>
+                  </template>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

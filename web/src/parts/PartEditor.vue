@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import type { FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { PipeSize, PumpPart } from '@yew-basin/core'
+import { ref, shallowRef } from 'vue'
+import { Refused } from '../api/client.ts'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import PipeSizePicker from '../run/PipeSizePicker.vue'
+import { VALVE_FORMS } from '../run/piece-words.ts'
+import { useNotices } from '../shell/notices.ts'
+import type { Draft } from './part-words.ts'
+import { useParts } from './parts-store.ts'
+import PumpEditor from './PumpEditor.vue'
+
+/** One part of the keeper's own while it is being changed. */
+const { draft } = defineProps<{ draft: Draft }>()
+const emit = defineEmits<{ done: [] }>()
+const store = useParts()
+const notices = useNotices()
+const name = ref(draft.name)
+const spec = shallowRef<object>(draft.spec)
+const faults = ref<readonly string[]>([])
+const busy = ref(false)
+const give = (change: object) => {
+  spec.value = { ...spec.value, ...change }
+}
+
+async function keep() {
+  busy.value = true
+  faults.value = []
+  try {
+    const sent = draft.kind === 'pump' ? { ...spec.value, id: 'own', name: name.value } : spec.value
+    await store.keep(draft.id, draft.kind, name.value, sent)
+    notices.tell(`${name.value} is among your parts.`)
+    emit('done')
+  } catch (error) {
+    const problem = error instanceof Refused ? error.problem : null
+    faults.value = problem?.faults?.map(({ path, message }) => `${path} ${message}`) ?? [
+      (error as Error).message,
+    ]
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <section class="space-y-3" aria-label="Change the part">
+    <TextField v-model="name" label="Name of the part" :most="COUNTS.nameLength" />
+    <PumpEditor
+      v-if="draft.kind === 'pump'"
+      :model-value="spec as PumpPart"
+      @update:model-value="spec = $event"
+    />
+    <PipeSizePicker
+      v-else-if="draft.kind === 'pipe' || draft.kind === 'hose'"
+      :name="draft.kind === 'pipe' ? 'Pipe' : 'Hose'"
+      :only="draft.kind"
+      :model-value="spec as PipeSize"
+      @update:model-value="spec = $event"
+    />
+    <QuantityField
+      v-else-if="draft.kind === 'fitting'"
+      label="K on the bore of its line"
+      :limit="LIMITS.loss"
+      :model-value="(spec as FittingSpec).k"
+      @update:model-value="give({ k: $event })"
+    />
+    <div v-else-if="draft.kind === 'valve'" class="grid grid-cols-2 gap-3">
+      <label class="block">
+        <span class="caption">Form</span>
+        <select
+          class="box"
+          :value="(spec as ValveSpec).form"
+          @change="give({ form: ($event.target as HTMLSelectElement).value })"
+        >
+          <option v-for="{ value, label } in VALVE_FORMS" :key="value" :value="value">
+            {{ label }}
+          </option>
+        </select>
+      </label>
+      <QuantityField
+        label="Coefficient, open"
+        :limit="LIMITS.kv"
+        :model-value="(spec as ValveSpec).kvM3PerH"
+        @update:model-value="give({ kvM3PerH: $event })"
+      />
+    </div>
+    <QuantityField
+      v-else
+      label="Bore of its mouth"
+      :limit="LIMITS.bore"
+      :model-value="(spec as NozzleSpec).boreM"
+      @update:model-value="give({ boreM: $event })"
+    />
+    <ul v-if="faults.length > 0" class="text-aril" role="alert">
+      <li v-for="fault in faults" :key="fault">{{ fault }}</li>
+    </ul>
+    <div class="flex gap-2">
+      <button class="button button-main" :disabled="busy" @click="keep">Keep it</button>
+      <button class="button" @click="$emit('done')">Leave it</button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { Download, Plus, ScanLine, Trash2, Upload } from '@lucide/vue'
+import { curveFaults } from '@yew-basin/contract/curve'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import { pumpCurve, pumpPoints, type CurvePoint, type PumpPart } from '@yew-basin/core'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import QuantityField from '../bench/QuantityField.vue'
+import OwnFigure from '../run/OwnFigure.vue'
+import { useUnits } from '../shell/units.ts'
+import { curveChart } from './curve-chart.ts'
+import { readCurveCsv, writeCurveCsv } from './curve-csv.ts'
+
+const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
+const CurveTrace = defineAsyncComponent(() => import('./CurveTrace.vue'))
+
+/** A pump's figures; its curve is typed, brought in from a file, or traced from a picture. */
+const model = defineModel<PumpPart>({ required: true })
+const units = useUnits()
+const give = (change: Partial<PumpPart>) => {
+  model.value = { ...model.value, ...change }
+}
+const text = (event: Event) => (event.target as HTMLSelectElement).value
+
+const faults = computed(() => curveFaults(model.value))
+const fileFaults = ref<readonly string[]>([])
+const tracing = ref(false)
+const picker = useTemplateRef<HTMLInputElement>('picker')
+
+function setControl(control: string) {
+  give({
+    control: control as PumpPart['control'],
+    leastSpeed: control === 'fixed-speed' ? 1 : Math.min(0.3, model.value.leastSpeed),
+  })
+}
+function setPoint(i: number, change: Partial<CurvePoint>) {
+  give({ curve: model.value.curve.map((point, j) => (j === i ? { ...point, ...change } : point)) })
+}
+/** A point between the last two, so that the curve still falls. */
+function addPoint() {
+  const { curve } = model.value
+  const last = curve.at(-1)
+  const before = curve.at(-2)
+  const point =
+    last && before
+      ? {
+          flowM3PerS: (last.flowM3PerS + before.flowM3PerS) / 2,
+          headM: (last.headM + before.headM) / 2,
+        }
+      : { flowM3PerS: 0, headM: 2 }
+  const at = last && before ? curve.length - 1 : curve.length
+  give({ curve: [...curve.slice(0, at), point, ...curve.slice(at)] })
+}
+
+async function bringIn(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const read = readCurveCsv(await file.text())
+  fileFaults.value = read.ok ? [] : read.faults
+  if (!read.ok) return
+  const powers = read.rows.filter(({ powerW }) => powerW !== null)
+  give({
+    curve: read.rows.map(({ flowM3PerS, headM }) => ({ flowM3PerS, headM })),
+    power:
+      powers.length >= 2
+        ? powers.map(({ flowM3PerS, powerW }) => ({ flowM3PerS, powerW: powerW! }))
+        : [],
+  })
+}
+const exportAddress = computed(() => {
+  const { curve, power } = model.value
+  const rows = curve.map((point) => ({
+    ...point,
+    powerW: power.find(({ flowM3PerS }) => flowM3PerS === point.flowM3PerS)?.powerW ?? null,
+  }))
+  return `data:text/csv;charset=utf-8,${encodeURIComponent(writeCurveCsv(rows))}`
+})
+const drawn = computed(() =>
+  faults.value.length === 0 ? pumpPoints(pumpCurve(model.value), 1, 60) : null,
+)
+function traced(curve: readonly CurvePoint[]) {
+  give({ curve })
+  tracing.value = false
+}
+</script>
+
+<template>
+  <div class="space-y-3">
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <label class="block">
+        <span class="caption">Speed</span>
+        <select class="box" :value="model.control" @change="setControl(text($event))">
+          <option value="fixed-speed">one speed</option>
+          <option value="controllable">set by a controller</option>
+        </select>
+      </label>
+      <label class="block">
+        <span class="caption">Stands</span>
+        <select
+          class="box"
+          :value="model.mounting"
+          @change="give({ mounting: text($event) as PumpPart['mounting'] })"
+        >
+          <option value="under-water">in the water</option>
+          <option value="dry">dry beside it</option>
+          <option value="either">either way</option>
+        </select>
+      </label>
+      <QuantityField
+        label="Bore of its outlet"
+        :limit="LIMITS.bore"
+        :model-value="model.outletBoreM"
+        @update:model-value="give({ outletBoreM: $event })"
+      />
+      <QuantityField
+        label="Power on its plate"
+        :limit="LIMITS.pumpPower"
+        :model-value="model.ratedPowerW"
+        @update:model-value="give({ ratedPowerW: $event })"
+      />
+      <QuantityField
+        v-if="model.control === 'controllable'"
+        label="Lowest speed it holds"
+        :limit="LIMITS.speed"
+        :model-value="model.leastSpeed"
+        @update:model-value="give({ leastSpeed: $event })"
+      />
+      <div>
+        <OwnFigure
+          label="a price class, 1 to 5"
+          field="Price class"
+          :limit="LIMITS.priceClass"
+          :start="3"
+          :model-value="model.priceClass"
+          @update:model-value="give({ priceClass: $event })"
+        />
+      </div>
+    </div>
+
+    <section aria-labelledby="curve-heading">
+      <div class="flex flex-wrap items-center gap-2">
+        <h3 id="curve-heading" class="heading grow">Its curve at full speed</h3>
+        <button class="button" @click="picker?.click()"><Upload :size="15" /> CSV</button>
+        <input
+          ref="picker"
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          class="hidden"
+          aria-label="Curve from a CSV file"
+          @change="bringIn"
+        />
+        <a
+          v-if="model.curve.length > 0"
+          class="button"
+          :href="exportAddress"
+          :download="`${model.name || 'curve'}.csv`"
+          ><Download :size="15" /> CSV</a
+        >
+        <button class="button" @click="tracing = !tracing">
+          <ScanLine :size="15" /> {{ tracing ? 'Stop tracing' : 'Trace a picture' }}
+        </button>
+      </div>
+      <ul v-if="fileFaults.length > 0" class="mt-1 text-aril" role="alert">
+        <li class="font-semibold">Nothing was brought in.</li>
+        <li v-for="fault in fileFaults" :key="fault">{{ fault }}</li>
+      </ul>
+      <CurveTrace v-if="tracing" class="mt-2" @traced="traced" />
+      <template v-else>
+        <PlainChart
+          v-if="drawn"
+          class="h-52 w-full"
+          :in-words="`The curve falls from ${units.text('head', drawn[0]!.headM)} to nothing at ${units.text('flow', drawn.at(-1)!.flowM3PerS)}.`"
+          :option="(colour) => curveChart(drawn!, model.curve, units.family, colour)"
+        />
+        <ul v-if="faults.length > 0" class="text-aril" role="alert">
+          <li v-for="fault in faults" :key="fault">{{ fault }}</li>
+        </ul>
+        <div v-if="model.curve.length === 0" class="grid grid-cols-2 gap-3">
+          <p class="caption col-span-2">
+            No points: only the two numbers on the box. The curve between is then a guess, and
+            marked as one.
+          </p>
+          <QuantityField
+            label="Most flow"
+            :limit="LIMITS.pumpFlow"
+            :model-value="model.maxFlowM3PerS ?? 0"
+            @update:model-value="give({ maxFlowM3PerS: $event })"
+          />
+          <QuantityField
+            label="Most head"
+            :limit="LIMITS.pumpHead"
+            :model-value="model.shutOffHeadM ?? 0"
+            @update:model-value="give({ shutOffHeadM: $event })"
+          />
+        </div>
+        <ol class="space-y-1" aria-label="Points of the curve">
+          <li v-for="(point, i) in model.curve" :key="i" class="flex items-start gap-2">
+            <QuantityField
+              class="grow"
+              :label="`Flow of point ${i + 1}`"
+              hide-label
+              :limit="LIMITS.pumpFlow"
+              :model-value="point.flowM3PerS"
+              @update:model-value="setPoint(i, { flowM3PerS: $event })"
+            />
+            <QuantityField
+              class="grow"
+              :label="`Head of point ${i + 1}`"
+              hide-label
+              :limit="LIMITS.pumpHead"
+              :model-value="point.headM"
+              @update:model-value="setPoint(i, { headM: $event })"
+            />
+            <button
+              class="icon-button size-8!"
+              :aria-label="`Take out point ${i + 1}`"
+              @click="give({ curve: model.curve.filter((_, j) => j !== i) })"
+            >
+              <Trash2 :size="15" />
+            </button>
+          </li>
+        </ol>
+        <button
+          class="button mt-1"
+          :disabled="model.curve.length >= COUNTS.curvePoints"
+          @click="addPoint"
+        >
+          <Plus :size="15" /> Point
+        </button>
+      </template>
+    </section>
+  </div>
+</template>

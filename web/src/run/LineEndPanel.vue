@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { LineEnd } from '@yew-basin/core'
+import { computed } from 'vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import { useDesign } from '../workspace/design-store.ts'
+import { withoutLine } from './branches.ts'
+import OwnFigure from './OwnFigure.vue'
+
+/** What the chosen line is called, where it ends and what it should carry. */
+const store = useDesign()
+const at = (...path: (string | number)[]) => ['returnSide', 'lines', store.lineIndex, ...path]
+const line = computed(() => store.line!)
+const solved = computed(() => store.solvedLine!)
+
+const choices = computed(() => {
+  const { tanks, returnSide } = store.shown!
+  const own = new Set(line.value.run.pieces.map((piece) => piece.id))
+  const tees = returnSide.lines.flatMap(({ name, run }) =>
+    run.pieces.flatMap((piece, i) => {
+      const met = returnSide.lines.some(
+        ({ start, end, id }) =>
+          id !== line.value.id &&
+          ((start.at === 'tee' && start.id === piece.id) ||
+            (end.at === 'tee' && end.id === piece.id)),
+      )
+      return piece.kind === 'tee' && !own.has(piece.id) && !met
+        ? [{ key: `tee ${piece.id}`, label: `into ${name}, at its tee, piece ${i + 1}` }]
+        : []
+    }),
+  )
+  return [
+    ...tanks.map(({ id, name }) => ({ key: `tank ${id}`, label: `over or in ${name}` })),
+    ...returnSide.chambers.map(({ id, name }) => ({ key: `chamber ${id}`, label: `into ${name}` })),
+    ...tees,
+    { key: 'cap', label: 'in a cap' },
+  ]
+})
+const key = computed(() =>
+  line.value.end.at === 'cap' ? 'cap' : `${line.value.end.at} ${line.value.end.id}`,
+)
+
+function setEnd(chosen: string) {
+  const [kind, ...rest] = chosen.split(' ')
+  const end: LineEnd = {
+    at: kind as LineEnd['at'],
+    id: kind === 'cap' ? null : rest.join(' '),
+    place: null,
+    breakDepthM: null,
+  }
+  store.set(at('end'), end)
+}
+
+const placed = computed(() => line.value.end.place)
+const AXES = [
+  { axis: 'xM', label: 'From the left' },
+  { axis: 'yM', label: 'From the front' },
+  { axis: 'zM', label: 'Over the floor' },
+] as const
+
+function remove() {
+  store.edit(withoutLine(store.shown!, line.value.id), `without ${line.value.id}`)
+  store.lineId = null
+}
+/** The last way from a pump to a tank stays: without it there is no return. */
+const canGo = computed(() => {
+  const edits = withoutLine(store.shown!, line.value.id)
+  const left = edits[0]!
+  return left.op === 'set' && (left.to as unknown[]).length > 0
+})
+</script>
+
+<template>
+  <section aria-labelledby="line-heading" class="space-y-2">
+    <h3 id="line-heading" class="heading">This line</h3>
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <TextField
+        label="Name of the line"
+        :most="COUNTS.nameLength"
+        :model-value="line.name"
+        @update:model-value="store.set(at('name'), $event)"
+      />
+      <label class="block">
+        <span class="caption">It ends</span>
+        <select
+          class="box"
+          :value="key"
+          @change="setEnd(($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="choice in choices" :key="choice.key" :value="choice.key">
+            {{ choice.label }}
+          </option>
+        </select>
+      </label>
+    </div>
+    <OwnFigure
+      v-if="line.end.at !== 'cap' && line.end.at !== 'tee'"
+      label="wants a flow of its own"
+      field="Wanted at its end"
+      :limit="LIMITS.wantedFlow"
+      :start="Math.max(1e-5, solved.flowM3PerS)"
+      :model-value="line.wantedFlowM3PerS"
+      @update:model-value="store.set(at('wantedFlowM3PerS'), $event)"
+    />
+    <OwnFigure
+      v-if="line.end.at === 'tank'"
+      label="a break hole is drilled under the surface"
+      field="Depth of the break hole"
+      :limit="LIMITS.breakDepth"
+      :start="0.015"
+      :model-value="line.end.breakDepthM"
+      @update:model-value="store.set(at('end', 'breakDepthM'), $event)"
+    />
+    <template v-if="line.end.at === 'tank' || line.end.at === 'chamber'">
+      <label class="caption flex items-center gap-2">
+        <input
+          type="checkbox"
+          :checked="placed !== null"
+          @change="store.set(at('end', 'place'), placed === null ? { ...solved.mouth } : null)"
+        />
+        must reach a bulkhead or clip at a place
+      </label>
+      <div v-if="placed" class="grid grid-cols-3 gap-x-2">
+        <QuantityField
+          v-for="{ axis, label } in AXES"
+          :key="axis"
+          :label="label"
+          :limit="LIMITS.place"
+          :model-value="placed[axis]"
+          @update:model-value="store.set(at('end', 'place', axis), $event)"
+        />
+      </div>
+    </template>
+    <button v-if="canGo" class="button text-aril" @click="remove">Take this line out</button>
+  </section>
+</template>

@@ -1,0 +1,32 @@
+import { watch } from 'vue'
+import { onBeforeRouteLeave } from 'vue-router'
+import { useDesign } from './design-store.ts'
+
+/** Long enough for a save on loopback; a lost connection does not hold the keeper here. */
+const LEAVE_MS = 1500
+
+/** Opens a basin for a view, names the page after it, and saves before the view is left. */
+export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesign> {
+  const store = useDesign()
+  watch(
+    id,
+    (now) => {
+      // Another view of the same basin goes on with what is open.
+      if (store.basin?.id === now && store.loadState === 'ready') return
+      void store.leave()
+      void store.open(now)
+    },
+    { immediate: true },
+  )
+  watch(
+    () => store.basin?.name,
+    (name) => {
+      document.title = [view, name, 'Yew Basin'].filter(Boolean).join(' · ')
+    },
+    { immediate: true },
+  )
+  onBeforeRouteLeave(() =>
+    Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))]),
+  )
+  return store
+}
