@@ -24,8 +24,8 @@ export class Keeper {
         .click()
   }
 
-  tab(name: 'Duty' | 'Pump' | 'Run'): Promise<void> {
-    return this.page.getByRole('tab', { name }).click()
+  tab(name: 'Duty' | 'Pump' | 'Run' | 'Balance'): Promise<void> {
+    return this.page.getByRole('tab', { name, exact: true }).click()
   }
 
   margin(cell: string): Locator {
@@ -42,6 +42,42 @@ export class Keeper {
 
   async saved(): Promise<void> {
     await expect(this.page.getByTestId('save-state')).toHaveText(/^Saved/)
+  }
+
+  /** A new basin from the starter design, opened. */
+  async makes(name: string): Promise<void> {
+    await this.comes()
+    await this.page.getByRole('button', { name: 'New basin' }).first().click()
+    await this.page.getByLabel('Name', { exact: true }).fill(name)
+    await this.page.keyboard.press('Enter')
+    await expect(this.margin('flow')).toBeVisible()
+    await this.stop(/Return/)
+  }
+
+  /** Goes to a stop of the water's way. */
+  async stop(name: RegExp): Promise<void> {
+    await this.page
+      .getByRole('navigation', { name: 'The water’s way' })
+      .getByRole('link', { name })
+      .click()
+  }
+
+  /** A row in the list of lines. */
+  line(name: string): Locator {
+    return this.page.getByRole('list', { name: 'Lines' }).getByRole('button', { name })
+  }
+
+  /** Tabs through the page until something has the focus. */
+  async tabTo(
+    name: string | RegExp,
+    role: 'link' | 'button' | 'textbox' | 'tab' | 'combobox' | 'slider',
+  ): Promise<Locator> {
+    const target = this.page.getByRole(role, { name }).first()
+    for (let i = 0; i < 250; i++) {
+      if (await target.evaluate((element) => element === document.activeElement)) return target
+      await this.page.keyboard.press('Tab')
+    }
+    throw new Error(`Tab never reached ${String(name)}`)
   }
 
   field(label: string): Locator {

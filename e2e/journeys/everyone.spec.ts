@@ -5,23 +5,12 @@ import { Keeper } from '../keeper.ts'
 test('the whole work can be done with the keyboard alone', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.comes()
-  const tabTo = async (
-    name: string | RegExp,
-    role: 'link' | 'button' | 'textbox' | 'tab' | 'combobox',
-  ) => {
-    const target = page.getByRole(role, { name }).first()
-    for (let i = 0; i < 90; i++) {
-      if (await target.evaluate((element) => element === document.activeElement)) return target
-      await page.keyboard.press('Tab')
-    }
-    throw new Error(`Tab never reached ${String(name)}`)
-  }
-  await tabTo('Lantern', 'link')
+  await keeper.tabTo('Lantern', 'link')
   await page.keyboard.press('Enter')
   await expect(keeper.margin('flow')).toBeVisible()
   await page.keyboard.press('[')
   await expect(page.getByRole('heading', { name: 'Tank and target' })).toBeVisible()
-  await tabTo('Length', 'textbox')
+  await keeper.tabTo('Length', 'textbox')
   await page.keyboard.press('ArrowUp')
   await expect(keeper.field('Length')).toHaveValue('1401')
   await page.keyboard.press('Control+z')
@@ -30,16 +19,16 @@ test('the whole work can be done with the keyboard alone', async ({ page }) => {
   await keeper.field('Length').blur()
   await page.keyboard.press(']')
   await expect(page.getByRole('heading', { name: 'Return' })).toBeVisible()
-  await tabTo('Duty', 'tab')
+  await keeper.tabTo('Duty', 'tab')
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
   const flow = await keeper.reads('flow')
-  await tabTo('Pipe or hose, size', 'combobox')
+  await keeper.tabTo('Pipe or hose, size', 'combobox')
   await page.keyboard.press('ArrowDown')
   await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(flow)
-  await tabTo('Move piece 1 down the list', 'button')
+  await keeper.tabTo('Move piece 1 down the list', 'button')
   await page.keyboard.press('Enter')
-  await expect(page.getByLabel(/The run as one line/)).toHaveValue(/^union, up 300 mm/)
+  await expect(page.getByLabel(/The run as one line/)).toHaveValue(/^union, up 200 mm/)
 })
 
 for (const [name, width, height] of [
@@ -54,10 +43,11 @@ for (const [name, width, height] of [
       page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)
     expect(await fits()).toBe(true)
     await keeper.opens('Lantern')
-    for (const tab of ['Duty', 'Pump', 'Run'] as const) {
+    for (const tab of ['Duty', 'Pump', 'Run', 'Balance'] as const) {
       await keeper.tab(tab)
       expect(await fits()).toBe(true)
     }
+    await keeper.tab('Run')
     await expect(keeper.margin('freeboard')).toBeInViewport()
     const flow = await keeper.reads('flow')
     await page.getByLabel('Pipe or hose, size').selectOption('1')
@@ -69,6 +59,11 @@ for (const [name, width, height] of [
     await keeper.field('Length').fill('1000')
     expect(await fits()).toBe(true)
     await keeper.saved()
+    for (const view of ['Pumps', 'Size it for me', 'Parts']) {
+      await page.getByRole('link', { name: view, exact: true }).click()
+      await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()
+      expect(await fits()).toBe(true)
+    }
   })
 }
 
@@ -86,6 +81,34 @@ const SCREENS: Readonly<Record<string, (keeper: Keeper) => Promise<void>>> = {
   run: async (keeper) => {
     await keeper.opens('Lantern')
     await keeper.tab('Run')
+  },
+  balance: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.tab('Balance')
+    await expect(keeper.page.locator('[data-school=both]')).toBeVisible()
+  },
+  plan: async (keeper) => {
+    await keeper.opens('Two Sisters')
+    await keeper.page.getByRole('button', { name: 'Plan' }).click()
+  },
+  pumps: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.page.getByRole('link', { name: 'Pumps', exact: true }).click()
+    await expect(keeper.page.getByRole('heading', { name: 'Pumps', exact: true })).toBeVisible()
+  },
+  'size it': async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.page.getByRole('link', { name: 'Size it for me' }).click()
+    await keeper.page.getByRole('button', { name: 'Search' }).click()
+    await expect(keeper.page.getByRole('list', { name: 'Options' })).toBeVisible()
+  },
+  parts: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.page.getByRole('link', { name: 'Parts' }).click()
+    await keeper.page.getByRole('button', { name: 'New pump' }).click()
+    await keeper.page.getByRole('button', { name: 'Trace a picture' }).click()
+    await keeper.page.getByRole('button', { name: 'Use the sample picture' }).click()
+    await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()
   },
   tank: (keeper) => keeper.opens('Lantern', 'tank'),
 }

@@ -71,7 +71,7 @@ describe('requests', () => {
     }
   })
   test('carry headers that keep the page to itself', async () => {
-    const { headers } = await request(app.app).get('/api/pumps').expect(200)
+    const { headers } = await request(app.app).get('/api/pumps').expect(401)
     expect(headers['content-security-policy']).toContain("default-src 'self'")
     expect(headers['content-security-policy']).not.toContain('unsafe')
     expect(headers['x-content-type-options']).toBe('nosniff')

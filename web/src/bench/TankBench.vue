@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { LIMITS } from '@yew-basin/contract/limits'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
 import FindingList from './FindingList.vue'
 import QuantityField from './QuantityField.vue'
 import SalinityField from './SalinityField.vue'
+import TankPicker from './TankPicker.vue'
+import TextField from './TextField.vue'
 
 const store = useDesign()
 const tank = (name: string) => (si: number) => store.set(['tanks', store.tankIndex, name], si)
@@ -23,6 +25,7 @@ const displacement = (name: string) => (si: number) =>
         Inside sizes, what stands in the water, and what you want of the loop.
       </p>
     </div>
+    <TankPicker />
     <FindingList stop="tank" />
 
     <section aria-label="Figures">
@@ -64,7 +67,7 @@ const displacement = (name: string) => (si: number) =>
       />
     </section>
 
-    <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
+    <fieldset :key="store.tank.id" :disabled="!!store.preview" class="min-w-0 space-y-5">
       <section aria-labelledby="inside-sizes">
         <h3 id="inside-sizes" class="heading mb-1">Inside sizes</h3>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
@@ -103,6 +106,31 @@ const displacement = (name: string) => (si: number) =>
             :limit="LIMITS.floorHeight"
             :model-value="store.tank.floorHeightM"
             @update:model-value="tank('floorHeightM')($event)"
+          />
+        </div>
+      </section>
+
+      <section v-if="store.shown.tanks.length > 1" aria-labelledby="its-place">
+        <h3 id="its-place" class="heading mb-1">Its name and place</h3>
+        <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+          <TextField
+            class="col-span-2"
+            label="Name of the tank"
+            :most="COUNTS.nameLength"
+            :model-value="store.tank.name"
+            @update:model-value="store.set(['tanks', store.tankIndex, 'name'], $event)"
+          />
+          <QuantityField
+            label="Left face, to the right of zero"
+            :limit="LIMITS.place"
+            :model-value="store.tank.xM"
+            @update:model-value="tank('xM')($event)"
+          />
+          <QuantityField
+            label="Front face, behind zero"
+            :limit="LIMITS.place"
+            :model-value="store.tank.yM"
+            @update:model-value="tank('yM')($event)"
           />
         </div>
       </section>

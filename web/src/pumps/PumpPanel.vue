@@ -6,6 +6,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { chosen } from './choose-pump.ts'
+import ChamberList from './ChamberList.vue'
 import { usePumpShelf } from './pump-shelf.ts'
 
 const store = useDesign()
@@ -36,10 +37,6 @@ const atPump = (...path: (string | number)[]) => ['returnSide', 'pumps', store.p
 function choose(part: PumpPart) {
   store.edit(chosen(store.design!, store.pumpIndex, part), `pump ${part.id}`)
 }
-const chamberIndex = computed(() =>
-  store.shown!.returnSide.chambers.findIndex(({ id }) => id === store.placedPump!.chamberId),
-)
-const chamber = computed(() => store.shown!.returnSide.chambers[chamberIndex.value])
 const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis), si)
 </script>
 
@@ -64,6 +61,14 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
         }}<template v-if="pump.curve.length === 0">, two-number curve</template>
       </p>
     </div>
+    <label class="flex items-center gap-2">
+      <input
+        type="checkbox"
+        :checked="store.placedPump.stopped"
+        @change="store.set(atPump('stopped'), !store.placedPump.stopped)"
+      />
+      switched off
+    </label>
     <div v-if="pump.control === 'controllable'" class="grid grid-cols-[1fr_6.5rem] items-end gap-3">
       <label class="block pb-1.5">
         <span class="caption">Speed</span>
@@ -132,14 +137,22 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
     <section aria-labelledby="pump-place">
       <h3 id="pump-place" class="heading mb-1">Where it stands</h3>
       <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <QuantityField
-          label="Sump’s water over the floor"
-          :limit="LIMITS.sourceLevel"
-          :model-value="chamber!.levelM"
-          @update:model-value="
-            store.set(['returnSide', 'chambers', chamberIndex, 'levelM'], $event)
-          "
-        />
+        <label class="block">
+          <span class="caption">It draws from</span>
+          <select
+            class="box"
+            :value="store.placedPump.chamberId"
+            @change="store.set(atPump('chamberId'), ($event.target as HTMLSelectElement).value)"
+          >
+            <option
+              v-for="chamber in store.shown.returnSide.chambers"
+              :key="chamber.id"
+              :value="chamber.id"
+            >
+              {{ chamber.name }}
+            </option>
+          </select>
+        </label>
         <QuantityField
           label="Its outlet over the floor"
           :limit="LIMITS.place"
@@ -160,5 +173,6 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
         />
       </div>
     </section>
+    <ChamberList />
   </fieldset>
 </template>

@@ -81,7 +81,13 @@ const drawing = computed(() => {
     falls: lines.flatMap((line) => fallingWater(design, solved, line, scale)),
     words: scaleWords(scale),
     // Over the tanks, and over a line that rises above them where there is room.
-    above: Math.max(30, Math.min(...tanks.map(({ top }) => top)) - 22),
+    above: Math.max(
+      30,
+      Math.min(
+        ...tanks.map(({ top }) => top - 22),
+        ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.y(piece.to.zM) - 14)),
+      ),
+    ),
     labels: small ? [] : flowLabels(design, solved, scale),
   }
 })
@@ -191,10 +197,12 @@ const MARK_SHARES = [0.3, 0.55, 0.08, 0.72]
 const MARK_TEXT_PX = 130
 function levelMarkX(left: number, right: number): number {
   const { scale, solved } = drawing.value!
-  const mouths = solved.returnSide.lines.map(({ mouth }) => scale.x(mouth.xM))
+  const crossing = solved.returnSide.lines.flatMap(({ pieces }) =>
+    pieces.map((piece) => scale.x(piece.to.xM)),
+  )
   const at = (share: number) => left + (right - left) * share
   const free = MARK_SHARES.find((share) =>
-    mouths.every((x) => x < at(share) - 24 || x > at(share) + MARK_TEXT_PX),
+    crossing.every((x) => x < at(share) - 24 || x > at(share) + MARK_TEXT_PX),
   )
   return at(free ?? MARK_SHARES[0]!)
 }

@@ -166,7 +166,9 @@ function noUnion(line: LineCase): Finding[] {
     if (pipeM > BESIDE_M || piece.kind === 'tee') break
   }
   const union: Piece = { id: freeId(line, `${laid.line.id}-union`), kind: 'union' }
-  const at = pieces[0]!.kind === 'pipe' || pieces[0]!.kind === 'reducer' ? 1 : 0
+  const [first] = pieces
+  const short = first!.kind === 'pipe' && first.lengthM <= BESIDE_M
+  const at = short || first!.kind === 'reducer' ? 1 : 0
   return [
     aboutLine(line, {
       code: 'no-union-at-pump',

@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals'
+import { applyEdits } from '../../src/basin/edit.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { ratedNeed } from '../../src/sizing/rated.ts'
+import { size } from '../../src/sizing/search.ts'
+import type { SizingWish } from '../../src/sizing/wish.ts'
+import { aBasin, lead, TEST_PUMP } from '../a-basin.ts'
+import { expectClose } from '../close.ts'
+
+let n = 0
+const newId = () => `new-${++n}`
+const scaled = (id: string, times: number, priceClass: number) => ({
+  ...TEST_PUMP,
+  id,
+  name: id,
+  priceClass,
+  ratedPowerW: TEST_PUMP.ratedPowerW * times,
+  curve: TEST_PUMP.curve.map(({ flowM3PerS, headM }) => ({
+    flowM3PerS: flowM3PerS * times,
+    headM: headM * Math.sqrt(times),
+  })),
+})
+const SHELF = [scaled('small', 0.6, 1), scaled('middle', 1, 2), scaled('large', 1.8, 4)]
+const design = aBasin('union, up 1 m, gate, elbow, left 300 mm, elbow, down 30 mm, nozzle 20 mm', {
+  'returnSide.pumps.0.outlet.zM': 0.2,
+})
+const wish = (values: Partial<SizingWish['values']> = {}): SizingWish => ({
+  design,
+  pumpIndex: 0,
+  wantedByTank: { tank: 2400 / 3.6e6 },
+  shelf: SHELF,
+  values: { quiet: 1, power: 1, price: 1, reserve: 1, fewSizes: 1, ...values },
+})
+
+describe('size it', () => {
+  const answer = size(wish(), newId)
+
+  test('every option gives what it says when the whole design is solved with it', () => {
+    expect(answer.options.length).toBeGreaterThan(2)
+    for (const option of answer.options) {
+      const { returnSide } = solveBasin(applyEdits(design, option.edits))
+      expectClose('flow', returnSide.flowM3PerS, option.flowM3PerS, 1e-5)
+      expectClose('power', returnSide.wirePowerW, option.wirePowerW, 1e-5)
+      expect(option.met).toBeGreaterThanOrEqual(0.98)
+      expect(option.reasons.length).toBeGreaterThan(1)
+    }
+  })
+  test('ranks by what is valued: power first finds the thriftiest', () => {
+    const { options } = size(wish({ quiet: 0, price: 0, reserve: 0, fewSizes: 0, power: 3 }), newId)
+    const least = Math.min(...answer.options.map(({ wirePowerW }) => wirePowerW))
+    expect(options[0]!.wirePowerW).toBeLessThanOrEqual(least * 1.1)
+  })
+  test('price first finds a cheaper pump than reserve first', () => {
+    const cheap = size(wish({ quiet: 0, power: 0, reserve: 0, price: 3 }), newId).options[0]!
+    const safe = size(wish({ quiet: 0, power: 0, price: 0, reserve: 3 }), newId).options[0]!
+    expect(cheap.part.priceClass!).toBeLessThanOrEqual(safe.part.priceClass!)
+    expect(safe.reserve).toBeGreaterThanOrEqual(cheap.reserve)
+  })
+  test('tries one nozzle and two, and says how far it is', () => {
+    const told: number[] = []
+    const { options } = size(wish({ quiet: 3 }), newId, (done) => told.push(done))
+    expect(new Set(options.map(({ nozzles }) => nozzles)).size).toBe(2)
+    expect(told.at(-1)).toBe(told.length)
+  })
+  test('finds nothing where nothing reaches it', () => {
+    const far = { ...wish(), wantedByTank: { tank: 1 } }
+    expect(size(far, newId)).toMatchObject({ reaching: 0, options: [] })
+  })
+})
+
+describe('what a flow needs a pump to be rated', () => {
+  test('a pump scaled so brings that flow, and the rules say how far off they are', () => {
+    const base = aBasin()
+    const need = ratedNeed(base, lead(base), 3000 / 3.6e6)!
+    const times = need.ratedM3PerS / (4100 / 3.6e6)
+    const larger = {
+      ...TEST_PUMP,
+      curve: TEST_PUMP.curve.map(({ flowM3PerS, headM }) => ({
+        flowM3PerS: flowM3PerS * times,
+        headM: headM * times,
+      })),
+    }
+    const { returnSide } = solveBasin(aBasin(undefined, { pumps: [larger] }))
+    expectClose('flow', returnSide.flowM3PerS, 3000 / 3.6e6, 1e-4)
+    expectClose('off', need.deratedOff, need.deratedM3PerS / need.ratedM3PerS - 1)
+    expect(Number.isFinite(need.countedOff)).toBe(true)
+  })
+  test('is not told where no pump of this shape reaches it', () => {
+    const base = aBasin('union, up 1 m, gate shut, elbow, left 300 mm')
+    expect(ratedNeed(base, lead(base), 1e-3)).toBeNull()
+  })
+})

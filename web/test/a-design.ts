@@ -1,0 +1,75 @@
+import { readNotation, type BasinDesign } from '@yew-basin/core'
+
+const SIZE = { series: 'schedule-40', size: '1', boreM: null } as const
+
+/** A plain metre tank over a sump, its line from one typed line. */
+export function aDesign(line: string): BasinDesign {
+  let n = 0
+  const read = readNotation(line, 'metric', { size: SIZE, pieces: [] }, () => `p${++n}`)
+  if (!read.ok) throw new Error(read.faults[0]!.message)
+  return {
+    tanks: [
+      {
+        id: 'tank',
+        name: 'Tank',
+        xM: 0,
+        yM: 0,
+        lengthM: 1,
+        widthM: 0.5,
+        heightM: 0.5,
+        rimM: 0.5,
+        waterLevelM: 0.45,
+        floorHeightM: 0.8,
+        displacement: {
+          rockMassKg: 20,
+          rockDensityKgPerM3: 2000,
+          sandMassKg: 20,
+          sandGrainDensityKgPerM3: 2700,
+        },
+        turnoverPerH: 8,
+      },
+    ],
+    water: { salinityPpt: 35, temperatureC: 25 },
+    returnSide: {
+      chambers: [{ id: 'sump', name: 'Return chamber', levelM: 0.3 }],
+      pumps: [
+        {
+          id: 'pump',
+          pumpId: 'p',
+          speed: 0.8,
+          stopped: false,
+          chamberId: 'sump',
+          outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
+        },
+      ],
+      lines: [
+        {
+          id: 'main',
+          name: 'Main line',
+          start: { at: 'pump', id: 'pump' },
+          run: { size: SIZE, roughnessM: 1.5e-6, ribbedFactor: 2, pieces: read.pieces },
+          end: { at: 'tank', id: 'tank', place: null, breakDepthM: null },
+          wantedFlowM3PerS: null,
+        },
+      ],
+      sparePumpId: null,
+    },
+    tariff: null,
+    pumps: [
+      {
+        id: 'p',
+        name: 'p',
+        control: 'controllable',
+        mounting: 'either',
+        curve: [],
+        shutOffHeadM: 5,
+        maxFlowM3PerS: 0.0015,
+        ratedPowerW: 60,
+        power: [],
+        outletBoreM: 0.027,
+        leastSpeed: 0.3,
+        priceClass: null,
+      },
+    ],
+  }
+}

@@ -1,0 +1,91 @@
+import { describe, expect, test } from '@jest/globals'
+import { DesignDocument, check } from '@yew-basin/contract'
+import { applyEdits, solveBasin, type BasinDesign } from '@yew-basin/core'
+import { addPump, asTree, teeOff, withoutLine, type BranchKind } from '../src/run/branches.ts'
+import { chosen } from '../src/pumps/choose-pump.ts'
+import { aDesign } from './a-design.ts'
+
+let n = 0
+const newId = () => `new-${++n}`
+const design = aDesign('up 300 mm, union, up 1.1 m, elbow, left 300 mm, nozzle 20 mm')
+
+function teed(base: BasinDesign, kind: BranchKind, after = 1, line = 0) {
+  const { edits, lineId } = teeOff(base, solveBasin(base), line, after, kind, newId)
+  return { made: applyEdits(base, edits), lineId }
+}
+/** What may be saved: the contract takes it. */
+function saved(made: BasinDesign): BasinDesign {
+  const checked = check(DesignDocument, JSON.parse(JSON.stringify(made)))
+  if (!checked.ok) throw new Error(JSON.stringify(checked.faults))
+  return checked.value
+}
+
+describe('teeing off', () => {
+  test.each<[string, BranchKind, string]>([
+    [
+      'a takeoff ends in air over its chamber',
+      { what: 'takeoff', chamberId: 'sump' },
+      'above-water',
+    ],
+    ['a second nozzle ends over its tank', { what: 'nozzle', tankId: 'tank' }, 'above-water'],
+    ['a spare is capped', { what: 'spare' }, 'cap'],
+  ])('%s', (_, kind, end) => {
+    const { made, lineId } = teed(design, kind)
+    const line = solveBasin(saved(made)).returnSide.lines.find((one) => one.lineId === lineId)!
+    expect(line.end).toBe(end)
+    expect(line.status).toBe(kind.what === 'spare' ? 'capped' : 'flows')
+    expect(made.returnSide.lines[0]!.run.pieces[2]).toMatchObject({ kind: 'tee' })
+  })
+  test('names stay apart, and a branch of a branch stands under it', () => {
+    const first = teed(design, { what: 'takeoff', chamberId: 'sump' })
+    const second = teed(first.made, { what: 'spare' }, 1, 1)
+    const third = teed(second.made, { what: 'takeoff', chamberId: 'sump' }, 0)
+    expect(third.made.returnSide.lines.map(({ name }) => name)).toEqual([
+      'Main line',
+      'Takeoff',
+      'Spare',
+      'Takeoff 2',
+    ])
+    expect(asTree(third.made).map(({ depth }) => depth)).toEqual([0, 1, 1, 2])
+    saved(third.made)
+  })
+  test('taking a line out takes what hangs on it, and its tee', () => {
+    const first = teed(design, { what: 'takeoff', chamberId: 'sump' })
+    const second = teed(first.made, { what: 'spare' }, 1, 1)
+    const back = applyEdits(second.made, withoutLine(second.made, first.lineId))
+    expect(back).toEqual(design)
+  })
+})
+
+describe('another pump', () => {
+  test('that joins meets the line where its tee is, behind a check valve', () => {
+    const { edits, lineId } = addPump(design, solveBasin(design), 'join', newId)
+    const made = saved(applyEdits(design, edits))
+    const solved = solveBasin(made)
+    expect(solved.findings.map(({ code }) => code)).not.toContain('misses-its-place')
+    expect(solved.returnSide.flowM3PerS).toBeGreaterThan(solveBasin(design).returnSide.flowM3PerS)
+    const back = applyEdits(made, withoutLine(made, lineId))
+    expect(back.returnSide.pumps).toHaveLength(1)
+    expect(back.returnSide.lines).toEqual(design.returnSide.lines)
+  })
+  test('with a line of its own leaves the first as it was', () => {
+    const { edits } = addPump(design, solveBasin(design), 'own', newId)
+    const solved = solveBasin(saved(applyEdits(design, edits)))
+    expect(solved.returnSide.lines[1]!.status).toBe('flows')
+    expect(solved.returnSide.flowM3PerS).toBeCloseTo(solveBasin(design).returnSide.flowM3PerS, 9)
+  })
+  test('chosen for one place keeps what another place and the spare use', () => {
+    const part = {
+      ...design.pumps[0]!,
+      id: 'other',
+      control: 'fixed-speed' as const,
+      leastSpeed: 1,
+    }
+    const spared = { ...design, returnSide: { ...design.returnSide, sparePumpId: 'p' } }
+    const made = saved(applyEdits(spared, chosen(spared, 0, part)))
+    expect(made.pumps.map(({ id }) => id)).toEqual(['other', 'p'])
+    expect(made.returnSide.pumps[0]).toMatchObject({ pumpId: 'other', speed: 1 })
+    const alone = applyEdits(design, chosen(design, 0, part))
+    expect(alone.pumps.map(({ id }) => id)).toEqual(['other'])
+  })
+})

@@ -1,0 +1,57 @@
+import { describe, expect, test } from '@jest/globals'
+import { readCurveCsv, writeCurveCsv } from '../src/parts/curve-csv.ts'
+
+const GOOD = 'flow (L/h),head (m),power (W)\n0,3.2,30\n1000,2.5,38\n2000,1,42\n'
+const faultsOf = (text: string) => {
+  const read = readCurveCsv(text)
+  return read.ok ? [] : read.faults
+}
+
+describe('a curve from a file', () => {
+  test('is read in SI, with its power', () => {
+    const read = readCurveCsv(GOOD)
+    expect(read.ok && read.rows[1]).toEqual({
+      flowM3PerS: expect.closeTo(1000 / 3.6e6, 12),
+      headM: 2.5,
+      powerW: 38,
+    })
+  })
+  test.each([
+    ['US units', 'flow gph,head ft\n0,10\n264.172,8', 1000 / 3.6e6, 8 * 0.3048],
+    ['underscores', 'flow_L_h,head_m\n0,3\n1000,2', 1000 / 3.6e6, 2],
+    ['semicolons, columns turned round', 'head (m);flow (L/min)\n3;0\n2;60', 1e-3, 2],
+    ['no unit: metric', 'Flow,Head\n0,3\n1000,2', 1000 / 3.6e6, 2],
+    ['a byte order mark and empty lines', '\uFEFFflow,head\n\n0,3\n\n1000,2\n\n', 1000 / 3.6e6, 2],
+  ])('%s', (_, text, flow, head) => {
+    const read = readCurveCsv(text)
+    if (!read.ok) throw new Error(read.faults.join())
+    expect(read.rows[1]!.flowM3PerS).toBeCloseTo(flow, 8)
+    expect(read.rows[1]!.headM).toBeCloseTo(head, 8)
+  })
+  test.each([
+    ['a word for a number', GOOD.replace('2.5', 'lots'), /Line 3, column 2 \(head\): “lots”/],
+    ['a number missing', GOOD.replace('2000,1', ',1'), /Line 4, column 1 \(flow\): nothing/],
+    ['a negative one', GOOD.replace('1000', '-1000'), /Line 3, column 1/],
+    ['a unit nobody knows', GOOD.replace('(m)', '(ells)'), /Line 1, column 2: “head \(ells\)”/],
+    ['no head at all', 'flow,pressure\n0,1\n1,0', /no column “head”/],
+    ['a flow that falls', 'flow,head\n1000,3\n0,2', /Point 2: its flow/],
+    ['a head that rises', 'flow,head\n0,2\n1000,3', /Point 2: its head/],
+    ['one point', 'flow,head\n0,2', /two lines/],
+    ['nothing', '\n\n', /empty/],
+    ['far too much', `flow,head\n${'1,1\n'.repeat(90_000)}`, /too long/],
+  ])('%s: nothing is read, and the place is named', (_, text, message) => {
+    expect(faultsOf(text).join('\n')).toMatch(message)
+  })
+  test('every bad place is named, not only the first', () => {
+    expect(faultsOf('flow,head\nx,1\n1,y')).toHaveLength(2)
+  })
+  test('what is written reads back the same', () => {
+    const read = readCurveCsv(GOOD)
+    if (!read.ok) throw new Error('unreadable')
+    const back = readCurveCsv(writeCurveCsv(read.rows))
+    expect(back).toEqual(read)
+    expect(writeCurveCsv(read.rows.map((row) => ({ ...row, powerW: null })))).toMatch(
+      /^flow \(L\/h\),head \(m\)\r\n/,
+    )
+  })
+})
