@@ -47,7 +47,7 @@ test('an exported basin comes back in; a bad file says what is wrong and changes
     designs: { design: { tanks: { lengthM: unknown }[] } }[]
   }
   const rows = page.getByRole('list', { name: 'Basins' }).locator('> li')
-  await expect(rows).toHaveCount(2)
+  await expect(rows).toHaveCount(3)
 
   await page.getByRole('button', { name: 'Import' }).click()
   const choose = (name: string, content: string) =>
@@ -70,7 +70,7 @@ test('an exported basin comes back in; a bad file says what is wrong and changes
   await choose('good.json', text.replace('"Lantern"', '"Lantern two"'))
   await expect(page.getByRole('heading', { name: 'Lantern two' })).toBeVisible()
   await keeper.comes()
-  await expect(rows).toHaveCount(3)
+  await expect(rows).toHaveCount(4)
 })
 
 test('one visitor never sees another’s', async ({ browser }) => {

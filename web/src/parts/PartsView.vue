@@ -96,7 +96,9 @@ function figures(part: PartAnswer): string {
       <p v-if="store.fault" class="text-aril" role="alert">
         {{ store.fault }} <button class="underline" @click="store.load()">Try again</button>
       </p>
-      <div class="grid gap-6 lg:grid-cols-[1fr_1.15fr]">
+      <div
+        class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]"
+      >
         <section aria-label="List of parts">
           <div class="mb-2 flex flex-wrap gap-1" role="group" aria-label="Kind of part">
             <button

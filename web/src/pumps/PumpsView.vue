@@ -78,14 +78,14 @@ const inWords = computed(
     heading="Pumps"
     about="Any pumps in the place of the one you have, each solved with everything else as it is. The line is what your plumbing asks at each flow; a ring is where a pump and the plumbing meet."
   >
-    <div class="grid gap-6 lg:grid-cols-[1fr_19rem]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div class="min-w-0">
         <PlainChart
           class="h-96 w-full"
           :in-words="inWords"
           :option="(colour) => pumpsChart(comparison, familyOf, units.family, colour)"
         />
-        <div class="mt-3 overflow-x-auto">
+        <div class="relative mt-3 overflow-x-auto">
           <table class="w-full min-w-160 text-[0.95rem]">
             <caption class="sr-only">
               How each pump would run here

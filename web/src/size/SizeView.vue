@@ -99,7 +99,7 @@ const now = computed(() => ({
     heading="Size it for me"
     about="Every pump of your shelf at every speed, in every size of the pipe you use, with one nozzle or two and the valve more or less open. What reaches your tanks is ranked by what you value; nothing is changed until you apply it."
   >
-    <div class="grid gap-6 lg:grid-cols-[17rem_1fr]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[17rem_minmax(0,1fr)]">
       <form class="space-y-4" @submit.prevent="search">
         <section aria-labelledby="want-heading">
           <h3 id="want-heading" class="heading mb-1">What you want</h3>
