@@ -127,6 +127,11 @@ describe('a bad file is refused with the place and what is possible', () => {
       'designs[0].design.returnSide: must end each line at something that is there: takeoff ends at chamber "pond"',
     ],
     [
+      'an end with a name that every object knows',
+      (f) => (design(f).returnSide.lines[1].end.at = 'toString'),
+      'designs[0].design.returnSide.lines[1].end.at: must be one of tank, chamber, tee, cap; it is "toString"',
+    ],
+    [
       'two lines at one tee',
       (f) =>
         (design(f).returnSide.lines[0].end = {

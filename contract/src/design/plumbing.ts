@@ -83,12 +83,12 @@ function lineFault({ tanks, returnSide }: BasinDesign): string | null {
   const tees = new Set(
     lines.flatMap(({ run }) => run.pieces.flatMap(({ id, kind }) => (kind === 'tee' ? [id] : []))),
   )
-  const known = {
-    pump: new Set(pumps.map(({ id }) => id)),
-    tee: tees,
-    tank: new Set(tanks.map(({ id }) => id)),
-    chamber: new Set(chambers.map(({ id }) => id)),
-  }
+  const known = new Map<string, ReadonlySet<string>>([
+    ['pump', new Set(pumps.map(({ id }) => id))],
+    ['tee', tees],
+    ['tank', new Set(tanks.map(({ id }) => id))],
+    ['chamber', new Set(chambers.map(({ id }) => id))],
+  ])
   const met = new Map<string, string>()
   const meets = (line: ReturnLine, at: string, id: string): string | null => {
     const other = met.get(`${at} ${id}`)
@@ -99,7 +99,7 @@ function lineFault({ tanks, returnSide }: BasinDesign): string | null {
   }
   for (const line of lines) {
     const { start, end } = line
-    if (!known[start.at]?.has(start.id)) {
+    if (!known.get(start.at)?.has(start.id)) {
       return `must start each line at a pump or a tee that is there: ${line.id} starts at ${start.at} "${start.id}"`
     }
     const fault = meets(line, start.at, start.id)
@@ -108,7 +108,7 @@ function lineFault({ tanks, returnSide }: BasinDesign): string | null {
       if (end.id !== null) return `must give a capped line no end: ${line.id} ends at "${end.id}"`
       continue
     }
-    if (end.id === null || !known[end.at]?.has(end.id)) {
+    if (end.id === null || !known.get(end.at)?.has(end.id)) {
       return `must end each line at something that is there: ${line.id} ends at ${end.at} "${end.id}"`
     }
     const joined = end.at === 'tee' ? meets(line, 'tee', end.id) : null

@@ -9,6 +9,8 @@ export function useSelection(
   const lineId = ref<string | null>(null)
   const tankId = ref<string | null>(null)
   const selectedPieceId = ref<string | null>(null)
+  /** The basin whose next view goes on with what is open here. */
+  const goesOn = ref<string | null>(null)
 
   const lineIndex = computed(() => {
     const lines = design.value?.returnSide.lines ?? []
@@ -44,6 +46,7 @@ export function useSelection(
 
   return {
     clear,
+    goesOn,
     selectedPieceId,
     lineId,
     lineIndex,

@@ -11,8 +11,8 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
   watch(
     id,
     (now) => {
-      // Another view of the same basin goes on with what is open.
-      if (store.basin?.id === now && store.loadState === 'ready') return
+      // A view that was reached from another one of the same basin goes on with what is open.
+      if (store.goesOn === now && store.basin?.id === now && store.loadState === 'ready') return
       void store.leave()
       void store.open(now)
     },
@@ -25,8 +25,9 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
     },
     { immediate: true },
   )
-  onBeforeRouteLeave(() =>
-    Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))]),
-  )
+  onBeforeRouteLeave((to) => {
+    store.goesOn = to.params.id === id() ? id() : null
+    return Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))])
+  })
   return store
 }
