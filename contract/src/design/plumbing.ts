@@ -9,6 +9,9 @@ export function plumbingFault(design: BasinDesign): string | null {
   return repeated(design) ?? pumpFault(design) ?? lineFault(design) ?? lostLine(design)
 }
 
+const STARTS: readonly string[] = ['pump', 'tee']
+const ENDS: readonly string[] = ['tank', 'chamber', 'tee', 'cap']
+
 /** Every list is a list of objects with an id, and every line has a start, a run and an end. */
 function isShaped({ tanks, pumps, returnSide }: BasinDesign): boolean {
   const {
@@ -23,7 +26,8 @@ function isShaped({ tanks, pumps, returnSide }: BasinDesign): boolean {
   return lines!.every(
     ({ start, end, run }: Partial<ReturnLine>) =>
       typeof start?.id === 'string' &&
-      typeof end?.at === 'string' &&
+      STARTS.includes(start.at) &&
+      ENDS.includes(end?.at ?? '') &&
       Array.isArray(run?.pieces) &&
       run.pieces.every((piece: { id?: unknown } | null) => typeof piece?.id === 'string'),
   )
