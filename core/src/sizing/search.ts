@@ -27,6 +27,8 @@ const FOULED_SHARE = 0.85
 /** Reached from this share of what is wanted, and up to the other (choice). */
 const REACHED = { from: 0.98, to: 1.3 }
 const MOST_IN_CLOUD = 400
+/** Drawn from this share of what is wanted up to the other (choice). */
+const NEAR = { from: 0.75, to: 1.4 }
 
 /** Looks at every pump at every speed in every plumbing; tells how far it is after each plumbing. */
 export function size(
@@ -131,7 +133,7 @@ class Trial {
       const { met, flowM3PerS } = this.#reach(from)
       if (speed === speeds[0]) atFull = met
       const wireW = wirePowerW(power, Math.max(0, from[this.#pumpLink]!), speed)
-      if (met > 0.5 && met < 1.6) cloud.push({ flowM3PerS, powerW: wireW })
+      if (met > NEAR.from && met < NEAR.to) cloud.push({ flowM3PerS, powerW: wireW })
       if (met < REACHED.from || met > REACHED.to) continue
       candidates.push(this.#candidate(part, speed, met, flowM3PerS, wireW, atFull, from))
     }

@@ -16,7 +16,7 @@ export interface Variant {
 }
 
 /** Openings of the lead line's valve that are tried (choice); 1 alone where it has none. */
-const OPENINGS = [1, 0.75, 0.6, 0.5, 0.42, 0.35]
+const OPENINGS = [1, 0.85, 0.75, 0.66, 0.58, 0.51, 0.45, 0.4, 0.35]
 
 /** Lines to tanks that a placed pump feeds. */
 export function tankLines(design: BasinDesign, pumpIndex: number): number[] {

@@ -30,6 +30,7 @@ const router = useRouter()
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet)
 
+const SUMP_TEXT_PX = 90
 const drawing = computed(() => {
   const { shown: design, solved, solvedLine } = store
   if (!design || !solved || !solvedLine || width.value === 0) return null
@@ -50,7 +51,16 @@ const drawing = computed(() => {
     ...tanks.map(({ right }) => right),
     ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.x(piece.to.xM))),
   )
-  const sumps = design.returnSide.pumps.map((_, i) => drawnSump(design, i, scale))
+  const chambers = drawnChambers(design, lines, scale)
+  const sumps = design.returnSide.pumps
+    .map((_, i) => drawnSump(design, i, scale))
+    .map((sump) => ({
+      ...sump,
+      // Another chamber stands where its level would be written.
+      crowded: chambers.some(
+        ({ left, right }) => right > sump.left - SUMP_TEXT_PX && left < sump.left + 14,
+      ),
+    }))
   const sourceM = design.returnSide.chambers.find(
     ({ id }) => id === store.placedPump?.chamberId,
   )!.levelM
@@ -65,7 +75,7 @@ const drawing = computed(() => {
     bottom: scale.y(room.bottom),
     pumpPx: Math.min(34, Math.max(12, 0.09 * scale.pxPerM)),
     sumps,
-    chambers: drawnChambers(design, lines, scale),
+    chambers,
     pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
       id,
       stopped,
@@ -353,9 +363,9 @@ function go(to: 'tank' | 'return') {
       <LevelMark
         v-for="(sump, i) in drawing.sumps"
         :key="`n${i}`"
-        :x="sump.left + (sump.behind ? 26 : 14)"
+        :x="sump.behind ? sump.left + 26 : sump.crowded ? sump.right - 20 : sump.left + 14"
         :y="sump.level"
-        :anchor="sump.behind ? 'start' : 'end'"
+        :anchor="sump.behind || sump.crowded ? 'start' : 'end'"
         :text="`${drawing.small ? '' : sump.behind ? 'chamber ' : 'sump '}${units.text('length', sump.levelM)}`"
       />
       <template v-if="!drawing.small">

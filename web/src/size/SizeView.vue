@@ -66,7 +66,8 @@ async function search() {
       calc.size(
         wish,
         callback((done: number, of: number) => {
-          progress.value = { done, of }
+          // What is told after the answer has come is told too late.
+          if (progress.value) progress.value = { done, of }
         }),
       ),
     )
@@ -136,7 +137,7 @@ const now = computed(() => ({
           Search
         </button>
         <div v-else class="space-y-2" role="status">
-          <progress class="w-full" :value="progress.done" :max="progress.of">
+          <progress class="w-full accent-(--needle)" :value="progress.done" :max="progress.of">
             {{ progress.done }} of {{ progress.of }}
           </progress>
           <button type="button" class="button" @click="calculator.cancel()">Stop</button>

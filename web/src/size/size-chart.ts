@@ -1,6 +1,8 @@
 import { fromSi, QUANTITIES, type SizingAnswer, type UnitFamily } from '@yew-basin/core'
 import { axis, type Palette } from '../pumps/duty-chart.ts'
 
+const FAR_ABOVE = 1.8
+
 /** Flow against power: all that was tried and comes near, the options numbered, the design as it stands. */
 export function sizeChart(
   answer: SizingAnswer,
@@ -12,7 +14,10 @@ export function sizeChart(
   const flow = QUANTITIES.flow.shown[family]
   const plain = { ...axis(colour), min: undefined, scale: true, nameLocation: 'middle' }
   const at = (flowM3PerS: number, powerW: number) => [fromSi(flow, flowM3PerS), powerW]
-  const powers = answer.cloud.map(({ powerW }) => powerW)
+  // Dots far above every option would press the options into one line.
+  const most = Math.max(now.powerW, ...answer.options.map((option) => option.wirePowerW))
+  const cloud = answer.cloud.filter(({ powerW }) => powerW <= FAR_ABOVE * most)
+  const powers = cloud.map(({ powerW }) => powerW)
   return {
     animation: false,
     textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
@@ -26,7 +31,7 @@ export function sizeChart(
         symbolSize: 4,
         silent: true,
         itemStyle: { color: colour('--glass'), opacity: 0.45 },
-        data: answer.cloud.map(({ flowM3PerS, powerW }) => at(flowM3PerS, powerW)),
+        data: cloud.map(({ flowM3PerS, powerW }) => at(flowM3PerS, powerW)),
       },
       {
         name: 'wanted',
@@ -48,7 +53,7 @@ export function sizeChart(
       {
         name: 'options',
         type: 'scatter',
-        symbolSize: 21,
+        symbolSize: 18,
         silent: true,
         itemStyle: { color: colour('--needle') },
         label: { show: true, color: colour('--on-needle'), fontSize: 12, formatter: '{@[2]}' },

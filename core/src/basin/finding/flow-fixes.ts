@@ -160,10 +160,12 @@ export function throttleFix({ line, of, nowM3PerS, wantedM3PerS }: Wish): Fix[] 
   const held = holdFlows(layout, layout.problem.links, [{ link: setting.link, flowM3PerS: target }])
   const nowM = valveLossM(layout, setting, setting.valve.opening, target)
   const found = openingFor(layout, setting, nowM + held.extraLossM[0]!, target)
-  const opening = Math.round(found * 100) / 100
+  const opening = Math.round(found * 1e4) / 1e4
   const label = sentence('Turn the valve to {opening} open', { opening: ['share', opening] })
   const edits: Edit[] = [
     { op: 'set', path: valvePath(line.laid.index, setting.piece), to: opening },
   ]
-  return [fixForFlow(line.design, label, edits, of)]
+  // Alone on its line the flow that was held is what it brings; a tank's other lines are asked.
+  const alone = 'lineId' in of
+  return [alone ? fixOfFlow(label, edits, target) : fixForFlow(line.design, label, edits, of)]
 }
