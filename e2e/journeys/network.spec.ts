@@ -9,16 +9,21 @@ test('a manifold is built from nothing with the keyboard', async ({ page }) => {
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
   // A takeoff behind the union, a capped spare behind the next pipe.
-  await keeper.tabTo('Tee off after piece 2', 'button')
-  await page.keyboard.press('Enter')
+  const opensMenu = async (label: string) => {
+    await keeper.tabTo(label, 'button')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('menu')).toBeFocused()
+  }
+  await opensMenu('Tee off after piece 2')
+  await page.keyboard.press('Home')
   await page.keyboard.press('Enter')
   await expect(keeper.line('Takeoff')).toHaveAttribute('aria-pressed', 'true')
   await expect.poll(() => keeper.reads('flow')).toBeLessThan(alone)
   await keeper.tabTo(/Main line \d/, 'button')
   await page.keyboard.press('Enter')
-  await keeper.tabTo('Tee off after piece 4', 'button')
-  await page.keyboard.press('Enter')
-  await page.keyboard.press('ArrowUp')
+  await expect(keeper.line('Main line')).toHaveAttribute('aria-pressed', 'true')
+  await opensMenu('Tee off after piece 4')
+  await page.keyboard.press('End')
   await page.keyboard.press('Enter')
   await expect(keeper.line('Spare')).toContainText('capped')
   // The takeoff's valve is turned with the arrow keys, and every line moves.

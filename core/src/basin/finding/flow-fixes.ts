@@ -5,7 +5,7 @@ import type { BasinDesign } from '../design.ts'
 import type { Edit } from '../edit.ts'
 import { pathTo } from '../layout/layout.ts'
 import { holdFlows } from '../setting/controlled.ts'
-import { openingFor, settingValve, valveLossM } from '../setting/openings.ts'
+import { LEAST_OPENING, openingFor, settingValve, valveLossM } from '../setting/openings.ts'
 import type { Fix, LineCase } from './finding.ts'
 import { fixForFlow, fixOfFlow, flowAtSpeeds, flowWith, type Of } from './try-out.ts'
 
@@ -165,7 +165,8 @@ export function throttleFix({ line, of, nowM3PerS, wantedM3PerS }: Wish): Fix[] 
   const edits: Edit[] = [
     { op: 'set', path: valvePath(line.laid.index, setting.piece), to: opening },
   ]
-  // Alone on its line the flow that was held is what it brings; a tank's other lines are asked.
-  const alone = 'lineId' in of
-  return [alone ? fixOfFlow(label, edits, target) : fixForFlow(line.design, label, edits, of)]
+  // A valve that holds its own line's flow brings that flow; at the end of its travel, or with
+  // other lines into the same tank, the design is solved again.
+  const holds = 'lineId' in of && opening > LEAST_OPENING && opening < 1
+  return [holds ? fixOfFlow(label, edits, target) : fixForFlow(line.design, label, edits, of)]
 }

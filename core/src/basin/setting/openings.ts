@@ -28,7 +28,7 @@ export function settingValve(layout: Layout, lineIndex: number): SettingValve | 
 }
 
 /** Least opening a valve is set to: below it a hair's turn is the whole flow. */
-const LEAST_OPENING = 0.02
+export const LEAST_OPENING = 0.02
 
 /** Head a valve loses at an opening and a flow; ∞ when shut, nil without flow. */
 export function valveLossM(
