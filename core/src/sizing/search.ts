@@ -72,7 +72,9 @@ class Trial {
   readonly #network: Network
   readonly #dial: { -readonly [Key in keyof LinkPump]: LinkPump[Key] }
   readonly #pumpLink: number
-  readonly #into: readonly { readonly tankId: string; readonly links: readonly number[] }[]
+  readonly #into: readonly { readonly wantedM3PerS: number; readonly links: readonly number[] }[]
+  /** Takeoffs that want a flow of their own: they must reach it, and a valve can take off what is too much. */
+  readonly #takeoffs: readonly { readonly wantedM3PerS: number; readonly link: number }[]
   readonly #bores: readonly { readonly link: number; readonly boreM: number }[]
   readonly #sizes: number
 
@@ -88,11 +90,21 @@ class Trial {
     )
     this.#network = makeNetwork({ ...layout.problem, links })
     this.#into = design.tanks.map(({ id }) => ({
-      tankId: id,
+      wantedM3PerS: wish.wantedByTank[id] ?? 0,
       links: layout.lines.flatMap(({ line, index }) =>
         line.end.at === 'tank' && line.end.id === id ? [layout.segments[index]!.at(-1)!.link] : [],
       ),
     }))
+    this.#takeoffs = layout.lines.flatMap(({ line, index }) =>
+      line.end.at === 'chamber' && line.wantedFlowM3PerS !== null
+        ? [
+            {
+              wantedM3PerS: line.wantedFlowM3PerS,
+              link: layout.segments[index]!.at(-1)!.link,
+            },
+          ]
+        : [],
+    )
     const after = applyEdits(design, variant.edits)
     const lines = tankLines(after, pumpIndex)
     this.#bores = lines.flatMap((index) =>
@@ -130,11 +142,11 @@ class Trial {
       const solved = solveNetwork(this.#network, from)
       if (!solved.ok) continue
       from = solved.value.flowsM3PerS
-      const { met, flowM3PerS } = this.#reach(from)
+      const { met, over, flowM3PerS } = this.#reach(from)
       if (speed === speeds[0]) atFull = met
       const wireW = wirePowerW(power, Math.max(0, from[this.#pumpLink]!), speed)
-      if (met > NEAR.from && met < NEAR.to) cloud.push({ flowM3PerS, powerW: wireW })
-      if (met < REACHED.from || met > REACHED.to) continue
+      if (met > NEAR.from && over < NEAR.to) cloud.push({ flowM3PerS, powerW: wireW })
+      if (met < REACHED.from || over > REACHED.to) continue
       candidates.push(this.#candidate(part, speed, met, flowM3PerS, wireW, atFull, from))
     }
     return speeds.length
@@ -169,17 +181,22 @@ class Trial {
     }
   }
 
-  #reach(flows: Float64Array): { met: number; flowM3PerS: number } {
+  #reach(flows: Float64Array): { met: number; over: number; flowM3PerS: number } {
     let met = Infinity
+    let over = 0
     let total = 0
-    for (const { tankId, links } of this.#into) {
+    for (const { wantedM3PerS, links } of this.#into) {
       let flow = 0
       for (const link of links) flow += flows[link]!
       total += flow
-      const wanted = this.#wish.wantedByTank[tankId] ?? 0
-      if (wanted > 0) met = Math.min(met, flow / wanted)
+      if (wantedM3PerS <= 0) continue
+      met = Math.min(met, flow / wantedM3PerS)
+      over = Math.max(over, flow / wantedM3PerS)
     }
-    return { met: met === Infinity ? 0 : met, flowM3PerS: total }
+    for (const { wantedM3PerS, link } of this.#takeoffs) {
+      met = Math.min(met, flows[link]! / wantedM3PerS)
+    }
+    return { met: met === Infinity ? 0 : met, over, flowM3PerS: total }
   }
 }
 

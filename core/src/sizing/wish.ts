@@ -29,7 +29,7 @@ export interface Candidate {
   readonly size: PipeSize
   readonly nozzles: 1 | 2
   readonly opening: number
-  /** Flow over wanted flow of the tank that is worst off. */
+  /** Flow over wanted flow of the tank or the takeoff that is worst off. */
   readonly met: number
   /** Into all tanks. */
   readonly flowM3PerS: number

@@ -4,7 +4,7 @@ import { solveBasin } from '../../src/basin/solve.ts'
 import { ratedNeed } from '../../src/sizing/rated.ts'
 import { size } from '../../src/sizing/search.ts'
 import type { SizingWish } from '../../src/sizing/wish.ts'
-import { aBasin, lead, TEST_PUMP } from '../a-basin.ts'
+import { aBasin, aLine, lead, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 
 let n = 0
@@ -61,6 +61,32 @@ describe('size it', () => {
     const { options } = size(wish({ quiet: 3 }), newId, (done) => told.push(done))
     expect(new Set(options.map(({ nozzles }) => nozzles)).size).toBe(2)
     expect(told.at(-1)).toBe(told.length)
+  })
+  test('a takeoff that wants a flow must reach it too', () => {
+    const base = aBasin('union, up 300 mm, tee, up 700 mm, gate, elbow, left 300 mm, nozzle 20 mm')
+    const takeoff = aLine('takeoff', { at: 'tee', id: 'p3' }, 'to 1/2, gate 40%, left 300 mm', {
+      at: 'chamber',
+      id: 'sump',
+    })
+    const wanted = (flowM3PerS: number) => ({
+      ...wish(),
+      design: {
+        ...base,
+        returnSide: {
+          ...base.returnSide,
+          lines: [...base.returnSide.lines, { ...takeoff, wantedFlowM3PerS: flowM3PerS }],
+        },
+      },
+    })
+    const little = size(wanted(100 / 3.6e6), newId)
+    const much = size(wanted(1100 / 3.6e6), newId)
+    expect(little.reaching).toBeGreaterThan(much.reaching)
+    for (const option of much.options) {
+      const { lines } = solveBasin(applyEdits(wanted(1100 / 3.6e6).design, option.edits)).returnSide
+      expect(lines.find(({ lineId }) => lineId === 'takeoff')!.flowM3PerS).toBeGreaterThan(
+        0.97 * (1100 / 3.6e6),
+      )
+    }
   })
   test('finds nothing where nothing reaches it', () => {
     const far = { ...wish(), wantedByTank: { tank: 1 } }

@@ -50,6 +50,15 @@ const tanks = computed(() =>
   })),
 )
 
+const takeoffs = computed(() =>
+  store
+    .shown!.returnSide.lines.filter(
+      ({ end, wantedFlowM3PerS }) => end.at === 'chamber' && wantedFlowM3PerS !== null,
+    )
+    .map(({ name, wantedFlowM3PerS }) => `${name} ${units.text('flow', wantedFlowM3PerS!)}`)
+    .join(', '),
+)
+
 async function search() {
   fault.value = ''
   answer.value = null
@@ -113,6 +122,9 @@ const now = computed(() => ({
               @update:model-value="store.set(['tanks', tank.index, 'turnoverPerH'], $event)"
             />
           </div>
+          <p v-if="takeoffs" class="caption">
+            {{ takeoffs }} must be reached too; what is too much there is for their valves.
+          </p>
         </section>
         <fieldset>
           <legend class="heading mb-1">What you value</legend>
