@@ -90,7 +90,7 @@ const LAST_STEP = 1e-6
 function inverseRoot(re: number, relativeRoughness: number, near: number): number {
   const a = relativeRoughness / 3.7
   const b = 2.51 / re
-  let x = near > 0 ? near : (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
+  let x = near > 1 ? near : (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
   for (let i = 0; i < 20; i++) {
     const inside = a + b * x
     const residual = x + TWO_OVER_LN10 * Math.log(inside)

@@ -1,0 +1,80 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { linkHead, linkLaw, type LinkHead } from '../../src/network/laws.ts'
+import { AS_COMPUTED } from '../../src/network/line.ts'
+import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
+import { frictionAt, frictionFactor } from '../../src/pipe/friction.ts'
+import { pumpCurve } from '../../src/pump/curve.ts'
+import { checkPumps } from '../check-pump.ts'
+import { anyNetwork } from './any-network.ts'
+
+const number = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+
+function headAt(problem: NetworkProblem, link: NetworkLink, flow: number): LinkHead {
+  const into = { headM: 0, slope: 0 }
+  linkHead(linkLaw(link, problem.water, AS_COMPUTED), flow, into)
+  return into
+}
+/** Slope of a function by differences on both sides. */
+function slopeOf(of: (x: number) => number, x: number, step: number): number {
+  return (of(x + step) - of(x - step)) / (2 * step)
+}
+
+describe('friction with its slope', () => {
+  test('is the same factor, and its slope is the slope', () => {
+    fc.assert(
+      fc.property(number(50, 2e5), number(0, 0.01), number(0, 9), (re, rough, near) => {
+        const into = { factor: 0, slope: 0, inverseRoot: near }
+        frictionAt(re, rough, into)
+        expect(Math.abs(into.factor - frictionFactor(re, rough))).toBeLessThan(1e-9)
+        // A difference may not straddle the corners at 2 000 and 4 000, where only f and f' agree.
+        const step = re * 1e-5
+        if (Math.abs(re - 2000) < step || Math.abs(re - 4000) < step) return
+        const measured = slopeOf((at) => frictionFactor(at, rough), re, step)
+        expect(Math.abs(into.slope - measured)).toBeLessThan(1e-3 * Math.abs(measured) + 1e-10)
+      }),
+      { seed: 5, numRuns: 400 },
+    )
+  })
+})
+
+describe('a link’s law', () => {
+  test('rises with the flow, and its slope is the slope', () => {
+    fc.assert(
+      fc.property(anyNetwork, fc.nat(), number(-0.004, 0.004), (problem, at, flow) => {
+        const link = problem.links[at % problem.links.length]!
+        const here = headAt(problem, link, flow)
+        const step = Math.max(1e-9, Math.abs(flow) * 1e-5)
+        const further = headAt(problem, link, flow + 100 * step)
+        expect(further.headM).toBeGreaterThanOrEqual(here.headM - 1e-12)
+        if (Math.abs(flow) < 1e-6) return
+        const measured = slopeOf((q) => headAt(problem, link, q).headM, flow, step)
+        expect(Math.abs(here.slope - measured)).toBeLessThan(2e-2 * Math.abs(measured) + 0.5)
+      }),
+      { seed: 6, numRuns: 400 },
+    )
+  })
+  test('without a pump it costs the same both ways', () => {
+    fc.assert(
+      fc.property(anyNetwork, fc.nat(), number(0, 0.004), (problem, at, flow) => {
+        const link = { ...problem.links[at % problem.links.length]!, pump: null, oneWay: false }
+        const [there, back] = [headAt(problem, link, flow), headAt(problem, link, -flow)]
+        expect(there.headM).toBeCloseTo(-back.headM, 12)
+      }),
+      { seed: 7, numRuns: 200 },
+    )
+  })
+})
+
+test('a pump’s curve tells its slope, inside its points and beyond', () => {
+  for (const part of Object.values(checkPumps())) {
+    const curve = pumpCurve(part)
+    for (const share of [0.07, 0.31, 0.55, 0.83, 1.3]) {
+      const flow = share * curve.knownToM3PerS
+      const measured = slopeOf(curve.headAtFullSpeedM, flow, flow * 1e-6)
+      expect(Math.abs(curve.slopeAtFullSpeed(flow) - measured)).toBeLessThan(
+        1e-3 * Math.abs(measured) + 1e-3,
+      )
+    }
+  }
+})
