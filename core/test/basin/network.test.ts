@@ -172,6 +172,26 @@ describe('several pumps and tanks', () => {
     const unfed = { ...aBasin(), tanks: [...design.tanks, east] }
     expect(solveBasin(unfed).findings[0]).toMatchObject({ code: 'tank-unfed', tankId: 'east' })
   })
+  test('a tank that gets too much is throttled before its pump is slowed for all', () => {
+    const design = withLines('union, up 300 mm, tee, up 700 mm, to 3/4, gate, elbow, left 300 mm', [
+      aLine('east', { at: 'tee', id: 'p3' }, 'right 600 mm, elbow, up 800 mm', {
+        at: 'tank',
+        id: 'east',
+      }),
+    ])
+    const [west] = design.tanks
+    const tanks = [
+      { ...west!, turnoverPerH: 3 },
+      { ...west!, id: 'east', name: 'East', xM: 1.2 },
+    ]
+    const two = { ...design, tanks }
+    const past = solveBasin(two).findings.find(
+      ({ code, tankId }) => code === 'flow-past' && tankId === 'tank',
+    )!
+    const after = solveBasin(applyEdits(two, past.fixes[0]!.edits)).tanks
+    expect(after[0]!.flowM3PerS).toBeLessThan(solveBasin(two).tanks[0]!.flowM3PerS)
+    expect(after[1]!.flowM3PerS).toBeGreaterThan(solveBasin(two).tanks[1]!.flowM3PerS)
+  })
   test('a ring is solved: a line may leave one tee and join another', () => {
     const ring = withLines('union, up 300 mm, tee, up 300 mm, tee, up 400 mm, elbow, left 300 mm', [
       aLine('ring', { at: 'tee', id: 'p3' }, 'left 200 mm, elbow, up 300 mm, elbow, right 200 mm', {

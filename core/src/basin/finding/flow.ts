@@ -1,6 +1,13 @@
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { SolvedTank } from '../solved.ts'
-import { openedValves, overspeedFixes, reachFixes, SHORT_SHARE, type Wish } from './flow-fixes.ts'
+import {
+  openedValves,
+  overspeedFixes,
+  reachFixes,
+  SHORT_SHARE,
+  throttleFix,
+  type Wish,
+} from './flow-fixes.ts'
 import {
   aboutLine,
   lineWords,
@@ -169,7 +176,9 @@ function againstWanted(
     )
   }
   if (flow > (1 + PAST_SHARE) * wanted) {
-    const fixes = overspeedFixes(wish)
+    // Slowing the pump would starve the other tanks: a valve first, where there are any.
+    const fixes =
+      tanks.length > 1 ? [...throttleFix(wish), ...overspeedFixes(wish)] : overspeedFixes(wish)
     const more = fixes.length ? '' : ' Put a gate valve in the run, or choose a smaller pump.'
     return said(
       'flow-past',
