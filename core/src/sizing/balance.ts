@@ -1,6 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
 import { brent } from '../numeric/brent.ts'
 import { applyEdits, type Edit } from '../basin/edit.ts'
+import type { PumpPart } from '../pump/part.ts'
 import type { BasinDesign } from '../basin/design.ts'
 import { layOut, type Layout } from '../basin/layout/layout.ts'
 import { runSettled, type Settled } from './run-settled.ts'
@@ -48,6 +49,8 @@ export interface BalanceOption {
   readonly wastedW: number
   /** How much the first target's flow moves with the smallest step: 1 % of speed, or 1 % of its valve. */
   readonly finestStepM3PerS: number
+  /** The pump runs at one speed: so it would be if a controller could turn it down. */
+  readonly hypothetical: boolean
   readonly edits: readonly Edit[]
 }
 
@@ -84,15 +87,28 @@ export function balance(
   const part = design.pumps.find(({ id }) => id === placed.pumpId)!
   const search: Search = { design, targets, pumpIndex }
   const valves = optionOf(search, 'valves', 1, valveEdits(search, 1))
-  if (part.control === 'fixed-speed') return [valves]
-  const open = openEdits(search)
-  const speed = closestSpeed(search, open, part.leastSpeed)
-  const both = leastSpeed(search, part.leastSpeed)
+  const hypothetical = part.control === 'fixed-speed'
+  const turned = hypothetical ? { ...search, design: controllable(design, part) } : search
+  const least = hypothetical ? LEAST_SPEED : part.leastSpeed
+  const open = openEdits(turned)
+  const speed = closestSpeed(turned, open, least)
+  const both = leastSpeed(turned, least)
   return [
     valves,
-    optionOf(search, 'speed', speed, open),
-    optionOf(search, 'both', both, valveEdits(search, both)),
+    { ...optionOf(turned, 'speed', speed, open), hypothetical },
+    { ...optionOf(turned, 'both', both, valveEdits(turned, both)), hypothetical },
   ]
+}
+
+/** Least speed of a pump that has no controller, were there one (choice: what many hold). */
+const LEAST_SPEED = 0.3
+
+/** The design with a pump of one speed as if its speed could be set. */
+function controllable(design: BasinDesign, part: PumpPart): BasinDesign {
+  const pumps = design.pumps.map((one) =>
+    one === part ? { ...one, control: 'controllable' as const, leastSpeed: LEAST_SPEED } : one,
+  )
+  return { ...design, pumps }
 }
 
 interface Search {
@@ -250,6 +266,7 @@ function optionOf(
     wirePowerW: ran.wirePowerW,
     wastedW: layout.water.densityKgPerM3 * GRAVITY_M_PER_S2 * wastedM4PerS,
     finestStepM3PerS: finestStep(search, school, edits, ran, valves[0]),
+    hypothetical: false,
     edits,
   }
 }

@@ -63,10 +63,12 @@ describe('which openings give these flows', () => {
     expect(both!.wastedW).toBeLessThan(valves!.wastedW)
     expect(Math.max(...both!.valves.map(({ opening }) => opening))).toBeGreaterThan(0.8)
   })
-  test('a pump of one speed has only its valves', () => {
+  test('for a pump of one speed the others are marked as what a controller would do', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
     const design = applyEdits(aManifold(), [{ op: 'set', path: ['pumps'], to: [pump] }])
-    expect(balance(design, TARGETS).map(({ school }) => school)).toEqual(['valves'])
+    const found = balance(design, TARGETS)
+    expect(found.map(({ hypothetical }) => hypothetical)).toEqual([false, true, true])
+    expect(found[2]!.wirePowerW).toBeLessThan(found[0]!.wirePowerW)
   })
   test('a target out of reach leaves its valve open and says how far it falls short', () => {
     const far = TARGETS.map((one) =>

@@ -188,7 +188,12 @@ function look(option: BalanceOption) {
         >
           <div class="flex items-start gap-2">
             <div class="grow">
-              <p class="font-semibold">{{ SCHOOLS[option.school].title }}</p>
+              <p class="font-semibold">
+                {{ SCHOOLS[option.school].title
+                }}<span v-if="option.hypothetical" class="caption"
+                  >, if your pump could be turned down</span
+                >
+              </p>
               <p class="caption">
                 Pump at {{ units.text('share', option.speed) }},
                 {{ units.text('power', option.wirePowerW) }} from the wire; valves eat
@@ -198,6 +203,7 @@ function look(option: BalanceOption) {
               </p>
             </div>
             <button
+              v-if="!option.hypothetical"
               class="button"
               :aria-label="`Preview: ${SCHOOLS[option.school].title}`"
               @click="look(option)"

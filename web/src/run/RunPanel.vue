@@ -16,6 +16,7 @@ import { NEW_PIECES, pieceOfPart, type NewPiece } from './piece-words.ts'
 import PieceRow from './PieceRow.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 import RunLine from './RunLine.vue'
+import TeeOffMenu from './TeeOffMenu.vue'
 
 const store = useDesign()
 const parts = useParts()
@@ -145,6 +146,12 @@ const carried = computed(() => hangingOn(store.shown!, store.line!.id).size - 1)
     <section aria-labelledby="run-pieces">
       <div class="flex items-center">
         <h3 id="run-pieces" class="heading grow">Pieces, in the order the water passes</h3>
+        <TeeOffMenu
+          v-if="canTee"
+          class="mr-1"
+          label="Tee off before the first piece"
+          @tee="tee(-1, $event)"
+        />
         <Menu as="div" class="relative">
           <MenuButton class="button" :disabled="isFull(run.pieces)"
             ><Plus :size="15" /> Add</MenuButton
