@@ -46,6 +46,7 @@ function aDesign(): Plain {
           stopped: false,
           chamberId: 'sump',
           outlet: { xM: 0.5, yM: 0.2, zM: 0.1 },
+          inletHeightM: 0.02,
         },
       ],
       lines: [
@@ -127,6 +128,8 @@ function aDesign(): Plain {
         ratedPowerW: 50,
         power: [],
         outletBoreM: 0.025,
+        inletBoreM: null,
+        leastDepthM: null,
         leastSpeed: 0.3,
         priceClass: null,
       },

@@ -25,6 +25,8 @@ export const TEST_PUMP: PumpPart = {
   ratedPowerW: 40,
   power: [],
   outletBoreM: 0.034,
+  inletBoreM: null,
+  leastDepthM: null,
   leastSpeed: 0.2,
   priceClass: null,
 }
@@ -110,6 +112,7 @@ export function aBasin(
           stopped: false,
           chamberId: 'sump',
           outlet: { xM: 0.8, yM: 0.25, zM: 0.1 },
+          inletHeightM: null,
         },
       ],
       lines: [aLine('main', { at: 'pump', id: 'pump' }, line, { at: 'tank', id: 'tank' })],

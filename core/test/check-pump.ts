@@ -29,6 +29,8 @@ function pumpOf(id: string, given: CheckPump): PumpPart {
     ratedPowerW: given.rated_power_W ?? power.at(-1)!.powerW,
     power,
     outletBoreM: given.outlet_bore_m,
+    inletBoreM: null,
+    leastDepthM: null,
     leastSpeed: 0.1,
     priceClass: null,
   }

@@ -33,6 +33,8 @@ const PUMP = {
     ratedPowerW: 20,
     power: [],
     outletBoreM: 0.02,
+    inletBoreM: null,
+    leastDepthM: null,
     leastSpeed: 1,
     priceClass: null,
   },

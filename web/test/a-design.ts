@@ -40,6 +40,7 @@ export function aDesign(line: string): BasinDesign {
           stopped: false,
           chamberId: 'sump',
           outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
+          inletHeightM: null,
         },
       ],
       lines: [
@@ -67,6 +68,8 @@ export function aDesign(line: string): BasinDesign {
         ratedPowerW: 60,
         power: [],
         outletBoreM: 0.027,
+        inletBoreM: null,
+        leastDepthM: null,
         leastSpeed: 0.3,
         priceClass: null,
       },

@@ -39,6 +39,7 @@ export const LIMITS = {
   wantedFlow: limit('flow', 1e-7, 0.05),
   pumpFlow: limit('flow', 0, 0.05),
   pumpHead: limit('head', 0, 60),
+  leastDepth: limit('length', 0, 2),
   priceClass: limit('number', 1, 5),
   pumpPower: limit('power', 0.1, 5000),
 } as const satisfies Readonly<Record<string, Limit>>

@@ -69,6 +69,12 @@ export class PumpPartDocument implements PumpPart {
   @Within(LIMITS.bore, 'Bore of its outlet, m.')
   outletBoreM!: number
 
+  @WithinOrNull(LIMITS.bore, 'Bore of its inlet, m; as the outlet’s where it is not given.')
+  inletBoreM!: number | null
+
+  @WithinOrNull(LIMITS.leastDepth, 'Least water over its inlet as its maker gives it, m.')
+  leastDepthM!: number | null
+
   @Within(
     LIMITS.speed,
     'Lowest speed its controller holds, as a share of full speed; 1 for a pump of one speed.',

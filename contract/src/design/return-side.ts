@@ -61,6 +61,9 @@ export class PlacedPumpDocument implements PlacedPump {
   @IsObject(aPlace)
   @ValidateNested()
   outlet!: PointDocument
+
+  @WithinOrNull(LIMITS.sourceLevel, 'Height of its inlet over the room’s floor, m.')
+  inletHeightM!: number | null
 }
 
 /** Where a line’s water comes from. */

@@ -3,9 +3,11 @@ type Plain = Readonly<Record<string, unknown>>
 const asPlain = (value: unknown): Plain =>
   typeof value === 'object' && value !== null ? (value as Plain) : {}
 
-/** A pump of format 1 had none; what is no pump stays as it is, for the checks to name. */
-function withPriceClass(pump: unknown): unknown {
-  return typeof pump === 'object' && pump !== null ? { ...pump, priceClass: null } : pump
+const NOT_TOLD = { inletBoreM: null, leastDepthM: null, priceClass: null }
+
+/** A pump of format 1 had none of these; what is no pump stays as it is, for the checks to name. */
+function withNewFigures(pump: unknown): unknown {
+  return typeof pump === 'object' && pump !== null ? { ...pump, ...NOT_TOLD } : pump
 }
 
 /**
@@ -40,6 +42,7 @@ export function tanksAndLines(document: unknown): unknown {
           stopped: false,
           chamberId: 'return-chamber',
           outlet: side.outlet,
+          inletHeightM: null,
         },
       ],
       lines: [
@@ -54,7 +57,7 @@ export function tanksAndLines(document: unknown): unknown {
       ],
       sparePumpId: null,
     },
-    pumps: Array.isArray(pumps) ? pumps.map((pump) => withPriceClass(pump)) : pumps,
+    pumps: Array.isArray(pumps) ? pumps.map((pump) => withNewFigures(pump)) : pumps,
     tariff: null,
   }
 }

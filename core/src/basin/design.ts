@@ -40,6 +40,8 @@ export interface PlacedPump {
   readonly chamberId: string
   /** Its outlet in room coordinates. */
   readonly outlet: Point
+  /** Height of its inlet above the room's floor, m; null: not told. */
+  readonly inletHeightM: number | null
 }
 
 /** Where a line's water comes from: a placed pump, or a tee of another line. */

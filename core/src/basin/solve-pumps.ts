@@ -1,5 +1,6 @@
 import { forcedBackHeadM, pumpHeadM, stoppedLossM } from '../pump/curve.ts'
 import { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from '../pump/power.ts'
+import { leastDepthM } from '../pump/submergence.ts'
 import type { Tariff } from './design.ts'
 import type { LaidPump, Layout } from './layout/layout.ts'
 import { halfWidth, type Banded, type Running } from './running.ts'
@@ -48,6 +49,9 @@ function solvePump(
     energyPerYearJ,
     costPerYear: tariff && (energyPerYearJ / KWH_J) * tariff.pricePerKWh,
     twoNumberCurve: curve.twoNumber,
+    leastDepthM:
+      part.leastDepthM ?? leastDepthM(part.inletBoreM ?? part.outletBoreM, Math.max(0, flowM3PerS)),
+    depthM: placed.inletHeightM === null ? null : pump.sourceLevelM - placed.inletHeightM,
   }
 }
 

@@ -95,6 +95,10 @@ export interface SolvedPump {
   /** In the keeper's currency; null when no tariff is told. */
   readonly costPerYear: number | null
   readonly twoNumberCurve: boolean
+  /** Least water over its inlet at this flow, its maker's figure where there is one. */
+  readonly leastDepthM: number
+  /** Water over its inlet; null when the inlet's height is not told. */
+  readonly depthM: number | null
 }
 
 /** A line as it runs, and the way its water takes from the pump. */

@@ -59,7 +59,7 @@ export function aPump(
   outlet: Point,
   id = 'return-pump',
 ): PlacedPump {
-  return { id, pumpId, speed, stopped: false, chamberId, outlet }
+  return { id, pumpId, speed, stopped: false, chamberId, outlet, inletHeightM: null }
 }
 
 export function lineOf(

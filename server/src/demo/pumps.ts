@@ -39,6 +39,8 @@ function part(printed: Printed): PumpPart {
     ratedPowerW: printed.ratedW,
     power: power.map(([flow, powerW]) => ({ flowM3PerS: m3PerS(flow), powerW })),
     outletBoreM: printed.outletMm / 1000,
+    inletBoreM: null,
+    leastDepthM: null,
     leastSpeed,
     priceClass: printed.price,
   }

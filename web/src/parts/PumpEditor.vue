@@ -126,7 +126,23 @@ function traced(curve: readonly CurvePoint[]) {
         :model-value="model.leastSpeed"
         @update:model-value="give({ leastSpeed: $event })"
       />
-      <div>
+      <div class="space-y-1">
+        <OwnFigure
+          label="an inlet of another bore"
+          field="Bore of its inlet"
+          :limit="LIMITS.bore"
+          :start="model.outletBoreM"
+          :model-value="model.inletBoreM"
+          @update:model-value="give({ inletBoreM: $event })"
+        />
+        <OwnFigure
+          label="its maker says the least water over it"
+          field="Least water over the inlet"
+          :limit="LIMITS.leastDepth"
+          :start="0.1"
+          :model-value="model.leastDepthM"
+          @update:model-value="give({ leastDepthM: $event })"
+        />
         <OwnFigure
           label="a price class, 1 to 5"
           field="Price class"

@@ -29,6 +29,8 @@ const NEW_PUMP: PumpPart = {
   ratedPowerW: 25,
   power: [],
   outletBoreM: 0.02,
+  inletBoreM: null,
+  leastDepthM: null,
   leastSpeed: 1,
   priceClass: null,
 }

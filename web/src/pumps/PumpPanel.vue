@@ -6,6 +6,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { chosen } from './choose-pump.ts'
+import OwnFigure from '../run/OwnFigure.vue'
 import ChamberList from './ChamberList.vue'
 import { usePumpShelf } from './pump-shelf.ts'
 
@@ -172,6 +173,21 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
           @update:model-value="place('yM')($event)"
         />
       </div>
+      <OwnFigure
+        label="the height of its inlet is known"
+        field="Its inlet over the floor"
+        :limit="LIMITS.sourceLevel"
+        :start="store.placedPump.outlet.zM - 0.05"
+        :model-value="store.placedPump.inletHeightM"
+        @update:model-value="store.set(atPump('inletHeightM'), $event)"
+      />
+      <p class="caption">
+        Over the inlet it wants
+        {{ units.text('length', store.solvedLine!.pump.leastDepthM) }} of water at this
+        flow<template v-if="store.solvedLine!.pump.depthM !== null"
+          >; it has {{ units.text('length', store.solvedLine!.pump.depthM) }}</template
+        >.
+      </p>
     </section>
     <ChamberList />
   </fieldset>

@@ -39,6 +39,7 @@ export type FindingCode =
   | 'no-fouling-reserve'
   | 'valve-does-pumps-work'
   | 'no-union-at-pump'
+  | 'pump-draws-air'
   | 'turn-without-elbow'
   | 'hard-elbows-in-a-row'
   | 'hose-too-short'

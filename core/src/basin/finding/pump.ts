@@ -22,6 +22,7 @@ export function pumpFindings(lines: readonly LineCase[]): Finding[] {
       ...noReserve(line, lines),
       ...valveDoesItsWork(line, lines),
       ...noUnion(line),
+      ...drawsAir(line),
     ])
 }
 
@@ -185,6 +186,40 @@ function noUnion(line: LineCase): Finding[] {
           [{ op: 'insert', path: piecesPath(line), at, item: union }],
           ofLine(line),
         ),
+      ],
+    }),
+  ]
+}
+
+/** Too little water over the inlet: a vortex may draw air; above the water it draws nothing else. */
+function drawsAir(line: LineCase): Finding[] {
+  const { solved, design, pump } = line
+  const { depthM, leastDepthM } = solved.pump
+  if (depthM === null || depthM >= leastDepthM) return []
+  const at = design.returnSide.pumps.indexOf(pump.placed)
+  const heightM = pump.sourceLevelM - leastDepthM
+  return [
+    aboutLine(line, {
+      code: 'pump-draws-air',
+      severity: depthM <= 0 ? 'stop' : 'watch',
+      title:
+        depthM <= 0
+          ? sentence('The pump’s inlet is above the water')
+          : sentence('Only {depth} of water over the pump’s inlet', { depth: ['length', depthM] }),
+      reason: sentence(
+        'At this flow {least} keeps a vortex from drawing air; many pumps run with less and are heard. A lower inlet, a strainer or a slower pump helps.',
+        { least: ['length', leastDepthM] },
+      ),
+      fixes: [
+        {
+          label: sentence('Set the inlet {height} over the floor', {
+            height: ['length', heightM],
+          }),
+          brings: sentence('Leaves {least} of water over it.', {
+            least: ['length', leastDepthM],
+          }),
+          edits: [{ op: 'set', path: ['returnSide', 'pumps', at, 'inletHeightM'], to: heightM }],
+        },
       ],
     }),
   ]
