@@ -1,4 +1,4 @@
-import { flowAtHead } from '../network/speed.ts'
+import { flowAtHead } from '../network/flow-at-head.ts'
 import { boreAreaM2 } from '../pipe/flow.ts'
 import { hazenWilliamsMPerM } from '../pipe/hazen-williams.ts'
 import type { Piece } from '../run/piece.ts'

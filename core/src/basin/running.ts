@@ -1,10 +1,9 @@
 import { FITTINGS_BAND, FRICTION_BAND } from '../network/band.ts'
 import { AS_COMPUTED, lineLoss, type LossScale } from '../network/line.ts'
+import { tableLossM } from '../network/laws.ts'
 import { makeNetwork, rescaled, type Network } from '../network/network.ts'
 import type { NetworkProblem } from '../network/problem.ts'
 import { solveNetwork } from '../network/solve-network.ts'
-import { evaluatePchip } from '../numeric/pchip.ts'
-import type { Layout } from './layout/layout.ts'
 
 /** What flows in every link and what it loses there. */
 export interface Running {
@@ -56,17 +55,9 @@ function linkLosses({ links, water }: NetworkProblem, flows: Float64Array, scale
   links.forEach(({ line, tables }, l) => {
     const { frictionM, fittingsM } = lineLoss(line, flows[l]!, water, scale)
     frictions[l] = frictionM
-    fittings[l] = tables.reduce((sum, table) => sum + tableLoss(table, flows[l]!), fittingsM)
+    fittings[l] = tables.reduce((sum, table) => sum + tableLossM(table, flows[l]!), fittingsM)
   })
   return { frictionM: frictions, fittingsM: fittings }
-}
-
-/** Past its last point a device's table goes on with the square of the flow. */
-export function tableLoss(table: Parameters<typeof evaluatePchip>[0], flow: number): number {
-  const size = Math.abs(flow)
-  const last = table.xs.length - 1
-  const most = table.xs[last]!
-  return size <= most ? evaluatePchip(table, size) : table.ys[last]! * (size / most) ** 2
 }
 
 /** The network as computed, and with each group of losses at either end of its band. */
@@ -78,7 +69,7 @@ export interface Banded {
   readonly frictionDown: Running
 }
 
-export function runBanded({ problem }: Layout): Banded {
+export function runBanded(problem: NetworkProblem): Banded {
   const network = makeNetwork(problem)
   const ran = run(network, AS_COMPUTED)
   const from = ran.running.flowsM3PerS

@@ -5,7 +5,8 @@ import { leastSpeedToLift } from '../pump/curve.ts'
 import type { FrictionLoss } from '../run/losses.ts'
 import type { LaidLine } from './layout/lay-lines.ts'
 import { pathTo, pumpOf, type Layout, type PathPart } from './layout/layout.ts'
-import { halfWidth, tableLoss, type Banded, type Running } from './running.ts'
+import { tableLossM } from '../network/laws.ts'
+import { halfWidth, type Banded, type Running } from './running.ts'
 import type { LineStatus, SolvedLine, SolvedPiece, SolvedPump, SolvedStretch } from './solved.ts'
 
 /** One line as it runs, with its way from the pump. */
@@ -120,7 +121,7 @@ function solvePiece(
   }, 0)
   const f = friction && flowing ? friction.factor * frictionFactor(re, relative(friction)) : null
   const frictionM = friction && f !== null ? ((f * friction.lengthM) / boreM) * head : 0
-  const tableM = table ? tableLoss(table, flowM3PerS) : 0
+  const tableM = table ? tableLossM(table, flowM3PerS) : 0
   return {
     pieceId: placed.piece.id,
     kind: placed.piece.kind,

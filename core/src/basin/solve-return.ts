@@ -14,7 +14,7 @@ export interface RanReturn {
 }
 
 export function solveReturn(design: BasinDesign, layout: Layout, netVolumeM3: number): RanReturn {
-  const banded = runBanded(layout)
+  const banded = runBanded(layout.problem)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, () => true)

@@ -105,18 +105,20 @@ function addBore(bore: BoreLaw, size: number, into: LinkHead): void {
   }
 }
 
-/** Past its last point a device's table goes on with the square of the flow. */
+/** Head a device loses for the size of a flow; past its last point it goes on with the flow's square. */
+export function tableLossM(table: Pchip, flowM3PerS: number): number {
+  const size = Math.abs(flowM3PerS)
+  const last = table.xs.length - 1
+  const most = table.xs[last]!
+  return size <= most ? evaluatePchip(table, size) : table.ys[last]! * (size / most) ** 2
+}
+
 function addTable(table: Pchip, size: number, into: LinkHead): void {
   const last = table.xs.length - 1
   const most = table.xs[last]!
-  if (size <= most) {
-    into.headM += evaluatePchip(table, size)
-    into.slope += pchipSlope(table, size)
-    return
-  }
-  const perFlow2 = table.ys[last]! / (most * most)
-  into.headM += perFlow2 * size * size
-  into.slope += 2 * perFlow2 * size
+  into.headM += tableLossM(table, size)
+  into.slope +=
+    size <= most ? pchipSlope(table, size) : (2 * table.ys[last]! * size) / (most * most)
 }
 
 function addPump(pump: LinkPump, velocityHeadPerFlow2: number, flow: number, into: LinkHead): void {

@@ -1,4 +1,4 @@
-import { cubicHermite } from '../numeric/hermite.ts'
+import { cubicHermite, cubicHermiteSlope } from '../numeric/hermite.ts'
 
 /** Below this the flow is laminar; above the other it is turbulent; a cubic joins them. */
 const LAMINAR_UP_TO_RE = 2000
@@ -19,18 +19,9 @@ export function regimeAt(re: number): Regime {
  * @param relativeRoughness ε/D
  */
 export function frictionFactor(re: number, relativeRoughness: number): number {
-  if (re <= LAMINAR_UP_TO_RE) return 64 / re
-  if (re >= TURBULENT_FROM_RE) return colebrook(re, relativeRoughness)
-  const end = colebrook(TURBULENT_FROM_RE, relativeRoughness)
-  return cubicHermite(
-    { x: LAMINAR_UP_TO_RE, y: 64 / LAMINAR_UP_TO_RE, slope: -64 / LAMINAR_UP_TO_RE ** 2 },
-    {
-      x: TURBULENT_FROM_RE,
-      y: end,
-      slope: colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, 1 / Math.sqrt(end)),
-    },
-    re,
-  )
+  const at: FrictionAt = { factor: 0, slope: 0, inverseRoot: 0 }
+  frictionAt(re, relativeRoughness, at)
+  return at.factor
 }
 
 /** A friction factor with its slope df/dRe, written into by `frictionAt`. */
@@ -56,23 +47,23 @@ export function frictionAt(re: number, relativeRoughness: number, into: Friction
   }
 }
 
+/** Where laminar flow ends: f = 64/Re and its slope. */
+const LAMINAR_END = {
+  x: LAMINAR_UP_TO_RE,
+  y: 64 / LAMINAR_UP_TO_RE,
+  slope: -64 / LAMINAR_UP_TO_RE ** 2,
+}
+
 function transitionAt(re: number, relativeRoughness: number, into: FrictionAt): void {
   const x = inverseRoot(TURBULENT_FROM_RE, relativeRoughness, into.inverseRoot)
   into.inverseRoot = x
-  const endFactor = 1 / (x * x)
-  const endSlope = colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, x)
-  const width = TURBULENT_FROM_RE - LAMINAR_UP_TO_RE
-  const startFactor = 64 / LAMINAR_UP_TO_RE
-  const startSlope = -64 / LAMINAR_UP_TO_RE ** 2
-  const t = (re - LAMINAR_UP_TO_RE) / width
-  const u = 1 - t
-  into.factor =
-    u * u * ((1 + 2 * t) * startFactor + t * width * startSlope) +
-    t * t * ((1 + 2 * u) * endFactor - u * width * endSlope)
-  into.slope =
-    (6 * t * u * (endFactor - startFactor)) / width +
-    u * (1 - 3 * t) * startSlope +
-    t * (3 * t - 2) * endSlope
+  const end = {
+    x: TURBULENT_FROM_RE,
+    y: 1 / (x * x),
+    slope: colebrookSlope(TURBULENT_FROM_RE, relativeRoughness, x),
+  }
+  into.factor = cubicHermite(LAMINAR_END, end, re)
+  into.slope = cubicHermiteSlope(LAMINAR_END, end, re)
 }
 
 /** 2/ln 10: −2 log₁₀ written with natural logarithms. */
@@ -99,11 +90,6 @@ function inverseRoot(re: number, relativeRoughness: number, near: number): numbe
     if (Math.abs(step) < LAST_STEP) break
   }
   return x
-}
-
-function colebrook(re: number, relativeRoughness: number): number {
-  const x = inverseRoot(re, relativeRoughness, 0)
-  return 1 / (x * x)
 }
 
 /** df/dRe along Colebrook–White, by the implicit function theorem on F(x, Re) = 0. */

@@ -6,11 +6,8 @@ import { applyEdits } from '../../src/basin/edit.ts'
 import { layOut } from '../../src/basin/layout/layout.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { AS_COMPUTED } from '../../src/network/line.ts'
-import { dutyBand } from '../../src/network/band.ts'
-import { solveDuty } from '../../src/network/duty.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
-import { pumpCurve } from '../../src/pump/curve.ts'
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 
@@ -32,29 +29,6 @@ const takeoff = (tee: string, typed = 'ball 50%, left 300 mm, elbow, down 100 mm
 const MAIN = 'union, up 300 mm, tee, up 700 mm, elbow, left 300 mm, gate'
 const line = (design: BasinDesign, id: string) =>
   solveBasin(design).returnSide.lines.find((one) => one.lineId === id)!
-
-describe('a single line solved as a network', () => {
-  test('is what Brent finds for one pump and one line, band and all', () => {
-    const design = aBasin()
-    const layout = layOut(design)
-    const [link] = layout.problem.links
-    const problem = {
-      curve: pumpCurve(TEST_PUMP),
-      outletBoreM: TEST_PUMP.outletBoreM,
-      speed: 1,
-      line: link!.line,
-      liftM: layout.lines[0]!.endHeadM! - 0.2,
-      water: layout.water,
-      shut: false,
-      canFlowBack: false,
-    }
-    const duty = solveDuty(problem)
-    const { returnSide, tanks } = solveBasin(design)
-    if (!duty.ok) throw new Error(duty.reason)
-    expectClose('flow', returnSide.flowM3PerS, duty.value.flowM3PerS, 1e-9)
-    expectClose('band', tanks[0]!.flowBandM3PerS, dutyBand(problem).flowM3PerS, 1e-5)
-  })
-})
 
 describe('branches', () => {
   const design = withLines(MAIN, [takeoff('p3')])
