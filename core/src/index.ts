@@ -17,7 +17,7 @@ export {
   type UnitFamily,
 } from './quantity/units.ts'
 export { readNotation, writeNotation, type NotationFault } from './run/notation.ts'
-export type { Point } from './run/path.ts'
+export { moved, type Point } from './run/path.ts'
 export {
   DIRECTIONS,
   type BulkheadPiece,
@@ -65,7 +65,7 @@ export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/find
 export type { RunEnd } from './basin/layout/lay-lines.ts'
 export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
 export { solveBasin } from './basin/solve.ts'
-export type { SolvedBasin } from './basin/solved-basin.ts'
+export { leadOf, type SolvedBasin, type Totals } from './basin/solved-basin.ts'
 export type {
   LineStatus,
   SolvedLine,
@@ -76,7 +76,7 @@ export type {
   SolvedTank,
   SolvedWater,
 } from './basin/solved.ts'
-export { swappedIn, swaps, type Swap } from './basin/swap.ts'
+export { swaps, type Swap } from './basin/swap.ts'
 export { FIGURES, workingOf, type About, type FigureName } from './basin/working/all.ts'
 export type { RuleBeside, Term, Working } from './basin/working/working.ts'
 export { EXIT_LOSS } from './fitting/opening.ts'
@@ -117,3 +117,7 @@ export {
   type ChartAxes,
   type Spot,
 } from './numeric/chart-axes.ts'
+export { addPump, type PumpUse } from './basin/branch/add-pump.ts'
+export { teeOff, type BranchKind } from './basin/branch/tee-off.ts'
+export { asTree, hangingOn, withoutLine } from './basin/branch/tree.ts'
+export { choosePump } from './basin/choose-pump.ts'

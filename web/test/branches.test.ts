@@ -1,8 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import { DesignDocument, check } from '@yew-basin/contract'
-import { applyEdits, solveBasin, type BasinDesign } from '@yew-basin/core'
-import { addPump, asTree, teeOff, withoutLine, type BranchKind } from '../src/run/branches.ts'
-import { chosen } from '../src/pumps/choose-pump.ts'
+import { check, DesignDocument } from '@yew-basin/contract'
+import {
+  addPump,
+  applyEdits,
+  asTree,
+  choosePump,
+  solveBasin,
+  teeOff,
+  withoutLine,
+  type BasinDesign,
+  type BranchKind,
+} from '@yew-basin/core'
 import { aDesign } from './a-design.ts'
 
 let n = 0
@@ -82,10 +90,10 @@ describe('another pump', () => {
       leastSpeed: 1,
     }
     const spared = { ...design, returnSide: { ...design.returnSide, sparePumpId: 'p' } }
-    const made = saved(applyEdits(spared, chosen(spared, 0, part)))
+    const made = saved(applyEdits(spared, choosePump(spared, 0, part)))
     expect(made.pumps.map(({ id }) => id)).toEqual(['other', 'p'])
     expect(made.returnSide.pumps[0]).toMatchObject({ pumpId: 'other', speed: 1 })
-    const alone = applyEdits(design, chosen(design, 0, part))
+    const alone = applyEdits(design, choosePump(design, 0, part))
     expect(alone.pumps.map(({ id }) => id)).toEqual(['other'])
   })
 })

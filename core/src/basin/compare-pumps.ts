@@ -57,14 +57,7 @@ function compared(
   speed: number,
   samples: number,
 ): ComparedPump {
-  const swapped = swappedIn(design, part, placedId)
-  const pumps = swapped.returnSide.pumps.map((placed) =>
-    placed.id === placedId ? { ...placed, speed } : placed,
-  )
-  const { returnSide } = solveBasin({
-    ...swapped,
-    returnSide: { ...swapped.returnSide, pumps },
-  })
+  const { returnSide } = solveBasin(swappedIn(design, part, placedId, speed))
   const curve = pumpCurve(part)
   const controllable = part.control === 'controllable'
   return {

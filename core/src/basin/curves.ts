@@ -1,7 +1,7 @@
 import { AS_COMPUTED, type LossScale } from '../network/line.ts'
 import { FITTINGS_BAND, FRICTION_BAND } from '../network/band.ts'
 import { makeNetwork } from '../network/network.ts'
-import type { NetworkProblem } from '../network/problem.ts'
+import { withPumpAt, type LinkPump } from '../network/problem.ts'
 import { pumpHeadM, type PumpCurve } from '../pump/curve.ts'
 import type { BasinDesign } from './design.ts'
 import { layOut, pumpOf, type LaidPump, type Layout } from './layout/layout.ts'
@@ -75,12 +75,18 @@ export function systemCurve(
   const link = layout.segments[pump.lineIndex]![0]!.link
   const topM = 2 * Math.max(pump.curve.shutOffHeadM, 0.5)
   const widest = Math.max(pump.curve.freeFlowM3PerS, 1e-6)
+  const own = layout.problem.links[link]!.pump!
+  const probing = (curve: PumpCurve): LinkPump => ({ ...own, curve, speed: 1, stopped: false })
   const points: HeadPoint[] = []
   let from: Float64Array | undefined
   for (let i = 0; i <= samples; i++) {
     const reachM = (i / samples) ** 1.4 * topM * (1 + PROBE_STEEPNESS)
     const probe = probeCurve(reachM, (PROBE_STEEPNESS * topM) / widest)
-    const { running } = run(makeNetwork(withPump(layout.problem, link, probe), scale), scale, from)
+    const { running } = run(
+      makeNetwork(withPumpAt(layout.problem, link, probing(probe)), scale),
+      scale,
+      from,
+    )
     from = running.flowsM3PerS
     const flow = running.flowsM3PerS[link]!
     if (flow > widest * 1.05) break
@@ -99,13 +105,4 @@ function probeCurve(shutOffHeadM: number, slopeSPerM2: number): PumpCurve {
     headAtFullSpeedM: (flow) => shutOffHeadM - slopeSPerM2 * flow,
     slopeAtFullSpeed: () => -slopeSPerM2,
   }
-}
-
-function withPump(problem: NetworkProblem, link: number, curve: PumpCurve): NetworkProblem {
-  const links = problem.links.map((one, l) =>
-    l === link && one.pump
-      ? { ...one, pump: { ...one.pump, curve, speed: 1, stopped: false } }
-      : one,
-  )
-  return { ...problem, links }
 }

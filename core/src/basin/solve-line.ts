@@ -3,6 +3,7 @@ import { reynolds, speedMPerS, velocityHeadM } from '../pipe/flow.ts'
 import { frictionFactor, regimeAt } from '../pipe/friction.ts'
 import { leastSpeedToLift } from '../pump/curve.ts'
 import type { FrictionLoss } from '../run/losses.ts'
+import { endFlow } from './ends.ts'
 import type { LaidLine } from './layout/lay-lines.ts'
 import { pathTo, pumpOf, type Layout, type PathPart } from './layout/layout.ts'
 import { tableLossM } from '../network/laws.ts'
@@ -21,7 +22,7 @@ export function solveLine(
   const path = pathTo(layout, lineIndex)
   const laidPump = pumpOf(layout, lineIndex)
   const { running } = banded.ran
-  const flowAtEnd = (at: Running) => at.flowsM3PerS[own.at(-1)!.link]!
+  const flowAtEnd = (at: Running) => endFlow(layout, at, lineIndex)
   const along = (of: 'frictionM' | 'fittingsM') => (at: Running) => sumAlong(path, at[of])
   const liftM = endHeadM(layout, laid, running) - laidPump.sourceLevelM
   const pieces = own.flatMap((segment) =>

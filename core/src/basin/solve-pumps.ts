@@ -2,6 +2,7 @@ import { forcedBackHeadM, pumpHeadM, stoppedLossM } from '../pump/curve.ts'
 import { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from '../pump/power.ts'
 import { leastDepthM } from '../pump/submergence.ts'
 import type { Tariff } from './design.ts'
+import { pumpFlow } from './ends.ts'
 import type { LaidPump, Layout } from './layout/layout.ts'
 import { halfWidth, type Banded, type Running } from './running.ts'
 import type { SolvedPump } from './solved.ts'
@@ -22,7 +23,7 @@ function solvePump(
 ): SolvedPump {
   const { part, curve, placed } = pump
   const speed = placed.stopped ? 0 : pump.speed
-  const flowOf = (running: Running) => pumpFlow(layout, pump, running)
+  const flowOf = (running: Running) => pumpFlow(layout, pump.lineIndex, running)
   const headOf = (running: Running) => pumpHead(pump, flowOf(running))
   const flowM3PerS = flowOf(banded.ran.running)
   const headM = headOf(banded.ran.running)
@@ -53,11 +54,6 @@ function solvePump(
       part.leastDepthM ?? leastDepthM(part.inletBoreM ?? part.outletBoreM, Math.max(0, flowM3PerS)),
     depthM: placed.inletHeightM === null ? null : pump.sourceLevelM - placed.inletHeightM,
   }
-}
-
-/** Through the pump; nil when it feeds no line. */
-function pumpFlow(layout: Layout, { lineIndex }: LaidPump, { flowsM3PerS }: Running): number {
-  return lineIndex === null ? 0 : flowsM3PerS[layout.segments[lineIndex]![0]!.link]!
 }
 
 /** What the pump gives at a flow; stopped, what it takes; where water is forced back through it, what it holds against that. */

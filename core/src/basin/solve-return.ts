@@ -1,4 +1,5 @@
 import type { BasinDesign } from './design.ts'
+import { tankFlow } from './ends.ts'
 import type { Layout } from './layout/layout.ts'
 import { halfWidth, runBanded, type Banded, type Running } from './running.ts'
 import { solveLine } from './solve-line.ts'
@@ -17,7 +18,7 @@ export function solveReturn(design: BasinDesign, layout: Layout, netVolumeM3: nu
   const banded = runBanded(layout.problem)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
-  const all = into(layout, banded, () => true)
+  const all = into(layout, banded, null)
   const perVolume = netVolumeM3 > 0 ? HOUR_S / netVolumeM3 : null
   const total = (of: 'wirePowerW' | 'energyPerYearJ' | 'heatToWaterW') =>
     pumps.reduce((sum, pump) => sum + pump[of], 0)
@@ -43,27 +44,18 @@ export function solveReturn(design: BasinDesign, layout: Layout, netVolumeM3: nu
   }
   return {
     returnSide,
-    intoTank: (tankId) => into(layout, banded, (line) => line.end.id === tankId),
+    intoTank: (tankId) => into(layout, banded, tankId),
   }
 }
 
-/** What the lines that end in a tank bring. */
-function into(
-  layout: Layout,
-  banded: Banded,
-  counts: (line: Layout['lines'][number]['line']) => boolean,
-) {
-  const lines = layout.lines.filter(({ line }) => line.end.at === 'tank' && counts(line))
-  const flow = (running: Running) =>
-    lines.reduce(
-      (sum, { index }) => sum + running.flowsM3PerS[layout.segments[index]!.at(-1)!.link]!,
-      0,
-    )
+/** What the lines bring into a tank, or into all of them, with its band. */
+function into(layout: Layout, banded: Banded, tankId: string | null) {
+  const flow = (running: Running) => tankFlow(layout, running, tankId)
   return { flowM3PerS: flow(banded.ran.running), flowBandM3PerS: halfWidth(banded, flow) }
 }
 
 /** The line a design is known by: the first into its first tank, else into any, else the first. */
-export function leadLine(design: BasinDesign, lines: readonly SolvedLine[]): SolvedLine {
+function leadLine(design: BasinDesign, lines: readonly SolvedLine[]): SolvedLine {
   const { lines: drawn } = design.returnSide
   const first = drawn.findIndex(({ end }) => end.at === 'tank' && end.id === design.tanks[0]!.id)
   const any = drawn.findIndex(({ end }) => end.at === 'tank')

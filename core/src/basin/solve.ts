@@ -2,9 +2,10 @@ import type { BasinDesign } from './design.ts'
 import { findingsOf } from './finding/all.ts'
 import { layOut } from './layout/layout.ts'
 import { rulesOfThumb } from './rules-of-thumb.ts'
-import { leadLine, solveReturn } from './solve-return.ts'
+import { solveReturn } from './solve-return.ts'
 import { fedTank, solveTank, solveWater } from './solve-tank.ts'
-import type { SolvedBasin } from './solved-basin.ts'
+import type { SolvedReturn, SolvedTank } from './solved.ts'
+import { leadOf, type SolvedBasin, type Totals } from './solved-basin.ts'
 
 /**
  * Every figure and finding of a design, from one solved system. Pure: the same design gives the
@@ -18,10 +19,27 @@ export function solveBasin(design: BasinDesign): SolvedBasin {
   const { returnSide, intoTank } = solveReturn(design, layout, netVolumeM3)
   const tanks = still.map((tank) => fedTank(tank, intoTank(tank.tankId)))
   const figures = { tanks, water, returnSide }
-  const lead = leadLine(design, returnSide.lines)
+  const lead = leadOf({ returnSide })
   return {
     ...figures,
+    totals: totalsOf(tanks, returnSide),
     rulesOfThumb: rulesOfThumb(layout, lead, tanks[0]!.turnoverPerH),
     findings: findingsOf({ design, layout, ...figures }),
+  }
+}
+
+const HOUR_S = 3600
+
+function totalsOf(tanks: readonly SolvedTank[], { lines }: SolvedReturn): Totals {
+  const sum = (of: 'netVolumeM3' | 'wantedFlowM3PerS') =>
+    tanks.reduce((total, tank) => total + tank[of], 0)
+  const netVolumeM3 = sum('netVolumeM3')
+  const wantedFlowM3PerS = sum('wantedFlowM3PerS')
+  return {
+    netVolumeM3,
+    wantedFlowM3PerS,
+    wantedTurnoverPerH: netVolumeM3 > 0 ? (wantedFlowM3PerS * HOUR_S) / netVolumeM3 : null,
+    leastFreeboardM: Math.min(...tanks.map((tank) => tank.freeboardM)),
+    fastestMPerS: Math.max(...lines.map((line) => line.fastestMPerS)),
   }
 }

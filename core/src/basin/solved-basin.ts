@@ -1,14 +1,32 @@
 import type { Finding } from './finding/finding.ts'
 import type { RulesOfThumb } from './rules-of-thumb.ts'
-import type { SolvedReturn, SolvedTank, SolvedWater } from './solved.ts'
+import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from './solved.ts'
+
+/** What all tanks and lines come to. */
+export interface Totals {
+  readonly netVolumeM3: number
+  readonly wantedFlowM3PerS: number
+  /** null when there is no net water. */
+  readonly wantedTurnoverPerH: number | null
+  /** Of the tank that has least. */
+  readonly leastFreeboardM: number
+  /** In any line's pipe and fittings. */
+  readonly fastestMPerS: number
+}
 
 /** Every figure of a solved basin, SI. */
 export interface SolvedBasin {
   /** In the design's order. */
   readonly tanks: readonly SolvedTank[]
   readonly water: SolvedWater
+  readonly totals: Totals
   readonly returnSide: SolvedReturn
   /** Of the line the design is known by. */
   readonly rulesOfThumb: RulesOfThumb
   readonly findings: readonly Finding[]
+}
+
+/** The line a solved basin is known by. */
+export function leadOf({ returnSide }: Pick<SolvedBasin, 'returnSide'>): SolvedLine {
+  return returnSide.lines.find(({ lineId }) => lineId === returnSide.leadLineId)!
 }

@@ -2,7 +2,10 @@ import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
 import { pumpPower, wirePowerW } from '../pump/power.ts'
 import type { PumpPart } from '../pump/part.ts'
+import { choosePump } from './choose-pump.ts'
 import type { BasinDesign } from './design.ts'
+import { applyEdits } from './edit.ts'
+import { pumpFlow, tankFlow } from './ends.ts'
 import { layOut } from './layout/layout.ts'
 import { run } from './running.ts'
 
@@ -25,38 +28,26 @@ export function swaps(
   return shelf.map((part) => swapOf(swappedIn(design, part, placedId), part, placedId))
 }
 
-/** The design with another pump in a pump's place, at full speed. */
+/** The design with another pump in a pump's place, at a speed. */
 export function swappedIn(
   design: BasinDesign,
   part: PumpPart,
   placedId: string | undefined,
+  speed = 1,
 ): BasinDesign {
-  const pumps = design.returnSide.pumps.map((placed) =>
-    placed.id === placedId ? { ...placed, pumpId: part.id, speed: 1, stopped: false } : placed,
-  )
-  const others = design.pumps.filter(({ id }) => id !== part.id)
-  return {
-    ...design,
-    returnSide: { ...design.returnSide, pumps },
-    pumps: [...others, part],
-  }
+  const index = design.returnSide.pumps.findIndex(({ id }) => id === placedId)
+  return index < 0 ? design : applyEdits(design, choosePump(design, index, part, speed))
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
   const layout = layOut(design)
   const { running } = run(makeNetwork(layout.problem), AS_COMPUTED)
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
-  const endOf = (index: number) => layout.segments[index]!.at(-1)!.link
-  const flowM3PerS =
-    pump?.lineIndex == null ? 0 : running.flowsM3PerS[layout.segments[pump.lineIndex]![0]!.link]!
+  const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)
   return {
     pumpId: part.id,
     flowM3PerS,
-    intoTanksM3PerS: layout.lines.reduce(
-      (sum, { line, index }) =>
-        line.end.at === 'tank' ? sum + running.flowsM3PerS[endOf(index)]! : sum,
-      0,
-    ),
+    intoTanksM3PerS: tankFlow(layout, running),
     wirePowerW: wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), 1),
   }
 }

@@ -56,3 +56,9 @@ export interface NetworkFailure {
   readonly linkId: string
   readonly iterations: number
 }
+
+/** The same problem with another pump in one link. */
+export function withPumpAt(problem: NetworkProblem, link: number, pump: LinkPump): NetworkProblem {
+  const links = problem.links.map((one, l) => (l === link ? { ...one, pump } : one))
+  return { ...problem, links }
+}

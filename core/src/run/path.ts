@@ -76,7 +76,8 @@ export function mouthOf(placed: readonly PlacedPiece[], start: Point): Point {
   return placed.at(-1)?.to ?? start
 }
 
-function moved(at: Point, direction: Direction, lengthM: number): Point {
+/** A place so far along a direction from another. */
+export function moved(at: Point, direction: Direction, lengthM: number): Point {
   const [x, y, z] = UNIT[direction]
   return { xM: at.xM + x * lengthM, yM: at.yM + y * lengthM, zM: at.zM + z * lengthM }
 }

@@ -1,7 +1,9 @@
 import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
+import { withPumpAt } from '../network/problem.ts'
 import { pumpHeadM } from '../pump/curve.ts'
 import type { BasinDesign } from '../basin/design.ts'
+import { tankFlow } from '../basin/ends.ts'
 import { layOut } from '../basin/layout/layout.ts'
 import { DERATED_SHARE, rulesOfThumb } from '../basin/rules-of-thumb.ts'
 import { run } from '../basin/running.ts'
@@ -41,24 +43,11 @@ export function ratedNeed(
   const pump = layout.pumps.find(({ placed }) => placed.id === line.pump.placedId)
   if (!pump || pump.lineIndex === null || wantedM3PerS <= 0) return null
   const link = layout.segments[pump.lineIndex]![0]!.link
+  const own = layout.problem.links[link]!.pump!
   const at = (times: number) => {
-    const links = layout.problem.links.map((one, l) =>
-      l === link && one.pump
-        ? {
-            ...one,
-            pump: { ...one.pump, curve: scaled(pump.curve, times), speed: 1, stopped: false },
-          }
-        : one,
-    )
-    const { running } = run(makeNetwork({ ...layout.problem, links }), AS_COMPUTED)
-    const into = layout.lines.reduce(
-      (sum, { line: one, index }) =>
-        one.end.at === 'tank'
-          ? sum + running.flowsM3PerS[layout.segments[index]!.at(-1)!.link]!
-          : sum,
-      0,
-    )
-    return { into, through: running.flowsM3PerS[link]! }
+    const larger = { ...own, curve: scaled(pump.curve, times), speed: 1, stopped: false }
+    const { running } = run(makeNetwork(withPumpAt(layout.problem, link, larger)), AS_COMPUTED)
+    return { into: tankFlow(layout, running), through: running.flowsM3PerS[link]! }
   }
   const spare = (times: number) => at(times).into - wantedM3PerS
   if (spare(MOST_TIMES) < 0) return null

@@ -2,6 +2,7 @@ import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
 import { pumpPower, wirePowerW } from '../pump/power.ts'
 import type { BasinDesign } from '../basin/design.ts'
+import { endFlow, pumpFlow } from '../basin/ends.ts'
 import { layOut, type Layout } from '../basin/layout/layout.ts'
 import { run } from '../basin/running.ts'
 
@@ -25,11 +26,11 @@ export function runSettled(design: BasinDesign, pumpIndex = 0): Settled {
     linkFlow,
     flow: (lineId) => {
       const index = layout.lines.findIndex(({ line }) => line.id === lineId)
-      return linkFlow(layout.segments[index]!.at(-1)!.link)
+      return endFlow(layout, running, index)
     },
     wirePowerW: layout.pumps.reduce((sum, { part, placed, speed, lineIndex }) => {
       if (lineIndex === null || placed.stopped) return sum
-      const flow = Math.max(0, linkFlow(layout.segments[lineIndex]![0]!.link))
+      const flow = Math.max(0, pumpFlow(layout, lineIndex, running))
       return sum + wirePowerW(pumpPower(part), flow, speed)
     }, 0),
     speed: layout.pumps[pumpIndex]!.speed,

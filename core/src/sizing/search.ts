@@ -1,6 +1,8 @@
-import { applyEdits, type Edit } from '../basin/edit.ts'
+import { choosePump } from '../basin/choose-pump.ts'
+import { applyEdits } from '../basin/edit.ts'
+import { endLink } from '../basin/ends.ts'
 import { makeNetwork, type Network } from '../network/network.ts'
-import type { LinkPump } from '../network/problem.ts'
+import { withPumpAt, type LinkPump } from '../network/problem.ts'
 import { solveNetwork } from '../network/solve-network.ts'
 import { speedMPerS } from '../pipe/flow.ts'
 import { boreOf } from '../pipe/size.ts'
@@ -73,8 +75,8 @@ class Trial {
   readonly #dial: { -readonly [Key in keyof LinkPump]: LinkPump[Key] }
   readonly #pumpLink: number
   readonly #into: readonly { readonly wantedM3PerS: number; readonly links: readonly number[] }[]
-  /** Takeoffs that want a flow of their own: they must reach it, and a valve can take off what is too much. */
-  readonly #takeoffs: readonly { readonly wantedM3PerS: number; readonly link: number }[]
+  /** Lines that want a flow of their own: they must reach it, and a valve can take off what is too much. */
+  readonly #wanting: readonly { readonly wantedM3PerS: number; readonly link: number }[]
   readonly #bores: readonly { readonly link: number; readonly boreM: number }[]
   readonly #sizes: number
 
@@ -85,22 +87,19 @@ class Trial {
     this.#variant = variant
     this.#pumpLink = layout.segments[layout.pumps[pumpIndex]!.lineIndex!]![0]!.link
     this.#dial = { ...layout.problem.links[this.#pumpLink]!.pump!, stopped: false }
-    const links = layout.problem.links.map((link, l) =>
-      l === this.#pumpLink ? { ...link, pump: this.#dial } : link,
-    )
-    this.#network = makeNetwork({ ...layout.problem, links })
+    this.#network = makeNetwork(withPumpAt(layout.problem, this.#pumpLink, this.#dial))
     this.#into = design.tanks.map(({ id }) => ({
       wantedM3PerS: wish.wantedByTank[id] ?? 0,
       links: layout.lines.flatMap(({ line, index }) =>
-        line.end.at === 'tank' && line.end.id === id ? [layout.segments[index]!.at(-1)!.link] : [],
+        line.end.at === 'tank' && line.end.id === id ? [endLink(layout, index)] : [],
       ),
     }))
-    this.#takeoffs = layout.lines.flatMap(({ line, index }) =>
-      line.end.at === 'chamber' && line.wantedFlowM3PerS !== null
+    this.#wanting = layout.lines.flatMap(({ line, index }) =>
+      line.wantedFlowM3PerS !== null
         ? [
             {
               wantedM3PerS: line.wantedFlowM3PerS,
-              link: layout.segments[index]!.at(-1)!.link,
+              link: endLink(layout, index),
             },
           ]
         : [],
@@ -177,7 +176,7 @@ class Trial {
       ),
       reserve: FOULED_SHARE * atFull,
       sizes: this.#sizes,
-      edits: [...edits, ...pumpEdits(this.#wish, part, speed)],
+      edits: [...edits, ...choosePump(this.#wish.design, this.#wish.pumpIndex, part, speed)],
     }
   }
 
@@ -193,7 +192,7 @@ class Trial {
       met = Math.min(met, flow / wantedM3PerS)
       over = Math.max(over, flow / wantedM3PerS)
     }
-    for (const { wantedM3PerS, link } of this.#takeoffs) {
+    for (const { wantedM3PerS, link } of this.#wanting) {
       met = Math.min(met, flows[link]! / wantedM3PerS)
     }
     return { met: met === Infinity ? 0 : met, over, flowM3PerS: total }
@@ -205,23 +204,4 @@ function speedsOf(part: PumpPart): number[] {
   if (part.control === 'fixed-speed') return [1]
   const steps = Math.floor((1 - part.leastSpeed) / SPEED_STEP + 1e-9)
   return Array.from({ length: steps + 1 }, (_, i) => Math.round((1 - i * SPEED_STEP) * 1e4) / 1e4)
-}
-
-/** The pump at its speed in the place of the present one. */
-function pumpEdits({ design, pumpIndex }: SizingWish, part: PumpPart, speed: number): Edit[] {
-  const at = ['returnSide', 'pumps', pumpIndex] as const
-  const { pumps, sparePumpId, pumps: placed } = design.returnSide
-  const needed = new Set([
-    ...pumps.flatMap(({ pumpId }, i) => (i === pumpIndex ? [] : [pumpId])),
-    ...(sparePumpId === null ? [] : [sparePumpId]),
-  ])
-  const others = design.pumps.filter(({ id }) => id !== part.id && needed.has(id))
-  return [
-    { op: 'set', path: ['pumps'], to: [part, ...others] },
-    { op: 'set', path: [...at, 'pumpId'], to: part.id },
-    { op: 'set', path: [...at, 'speed'], to: speed },
-    ...(placed[pumpIndex]!.stopped
-      ? [{ op: 'set' as const, path: [...at, 'stopped'], to: false }]
-      : []),
-  ]
 }

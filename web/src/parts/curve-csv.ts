@@ -1,4 +1,4 @@
-import { QUANTITIES, toSi, type QuantityName, type Unit } from '@yew-basin/core'
+import { fromSi, QUANTITIES, toSi, type QuantityName, type Unit } from '@yew-basin/core'
 import Papa from 'papaparse'
 
 /** One row of a pump's curve as a file has it, SI. */
@@ -147,7 +147,7 @@ export function writeCurveCsv(rows: readonly CurveRow[]): string {
     Papa.unparse({
       fields: ['flow (L/h)', 'head (m)', ...(hasPower ? ['power (W)'] : [])],
       data: rows.map(({ flowM3PerS, headM, powerW }) => [
-        round(flowM3PerS * 3.6e6),
+        round(fromSi(QUANTITIES.flow.shown.metric, flowM3PerS)),
         round(headM),
         ...(hasPower ? [powerW ?? ''] : []),
       ]),

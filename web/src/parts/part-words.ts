@@ -1,5 +1,5 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
-import type { PumpPart } from '@yew-basin/core'
+import { QUANTITIES, toSi, type PumpPart } from '@yew-basin/core'
 
 export const KINDS: readonly {
   readonly kind: PartKind
@@ -14,6 +14,9 @@ export const KINDS: readonly {
   { kind: 'nozzle', label: 'Nozzles', one: 'nozzle' },
 ]
 
+/** A flow as a box prints it. */
+export const litresAnHour = (shown: number) => toSi(QUANTITIES.flow.shown.metric, shown)
+
 const NEW_PUMP: PumpPart = {
   id: 'new',
   name: 'My pump',
@@ -21,8 +24,8 @@ const NEW_PUMP: PumpPart = {
   mounting: 'under-water',
   curve: [
     { flowM3PerS: 0, headM: 2.5 },
-    { flowM3PerS: 1000 / 3.6e6, headM: 1.6 },
-    { flowM3PerS: 1800 / 3.6e6, headM: 0 },
+    { flowM3PerS: litresAnHour(1000), headM: 1.6 },
+    { flowM3PerS: litresAnHour(1800), headM: 0 },
   ],
   shutOffHeadM: null,
   maxFlowM3PerS: null,

@@ -9,6 +9,8 @@ import {
   type Spot,
 } from '@yew-basin/core'
 
+import { litresAnHour } from './part-words.ts'
+
 /** What is clicked, in this order: two places on each axis, then the curve. */
 export const STEPS = ['flow 1', 'flow 2', 'head 1', 'head 2', 'curve'] as const
 export type Step = (typeof STEPS)[number]
@@ -22,7 +24,7 @@ export interface Trace {
 
 export const START: Trace = {
   spots: {},
-  values: { 'flow 1': 0, 'flow 2': 1000 / 3.6e6, 'head 1': 0, 'head 2': 1 },
+  values: { 'flow 1': 0, 'flow 2': litresAnHour(1000), 'head 1': 0, 'head 2': 1 },
   curve: [],
 }
 

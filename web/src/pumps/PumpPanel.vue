@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { partOf, swaps, type PumpPart } from '@yew-basin/core'
+import { choosePump, partOf, swaps, type PumpPart } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { chosen } from './choose-pump.ts'
 import OwnFigure from '../run/OwnFigure.vue'
 import ChamberList from './ChamberList.vue'
 import { usePumpShelf } from './pump-shelf.ts'
@@ -28,15 +27,13 @@ const choices = computed(() => {
     powerW: given[i]!.wirePowerW,
   }))
 })
-const wanted = computed(() =>
-  store.solved!.tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0),
-)
+const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 
 const atPump = (...path: (string | number)[]) => ['returnSide', 'pumps', store.pumpIndex, ...path]
 
 /** Swaps the pump as one step; one of fixed speed runs at full speed. */
 function choose(part: PumpPart) {
-  store.edit(chosen(store.design!, store.pumpIndex, part), `pump ${part.id}`)
+  store.edit(choosePump(store.design!, store.pumpIndex, part), `pump ${part.id}`)
 }
 const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis), si)
 </script>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { comparePumps, partOf, ratedNeed, type PumpPart } from '@yew-basin/core'
+import { choosePump, comparePumps, partOf, ratedNeed, type PumpPart } from '@yew-basin/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
-import { chosen as choose } from './choose-pump.ts'
 import { usePumpShelf } from './pump-shelf.ts'
 import { pumpsChart, strokeOf } from './pumps-chart.ts'
 import SparePump from './SparePump.vue'
@@ -55,9 +54,7 @@ const comparison = computed(() =>
     }),
   ),
 )
-const wanted = computed(() =>
-  store.solved!.tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0),
-)
+const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 const need = computed(() => ratedNeed(store.shown!, store.solvedLine!, wanted.value))
 const tariff = computed(() => store.shown!.tariff)
 const cost = (perYear: number | null) =>
@@ -145,7 +142,7 @@ const inWords = computed(
                     :aria-label="`Use ${one.part.name}`"
                     @click="
                       store.edit(
-                        choose(store.design!, store.pumpIndex, one.part),
+                        choosePump(store.design!, store.pumpIndex, one.part),
                         `pump ${one.part.id}`,
                       )
                     "

@@ -15,9 +15,7 @@ const spare = computed(() =>
 const given = computed(() =>
   spare.value ? swaps(store.shown!, [spare.value], store.placedPump!.id)[0]! : null,
 )
-const wanted = computed(() =>
-  store.solved!.tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0),
-)
+const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 
 function setSpare(pumpId: string) {
   const { pumps: carried, returnSide } = store.design!

@@ -4,6 +4,7 @@ import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import type { DevicePiece, LossPoint } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
+import { litresAnHour } from '../parts/part-words.ts'
 import { DEVICE_LOSSES, DEVICE_USES } from './piece-words.ts'
 
 const { piece } = defineProps<{ piece: DevicePiece; position: number }>()
@@ -14,7 +15,7 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
 function setBy(by: string) {
   const table: readonly LossPoint[] =
     by === 'table' && piece.table.length === 0
-      ? [{ flowM3PerS: 500 / 3.6e6, headM: 0.2 }]
+      ? [{ flowM3PerS: litresAnHour(500), headM: 0.2 }]
       : piece.table
   emit('give', { by, table })
 }

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { LineEnd } from '@yew-basin/core'
+import { withoutLine, type LineEnd } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { useDesign } from '../workspace/design-store.ts'
-import { withoutLine } from './branches.ts'
 import OwnFigure from './OwnFigure.vue'
 
 /** What the chosen line is called, where it ends and what it should carry. */

@@ -2,11 +2,11 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
+import { addPump, asTree, type PumpUse } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { addPump, asTree, type PumpUse } from './branches.ts'
 
 /** Every line of the return side with what it carries; the chosen one is on the bench. */
 const store = useDesign()

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type Piece, type SolvedPiece } from '@yew-basin/core'
+import { DIRECTIONS, type BranchKind, type Piece, type SolvedPiece } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { CHECK_FORMS, ELBOW_FORMS, kindWords, TEE_FORMS, VALVE_FORMS } from './piece-words.ts'
 import OwnFigure from './OwnFigure.vue'
 import DeviceFields from './DeviceFields.vue'
-import type { BranchKind } from './branches.ts'
 import PipeSizePicker from './PipeSizePicker.vue'
 import TeeOffMenu from './TeeOffMenu.vue'
 

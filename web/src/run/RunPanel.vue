@@ -2,13 +2,21 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { boreOf, isHose, NEW_ROUGHNESS_M, type Piece } from '@yew-basin/core'
+import {
+  boreOf,
+  hangingOn,
+  isHose,
+  NEW_ROUGHNESS_M,
+  teeOff,
+  withoutLine,
+  type BranchKind,
+  type Piece,
+} from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { hangingOn, teeOff, withoutLine, type BranchKind } from './branches.ts'
 import LineEndPanel from './LineEndPanel.vue'
 import { isFull } from './piece-fault.ts'
 import { useParts } from '../parts/parts-store.ts'

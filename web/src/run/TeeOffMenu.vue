@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { GitBranch } from '@lucide/vue'
+import type { BranchKind } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
-import type { BranchKind } from './branches.ts'
 
 /** Lets another line out after a piece. */
 defineProps<{ label: string }>()

@@ -111,7 +111,7 @@ const drawing = computed(() => {
         text-anchor="middle"
         font-size="13"
         fill="var(--ink)"
-        style="paint-order: stroke; stroke: var(--sheet); stroke-width: 4px"
+        class="halo"
       >
         {{ end.name }}
       </text>

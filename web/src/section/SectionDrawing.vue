@@ -431,12 +431,6 @@ function go(to: 'tank' | 'return') {
 .part {
   cursor: pointer;
 }
-.halo {
-  paint-order: stroke;
-  stroke: var(--sheet);
-  stroke-width: 4px;
-  stroke-linejoin: round;
-}
 .falls {
   animation: fall 0.6s linear infinite;
 }

@@ -1,4 +1,5 @@
 import {
+  moved,
   SERIES_SIZES,
   type Direction,
   type Piece,
@@ -109,15 +110,6 @@ function depthOf(direction: Direction, view: SheetView): 'towards' | 'away' | nu
   return DEPTHS[view][direction] ?? null
 }
 
-const STEPS: Readonly<Record<Direction, readonly [number, number, number]>> = {
-  right: [1, 0, 0],
-  left: [-1, 0, 0],
-  back: [0, 1, 0],
-  front: [0, -1, 0],
-  up: [0, 0, 1],
-  down: [0, 0, -1],
-}
-
 /** Leaves along the pipe before it and arrives along the pipe after it, as hose does. */
 function hoseCurve(
   placed: SolvedPiece,
@@ -129,11 +121,8 @@ function hoseCurve(
   const after = pieces.slice(index + 1).find((piece) => piece.kind === 'pipe')
   const { from, to } = placed
   const reachM = 0.4 * Math.hypot(to.xM - from.xM, to.yM - from.yM, to.zM - from.zM)
-  const towards = (point: Point, direction: Direction | undefined, sign: 1 | -1): Point => {
-    const [x, y, z] = direction ? STEPS[direction] : [0, 0, 0]
-    const by = sign * reachM
-    return { xM: point.xM + by * x, yM: point.yM + by * y, zM: point.zM + by * z }
-  }
+  const towards = (point: Point, direction: Direction | undefined, sign: 1 | -1): Point =>
+    direction ? moved(point, direction, sign * reachM) : point
   const first = towards(from, before?.kind === 'pipe' ? before.direction : undefined, 1)
   const second = towards(to, after?.kind === 'pipe' ? after.direction : undefined, -1)
   const [a, b, c, d] = [from, first, second, to].map((point) => onSheet(sheet, point))

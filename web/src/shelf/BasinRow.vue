@@ -15,11 +15,8 @@ defineEmits<{ rename: []; duplicate: []; remove: [] }>()
 const units = useUnits()
 const solved = computed(() => solveBasin(entry.design))
 const worst = computed(() => solved.value.findings[0])
-const netVolumeM3 = computed(() =>
-  solved.value.tanks.reduce((sum, tank) => sum + tank.netVolumeM3, 0),
-)
 const figures = computed(() => [
-  { label: 'net water', value: units.text('volume', netVolumeM3.value) },
+  { label: 'net water', value: units.text('volume', solved.value.totals.netVolumeM3) },
   {
     label: entry.design.tanks.length > 1 ? 'at the tanks' : 'at the tank',
     value: units.text('flow', solved.value.returnSide.flowM3PerS),

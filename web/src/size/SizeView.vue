@@ -36,9 +36,7 @@ const fault = ref('')
 const calculator = new Calculator()
 onUnmounted(() => calculator.cancel())
 
-const wanted = computed(() =>
-  store.solved!.tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0),
-)
+const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 /** What each tank is to get is its wanted turnover; changing it here changes it there. */
 const tanks = computed(() =>
   store.shown!.tanks.map((tank, index) => ({

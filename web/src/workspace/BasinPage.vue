@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
-import BrandLink from '../shell/BrandLink.vue'
 import ConflictDialog from './ConflictDialog.vue'
+import NotOpen from './NotOpen.vue'
 import { useDesign } from './design-store.ts'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
@@ -20,30 +19,5 @@ const store = useDesign()
     </main>
     <ConflictDialog />
   </div>
-  <main v-else class="mx-auto max-w-xl p-8">
-    <BrandLink />
-    <p v-if="store.loadState === 'loading'" class="mt-10 text-ink-soft" role="status">
-      Opening the basin…
-    </p>
-    <div v-else class="mt-10" role="alert">
-      <h1 class="text-2xl font-semibold">
-        {{
-          store.loadState === 'missing'
-            ? 'This basin is not on your shelf'
-            : 'The basin could not be opened'
-        }}
-      </h1>
-      <p class="mt-2 text-ink-soft">{{ store.loadFault }}</p>
-      <div class="mt-6 flex gap-2">
-        <button
-          v-if="store.loadState === 'failed'"
-          class="button button-main"
-          @click="store.open(id)"
-        >
-          Try again
-        </button>
-        <RouterLink to="/" class="button">Go to the shelf</RouterLink>
-      </div>
-    </div>
-  </main>
+  <NotOpen v-else :id="id" />
 </template>

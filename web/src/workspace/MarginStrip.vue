@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Measured, Severity, SolvedBasin } from '@yew-basin/core'
+import { leadOf, type Measured, type Severity } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
@@ -23,20 +23,11 @@ const TONES: Record<Severity, string> = {
   fine: '',
 }
 
-/** All tanks together. */
-function wantedTurnover({ tanks }: SolvedBasin): number {
-  const net = tanks.reduce((sum, tank) => sum + tank.netVolumeM3, 0)
-  const wanted = tanks.reduce((sum, tank) => sum + tank.wantedFlowM3PerS, 0)
-  return net > 0 ? (wanted * 3600) / net : NaN
-}
-
 const cells = computed((): Cell[] => {
   const solved = store.solved
   if (!solved) return []
-  const { returnSide: side, findings, tanks } = solved
-  const lead = side.lines.find(({ lineId }) => lineId === side.leadLineId)!
-  const fastest = side.lines.reduce((most, line) => Math.max(most, line.fastestMPerS), 0)
-  const freeboardM = Math.min(...tanks.map((tank) => tank.freeboardM))
+  const { returnSide: side, findings, tanks, totals } = solved
+  const lead = leadOf(solved)
   const stateOf = (...codes: string[]): Severity =>
     findings.find((finding) => codes.includes(finding.code))?.severity ?? 'fine'
   const flowState = stateOf(
@@ -61,7 +52,7 @@ const cells = computed((): Cell[] => {
       id: 'turnover',
       label: 'Turnover',
       value: { quantity: 'turnover', si: side.turnoverPerH ?? NaN },
-      after: `of ${wantedTurnover(solved).toFixed(1)}`,
+      after: `of ${units.shown({ quantity: 'turnover', si: totals.wantedTurnoverPerH ?? NaN }).number}`,
       stop: 'tank',
       state: flowState,
     },
@@ -84,7 +75,7 @@ const cells = computed((): Cell[] => {
     {
       id: 'speed',
       label: 'Fastest water',
-      value: { quantity: 'speed', si: fastest },
+      value: { quantity: 'speed', si: totals.fastestMPerS },
       after: '',
       stop: 'return',
       state: stateOf('water-too-fast'),
@@ -92,7 +83,7 @@ const cells = computed((): Cell[] => {
     {
       id: 'freeboard',
       label: 'Below the rim',
-      value: { quantity: 'length', si: freeboardM },
+      value: { quantity: 'length', si: totals.leastFreeboardM },
       after: '',
       stop: 'tank',
       state: stateOf('water-over-rim', 'little-freeboard'),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SolvedBasin } from '@yew-basin/core'
+import { leadOf } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
@@ -10,27 +10,21 @@ const { stop } = defineProps<{ stop: string }>()
 const store = useDesign()
 const units = useUnits()
 
-function lead({ returnSide }: SolvedBasin) {
-  return returnSide.lines.find(({ lineId }) => lineId === returnSide.leadLineId)!
-}
-
 const stops = computed(() => {
   const solved = store.solved
   if (!solved) return []
-  const { tanks, returnSide } = solved
-  const sum = (of: 'netVolumeM3' | 'wantedFlowM3PerS') =>
-    tanks.reduce((total, tank) => total + tank[of], 0)
+  const { tanks, returnSide, totals } = solved
   return [
     {
       id: 'tank',
       name: tanks.length > 1 ? 'Tanks and targets' : 'Tank and target',
-      figure: `${units.text('volume', sum('netVolumeM3'))} net, wants ${units.text('flow', sum('wantedFlowM3PerS'))}`,
+      figure: `${units.text('volume', totals.netVolumeM3)} net, wants ${units.text('flow', totals.wantedFlowM3PerS)}`,
       state: store.states.tank,
     },
     {
       id: 'return',
       name: 'Return',
-      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', lead(solved).pump.headM)}`,
+      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', leadOf(solved).pump.headM)}`,
       state: store.states.return,
     },
   ]

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed } from 'vue'
-import { RouterLink, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SheetPane from '../section/SheetPane.vue'
-import BrandLink from '../shell/BrandLink.vue'
 import ConflictDialog from './ConflictDialog.vue'
+import NotOpen from './NotOpen.vue'
 import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
 import { STOPS } from './stops.ts'
@@ -59,32 +59,7 @@ useEventListener(window, 'keydown', (event) => {
     <MarginStrip class="area-strip" />
     <ConflictDialog />
   </div>
-  <main v-else class="mx-auto max-w-xl p-8">
-    <BrandLink />
-    <p v-if="store.loadState === 'loading'" class="mt-10 text-ink-soft" role="status">
-      Opening the basin…
-    </p>
-    <div v-else class="mt-10" role="alert">
-      <h1 class="text-2xl font-semibold">
-        {{
-          store.loadState === 'missing'
-            ? 'This basin is not on your shelf'
-            : 'The basin could not be opened'
-        }}
-      </h1>
-      <p class="mt-2 text-ink-soft">{{ store.loadFault }}</p>
-      <div class="mt-6 flex gap-2">
-        <button
-          v-if="store.loadState === 'failed'"
-          class="button button-main"
-          @click="store.open(id)"
-        >
-          Try again
-        </button>
-        <RouterLink to="/" class="button">Go to the shelf</RouterLink>
-      </div>
-    </div>
-  </main>
+  <NotOpen v-else :id="id" />
 </template>
 
 <style scoped>

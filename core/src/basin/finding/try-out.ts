@@ -1,8 +1,10 @@
 import { makeNetwork } from '../../network/network.ts'
 import { AS_COMPUTED } from '../../network/line.ts'
+import { withPumpAt } from '../../network/problem.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { BasinDesign } from '../design.ts'
 import { applyEdits, type Edit } from '../edit.ts'
+import { endFlow, tankFlow } from '../ends.ts'
 import { layOut, type LaidPump, type Layout } from '../layout/layout.ts'
 import { run, type Running } from '../running.ts'
 import type { Fix } from './finding.ts'
@@ -17,11 +19,9 @@ export function flowWith(design: BasinDesign, edits: readonly Edit[], of: Of): n
 }
 
 function flowOf(layout: Layout, running: Running, of: Of): number {
-  return layout.lines.reduce((sum, { line, index }) => {
-    const counts =
-      'tankId' in of ? line.end.at === 'tank' && line.end.id === of.tankId : line.id === of.lineId
-    return counts ? sum + running.flowsM3PerS[layout.segments[index]!.at(-1)!.link]! : sum
-  }, 0)
+  if ('tankId' in of) return tankFlow(layout, running, of.tankId)
+  const index = layout.lines.findIndex(({ line }) => line.id === of.lineId)
+  return index < 0 ? 0 : endFlow(layout, running, index)
 }
 
 /**
@@ -32,8 +32,7 @@ export function flowAtSpeeds(layout: Layout, pump: LaidPump, of: Of): (speed: nu
   if (pump.lineIndex === null) return () => 0
   const link = layout.segments[pump.lineIndex]![0]!.link
   const dial = { ...layout.problem.links[link]!.pump!, stopped: false, speed: 1 }
-  const links = layout.problem.links.map((one, l) => (l === link ? { ...one, pump: dial } : one))
-  const network = makeNetwork({ ...layout.problem, links })
+  const network = makeNetwork(withPumpAt(layout.problem, link, dial))
   let from: Float64Array | undefined
   return (speed) => {
     dial.speed = speed
