@@ -1,9 +1,10 @@
 /** The rungs of core's ladder, lowest first: a folder imports its own rung and those below. */
 const RUNGS = [
   ['quantity', 'numeric'],
-  ['fluid', 'tank', 'pipe', 'fitting', 'pump'],
+  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir'],
   ['run'],
   ['network'],
+  ['drain', 'sump'],
   ['basin'],
   ['sizing'],
 ]

@@ -1,0 +1,19 @@
+import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
+import { speedMPerS } from '../pipe/flow.ts'
+
+/** Does the water's speed carry the air out of an inverted U tube? */
+export type PrimeVerdict = 'stays-primed' | 'between' | 'doubtful'
+
+/** V/√(gD) at and above which air is swept out, and below which it gathers. */
+const SWEPT = 0.8
+const GATHERS = 0.5
+
+/** V/√(gD) in a tube. */
+export function tubeFroude(tubeBoreM: number, flowM3PerS: number): number {
+  return speedMPerS(flowM3PerS, tubeBoreM) / Math.sqrt(GRAVITY_M_PER_S2 * tubeBoreM)
+}
+
+export function primeVerdict(froude: number): PrimeVerdict {
+  if (froude >= SWEPT) return 'stays-primed'
+  return froude < GATHERS ? 'doubtful' : 'between'
+}

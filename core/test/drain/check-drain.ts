@@ -1,0 +1,66 @@
+import { waterAt } from '../../src/fluid/water.ts'
+import { makeFall, type Fall } from '../../src/drain/fall.ts'
+import { makeLine } from '../../src/network/line.ts'
+import { fittingOf, type CheckFitting } from '../check-fitting.ts'
+import { csvTable, jsonTable } from '../tables.ts'
+
+interface CheckLine {
+  pipes: { bore_m: number; length_m: number; roughness_m: number; f_multiplier?: number }[]
+  fittings: CheckFitting[]
+}
+
+export interface CheckDrain {
+  id: string
+  kind: string
+  comment: string
+  S_ppt: number
+  T_C: number
+  drop_m?: number
+  inlet_to_discharge_drop_m?: number
+  end?: string
+  line?: CheckLine
+  valve?: CheckFitting
+  flow_L_h?: number
+  bore_m?: number
+  tubes?: number
+  tube_bore_m?: number
+  difference_m?: number
+  slope?: number
+}
+
+export const CHECK_DRAINS = jsonTable<CheckDrain[]>('drains.json')
+const WANTED = csvTable('drains.csv')
+
+/** A wanted figure of a case; fails when the table has none. */
+export function wanted(id: string, quantity: string): string {
+  const row = WANTED.find((one) => one.case === id && one.quantity === quantity)
+  if (!row) throw new Error(`the table has no ${quantity} of ${id}`)
+  return row.value!
+}
+
+export function has(id: string, quantity: string): boolean {
+  return WANTED.some((one) => one.case === id && one.quantity === quantity)
+}
+
+export function checkWater({ S_ppt, T_C }: CheckDrain) {
+  return waterAt({ salinityPpt: S_ppt, temperatureC: T_C })
+}
+
+/** A table's line, with further fittings, as a full pipe. */
+export function checkFall(given: CheckDrain, more: readonly CheckFitting[] = []): Fall {
+  const line = given.line!
+  const frictions = line.pipes.map((pipe) => ({
+    boreM: pipe.bore_m,
+    lengthM: pipe.length_m,
+    roughnessM: pipe.roughness_m,
+    factor: pipe.f_multiplier ?? 1,
+  }))
+  const fittings = [...line.fittings, ...more].flatMap((fitting) =>
+    Array.from({ length: fitting.count ?? 1 }, () => ({
+      boreM: fitting.bore_m,
+      loss: fittingOf(fitting)!,
+      exit: fitting.type === 'exit',
+    })),
+  )
+  return makeFall(makeLine(frictions, fittings), [], false, checkWater(given))
+}

@@ -1,0 +1,170 @@
+import { describe, expect, test } from '@jest/globals'
+import { openPipeFlow, openPipeRiseM, ruledBy, type OpenPipe } from '../../src/drain/emergency.ts'
+import { fallFlow, fallHeadM } from '../../src/drain/fall.ts'
+import { primeVerdict, tubeFroude } from '../../src/drain/hung.ts'
+import { matchValve } from '../../src/drain/match.ts'
+import {
+  FILLED,
+  filledShareOf,
+  halfFullFlow,
+  LEAST_SLOPE,
+  noiseBand,
+  ventedFlow,
+} from '../../src/drain/vented.ts'
+import { kAt } from '../../src/fitting/loss.ts'
+import { reynolds, speedMPerS } from '../../src/pipe/flow.ts'
+import { leastDepthM } from '../../src/pump/submergence.ts'
+import { rimToOrificeM } from '../../src/weir/inlet.ts'
+import { fittingOf } from '../check-fitting.ts'
+import { expectClose } from '../close.ts'
+import { L_PER_H } from '../tables.ts'
+import { CHECK_DRAINS, checkFall, checkWater, has, wanted, type CheckDrain } from './check-drain.ts'
+
+const SOLVED = 1e-5
+
+function meets(given: CheckDrain, quantity: string, got: number, tolerance = SOLVED): void {
+  const unit = /^(capacity|flow_)/.test(quantity) ? L_PER_H : 1
+  expectClose(`${given.id} ${quantity}`, got / unit, Number(wanted(given.id, quantity)), tolerance)
+}
+
+const VERDICTS: Record<string, (given: CheckDrain) => void> = {
+  siphon: (given) => {
+    const flow = fallFlow(checkFall(given), given.drop_m!)
+    meets(given, 'capacity', flow)
+    if (!has(given.id, 'least_water_over_inlet_at_capacity')) return
+    const boreM = given.line!.fittings[0]!.bore_m
+    meets(given, 'least_water_over_inlet_at_capacity', leastDepthM(boreM, flow))
+  },
+  match_flow: (given) => {
+    const flow = given.flow_L_h! * L_PER_H
+    const gate = given.valve!.type === 'gate_valve'
+    const valve = given.valve!
+    const open = { ...valve, open_fraction: 1 }
+    meets(given, 'capacity_valve_open', fallFlow(checkFall(given, [open]), given.drop_m!))
+    const re = reynolds(
+      speedMPerS(flow, valve.bore_m),
+      valve.bore_m,
+      checkWater(given).kinematicM2PerS,
+    )
+    const openK = kAt(fittingOf(open)!, re)
+    meets(given, 'valve_K_open', openK, 1e-6)
+    const matched = matchValve({
+      valve: gate ? 'gate-valve' : 'ball-valve',
+      boreM: valve.bore_m,
+      flowM3PerS: flow,
+      dropM: given.drop_m!,
+      otherLossM: fallHeadM(checkFall(given), flow),
+      openK,
+    })
+    meets(given, 'valve_K_needed', matched.neededK)
+    expect(matched.opening !== null).toBe(wanted(given.id, 'reachable') === 'yes')
+    if (matched.opening === null) return
+    const perLevel = matched.levelPerOpeningM!
+    if (gate) {
+      meets(given, 'open_fraction', matched.opening)
+      meets(given, 'box_level_change_per_unit_setting', perLevel)
+    } else {
+      meets(given, 'degrees_closed', (1 - matched.opening) * 90)
+      meets(given, 'box_level_change_per_unit_setting', -perLevel / 90)
+    }
+  },
+  vented: (given) => {
+    const boreM = given.bore_m!
+    const flow = given.flow_L_h! * L_PER_H
+    meets(given, 'flow_quiet', ventedFlow(boreM, FILLED.quiet), 1e-6)
+    meets(given, 'flow_usual_limit', ventedFlow(boreM, FILLED.usual), 1e-6)
+    meets(given, 'flow_most', ventedFlow(boreM, FILLED.most), 1e-6)
+    expectClose(
+      given.id,
+      filledShareOf(boreM, flow),
+      Number(wanted(given.id, 'filled_share_at_flow')),
+      1e-6,
+    )
+    const words = { quiet: 'quiet', usual: 'usual_limit', most: 'most', over: 'over' }
+    const verdict = wanted(given.id, 'verdict')
+    expect(verdict).toContain(words[noiseBand(boreM, flow)].split('_')[0])
+  },
+  emergency: (given) => {
+    const boreM = given.bore_m!
+    const pipe: OpenPipe = {
+      boreM,
+      below: given.line
+        ? { fall: checkFall(given), dropM: given.inlet_to_discharge_drop_m! }
+        : null,
+    }
+    const riseM = openPipeRiseM(pipe, given.flow_L_h! * L_PER_H)
+    meets(given, 'rise', riseM)
+    meets(given, 'weir_to_orifice_at', rimToOrificeM(boreM), 1e-6)
+    const words = { rim: 'weir', mouth: 'orifice', pipe: 'pipe' }
+    expect(wanted(given.id, 'ruled_by')).toContain(words[ruledBy(pipe, riseM)])
+  },
+  least_water_over_inlet: (given) => {
+    meets(given, 'least_water', leastDepthM(given.bore_m!, given.flow_L_h! * L_PER_H), 1e-6)
+  },
+  hung_siphon: (given) => {
+    const each = fallFlow(checkFall(given), given.difference_m!)
+    meets(given, 'flow_all_tubes', each * given.tubes!)
+    const froude = tubeFroude(given.tube_bore_m!, each)
+    meets(given, 'froude', froude)
+    expect(primeVerdict(froude).replaceAll('-', '_')).toBe(wanted(given.id, 'verdict'))
+  },
+  near_level_run: (given) => {
+    meets(given, 'flow_half_full', halfFullFlow(given.bore_m!, given.slope!), 1e-6)
+    expect(given.slope! >= LEAST_SLOPE - 1e-9).toBe(wanted(given.id, 'steep_enough') === 'yes')
+  },
+}
+
+describe('drains against the check table', () => {
+  test.each(CHECK_DRAINS.map((given) => [`${given.id} ${given.kind}`, given] as const))(
+    '%s',
+    (_, given) => {
+      const judge = VERDICTS[given.kind]
+      if (!judge) throw new Error(`the table has a kind the tests do not know: ${given.kind}`)
+      judge(given)
+    },
+  )
+})
+
+describe('an open pipe', () => {
+  const pipe: OpenPipe = { boreM: 0.0266, below: null }
+
+  test('takes nothing until the water reaches its rim', () => {
+    expect(openPipeFlow(pipe, 0)).toBe(0)
+    expect(openPipeFlow(pipe, -0.1)).toBe(0)
+    expect(openPipeRiseM(pipe, 0)).toBe(0)
+  })
+
+  test('goes from its rim to its mouth at three eighths of its bore', () => {
+    expect(ruledBy(pipe, 0.009)).toBe('rim')
+    expect(ruledBy(pipe, 0.011)).toBe('mouth')
+  })
+
+  test('more rise never takes less', () => {
+    let last = 0
+    for (let riseM = 0; riseM < 0.3; riseM += 0.003) {
+      const flow = openPipeFlow(pipe, riseM)
+      expect(flow).toBeGreaterThanOrEqual(last)
+      last = flow
+    }
+  })
+
+  test('a flow it can never take has no rise', () => {
+    expect(openPipeRiseM(pipe, 1)).toBe(Infinity)
+  })
+})
+
+test('a shut pipe and a pipe without a drop carry nothing', () => {
+  const given = CHECK_DRAINS[0]!
+  const fall = checkFall(given)
+  expect(fallFlow({ ...fall, shut: true }, 1)).toBe(0)
+  expect(fallFlow(fall, 0)).toBe(0)
+  expect(fallFlow(fall, -1)).toBe(0)
+})
+
+test('the answer is the same from any first guess', () => {
+  const fall = checkFall(CHECK_DRAINS[0]!)
+  const flow = fallFlow(fall, 0.75)
+  for (const guess of [1e-9, 1e-5, 1e-3, 0.5]) {
+    expectClose(`from ${guess}`, fallFlow(fall, 0.75, guess), flow, 1e-10)
+  }
+})

@@ -1,0 +1,235 @@
+import { describe, expect, test } from '@jest/globals'
+import { waterAt } from '../../src/fluid/water.ts'
+import { bubbleOfSpeedM, downwardSpeed } from '../../src/sump/bubble.ts'
+import {
+  drainBack,
+  fillLineM,
+  freeVolumeM3,
+  stillLevelM,
+  type Stopping,
+  type StoppingChamber,
+} from '../../src/sump/drain-back.ts'
+import { insideM, panelWidthM } from '../../src/sump/panel.ts'
+import { sectionSpeed, throughflowS } from '../../src/sump/throughflow.ts'
+import { levelAbove, wallFlow, type WallShape } from '../../src/sump/wall.ts'
+import {
+  evaporationM3PerS,
+  reservoirLastsS,
+  salinityAfterTopOff,
+  timeToFallS,
+} from '../../src/sump/water-use.ts'
+import { expectClose } from '../close.ts'
+import { csvTable, jsonTable, L_PER_H } from '../tables.ts'
+
+type Case = Record<string, never> & { id: string; kind: string; comment: string }
+const CASES = jsonTable<Case[]>('sump.json')
+const WANTED = csvTable('sump.csv')
+const LITRE = 0.001
+const DAY_S = 86_400
+
+function meets({ id }: Case, quantity: string, got: number, tolerance = 1e-6): void {
+  const row = WANTED.find((one) => one.case === id && one.quantity === quantity)
+  if (!row) throw new Error(`the table has no ${quantity} of ${id}`)
+  const wanted = Number(row.value)
+  if (wanted === 0) expect(Math.abs(got)).toBeLessThan(1e-9)
+  else expectClose(`${id} ${quantity}`, got, wanted, tolerance)
+}
+
+function says({ id }: Case, quantity: string): boolean {
+  return WANTED.find((one) => one.case === id && one.quantity === quantity)!.value === 'yes'
+}
+
+interface Given {
+  displays: {
+    surface_m2: number
+    running_level_m: number
+    overflow_rim_m: number
+    outlet: string
+    working_check_valve: boolean
+    break_hole_level_m?: number
+    outlet_mouth_level_m?: number
+  }[]
+  boxes: { surface_m2: number; running_level_m: number; drain_inlet_level_m: number }[]
+  return_pipes: { bore_m: number; length_that_drains_m: number }[]
+  drain_pipes: { bore_m: number; length_that_drains_m: number }[]
+  equipment_m3: number
+  chambers: { area_m2: number; running_level_m: number; held_by_over_wall_crest_m: number }[]
+  sump_rim_m: number
+  margin_m: number
+}
+
+function stopping(given: Given): { stopping: Stopping; chambers: StoppingChamber[] } {
+  const pipes = (list: Given['return_pipes']) =>
+    list.map((pipe) => ({
+      boreM: pipe.bore_m,
+      lengthM: pipe.length_that_drains_m,
+      filledShare: 1,
+    }))
+  return {
+    stopping: {
+      displays: given.displays.map((one) => ({
+        surfaceM2: one.surface_m2,
+        runningLevelM: one.running_level_m,
+        crestM: one.overflow_rim_m,
+        siphonBreakM:
+          one.outlet === 'air' || one.working_check_valve
+            ? null
+            : (one.break_hole_level_m ?? one.outlet_mouth_level_m!),
+      })),
+      boxes: given.boxes.map((box) => ({
+        surfaceM2: box.surface_m2,
+        runningLevelM: box.running_level_m,
+        drainInletM: box.drain_inlet_level_m,
+      })),
+      returnPipes: pipes(given.return_pipes),
+      drainPipes: pipes(given.drain_pipes),
+      equipmentM3: given.equipment_m3,
+    },
+    chambers: given.chambers.map((one) => ({
+      areaM2: one.area_m2,
+      runningLevelM: one.running_level_m,
+      heldByM: one.held_by_over_wall_crest_m,
+    })),
+  }
+}
+
+const OVER: WallShape = {
+  kind: 'over',
+  widthM: 0.3,
+  topM: 0.25,
+  slotM: 0,
+  teeth: null,
+  pipeBoreM: 0.03,
+  pipeHeightM: 0.1,
+}
+
+const JUDGES: Record<string, (one: Case) => void> = {
+  drain_back: (one) => {
+    const given = one as unknown as Given
+    const { stopping: stops, chambers } = stopping(given)
+    const back = drainBack(stops)
+    meets(one, 'display_above_rim', back.aboveRimM3 / LITRE)
+    meets(one, 'display_siphoned_below_rim', back.siphonedM3 / LITRE)
+    meets(one, 'boxes', back.boxesM3 / LITRE)
+    meets(one, 'return_pipes', back.returnPipesM3 / LITRE)
+    meets(one, 'drain_pipes', back.drainPipesM3 / LITRE)
+    meets(one, 'equipment', back.equipmentM3 / LITRE)
+    meets(one, 'drain_back', back.totalM3 / LITRE)
+    meets(one, 'free_volume_to_rim', freeVolumeM3(chambers, given.sump_rim_m) / LITRE)
+    const stillM = stillLevelM(chambers, back.totalM3)
+    meets(one, 'still_sump_level', stillM)
+    expect(stillM > given.sump_rim_m).toBe(says(one, 'spills'))
+    expect(stillM <= given.sump_rim_m - given.margin_m).toBe(says(one, 'fits_with_margin'))
+    const lineM = fillLineM(chambers, back.totalM3, given.sump_rim_m - given.margin_m)
+    meets(one, 'fill_line_in_return_chamber', lineM)
+  },
+  over_wall: (one) => {
+    const wall = { ...OVER, widthM: one.width_m!, topM: one.crest_height_m! }
+    const flow = one.flow_L_h! * L_PER_H
+    meets(one, 'head_over_wall', levelAbove(wall, flow, 0) - wall.topM, 1e-5)
+  },
+  under_wall: (one) => {
+    const wall = {
+      ...OVER,
+      kind: 'under' as const,
+      topM: 9,
+      widthM: one.width_m!,
+      slotM: one.slot_height_m!,
+    }
+    meets(one, 'level_difference', levelAbove(wall, one.flow_L_h! * L_PER_H, 0.2) - 0.2, 1e-5)
+  },
+  bubble_trap: (one) => {
+    const water = waterAt({ salinityPpt: one.S_ppt!, temperatureC: one.T_C! })
+    const speed = downwardSpeed(one.flow_L_h! * L_PER_H, one.width_m!, one.gap_m!)
+    meets(one, 'downward_speed', speed)
+    meets(one, 'largest_bubble_carried_down', bubbleOfSpeedM(speed, water) / 0.001, 1e-5)
+  },
+  run_dry: (one) => {
+    const loss = evaporationM3PerS(one.evaporation_mm_day!, one.open_surface_m2!)
+    meets(one, 'evaporation', (loss * DAY_S) / LITRE)
+    const chamber = {
+      areaM2: one.return_chamber_area_m2!,
+      fromM: one.running_level_m!,
+      toM: one.least_level_m!,
+    }
+    meets(one, 'days_to_air_without_top_off', timeToFallS(chamber, loss) / DAY_S)
+    meets(one, 'top_off_days', reservoirLastsS(one.top_off_reservoir_m3!, loss) / DAY_S)
+  },
+  chamber: (one) => {
+    const flow = one.flow_L_h! * L_PER_H
+    const volume = one.length_m! * one.width_m! * one.depth_m!
+    meets(one, 'throughflow_time', throughflowS(volume, flow))
+    meets(one, 'speed_over_section', sectionSpeed(flow, one.width_m!, one.depth_m!) / 0.01)
+  },
+  cut_list: (one) => {
+    const inside = insideM(one.outside_width_m!, one.panel_thickness_m!)
+    meets(one, 'panel_width', panelWidthM(inside, one.gap_m!) / 0.001)
+  },
+}
+
+describe('the sump against the check table', () => {
+  test.each(CASES.map((one) => [`${one.id} ${one.kind}`, one] as const))('%s', (_, one) => {
+    const judge = JUDGES[one.kind]
+    if (!judge) throw new Error(`the table has a kind the tests do not know: ${one.kind}`)
+    judge(one)
+  })
+})
+
+describe('a wall', () => {
+  const flow = 2500 * L_PER_H
+  const walls: WallShape[] = [
+    OVER,
+    { ...OVER, kind: 'under', topM: 0.4, slotM: 0.03 },
+    {
+      ...OVER,
+      kind: 'comb',
+      teeth: { slotWidthM: 0.008, pitchM: 0.016, heightM: 0.03, blockedShare: 0.1 },
+    },
+    { ...OVER, kind: 'pipe', topM: 0.4 },
+  ]
+
+  test.each(walls.map((wall) => [wall.kind, wall] as const))(
+    '%s: the level above it sends its flow through',
+    (_, wall) => {
+      for (const downM of [0.05, 0.2, 0.26]) {
+        const upM = levelAbove(wall, flow, downM)
+        expectClose(`from ${downM}`, wallFlow(wall, upM, downM), flow, 1e-6)
+      }
+    },
+  )
+
+  test('more flow never lowers the level above it', () => {
+    for (const wall of walls) {
+      let last = 0
+      for (let litres = 0; litres < 8000; litres += 250) {
+        const upM = levelAbove(wall, litres * L_PER_H, 0.1)
+        expect(upM).toBeGreaterThanOrEqual(last)
+        last = upM
+      }
+    }
+  })
+
+  test('an under-wall whose slot is too small runs over its top', () => {
+    const low = { ...OVER, kind: 'under' as const, topM: 0.25, slotM: 0.001 }
+    expect(levelAbove(low, flow, 0.2)).toBeGreaterThan(0.25)
+  })
+
+  test('a solid wall lets nothing through', () => {
+    const solid = { ...OVER, kind: 'solid' as const }
+    expect(wallFlow(solid, 1, 0)).toBe(0)
+    expect(levelAbove(solid, flow, 0)).toBe(Infinity)
+  })
+})
+
+test('a reservoir that runs in all at once freshens the water by mass', () => {
+  const before = { salinityPpt: 35, volumeM3: 0.5 }
+  const after = salinityAfterTopOff(before, 1023, 20)
+  expect(after).toBeCloseTo((35 * 511.5) / 531.5, 10)
+})
+
+test('no loss lasts for ever, and a level below its floor lasts no time', () => {
+  expect(timeToFallS({ areaM2: 1, fromM: 1, toM: 0 }, 0)).toBe(Infinity)
+  expect(timeToFallS({ areaM2: 1, fromM: 0, toM: 1 }, 1)).toBe(0)
+  expect(reservoirLastsS(1, 0)).toBe(Infinity)
+  expect(throughflowS(1, 0)).toBe(Infinity)
+})
