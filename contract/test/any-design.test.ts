@@ -174,7 +174,7 @@ const file = fc
       turnoverPerH: any.turnoverPerH,
     })
     const { returnSide } = design
-    returnSide.chambers[0].levelM = any.sourceLevelM
+    design.sump.chambers[0].levelM = any.sourceLevelM
     Object.assign(returnSide.pumps[0], {
       speed: any.speed,
       outlet: any.outlet,

@@ -10,7 +10,7 @@ const old = JSON.parse(text).designs[0].design
 test('the one tank, pump and run of format 1 become the first of each, with nothing lost', () => {
   const read = readBasinFile(text)
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
-  const { tanks, returnSide, water, pumps } = read.value.designs[0]!.design
+  const { tanks, returnSide, sump, water, pumps } = read.value.designs[0]!.design
   expect(tanks).toHaveLength(1)
   expect(tanks[0]).toMatchObject({
     ...old.tank,
@@ -24,7 +24,7 @@ test('the one tank, pump and run of format 1 become the first of each, with noth
     speed: old.returnSide.speed,
     outlet: old.returnSide.outlet,
   })
-  expect(returnSide.chambers[0]!.levelM).toBe(old.returnSide.sourceLevelM)
+  expect(sump.chambers[0]!.levelM).toBe(old.returnSide.sourceLevelM)
   expect(pumps.map(({ priceClass }) => priceClass)).toEqual(pumps.map(() => null))
   expect(solveBasin(read.value.designs[0]!.design).returnSide.lines).toHaveLength(1)
 })

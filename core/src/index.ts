@@ -57,7 +57,6 @@ export {
   type PlacedPump,
   type ReturnLine,
   type ReturnSide,
-  type SumpChamber,
   type Tariff,
 } from './basin/design.ts'
 export { applyEdits, type Edit } from './basin/edit.ts'
@@ -121,3 +120,53 @@ export { addPump, type PumpUse } from './basin/branch/add-pump.ts'
 export { teeOff, type BranchKind } from './basin/branch/tee-off.ts'
 export { asTree, hangingOn, withoutLine } from './basin/branch/tree.ts'
 export { choosePump } from './basin/choose-pump.ts'
+export { BULKHEADS, type Bulkhead } from './fitting/bulkhead.ts'
+export { WALL_KINDS, type WallKind } from './sump/wall.ts'
+export type { Guard, Teeth } from './weir/rim.ts'
+export {
+  DRAIN_ROLES,
+  INLET_FORMS,
+  LANDINGS,
+  OVERFLOW_FORMS,
+  OVERFLOW_PLACES,
+  type Drain,
+  type DrainRole,
+  type DrilledPanel,
+  type Hole,
+  type InletForm,
+  type Landing,
+  type Overflow,
+  type OverflowBox,
+  type OverflowForm,
+  type OverflowPlace,
+  type PanelGlass,
+  type Passage,
+} from './basin/overflow.ts'
+export {
+  CHAMBER_USES,
+  chamberSpans,
+  type ChamberUse,
+  type Sump,
+  type SumpBox,
+  type SumpChamber,
+  type SumpWall,
+} from './basin/sump.ts'
+export type {
+  BlockedRow,
+  DrainState,
+  SolvedChamber,
+  SolvedDrain,
+  SolvedLoop,
+  SolvedMatch,
+  SolvedOutage,
+  SolvedOverflow,
+  SolvedSump,
+  SolvedTrap,
+  SolvedWaterUse,
+} from './basin/solved-gravity.ts'
+export { newOverflow } from './basin/build/new-overflow.ts'
+export { newDrains, oneMoreDrain, type DrainWish } from './basin/build/new-drains.ts'
+export { DRAIN_SCHOOLS, type DrainSchool } from './basin/build/schools.ts'
+export { newSump, USE_NAME } from './basin/build/new-sump.ts'
+export { settle, type Settled } from './basin/loop/settle.ts'
+export { ventedFlow, FILLED } from './drain/vented.ts'

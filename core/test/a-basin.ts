@@ -99,11 +99,31 @@ export function aBasin(
           sandGrainDensityKgPerM3: 2700,
         },
         turnoverPerH: 14.5,
+        overflow: null,
       },
     ],
     water: { salinityPpt: 35, temperatureC: 25 },
+    drains: [],
+    sump: {
+      chambers: [
+        {
+          id: 'sump',
+          name: 'Return chamber',
+          use: 'return',
+          levelM: 0.2,
+          footprintM2: 0,
+          submergedM3: 0,
+          wantsDepth: null,
+        },
+      ],
+      box: null,
+      walls: [],
+      marginM: 0.02,
+      gapM: 0.0016,
+      evaporationMmPerDay: 3,
+      hungWaterM3: 0,
+    },
     returnSide: {
-      chambers: [{ id: 'sump', name: 'Return chamber', levelM: 0.2 }],
       pumps: [
         {
           id: 'pump',

@@ -65,7 +65,7 @@ describe('the window on the room', () => {
     const { design, solved } = drawn('up 1.3 m, elbow, left 200 mm')
     expect(windowOf(design, solved).bottom).toBe(0)
     const high = applyEdits(design, [
-      { op: 'set', path: ['returnSide', 'chambers', 0, 'levelM'], to: 1.1 },
+      { op: 'set', path: ['sump', 'chambers', 0, 'levelM'], to: 1.1 },
       { op: 'set', path: ['returnSide', 'pumps', 0, 'outlet', 'zM'], to: 0.85 },
     ])
     expect(windowOf(high, solveBasin(high)).bottom).toBeGreaterThan(0.5)

@@ -1,10 +1,13 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign, Tariff } from '@yew-basin/core'
+import { DrainDocument } from './drain.ts'
+import { gravityFault } from './gravity.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
 import { Judged, Listing, OrNull, Text, Within } from './rules.ts'
+import { SumpDocument } from './sump.ts'
 import { TankDocument } from './tank.ts'
 import { WaterDocument } from './water.ts'
 import { plumbingFault } from './plumbing.ts'
@@ -31,6 +34,17 @@ export class DesignDocument implements BasinDesign {
   @IsObject(anObject)
   @ValidateNested()
   water!: WaterDocument
+
+  @Listing(0, COUNTS.drains, 'Drain pipes of all tanks.')
+  @Type(() => DrainDocument)
+  @ValidateNested({ each: true })
+  drains!: DrainDocument[]
+
+  @Type(() => SumpDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @Judged('a way down that holds together', (_, owner) => gravityFault(owner as DesignDocument))
+  sump!: SumpDocument
 
   @Type(() => ReturnSideDocument)
   @IsObject(anObject)

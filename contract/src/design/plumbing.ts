@@ -13,13 +13,9 @@ const STARTS: readonly string[] = ['pump', 'tee']
 const ENDS: readonly string[] = ['tank', 'chamber', 'tee', 'cap']
 
 /** Every list is a list of objects with an id, and every line has a start, a run and an end. */
-function isShaped({ tanks, pumps, returnSide }: BasinDesign): boolean {
-  const {
-    chambers,
-    pumps: placed,
-    lines,
-  } = (returnSide ?? {}) as Partial<BasinDesign['returnSide']>
-  const lists = [tanks, pumps, chambers, placed, lines]
+function isShaped({ tanks, pumps, sump, returnSide }: BasinDesign): boolean {
+  const { pumps: placed, lines } = (returnSide ?? {}) as Partial<BasinDesign['returnSide']>
+  const lists = [tanks, pumps, sump?.chambers, placed, lines]
   const named = (list: unknown) =>
     Array.isArray(list) && list.every((one: { id?: unknown } | null) => typeof one?.id === 'string')
   if (!lists.every(named)) return false
@@ -34,11 +30,10 @@ function isShaped({ tanks, pumps, returnSide }: BasinDesign): boolean {
 }
 
 function repeated({ tanks, pumps, returnSide }: BasinDesign): string | null {
-  const { chambers, pumps: placed, lines } = returnSide
+  const { pumps: placed, lines } = returnSide
   const named: [string, readonly { readonly id: string }[]][] = [
     ['tank', tanks],
     ['pump', pumps],
-    ['chamber', chambers],
     ['placed pump', placed],
     ['line', lines],
     ['piece', lines.flatMap(({ run }) => run.pieces)],
@@ -53,8 +48,8 @@ function repeated({ tanks, pumps, returnSide }: BasinDesign): string | null {
   return null
 }
 
-function pumpFault({ pumps, returnSide }: BasinDesign): string | null {
-  const { pumps: placed, chambers, sparePumpId } = returnSide
+function pumpFault({ pumps, sump, returnSide }: BasinDesign): string | null {
+  const { pumps: placed, sparePumpId } = returnSide
   for (const { id, pumpId, speed, chamberId } of placed) {
     const part = pumps.find((one) => one.id === pumpId)
     if (!part) {
@@ -62,7 +57,7 @@ function pumpFault({ pumps, returnSide }: BasinDesign): string | null {
     }
     const fault = typeof speed === 'number' ? speedFault(part, speed) : null
     if (fault) return `${fault}, at ${id}`
-    if (!chambers.some((chamber) => chamber.id === chamberId)) {
+    if (!sump.chambers.some((chamber) => chamber.id === chamberId)) {
       return `must draw from one of its chambers at ${id}: there is no "${chamberId}"`
     }
   }
@@ -82,8 +77,8 @@ function speedFault(pump: PumpPart, speed: number): string | null {
 }
 
 /** Does each line start and end at something that is there, and meet no other line there? */
-function lineFault({ tanks, returnSide }: BasinDesign): string | null {
-  const { chambers, pumps, lines } = returnSide
+function lineFault({ tanks, sump, returnSide }: BasinDesign): string | null {
+  const { pumps, lines } = returnSide
   const tees = new Set(
     lines.flatMap(({ run }) => run.pieces.flatMap(({ id, kind }) => (kind === 'tee' ? [id] : []))),
   )
@@ -91,7 +86,7 @@ function lineFault({ tanks, returnSide }: BasinDesign): string | null {
     ['pump', new Set(pumps.map(({ id }) => id))],
     ['tee', tees],
     ['tank', new Set(tanks.map(({ id }) => id))],
-    ['chamber', new Set(chambers.map(({ id }) => id))],
+    ['chamber', new Set(sump.chambers.map(({ id }) => id))],
   ])
   const met = new Map<string, string>()
   const meets = (line: ReturnLine, at: string, id: string): string | null => {

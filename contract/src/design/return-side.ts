@@ -1,41 +1,10 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import type {
-  LineEnd,
-  LineStart,
-  PlacedPump,
-  Point,
-  ReturnLine,
-  ReturnSide,
-  SumpChamber,
-} from '@yew-basin/core'
+import type { LineEnd, LineStart, PlacedPump, ReturnLine, ReturnSide } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
+import { PointDocument } from './point.ts'
 import { RunDocument } from './run.ts'
-
-/** A place in the room. */
-export class PointDocument implements Point {
-  @Within(LIMITS.place, 'To the right of the first tank’s left inside face, m.')
-  xM!: number
-
-  @Within(LIMITS.place, 'Behind the first tank’s front inside face, m.')
-  yM!: number
-
-  @Within(LIMITS.place, 'Above the room’s floor, m.')
-  zM!: number
-}
-
-/** A chamber of the sump. */
-export class ChamberDocument implements SumpChamber {
-  @Id('Names the chamber in this design.')
-  id!: string
-
-  @Text(COUNTS.nameLength, 'What the keeper calls it.')
-  name!: string
-
-  @Within(LIMITS.sourceLevel, 'Running level of its water, over the room’s floor, m.')
-  levelM!: number
-}
 
 const aPlace = { message: 'must be a place: an object with xM, yM and zM' }
 
@@ -125,11 +94,6 @@ export class ReturnLineDocument implements ReturnLine {
 
 /** From the sump back to the tanks. */
 export class ReturnSideDocument implements ReturnSide {
-  @Listing(1, COUNTS.chambers, 'Chambers of the sump that pumps draw from or lines end in.')
-  @Type(() => ChamberDocument)
-  @ValidateNested({ each: true })
-  chambers!: ChamberDocument[]
-
   @Listing(1, COUNTS.placedPumps, 'Pumps where they stand.')
   @Type(() => PlacedPumpDocument)
   @ValidateNested({ each: true })

@@ -2,7 +2,8 @@ import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { Displacement, DisplayTank } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, Text, Within } from './rules.ts'
+import { OverflowDocument } from './overflow.ts'
+import { Id, OrNull, Text, Within } from './rules.ts'
 
 /** What stands in the display and takes the water’s place. */
 export class DisplacementDocument implements Displacement {
@@ -51,7 +52,10 @@ export class TankDocument implements DisplayTank {
   )
   rimM!: number
 
-  @Within(LIMITS.waterLevel, 'Running water level over the inside floor, m.')
+  @Within(
+    LIMITS.waterLevel,
+    'Running water level over the inside floor, m; an overflow’s rim and flow set it instead.',
+  )
   waterLevelM!: number
 
   @Within(LIMITS.floorHeight, 'Height of the tank’s inside floor over the room’s floor, m.')
@@ -64,4 +68,10 @@ export class TankDocument implements DisplayTank {
 
   @Within(LIMITS.turnover, 'Wanted net volumes of this tank through the sump, per hour.')
   turnoverPerH!: number
+
+  @Type(() => OverflowDocument)
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @OrNull('How its water leaves; null: not told, and it stands at the given level.')
+  overflow!: OverflowDocument | null
 }

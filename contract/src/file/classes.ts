@@ -2,16 +2,31 @@ import { DesignDocument, TariffDocument } from '../design/design-document.ts'
 import { LossPointDocument, PIECE_CLASSES, PieceDocument } from '../design/piece.ts'
 import { PipeSizeDocument } from '../design/pipe-size.ts'
 import { CurvePointDocument, PowerPointDocument, PumpPartDocument } from '../design/pump-part.ts'
+import { PointDocument } from '../design/point.ts'
+import { DrainDocument, DrainEndDocument, DrainInletDocument } from '../design/drain.ts'
 import {
-  ChamberDocument,
+  GuardDocument,
+  HoleDocument,
+  OverflowBoxDocument,
+  OverflowDocument,
+  PassageDocument,
+  TeethDocument,
+} from '../design/overflow.ts'
+import {
   LineEndDocument,
   LineStartDocument,
   PlacedPumpDocument,
-  PointDocument,
   ReturnLineDocument,
   ReturnSideDocument,
 } from '../design/return-side.ts'
 import { RunDocument } from '../design/run.ts'
+import {
+  ChamberDocument,
+  DepthRangeDocument,
+  SumpBoxDocument,
+  SumpDocument,
+  SumpWallDocument,
+} from '../design/sump.ts'
 import { DisplacementDocument, TankDocument } from '../design/tank.ts'
 import { WaterDocument } from '../design/water.ts'
 import { BasinFile, FileDesign } from './basin-file.ts'
@@ -25,8 +40,21 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   DisplacementDocument,
   WaterDocument,
   TariffDocument,
-  ReturnSideDocument,
+  OverflowDocument,
+  TeethDocument,
+  GuardDocument,
+  OverflowBoxDocument,
+  PassageDocument,
+  HoleDocument,
+  DrainDocument,
+  DrainInletDocument,
+  DrainEndDocument,
+  SumpDocument,
   ChamberDocument,
+  DepthRangeDocument,
+  SumpBoxDocument,
+  SumpWallDocument,
+  ReturnSideDocument,
   PlacedPumpDocument,
   ReturnLineDocument,
   LineStartDocument,

@@ -1,14 +1,7 @@
-type Plain = Readonly<Record<string, unknown>>
+import { asPlain, eachOf } from './plain.ts'
 
-const asPlain = (value: unknown): Plain =>
-  typeof value === 'object' && value !== null ? (value as Plain) : {}
-
+/** A pump of format 1 had none of these. */
 const NOT_TOLD = { inletBoreM: null, leastDepthM: null, priceClass: null }
-
-/** A pump of format 1 had none of these; what is no pump stays as it is, for the checks to name. */
-function withNewFigures(pump: unknown): unknown {
-  return typeof pump === 'object' && pump !== null ? { ...pump, ...NOT_TOLD } : pump
-}
 
 /**
  * Format 1 had one tank, one pump and one run. Format 2 has tanks, sump chambers, placed pumps and
@@ -57,7 +50,7 @@ export function tanksAndLines(document: unknown): unknown {
       ],
       sparePumpId: null,
     },
-    pumps: Array.isArray(pumps) ? pumps.map((pump) => withNewFigures(pump)) : pumps,
+    pumps: eachOf(pumps, (pump) => ({ ...pump, ...NOT_TOLD })),
     tariff: null,
   }
 }

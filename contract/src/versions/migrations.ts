@@ -1,3 +1,4 @@
+import { theWayDown } from './003-the-way-down.ts'
 import { tanksAndLines } from './002-tanks-and-lines.ts'
 
 /** One step from a stored document's format to the next. Named for what it changes. */
@@ -11,7 +12,10 @@ export interface Migration {
  * In order, without gaps: MIGRATIONS[0] turns format 1 into format 2. Every format keeps a frozen
  * sample in contract/test/frozen/.
  */
-export const MIGRATIONS: readonly Migration[] = [{ name: 'tanks-and-lines', up: tanksAndLines }]
+export const MIGRATIONS: readonly Migration[] = [
+  { name: 'tanks-and-lines', up: tanksAndLines },
+  { name: 'the-way-down', up: theWayDown },
+]
 
 /** A stored design document brought to the present format. */
 export function migrated(document: unknown, fromVersion: number): unknown {

@@ -3,7 +3,8 @@ import type { PumpPart } from '../pump/part.ts'
 import { pumpCurve } from '../pump/curve.ts'
 import { pumpPoints, systemCurve, type HeadPoint } from './curves.ts'
 import type { BasinDesign } from './design.ts'
-import { layOut } from './layout/layout.ts'
+import { layOutRunning } from './loop/settle.ts'
+
 import { solveBasin } from './solve.ts'
 import type { SolvedPump } from './solved.ts'
 import { swappedIn } from './swap.ts'
@@ -42,7 +43,7 @@ export function comparePumps(
       most && pumpCurve(most).freeFlowM3PerS >= pumpCurve(part).freeFlowM3PerS ? most : part,
     null,
   )
-  const reach = layOut(widest ? swappedIn(design, widest, placedId) : design)
+  const reach = layOutRunning(widest ? swappedIn(design, widest, placedId) : design)
   const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
   return {
     system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],

@@ -4,7 +4,8 @@ import { makeNetwork } from '../network/network.ts'
 import { withPumpAt, type LinkPump } from '../network/problem.ts'
 import { pumpHeadM, type PumpCurve } from '../pump/curve.ts'
 import type { BasinDesign } from './design.ts'
-import { layOut, pumpOf, type LaidPump, type Layout } from './layout/layout.ts'
+import { layOutRunning } from './loop/settle.ts'
+import { pumpOf, type LaidPump, type Layout } from './layout/layout.ts'
 import { run } from './running.ts'
 
 /** One point of a curve to draw. */
@@ -28,7 +29,7 @@ export interface DutyCurves {
 
 /** The curves of the pump that a line's water comes from. */
 export function dutyCurves(design: BasinDesign, lineId: string, samples = 48): DutyCurves {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const index = Math.max(
     0,
     layout.lines.findIndex(({ line }) => line.id === lineId),

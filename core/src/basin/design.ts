@@ -3,6 +3,8 @@ import type { PumpPart } from '../pump/part.ts'
 import type { Point } from '../run/path.ts'
 import type { Run } from '../run/piece.ts'
 import type { Displacement, TankBox } from '../tank/volume.ts'
+import type { Drain, Overflow } from './overflow.ts'
+import type { Sump } from './sump.ts'
 
 /** A display tank in the room, and what the keeper wants of the loop for it. */
 export interface DisplayTank extends TankBox {
@@ -17,14 +19,8 @@ export interface DisplayTank extends TankBox {
   readonly displacement: Displacement
   /** Net volumes of this tank through the sump in an hour. */
   readonly turnoverPerH: number
-}
-
-/** A chamber of the sump that a pump draws from or a line ends in. */
-export interface SumpChamber {
-  readonly id: string
-  readonly name: string
-  /** Running level above the room's floor, m. */
-  readonly levelM: number
+  /** null: not told yet, and the water stands at the given level. */
+  readonly overflow: Overflow | null
 }
 
 /** A pump where it stands. */
@@ -74,7 +70,6 @@ export interface ReturnLine {
 
 /** From the sump back to the tanks. */
 export interface ReturnSide {
-  readonly chambers: readonly SumpChamber[]
   readonly pumps: readonly PlacedPump[]
   readonly lines: readonly ReturnLine[]
   /** A pump on the shelf, one of the design's pumps; null: none. */
@@ -93,6 +88,9 @@ export interface BasinDesign {
   /** The first is the one a design is known by. */
   readonly tanks: readonly DisplayTank[]
   readonly water: WaterReading
+  /** Every tank's, in any order. */
+  readonly drains: readonly Drain[]
+  readonly sump: Sump
   readonly returnSide: ReturnSide
   /** The pumps this design uses, as they were when chosen. */
   readonly pumps: readonly PumpPart[]

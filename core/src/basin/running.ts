@@ -69,9 +69,10 @@ export interface Banded {
   readonly frictionDown: Running
 }
 
-export function runBanded(problem: NetworkProblem): Banded {
+/** `known`: the same network's own answer, where it has been found already. */
+export function runBanded(problem: NetworkProblem, known?: Ran): Banded {
   const network = makeNetwork(problem)
-  const ran = run(network, AS_COMPUTED)
+  const ran = known ?? run(network, AS_COMPUTED)
   const from = ran.running.flowsM3PerS
   const at = (scale: LossScale) => run(rescaled(network, scale), scale, from).running
   return {

@@ -1,6 +1,7 @@
 import type { BasinDesign } from './design.ts'
 import { tankFlow } from './ends.ts'
 import type { Layout } from './layout/layout.ts'
+import type { Settled } from './loop/settle.ts'
 import { halfWidth, runBanded, type Banded, type Running } from './running.ts'
 import { solveLine } from './solve-line.ts'
 import { solvePumps } from './solve-pumps.ts'
@@ -14,8 +15,8 @@ export interface RanReturn {
   readonly intoTank: (tankId: string) => { flowM3PerS: number; flowBandM3PerS: number }
 }
 
-export function solveReturn(design: BasinDesign, layout: Layout, netVolumeM3: number): RanReturn {
-  const banded = runBanded(layout.problem)
+export function solveReturn({ design, layout, ran }: Settled, netVolumeM3: number): RanReturn {
+  const banded = runBanded(layout.problem, ran)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, null)

@@ -1,5 +1,6 @@
 import type { Finding } from './finding/finding.ts'
 import type { RulesOfThumb } from './rules-of-thumb.ts'
+import type { SolvedDrain, SolvedLoop, SolvedOverflow, SolvedSump } from './solved-gravity.ts'
 import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from './solved.ts'
 
 /** What all tanks and lines come to. */
@@ -20,6 +21,11 @@ export interface SolvedBasin {
   readonly tanks: readonly SolvedTank[]
   readonly water: SolvedWater
   readonly totals: Totals
+  /** Of the tanks that have one, in the design's order. */
+  readonly overflows: readonly SolvedOverflow[]
+  readonly drains: readonly SolvedDrain[]
+  readonly sump: SolvedSump
+  readonly loop: SolvedLoop
   readonly returnSide: SolvedReturn
   /** Of the line the design is known by. */
   readonly rulesOfThumb: RulesOfThumb

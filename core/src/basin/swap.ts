@@ -6,7 +6,8 @@ import { choosePump } from './choose-pump.ts'
 import type { BasinDesign } from './design.ts'
 import { applyEdits } from './edit.ts'
 import { pumpFlow, tankFlow } from './ends.ts'
-import { layOut } from './layout/layout.ts'
+import { layOutRunning } from './loop/settle.ts'
+
 import { run } from './running.ts'
 
 /** What another pump would do in a pump's place at full speed. */
@@ -40,7 +41,7 @@ export function swappedIn(
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const { running } = run(makeNetwork(layout.problem), AS_COMPUTED)
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
   const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)

@@ -22,6 +22,9 @@ export type QuantityName =
   | 'valve-coefficient'
   | 'roughness'
   | 'acceleration'
+  | 'area'
+  | 'duration'
+  | 'days'
   | 'number'
 
 /** One unit of a quantity: si = (shown × factor) + offset. */
@@ -157,6 +160,18 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
     shown: both(unit('mm', 'mm', 1e-3, fixed(4))),
     alsoTyped: [unit('µm', 'µm um', 1e-6, fixed(1))],
   },
+  area: {
+    shown: {
+      metric: unit('cm²', 'cm2 cm²', 1e-4, fixed(0)),
+      us: unit('in²', 'in2 in² sqin', INCH_M ** 2, fixed(1)),
+    },
+    alsoTyped: [unit('m²', 'm2 m²', 1, fixed(3))],
+  },
+  duration: {
+    shown: both(unit('s', 's sec second seconds', 1, (s) => (Math.abs(s) < 10 ? 1 : 0))),
+    alsoTyped: [unit('min', 'min minute minutes', 60, fixed(1))],
+  },
+  days: { shown: both(unit('days', 'd day days', 86_400, fixed(1))), alsoTyped: [] },
   acceleration: { shown: both(unit('m/s²', 'm/s2', 1, fixed(3))), alsoTyped: [] },
   number: { shown: both(plain), alsoTyped: [] },
 }

@@ -3,7 +3,8 @@ import { brent } from '../numeric/brent.ts'
 import { applyEdits, type Edit } from '../basin/edit.ts'
 import type { PumpPart } from '../pump/part.ts'
 import type { BasinDesign } from '../basin/design.ts'
-import { layOut, type Layout } from '../basin/layout/layout.ts'
+import { layOutRunning } from '../basin/loop/settle.ts'
+import type { Layout } from '../basin/layout/layout.ts'
 import { runSettled, type Settled } from './run-settled.ts'
 import { holdFlows } from '../basin/setting/controlled.ts'
 import {
@@ -138,7 +139,7 @@ function settings(layout: Layout, targets: readonly FlowTarget[]): (SettingValve
 
 /** Every valve of a target line fully open. */
 function openEdits({ design, targets }: Search): Edit[] {
-  return settings(layOut(design), targets).flatMap((setting): Edit[] =>
+  return settings(layOutRunning(design), targets).flatMap((setting): Edit[] =>
     setting ? [{ op: 'set', path: valvePath(setting), to: 1 }] : [],
   )
 }
@@ -147,7 +148,7 @@ function openEdits({ design, targets }: Search): Edit[] {
 function valveEdits(search: Search, speed: number): Edit[] {
   const { design, targets } = search
   const opened = applyEdits(design, [...openEdits(search), ...atSpeed(search, speed)])
-  const layout = layOut(opened)
+  const layout = layOutRunning(opened)
   const valves = settings(layout, targets)
   let held = targets.flatMap((target, i) => {
     const setting = valves[i]

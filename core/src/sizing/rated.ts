@@ -4,7 +4,8 @@ import { withPumpAt } from '../network/problem.ts'
 import { pumpHeadM } from '../pump/curve.ts'
 import type { BasinDesign } from '../basin/design.ts'
 import { tankFlow } from '../basin/ends.ts'
-import { layOut } from '../basin/layout/layout.ts'
+import { layOutRunning } from '../basin/loop/settle.ts'
+
 import { DERATED_SHARE, rulesOfThumb } from '../basin/rules-of-thumb.ts'
 import { run } from '../basin/running.ts'
 import type { SolvedLine } from '../basin/solved.ts'
@@ -39,7 +40,7 @@ export function ratedNeed(
   line: SolvedLine,
   wantedM3PerS: number,
 ): RatedNeed | null {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const pump = layout.pumps.find(({ placed }) => placed.id === line.pump.placedId)
   if (!pump || pump.lineIndex === null || wantedM3PerS <= 0) return null
   const link = layout.segments[pump.lineIndex]![0]!.link

@@ -3,7 +3,8 @@ import { makeNetwork } from '../network/network.ts'
 import { pumpPower, wirePowerW } from '../pump/power.ts'
 import type { BasinDesign } from '../basin/design.ts'
 import { endFlow, pumpFlow } from '../basin/ends.ts'
-import { layOut, type Layout } from '../basin/layout/layout.ts'
+import { layOutRunning } from '../basin/loop/settle.ts'
+import type { Layout } from '../basin/layout/layout.ts'
 import { run } from '../basin/running.ts'
 
 /** A design as it runs, with no more than a search needs. */
@@ -18,7 +19,7 @@ export interface Settled {
 }
 
 export function runSettled(design: BasinDesign, pumpIndex = 0): Settled {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const { running } = run(makeNetwork(layout.problem), AS_COMPUTED)
   const linkFlow = (link: number) => running.flowsM3PerS[link]!
   return {

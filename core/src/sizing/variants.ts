@@ -1,6 +1,7 @@
 import { applyEdits, type Edit } from '../basin/edit.ts'
 import type { BasinDesign, ReturnLine } from '../basin/design.ts'
-import { layOut, pathTo, type Layout } from '../basin/layout/layout.ts'
+import { layOutRunning } from '../basin/loop/settle.ts'
+import { pathTo, type Layout } from '../basin/layout/layout.ts'
 import { SERIES_SIZES } from '../pipe/series.ts'
 import type { PipeSize } from '../pipe/size.ts'
 import type { Piece } from '../run/piece.ts'
@@ -20,7 +21,7 @@ const OPENINGS = [1, 0.85, 0.75, 0.66, 0.58, 0.51, 0.45, 0.4, 0.35]
 
 /** Lines to tanks that a placed pump feeds. */
 export function tankLines(design: BasinDesign, pumpIndex: number): number[] {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const { id } = design.returnSide.pumps[pumpIndex]!
   return design.returnSide.lines.flatMap((line, i) => {
     const root = layout.lines[pathTo(layout, i)[0]!.lineIndex]!.line
@@ -42,7 +43,7 @@ export function variants(design: BasinDesign, pumpIndex: number, newId: () => st
       const before = nozzles === 2 ? split! : []
       const wide = sized(applyEdits(design, before), lines, size)
       const edits = [...before, ...wide]
-      const valve = settingValve(layOut(applyEdits(design, edits)), lead)
+      const valve = settingValve(layOutRunning(applyEdits(design, edits)), lead)
       return withOpenings(design, { size, nozzles, edits, valve })
     })
   })
@@ -69,7 +70,7 @@ function withOpenings(
         ]
       : []
     const edits = [...made.edits, ...turned]
-    return { size, nozzles, opening, edits, layout: layOut(applyEdits(design, edits)) }
+    return { size, nozzles, opening, edits, layout: layOutRunning(applyEdits(design, edits)) }
   })
 }
 
@@ -127,7 +128,7 @@ export function secondNozzle(
       { op: 'set', path: ['returnSide', 'lines', lineIndex, 'run', 'pieces', at], to: tee },
       { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: branch },
     ]
-    const laid = layOut(applyEdits(design, edits)).lines.at(-1)!
+    const laid = layOutRunning(applyEdits(design, edits)).lines.at(-1)!
     if (laid.end !== 'outside-tank') return edits
   }
   return null

@@ -2,8 +2,10 @@ import type { BasinDesign } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import { LANTERN } from './lantern.ts'
 import {
+  aChamber,
   aPump,
   aTank,
+  aWall,
   bend,
   inOrder,
   lineOf,
@@ -12,6 +14,7 @@ import {
   pipe,
   elbow,
   union,
+  USUAL,
 } from './plumbing.ts'
 import { samplePump } from './pumps.ts'
 import { TWO_SISTERS } from './two-sisters.ts'
@@ -33,14 +36,54 @@ const THIMBLE: DemoBasin = {
           waterLevelM: 0.389,
           floorHeightM: 0.8,
           turnoverPerH: 8,
+          overflow: {
+            form: 'rear-chambers',
+            place: 'back',
+            crestM: 0.375,
+            rimLengthM: 0.1,
+            teeth: { slotWidthM: 0.003, pitchM: 0.006, heightM: 0.012, blockedShare: 0.35 },
+            openAbove: false,
+            guard: null,
+            keepsInM: 0.006,
+            box: null,
+            passage: null,
+            chamberId: 'media',
+            holes: [],
+            sensorM: null,
+          },
         },
         { rockMassKg: 9, sandMassKg: 5 },
       ),
     ],
     water: { salinityPpt: 35, temperatureC: 25 },
+    drains: [],
+    sump: {
+      ...USUAL,
+      chambers: [
+        aChamber('media', 'Media', 'media', 1.15, { submergedM3: 0.0006 }),
+        aChamber('middle', 'Skimmer', 'skimmer', 1.14, {
+          wantsDepth: { leastM: 0.3, mostM: 0.34 },
+        }),
+        aChamber('rear', 'Return chamber', 'return', 1.06, { footprintM2: 0.0035 }),
+      ],
+      box: {
+        make: 'bought',
+        xM: 0,
+        yM: 0.406,
+        floorHeightM: 0.8,
+        lengthM: 0.45,
+        widthM: 0.09,
+        heightM: 0.42,
+        panelM: 0.005,
+      },
+      walls: [
+        aWall('media-wall', 'under', 0.14, 0.4, { slotM: 0.03, thicknessM: 0.004 }),
+        aWall('return-wall', 'over', 0.29, 0.31, { thicknessM: 0.004 }),
+      ],
+      evaporationMmPerDay: 4,
+    },
     returnSide: {
-      chambers: [{ id: 'rear', name: 'Rear chamber', levelM: 1.13 }],
-      pumps: [aPump('teasel-4', 1, 'rear', { xM: 0.36, yM: 0.46, zM: 0.87 })],
+      pumps: [aPump('teasel-4', 1, 'rear', { xM: 0.36, yM: 0.46, zM: 0.87 }, 0.85)],
       lines: [
         lineOf(
           'main',
@@ -82,8 +125,9 @@ export const STARTER_DESIGN: BasinDesign = {
     ),
   ],
   water: { salinityPpt: 35, temperatureC: 25 },
+  drains: [],
+  sump: { ...USUAL, chambers: [aChamber('return-chamber', 'Return chamber', 'return', 0.25)] },
   returnSide: {
-    chambers: [{ id: 'return-chamber', name: 'Return chamber', levelM: 0.25 }],
     pumps: [aPump('rowan-30', 0.75, 'return-chamber', { xM: 0.7, yM: 0.22, zM: 0.12 })],
     lines: [
       lineOf(

@@ -1,7 +1,10 @@
+import type { Drain, Overflow, Sump } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
+  aChamber,
   aPump,
   aTank,
+  aWall,
   ball,
   device,
   elbow,
@@ -13,10 +16,142 @@ import {
   pipe,
   tee,
   union,
+  USUAL,
 } from './plumbing.ts'
 import { samplePump } from './pumps.ts'
 
 const L_PER_H = 1 / 3.6e6
+
+/** A box inside the back wall, its three free sides cut into teeth. */
+const OVERFLOW: Overflow = {
+  form: 'inner-box',
+  place: 'back',
+  crestM: 0.472,
+  rimLengthM: 0.64,
+  teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.022, blockedShare: 0.1 },
+  openAbove: true,
+  guard: null,
+  keepsInM: 0.012,
+  box: { xM: 0.52, yM: 0.76, lengthM: 0.36, widthM: 0.14, floorM: 0, rimM: 0.54 },
+  passage: null,
+  chamberId: null,
+  holes: [
+    { id: 'siphon-hole', panel: 'floor', glass: 'plain', alongM: 0.6, upM: 0.83, size: '1 in' },
+    { id: 'trickle-hole', panel: 'floor', glass: 'plain', alongM: 0.7, upM: 0.83, size: '1 in' },
+    { id: 'spare-hole', panel: 'floor', glass: 'plain', alongM: 0.8, upM: 0.83, size: '1 in' },
+  ],
+  sensorM: null,
+}
+
+const ONE_INCH = { series: 'schedule-40', size: '1', boreM: null } as const
+
+/** Its gate was never turned since it was glued in. */
+const SIPHON: Drain = {
+  id: 'siphon',
+  name: 'Siphon',
+  tankId: 'tank',
+  role: 'siphon',
+  inlet: { form: 'strainer', place: { xM: 0.6, yM: 0.83, zM: 1.15 }, openAreaRatio: 2.5 },
+  run: {
+    size: ONE_INCH,
+    ...NEW_PIPE,
+    pieces: inOrder(
+      'siphon',
+      pipe('down', 0.42),
+      union,
+      gate(1),
+      pipe('down', 0.1),
+      elbow,
+      pipe('front', 0.38),
+      elbow,
+      pipe('down', 0.08),
+      elbow,
+      pipe('left', 0.42),
+      elbow,
+      pipe('down', 0.205),
+    ),
+  },
+  end: { at: 'chamber', id: 'drain-chamber', landing: 'sock' },
+}
+
+const TRICKLE: Drain = {
+  id: 'trickle',
+  name: 'Trickle',
+  tankId: 'tank',
+  role: 'trickle',
+  inlet: { form: 'turned-down', place: { xM: 0.7, yM: 0.83, zM: 1.3 }, openAreaRatio: 2 },
+  run: {
+    size: { series: 'smooth-hose', size: '1 in', boreM: null },
+    ...NEW_PIPE,
+    pieces: inOrder('trickle', pipe('down', 0.6), union, {
+      kind: 'free-hose',
+      lengthM: 0.72,
+      byXM: -0.47,
+      byYM: -0.38,
+      byZM: -0.3,
+    }),
+  },
+  end: { at: 'chamber', id: 'drain-chamber', landing: 'open' },
+}
+
+const EMERGENCY: Drain = {
+  id: 'emergency',
+  name: 'Emergency',
+  tankId: 'tank',
+  role: 'emergency',
+  inlet: { form: 'open', place: { xM: 0.8, yM: 0.83, zM: 1.345 }, openAreaRatio: 2 },
+  run: {
+    size: ONE_INCH,
+    ...NEW_PIPE,
+    pieces: inOrder(
+      'emergency',
+      pipe('down', 0.7),
+      elbow,
+      pipe('front', 0.38),
+      elbow,
+      pipe('left', 0.52),
+      elbow,
+      pipe('down', 0.22),
+    ),
+  },
+  end: { at: 'chamber', id: 'drain-chamber', landing: 'open' },
+}
+
+/** Built at the station from 8 mm panels. */
+const SUMP: Sump = {
+  ...USUAL,
+  chambers: [
+    aChamber('drain-chamber', 'Drain chamber', 'socks', 0.38),
+    aChamber('skimmer', 'Skimmer', 'skimmer', 0.36, {
+      footprintM2: 0.012,
+      wantsDepth: { leastM: 0.2, mostM: 0.24 },
+    }),
+    aChamber('refugium', 'Refugium', 'refugium', 0.35, { submergedM3: 0.003 }),
+    aChamber('trap-in', 'Trap, down', 'trap', 0.35),
+    aChamber('trap-out', 'Trap, up', 'trap', 0.3),
+    aChamber('return-chamber', 'Return chamber', 'return', 0.285, { footprintM2: 0.01 }),
+  ],
+  box: {
+    make: 'self-built',
+    xM: 0.06,
+    yM: 0.25,
+    floorHeightM: 0.1,
+    lengthM: 1.24,
+    widthM: 0.42,
+    heightM: 0.38,
+    panelM: 0.008,
+  },
+  walls: [
+    aWall('sock-wall', 'over', 0.3, 0.275),
+    aWall('skimmer-wall', 'over', 0.56, 0.262, { adjustable: true }),
+    aWall('refugium-comb', 'comb', 0.9, 0.26, {
+      teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 },
+    }),
+    aWall('trap-wall', 'under', 0.936, 0.3, { slotM: 0.035 }),
+    aWall('return-wall', 'over', 0.976, 0.2),
+  ],
+  hungWaterM3: 0.0008,
+}
 
 /** A wide, shallow lagoon. Its return line was laid in what the shop had: too narrow for what is asked of it. */
 export const LANTERN: DemoBasin = {
@@ -35,18 +170,16 @@ export const LANTERN: DemoBasin = {
           waterLevelM: 0.492,
           floorHeightM: 0.9,
           turnoverPerH: 6,
+          overflow: OVERFLOW,
         },
         { rockMassKg: 70, sandMassKg: 62 },
       ),
     ],
     water: { salinityPpt: 35, temperatureC: 25.5 },
+    drains: [SIPHON, TRICKLE, EMERGENCY],
+    sump: SUMP,
     returnSide: {
-      chambers: [
-        { id: 'return-chamber', name: 'Return chamber', levelM: 0.275 },
-        { id: 'refugium', name: 'Refugium', levelM: 0.33 },
-        { id: 'drain-chamber', name: 'Drain chamber', levelM: 0.35 },
-      ],
-      pumps: [aPump('rowan-50', 0.9, 'return-chamber', { xM: 1.12, yM: 0.45, zM: 0.16 })],
+      pumps: [aPump('rowan-50', 0.9, 'return-chamber', { xM: 1.12, yM: 0.45, zM: 0.16 }, 0.13)],
       lines: [
         lineOf(
           'main',

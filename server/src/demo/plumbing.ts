@@ -3,12 +3,15 @@ import type {
   DisplayTank,
   LineEnd,
   LineStart,
+  Overflow,
   Piece,
   PipePiece,
   PlacedPump,
   Point,
   ReturnLine,
   Run,
+  SumpChamber,
+  SumpWall,
   TeeForm,
 } from '@yew-basin/core'
 
@@ -40,13 +43,18 @@ export const device = (use: DevicePiece['use'], name: string, k: number) =>
   ({ kind: 'device', use, name, by: 'k', k, kvM3PerH: 5, table: [] }) as const
 
 export function aTank(
-  sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement'> & { id?: string; xM?: number },
+  sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement' | 'overflow'> & {
+    id?: string
+    xM?: number
+    overflow?: Overflow
+  },
   masses: { rockMassKg: number; sandMassKg: number },
 ): DisplayTank {
   return {
     id: 'tank',
     xM: 0,
     yM: 0,
+    overflow: null,
     ...sizes,
     displacement: { ...masses, rockDensityKgPerM3: 2000, sandGrainDensityKgPerM3: 2700 },
   }
@@ -57,9 +65,9 @@ export function aPump(
   speed: number,
   chamberId: string,
   outlet: Point,
-  id = 'return-pump',
+  inletHeightM: number | null = null,
 ): PlacedPump {
-  return { id, pumpId, speed, stopped: false, chamberId, outlet, inletHeightM: null }
+  return { id: 'return-pump', pumpId, speed, stopped: false, chamberId, outlet, inletHeightM }
 }
 
 export function lineOf(
@@ -71,4 +79,48 @@ export function lineOf(
   wantedFlowM3PerS: number | null = null,
 ): ReturnLine {
   return { id, name, start, run, end: { ...end, place: null, breakDepthM: null }, wantedFlowM3PerS }
+}
+
+/** A chamber of a sump whose sizes are not told yet. */
+export function aChamber(
+  id: string,
+  name: string,
+  use: SumpChamber['use'],
+  levelM: number,
+  more: Partial<SumpChamber> = {},
+): SumpChamber {
+  return { id, name, use, levelM, footprintM2: 0, submergedM3: 0, wantsDepth: null, ...more }
+}
+
+/** What a sump is taken to want until the keeper says otherwise. */
+export const USUAL = {
+  box: null,
+  walls: [],
+  marginM: 0.02,
+  gapM: 0.0016,
+  evaporationMmPerDay: 3,
+  hungWaterM3: 0,
+}
+
+export function aWall(
+  id: string,
+  kind: SumpWall['kind'],
+  atM: number,
+  topM: number,
+  more: Partial<SumpWall> = {},
+): SumpWall {
+  return {
+    id,
+    kind,
+    atM,
+    topM,
+    thicknessM: 0.006,
+    slotM: 0,
+    teeth: null,
+    pipeBoreM: 0.03,
+    pipeHeightM: 0.1,
+    adjustable: false,
+    opaque: false,
+    ...more,
+  }
 }

@@ -1,5 +1,7 @@
+import type { Drain, Overflow, Piece, Point } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
+  aChamber,
   aPump,
   aTank,
   ball,
@@ -12,6 +14,7 @@ import {
   pipe,
   tee,
   union,
+  USUAL,
 } from './plumbing.ts'
 import { samplePump } from './pumps.ts'
 
@@ -25,6 +28,139 @@ const SISTER = {
   turnoverPerH: 7,
 }
 
+/** A box behind each sister, skimmed along its whole length through a smooth notch. */
+function overflowAt(xM: number, name: string): Overflow {
+  return {
+    form: 'outer-box',
+    place: 'back',
+    crestM: 0.455,
+    rimLengthM: 0.32,
+    teeth: null,
+    openAbove: true,
+    guard: { openShare: 0.7, leastOpeningM: 0.004 },
+    keepsInM: 0.01,
+    box: {
+      xM: xM + 0.28,
+      yM: 0.565,
+      lengthM: 0.34,
+      widthM: 0.14,
+      floorM: 0.2,
+      rimM: 0.5,
+    },
+    passage: null,
+    chamberId: null,
+    holes: [
+      { id: `${name}-notch`, panel: 'back', glass: 'plain', alongM: 0.45, upM: 0.4, size: '50 mm' },
+    ],
+    sensorM: null,
+  }
+}
+
+const METRIC_32 = { series: 'pn-16', size: '32', boreM: null } as const
+
+/** Four pipes a side. The two siphons were joined below the box to save a hole in the stand. */
+function drainsOf(tankId: string, name: string, xM: number): Drain[] {
+  const at = (dx: number, zM: number) => ({ xM: xM + dx, yM: 0.63, zM })
+  const inward = xM === 0 ? 'right' : 'left'
+  const acrossM = xM === 0 ? 0.22 : 0.2
+  const drain = (
+    role: Drain['role'],
+    id: string,
+    label: string,
+    place: Point,
+    form: Drain['inlet']['form'],
+    pieces: Piece[],
+    end: Drain['end'],
+  ): Drain => ({
+    id: `${name}-${id}`,
+    name: `${label}, ${name}`,
+    tankId,
+    role,
+    inlet: { form, place, openAreaRatio: 2.5 },
+    run: { size: METRIC_32, ...NEW_PIPE, pieces },
+    end,
+  })
+  const sump = { at: 'chamber', id: 'sump', landing: 'open' } as const
+  const toSump = (id: string, downM: number, lastM: number) =>
+    inOrder(
+      id,
+      pipe('down', downM),
+      union,
+      elbow,
+      pipe('front', 0.35),
+      elbow,
+      pipe(inward, acrossM),
+      elbow,
+      pipe('down', lastM),
+    )
+  return [
+    drain(
+      'siphon',
+      'siphon',
+      'Siphon',
+      at(0.33, 1.11),
+      'turned-down',
+      inOrder(
+        `${name}-siphon`,
+        pipe('down', 0.2),
+        gate(0.42),
+        union,
+        pipe('down', 0.15),
+        tee(`${name}-join`),
+        pipe('down', 0.1),
+        elbow,
+        pipe('front', 0.35),
+        elbow,
+        pipe(inward, acrossM),
+        elbow,
+        pipe('down', 0.41),
+      ),
+      sump,
+    ),
+    drain(
+      'siphon',
+      'second',
+      'Second siphon',
+      at(0.42, 1.11),
+      'turned-down',
+      inOrder(
+        `${name}-second`,
+        pipe('down', 0.2),
+        gate(0.4),
+        union,
+        pipe('down', 0.15),
+        elbow,
+        pipe('left', 0.09),
+      ),
+      { at: 'tee', id: `${name}-join`, landing: 'open' },
+    ),
+    drain(
+      'trickle',
+      'trickle',
+      'Trickle',
+      at(0.5, 1.24),
+      'open',
+      inOrder(`${name}-trickle`, pipe('down', 0.6), union, {
+        kind: 'free-hose',
+        lengthM: 0.62,
+        byXM: xM === 0 ? 0.2 : -0.25,
+        byYM: -0.35,
+        byZM: -0.33,
+      }),
+      sump,
+    ),
+    drain(
+      'emergency',
+      'emergency',
+      'Emergency',
+      at(0.57, 1.285),
+      'open',
+      toSump(`${name}-emergency`, 0.62, 0.36),
+      sump,
+    ),
+  ]
+}
+
 /** Two tanks on one open sump. Nobody ever balanced their valves: the near one takes most of the water. */
 export const TWO_SISTERS: DemoBasin = {
   name: 'Two Sisters',
@@ -32,16 +168,40 @@ export const TWO_SISTERS: DemoBasin = {
   designName: 'as built',
   design: {
     tanks: [
-      aTank({ ...SISTER, name: 'West sister' }, { rockMassKg: 22, sandMassKg: 14 }),
       aTank(
-        { ...SISTER, id: 'east', name: 'East sister', xM: 1.05 },
+        { ...SISTER, name: 'West sister', overflow: overflowAt(0, 'west') },
+        { rockMassKg: 22, sandMassKg: 14 },
+      ),
+      aTank(
+        {
+          ...SISTER,
+          id: 'east',
+          name: 'East sister',
+          xM: 1.05,
+          overflow: overflowAt(1.05, 'east'),
+        },
         { rockMassKg: 25, sandMassKg: 0 },
       ),
     ],
     water: { salinityPpt: 35, temperatureC: 25 },
+    drains: [...drainsOf('tank', 'west', 0), ...drainsOf('east', 'east', 1.05)],
+    sump: {
+      ...USUAL,
+      chambers: [aChamber('sump', 'Open sump', 'return', 0.28, { footprintM2: 0.045 })],
+      box: {
+        make: 'bought',
+        xM: 0.36,
+        yM: 0.1,
+        floorHeightM: 0.08,
+        lengthM: 1.2,
+        widthM: 0.4,
+        heightM: 0.32,
+        panelM: 0.008,
+      },
+      walls: [],
+    },
     returnSide: {
-      chambers: [{ id: 'sump', name: 'Open sump', levelM: 0.28 }],
-      pumps: [aPump('rowan-50', 0.95, 'sump', { xM: 0.5, yM: 0.3, zM: 0.14 })],
+      pumps: [aPump('rowan-50', 0.95, 'sump', { xM: 0.5, yM: 0.3, zM: 0.14 }, 0.11)],
       lines: [
         lineOf(
           'west',

@@ -14,7 +14,8 @@ export function addPump(
   use: PumpUse,
   newId: NewId,
 ): { edits: Edit[]; lineId: string } {
-  const { pumps, lines, chambers } = design.returnSide
+  const { pumps, lines } = design.returnSide
+  const { chambers } = design.sump
   const first = pumps[0]!
   const placed: PlacedPump = {
     ...first,

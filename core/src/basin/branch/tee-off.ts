@@ -79,7 +79,7 @@ function branchOf(
     }
   }
   if (kind.what === 'takeoff') {
-    const chamber = design.returnSide.chambers.find(({ id }) => id === kind.chamberId)!
+    const chamber = design.sump.chambers.find(({ id }) => id === kind.chamberId)!
     const to = { ...from, xM: from.xM - 0.35, zM: chamber.levelM + OVER_WATER_M }
     return {
       name: freeName(design, 'Takeoff'),

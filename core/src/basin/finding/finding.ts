@@ -3,13 +3,15 @@ import type { BasinDesign } from '../design.ts'
 import type { Edit } from '../edit.ts'
 import type { LaidLine } from '../layout/lay-lines.ts'
 import type { LaidPump, Layout } from '../layout/layout.ts'
+import type { Settled } from '../loop/settle.ts'
+import type { SolvedDrain, SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
 import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from '../solved.ts'
 
 /** stop: it will not do. watch: it will do, with an eye on it. fine: said because it was asked. */
 export type Severity = 'stop' | 'watch' | 'fine'
 
 /** The stop on the water's path that a finding belongs to. */
-export type PathStop = 'tank' | 'return'
+export type PathStop = 'tank' | 'overflow' | 'drains' | 'sump' | 'return'
 
 /** A change that would mend it, and what it would bring. */
 export interface Fix {
@@ -73,6 +75,10 @@ export interface Solving {
   readonly layout: Layout
   readonly tanks: readonly SolvedTank[]
   readonly water: SolvedWater
+  readonly settled: Settled
+  readonly overflows: readonly SolvedOverflow[]
+  readonly drains: readonly SolvedDrain[]
+  readonly sump: SolvedSump
   readonly returnSide: SolvedReturn
 }
 

@@ -5,7 +5,8 @@ import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { BasinDesign } from '../design.ts'
 import { applyEdits, type Edit } from '../edit.ts'
 import { endFlow, tankFlow } from '../ends.ts'
-import { layOut, type LaidPump, type Layout } from '../layout/layout.ts'
+import { layOutRunning } from '../loop/settle.ts'
+import type { LaidPump, Layout } from '../layout/layout.ts'
 import { run, type Running } from '../running.ts'
 import type { Fix } from './finding.ts'
 
@@ -14,7 +15,7 @@ export type Of = { readonly tankId: string } | { readonly lineId: string }
 
 /** The flow a design would have with these edits made; nil where it would have none. */
 export function flowWith(design: BasinDesign, edits: readonly Edit[], of: Of): number {
-  const layout = layOut(applyEdits(design, edits))
+  const layout = layOutRunning(applyEdits(design, edits))
   return flowOf(layout, run(makeNetwork(layout.problem), AS_COMPUTED).running, of)
 }
 

@@ -122,14 +122,15 @@ function withTees(laid: LaidLine, tees: Tees): LaidLine {
   }
 }
 
-function endOf(
+/** Where a line's mouth is and the head that counts there. */
+export function endOf(
   design: BasinDesign,
   { end }: ReturnLine,
   mouth: Point,
 ): { end: RunEnd; endHeadM: number | null } {
   if (end.at === 'tee' || end.at === 'cap') return { end: end.at, endHeadM: null }
   if (end.at === 'chamber') {
-    const { levelM } = byId(design.returnSide.chambers, end.id, 'chamber')
+    const { levelM } = byId(design.sump.chambers, end.id, 'chamber')
     return inOrOver(mouth.zM, levelM)
   }
   const tank = byId(design.tanks, end.id, 'tank')

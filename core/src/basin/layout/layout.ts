@@ -48,7 +48,8 @@ export function layOut(design: BasinDesign): Layout {
 }
 
 function layPumps(design: BasinDesign): LaidPump[] {
-  const { pumps, chambers, lines } = design.returnSide
+  const { pumps, lines } = design.returnSide
+  const { chambers } = design.sump
   return pumps.map((placed) => {
     const part = partOf(design, placed.pumpId)
     const lineIndex = lines.findIndex(({ start }) => start.at === 'pump' && start.id === placed.id)

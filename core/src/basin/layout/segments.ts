@@ -83,9 +83,9 @@ export function lineLinks(
 
 function startNode(design: BasinDesign, { line }: LaidLine, nodes: Nodes): number {
   if (line.start.at === 'tee') return nodes.at(`tee ${line.start.id}`, null)
-  const { pumps, chambers } = design.returnSide
+  const { pumps } = design.returnSide
   const { chamberId } = byId(pumps, line.start.id, 'placed pump')
-  return nodes.at(`chamber ${chamberId}`, byId(chambers, chamberId, 'chamber').levelM)
+  return nodes.at(`chamber ${chamberId}`, byId(design.sump.chambers, chamberId, 'chamber').levelM)
 }
 
 function endNode({ line, endHeadM }: LaidLine, nodes: Nodes): number {
@@ -112,11 +112,11 @@ function lossesOf(
   return { line: makeLine(frictions, fittings), tables }
 }
 
-function endsInAir({ end }: LaidLine): boolean {
+export function endsInAir({ end }: LaidLine): boolean {
   return end === 'above-water' || end === 'outside-tank'
 }
 
-function hasCheck({ placed }: LaidLine, first: number, end: number): boolean {
+export function hasCheck({ placed }: LaidLine, first: number, end: number): boolean {
   for (let i = first; i < end; i++) if (placed[i]!.piece.kind === 'check-valve') return true
   return false
 }

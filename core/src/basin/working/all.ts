@@ -1,5 +1,6 @@
 import { byId, partOf, type BasinDesign } from '../design.ts'
-import { layOut, pumpOf } from '../layout/layout.ts'
+import { layOutRunning } from '../loop/settle.ts'
+import { pumpOf } from '../layout/layout.ts'
 import { rulesOfThumb } from '../rules-of-thumb.ts'
 import type { SolvedBasin } from '../solved-basin.ts'
 import { flowWorking, headWorking, liftWorking, turnoverWorking } from './duty.ts'
@@ -50,7 +51,7 @@ export function workingOf(
   solved: SolvedBasin,
   about: About = {},
 ): Working {
-  const layout = layOut(design)
+  const layout = layOutRunning(design)
   const { lines, leadLineId } = solved.returnSide
   const line =
     lines.find(({ lineId }) => lineId === about.lineId) ??

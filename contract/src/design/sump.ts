@@ -1,0 +1,156 @@
+import { Type } from 'class-transformer'
+import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
+import {
+  CHAMBER_USES,
+  WALL_KINDS,
+  type ChamberUse,
+  type Sump,
+  type SumpBox,
+  type SumpChamber,
+  type SumpWall,
+  type WallKind,
+} from '@yew-basin/core'
+import { COUNTS, LIMITS } from './limits.ts'
+import { TeethDocument } from './overflow.ts'
+import { Id, Listing, OneOf, OrNull, Says, Text, Within } from './rules.ts'
+
+const anObject = { message: 'must be an object' }
+const aSwitch = { message: 'must be true or false' }
+
+/** Depths that a skimmer works in. */
+export class DepthRangeDocument {
+  @Within(LIMITS.sumpHeight, 'Least depth, m.')
+  leastM!: number
+
+  @Within(LIMITS.sumpHeight, 'Most depth, m.')
+  mostM!: number
+}
+
+/** A chamber of the sump. */
+export class ChamberDocument implements SumpChamber {
+  @Id('Names the chamber in this design.')
+  id!: string
+
+  @Text(COUNTS.nameLength, 'What the keeper calls it.')
+  name!: string
+
+  @OneOf(CHAMBER_USES, 'What it is for.')
+  use!: ChamberUse
+
+  @Within(
+    LIMITS.sourceLevel,
+    'Level that the keeper fills to, over the room’s floor, m; in a sump with sizes it counts for the return chamber and a reservoir.',
+  )
+  levelM!: number
+
+  @Within(LIMITS.footprint, 'Section of what stands in it through the surface, m².')
+  footprintM2!: number
+
+  @Within(LIMITS.submerged, 'What lies in it under water, m³.')
+  submergedM3!: number
+
+  @Type(() => DepthRangeDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('Depths its skimmer works in; null: none told.')
+  wantsDepth!: DepthRangeDocument | null
+}
+
+/** The sump’s inside. */
+export class SumpBoxDocument implements SumpBox {
+  @OneOf(['bought', 'self-built'], 'How the keeper comes by it.')
+  make!: 'bought' | 'self-built'
+
+  @Within(LIMITS.place, 'Its left inside face, to the right of the room’s zero, m.')
+  xM!: number
+
+  @Within(LIMITS.place, 'Its front inside face, behind the room’s zero, m.')
+  yM!: number
+
+  @Within(LIMITS.floorHeight, 'Its inside floor over the room’s floor, m.')
+  floorHeightM!: number
+
+  @Within(LIMITS.sumpLength, 'Inside length, left to right, m.')
+  lengthM!: number
+
+  @Within(LIMITS.sumpLength, 'Inside width, front to back, m.')
+  widthM!: number
+
+  @Within(LIMITS.sumpHeight, 'Height of its rim over its inside floor, m.')
+  heightM!: number
+
+  @Within(LIMITS.panel, 'Thickness of its panels, m.')
+  panelM!: number
+}
+
+/** A wall between two chambers. */
+export class SumpWallDocument implements SumpWall {
+  @Id('Names the wall in this design.')
+  id!: string
+
+  @OneOf(WALL_KINDS, 'How water passes it.')
+  kind!: WallKind
+
+  @Within(LIMITS.wallPlace, 'Its left face from the sump’s left inside face, m.')
+  atM!: number
+
+  @Within(LIMITS.panel, 'Its thickness, m.')
+  thicknessM!: number
+
+  @Within(LIMITS.wallTop, 'Its top over the sump’s inside floor, m.')
+  topM!: number
+
+  @Within(LIMITS.slot, 'Height of the slot under it, m; 0 but for an under-wall.')
+  slotM!: number
+
+  @Type(() => TeethDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('Its teeth; null but for a comb.')
+  teeth!: TeethDocument | null
+
+  @Within(LIMITS.bore, 'Bore of the pipe through it, m.')
+  pipeBoreM!: number
+
+  @Within(LIMITS.wallTop, 'Height of that pipe’s middle, m.')
+  pipeHeightM!: number
+
+  @IsBoolean(aSwitch)
+  @Says('Its height can be set when it stands.')
+  adjustable!: boolean
+
+  @IsBoolean(aSwitch)
+  @Says('It lets no light through.')
+  opaque!: boolean
+}
+
+/** Where the water waits between the drains and the pump. */
+export class SumpDocument implements Sump {
+  @Listing(1, COUNTS.chambers, 'Its chambers, left to right.')
+  @Type(() => ChamberDocument)
+  @ValidateNested({ each: true })
+  chambers!: ChamberDocument[]
+
+  @Type(() => SumpBoxDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('Its sizes; null: not told, and each chamber stands at its given level.')
+  box!: SumpBoxDocument | null
+
+  @Listing(0, COUNTS.chambers - 1, 'One wall between each two chambers; none without sizes.')
+  @Type(() => SumpWallDocument)
+  @ValidateNested({ each: true })
+  walls!: SumpWallDocument[]
+
+  @Within(LIMITS.margin, 'What must stay free below its rim after a power cut, m.')
+  marginM!: number
+
+  @Within(LIMITS.gap, 'Width left for silicone on either side of a wall, m.')
+  gapM!: number
+
+  @Within(LIMITS.evaporation, 'What open water loses to the air, mm a day.')
+  evaporationMmPerDay!: number
+
+  @Within(LIMITS.submerged, 'What hung equipment lets go when the pump stops, m³.')
+  hungWaterM3!: number
+}

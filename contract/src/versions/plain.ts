@@ -1,0 +1,14 @@
+/** A stored object of any format, before it is checked. */
+export type Plain = Readonly<Record<string, unknown>>
+
+export function asPlain(value: unknown): Plain {
+  return typeof value === 'object' && value !== null ? (value as Plain) : {}
+}
+
+/** A list with each of its objects changed; what is no list or no object stays as it is, for the checks to name. */
+export function eachOf(list: unknown, change: (one: Plain) => unknown): unknown {
+  if (!Array.isArray(list)) return list
+  return list.map((one: unknown) =>
+    typeof one === 'object' && one !== null ? change(one as Plain) : one,
+  )
+}

@@ -1,0 +1,43 @@
+import type { BasinDesign } from '../design.ts'
+import { byId } from '../design.ts'
+import { endOf, type LaidLine } from './lay-lines.ts'
+import type { Layout } from './layout.ts'
+import { hasCheck, endsInAir } from './segments.ts'
+
+/** The same layout with the water at a design's levels; itself where no line and no pump feels them. */
+export function relevel(layout: Layout, design: BasinDesign): Layout {
+  const lines = layout.lines.map((laid): LaidLine => {
+    const now = endOf(design, laid.line, laid.mouth)
+    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : { ...laid, ...now }
+  })
+  const pumps = layout.pumps.map((pump) => {
+    const { levelM } = byId(design.sump.chambers, pump.placed.chamberId, 'chamber')
+    return levelM === pump.sourceLevelM ? pump : { ...pump, sourceLevelM: levelM }
+  })
+  const moved =
+    lines.some((laid, i) => laid !== layout.lines[i]) ||
+    pumps.some((pump, i) => pump !== layout.pumps[i])
+  return moved
+    ? { ...layout, lines, pumps, problem: problemAt({ ...layout, lines, pumps }) }
+    : layout
+}
+
+function problemAt({ lines, pumps, problem, segments }: Layout): Layout['problem'] {
+  const heads = new Map<string, number | null>([
+    ...lines.map(({ line, endHeadM }) => [`end ${line.id}`, endHeadM] as const),
+    ...pumps.map(
+      ({ placed, sourceLevelM }) => [`chamber ${placed.chamberId}`, sourceLevelM] as const,
+    ),
+  ])
+  const links = [...problem.links]
+  lines.forEach((laid, i) => {
+    const last = segments[i]!.at(-1)!
+    const oneWay = hasCheck(laid, last.firstPiece, last.endPiece) || endsInAir(laid)
+    if (oneWay !== links[last.link]!.oneWay) links[last.link] = { ...links[last.link]!, oneWay }
+  })
+  return {
+    ...problem,
+    nodes: problem.nodes.map((node) => ({ ...node, headM: heads.get(node.id) ?? node.headM })),
+    links,
+  }
+}

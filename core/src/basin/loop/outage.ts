@@ -1,0 +1,149 @@
+import {
+  drainBack,
+  fillLineM,
+  freeVolumeM3,
+  stillLevelM,
+  type Stopping,
+  type StoppingChamber,
+  type StoppingDisplay,
+  type StoppingPipe,
+} from '../../sump/drain-back.ts'
+import { crestM } from '../../sump/wall.ts'
+import type { PlacedPiece } from '../../run/path.ts'
+import { filledShareOf, noiseBand } from '../../drain/vented.ts'
+import { surfaceM } from '../design.ts'
+import type { LaidLine } from '../layout/lay-lines.ts'
+import type { SolvedOutage } from '../solved-gravity.ts'
+import type { SumpBox } from '../sump.ts'
+import type { Settled } from './settle.ts'
+import { chamberAreasM2, wallShape } from './sump-levels.ts'
+
+/** What a power cut brings down, and whether the sump holds it. */
+export function solveOutage(settled: Settled, box: SumpBox): SolvedOutage {
+  const { sump } = settled.design
+  const chambers = stoppingChambers(settled, box)
+  const back = drainBack(stopping(settled, true))
+  const stillM = stillLevelM(chambers, back.totalM3)
+  const counts = settled.layout.lines.some(hasCheck)
+  const without = counts ? drainBack(stopping(settled, false)).totalM3 : null
+  return {
+    drainBack: back,
+    stillM: box.floorHeightM + stillM,
+    marginM: box.heightM - stillM,
+    spills: stillM > box.heightM,
+    fillLineM: box.floorHeightM + fillLineM(chambers, back.totalM3, box.heightM - sump.marginM),
+    freeVolumeM3: freeVolumeM3(chambers, box.heightM),
+    marginWithoutCheckM: without === null ? null : box.heightM - stillLevelM(chambers, without),
+  }
+}
+
+/** The chambers that take the water, the return chamber last; a reservoir behind a solid wall takes none. */
+function stoppingChambers(settled: Settled, box: SumpBox): StoppingChamber[] {
+  const { returnIndex, chambers, design } = settled
+  const areas = chamberAreasM2(design.sump, box)
+  const held = heldBy(settled, box)
+  const order = chambers.map((_, i) => i).filter((i) => i !== returnIndex && !chambers[i]!.apart)
+  return [...order, returnIndex].map((i) => ({
+    areaM2: areas[i]!,
+    runningLevelM: chambers[i]!.levelM - box.floorHeightM,
+    heldByM: held[i]!,
+  }))
+}
+
+/** The highest crest on a chamber's way to the return chamber holds its water. */
+function heldBy({ design, returnIndex }: Settled, box: SumpBox): number[] {
+  const { chambers, walls } = design.sump
+  const held = chambers.map(() => 0)
+  for (const step of [-1, 1]) {
+    for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
+      const wall = walls[step < 0 ? i : i - 1]!
+      const own =
+        wall.kind === 'under'
+          ? 0
+          : wall.kind === 'pipe'
+            ? wall.pipeHeightM
+            : crestM(wallShape(wall, box))
+      held[i] = Math.max(held[i - step]!, own)
+    }
+  }
+  return held
+}
+
+function stopping(settled: Settled, checkHolds: boolean): Stopping {
+  const { design, overflows, tankLevels, drains, layout } = settled
+  return {
+    displays: design.tanks.map((tank): StoppingDisplay => ({
+      surfaceM2: tank.lengthM * tank.widthM,
+      runningLevelM: surfaceM(tank),
+      crestM: tank.floorHeightM + (tank.overflow?.crestM ?? tank.waterLevelM),
+      siphonBreakM: siphonBreak(settled, tank.id, checkHolds),
+    })),
+    boxes: overflows.flatMap((one, i) => {
+      const box = one?.overflow.box
+      const boxM = tankLevels[i]?.boxM ?? null
+      if (!one || !box || boxM === null || one.drains.length === 0) return []
+      return [
+        {
+          surfaceM2: box.lengthM * box.widthM,
+          runningLevelM: boxM,
+          drainInletM: Math.min(...one.drains.map(({ lipM }) => lipM)),
+        },
+      ]
+    }),
+    returnPipes: layout.lines.flatMap((laid) =>
+      checkHolds && hasCheck(laid) ? [] : pipesAbove(laid.placed, sourceLevel(settled), 1),
+    ),
+    drainPipes: drains.flatMap((laid) => {
+      const flow = settled.drainFlows[laid.index]!
+      if (flow <= 0) return []
+      const full = laid.drain.role === 'siphon' || noiseBand(laid.boreM, flow) === 'over'
+      const share = full ? 1 : filledShareOf(laid.boreM, flow)
+      return pipesAbove(laid.placed, levelAt(settled, laid.chamberId), share)
+    }),
+    equipmentM3: design.sump.hungWaterM3,
+  }
+}
+
+function hasCheck({ placed }: LaidLine): boolean {
+  return placed.some(({ piece }) => piece.kind === 'check-valve')
+}
+
+/** The deepest point at which any outlet of a tank lets its siphon run; null: none is under water, or a check valve holds it. */
+function siphonBreak(
+  { layout, design }: Settled,
+  tankId: string,
+  checkHolds: boolean,
+): number | null {
+  const tank = design.tanks.find(({ id }) => id === tankId)!
+  const breaks = layout.lines.flatMap((laid) => {
+    const { end } = laid.line
+    if (end.at !== 'tank' || end.id !== tankId || laid.end !== 'under-water') return []
+    if (checkHolds && hasCheck(laid)) return []
+    return [end.breakDepthM === null ? laid.mouth.zM : surfaceM(tank) - end.breakDepthM]
+  })
+  return breaks.length > 0 ? Math.min(...breaks) : null
+}
+
+function sourceLevel({ chambers, returnIndex }: Settled): number {
+  return chambers[returnIndex]!.levelM
+}
+
+function levelAt({ design, chambers }: Settled, chamberId: string): number {
+  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
+}
+
+/** Straight pipe above a level, by bore. */
+function pipesAbove(
+  placed: readonly PlacedPiece[],
+  levelM: number,
+  filledShare: number,
+): StoppingPipe[] {
+  return placed.flatMap(({ piece, from, to, boreBeforeM }) => {
+    if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') return []
+    const low = Math.min(from.zM, to.zM)
+    const high = Math.max(from.zM, to.zM)
+    if (high <= levelM) return []
+    const share = low >= levelM ? 1 : (high - levelM) / (high - low)
+    return [{ boreM: boreBeforeM, lengthM: piece.lengthM * share, filledShare }]
+  })
+}

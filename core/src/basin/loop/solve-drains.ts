@@ -1,0 +1,210 @@
+import { openPipeRiseM, ruledBy, type OpenPipe } from '../../drain/emergency.ts'
+import { fallFlow, fallHeadM } from '../../drain/fall.ts'
+import { matchValve } from '../../drain/match.ts'
+import { FILLED, filledShareOf, noiseBand, ventedFlow } from '../../drain/vented.ts'
+import { kAt } from '../../fitting/loss.ts'
+import { waterAt } from '../../fluid/water.ts'
+import { reynolds, speedMPerS, velocityHeadM } from '../../pipe/flow.ts'
+import { leastDepthM } from '../../pump/submergence.ts'
+import { pieceLosses } from '../../run/losses.ts'
+import type { PlacedPiece } from '../../run/path.ts'
+import type { ValvePiece } from '../../run/piece.ts'
+import type { Drain } from '../overflow.ts'
+import type { DrainState, SolvedDrain, SolvedMatch } from '../solved-gravity.ts'
+import { layDrains, type LaidDrain } from './lay-drains.ts'
+import type { Settled } from './settle.ts'
+
+/** Every drain as it runs, in the design's order. */
+export function solveDrains(settled: Settled): SolvedDrain[] {
+  const open = withValvesOpen(settled)
+  return settled.drains.map((laid, i) => solveDrain(settled, laid, open[i]!))
+}
+
+/** The same drains with every valve wide open. */
+function withValvesOpen({ design, drains }: Settled): readonly LaidDrain[] {
+  const throttled = (piece: { kind: string }) => piece.kind === 'valve'
+  if (!design.drains.some(({ run }) => run.pieces.some(throttled))) return drains
+  const opened = design.drains.map((drain): Drain => ({
+    ...drain,
+    run: {
+      ...drain.run,
+      pieces: drain.run.pieces.map((piece) =>
+        piece.kind === 'valve' ? { ...piece, opening: 1 } : piece,
+      ),
+    },
+  }))
+  return layDrains({ ...design, drains: opened }, waterAt(design.water))
+}
+
+function solveDrain(settled: Settled, laid: LaidDrain, open: LaidDrain): SolvedDrain {
+  const { drain, boreM, lipM, mouth, index } = laid
+  const tank = settled.design.tanks.findIndex(({ id }) => id === drain.tankId)
+  const levels = settled.tankLevels[tank] ?? null
+  const boxM = levels?.boxM ?? lipM
+  const flowM3PerS = settled.drainFlows[index]!
+  const outM = Math.max(lastMouth(settled, laid), levelOf(settled, laid.chamberId))
+  const whole = (one: LaidDrain) => fallFlow(oneFall(one), Math.max(0, boxM - outM))
+  const overInletM = boxM - lipM
+  const isSiphon = drain.role === 'siphon'
+  const runsDown = drain.role === 'vented' || drain.role === 'trickle'
+  const primedM3PerS = whole(laid)
+  return {
+    drainId: drain.id,
+    tankId: drain.tankId,
+    flowM3PerS,
+    state: stateOf(drain, flowM3PerS, primedM3PerS, boreM),
+    primedM3PerS,
+    openPrimedM3PerS: whole(open),
+    overInletM,
+    leastOverInletM: isSiphon ? leastDepthM(boreM, flowM3PerS) : null,
+    filledShare: runsDown ? filledShareOf(boreM, flowM3PerS) : null,
+    noise: runsDown ? noiseBand(boreM, flowM3PerS) : null,
+    vented: runsDown
+      ? {
+          quietM3PerS: ventedFlow(boreM, FILLED.quiet),
+          usualM3PerS: ventedFlow(boreM, FILLED.usual),
+          mostM3PerS: ventedFlow(boreM, FILLED.most),
+        }
+      : null,
+    emergency: drain.role === 'emergency' ? emergencyOf(settled, laid, outM) : null,
+    match: isSiphon ? matchOf(settled, laid, open, outM) : null,
+    speedMPerS: speedMPerS(flowM3PerS, boreM),
+    end: mouth.zM >= levelOf(settled, laid.chamberId) ? 'above-water' : 'under-water',
+    start: drain.inlet.place,
+    mouth,
+    chamberId: laid.chamberId,
+    joinsId: laid.trunkId,
+    leastSlope: leastSlope(laid.placed),
+    pieces: laid.placed.map(({ piece, from, to, boreBeforeM }) => ({
+      pieceId: piece.id,
+      from,
+      to,
+      boreM: boreBeforeM,
+    })),
+  }
+}
+
+/** A drain as one pipe: to its own end, or to where it joins another. */
+function oneFall({ before, after }: LaidDrain): LaidDrain['before'] {
+  if (!after) return before
+  return {
+    law: { ...before.law, bores: [...before.law.bores, ...after.law.bores] },
+    shut: before.shut || after.shut,
+  }
+}
+
+function lastMouth({ drains }: Settled, laid: LaidDrain): number {
+  return (drains.find(({ drain }) => drain.id === laid.trunkId) ?? laid).mouth.zM
+}
+
+function levelOf({ design, chambers }: Settled, chamberId: string): number {
+  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
+}
+
+/** A siphon that does not reach its full flow takes air; so does a vented pipe past a third of its section. */
+function stateOf({ role }: Drain, flow: number, primed: number, boreM: number): DrainState {
+  if (flow <= 0) return 'dry'
+  if (role === 'siphon') return flow >= primed * (1 - 1e-6) ? 'full' : 'gulps'
+  return noiseBand(boreM, flow) === 'over' ? 'gulps' : 'wetted'
+}
+
+function tankFlowOf({ drains, drainFlows }: Settled, tankId: string): number {
+  return drains.reduce(
+    (sum, { drain, index }) => (drain.tankId === tankId ? sum + drainFlows[index]! : sum),
+    0,
+  )
+}
+
+function emergencyOf(settled: Settled, laid: LaidDrain, outM: number): SolvedDrain['emergency'] {
+  const pipe: OpenPipe = {
+    boreM: laid.boreM,
+    below: { fall: oneFall(laid), dropM: laid.lipM - outM },
+  }
+  const riseM = openPipeRiseM(pipe, tankFlowOf(settled, laid.drain.tankId))
+  if (!Number.isFinite(riseM)) return { riseM: null, ruledBy: null }
+  return { riseM, ruledBy: ruledBy(pipe, riseM) }
+}
+
+/** Share of the flow a siphon leaves to the trickle beside it (choice). */
+const TRICKLE_SHARE = 0.05
+/** A siphon without a trickle holds the box this far below the emergency's lip (choice). */
+const BELOW_EMERGENCY_M = 0.025
+
+/** What a siphon's valve should be set to. */
+function matchOf(
+  settled: Settled,
+  laid: LaidDrain,
+  open: LaidDrain,
+  outM: number,
+): SolvedMatch | null {
+  const at = laid.placed.find(({ piece }) => piece.kind === 'valve' && piece.form !== 'diaphragm')
+  const all = tankFlowOf(settled, laid.drain.tankId)
+  const others = settled.drains.filter(
+    ({ drain }) => drain.tankId === laid.drain.tankId && drain.role !== 'siphon',
+  )
+  const siphons = settled.drains.filter(
+    ({ drain }) => drain.tankId === laid.drain.tankId && drain.role === 'siphon',
+  )
+  if (!at || laid.after || laid.trunkId !== null || all <= 0 || others.length === 0) return null
+  const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
+  const trickle = others.find(({ drain }) => drain.role !== 'emergency')
+  const lipM = Math.min(...others.map((one) => one.lipM))
+  const kept = trickle ? all * TRICKLE_SHARE : 0
+  const levelM = trickle
+    ? trickle.lipM + openPipeRiseM({ boreM: trickle.boreM, below: null }, kept)
+    : lipM - BELOW_EMERGENCY_M
+  const flowM3PerS = (all - kept) / siphons.length
+  const matched = matchedAt(settled, open, at, { flowM3PerS, dropM: levelM - outM })
+  const perTouch = valve.form === 'ball' ? 1 / QUARTER_TURN_DEG : 1 / GATE_TURNS
+  return {
+    pieceId: valve.id,
+    form: valve.form,
+    flowM3PerS,
+    levelM,
+    opening: levelM > laid.lipM ? matched.opening : null,
+    levelPerTouchM:
+      matched.levelPerOpeningM === null ? null : Math.abs(matched.levelPerOpeningM) * perTouch,
+  }
+}
+
+const QUARTER_TURN_DEG = 90
+/** Turns of a small gate valve from shut to open (choice: they run from 8 to 12). */
+export const GATE_TURNS = 10
+
+function matchedAt(
+  { design }: Settled,
+  open: LaidDrain,
+  at: PlacedPiece,
+  { flowM3PerS, dropM }: { flowM3PerS: number; dropM: number },
+) {
+  const water = waterAt(design.water)
+  const valve = at.piece as ValvePiece
+  const [loss] = pieceLosses({ ...at, piece: { ...valve, opening: 1 } }, open.drain.run).fittings
+  const boreM = at.boreBeforeM
+  const re = reynolds(speedMPerS(flowM3PerS, boreM), boreM, water.kinematicM2PerS)
+  const openK = kAt(loss!.loss, re)
+  const openValveM = openK * velocityHeadM(speedMPerS(flowM3PerS, boreM))
+  return matchValve({
+    valve: valve.form === 'gate' ? 'gate-valve' : 'ball-valve',
+    boreM,
+    flowM3PerS,
+    dropM,
+    otherLossM: fallHeadM(open.before, flowM3PerS) - openValveM,
+    openK,
+  })
+}
+
+/** A stretch flatter than this counts as near-level, m/m (choice). */
+const NEAR_LEVEL = 0.2
+
+function leastSlope(placed: readonly PlacedPiece[]): number | null {
+  let least: number | null = null
+  for (const { piece, from, to } of placed) {
+    if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
+    const along = Math.hypot(to.xM - from.xM, to.yM - from.yM)
+    if (along < 0.05) continue
+    const slope = (from.zM - to.zM) / along
+    if (slope < NEAR_LEVEL) least = Math.min(least ?? Infinity, slope)
+  }
+  return least
+}

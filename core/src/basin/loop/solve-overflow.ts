@@ -1,0 +1,105 @@
+import { tubeFroude, primeVerdict } from '../../drain/hung.ts'
+import { LEAST_MEASURED_HEAD_M } from '../../weir/smooth.ts'
+import { rimFlow } from '../../weir/rim.ts'
+import type { BlockedRow, SolvedOverflow } from '../solved-gravity.ts'
+import { boxDrains } from './box-level.ts'
+import type { LaidDrain } from './lay-drains.ts'
+import type { Settled } from './settle.ts'
+import {
+  boxRim,
+  levelsOver,
+  passageHeadM,
+  type Overflowing,
+  type TankLevels,
+} from './tank-level.ts'
+
+/** The overflow of one tank as it runs. */
+export function solveOverflow(
+  settled: Settled,
+  one: Overflowing,
+  levels: TankLevels,
+  flowM3PerS: number,
+): SolvedOverflow {
+  const { tank, overflow, rim } = one
+  const tube = overflow.passage?.kind === 'siphon' ? overflow.passage : null
+  const froude = tube ? tubeFroude(tube.boreM, flowM3PerS / tube.count) : null
+  const leastOpeningM = leastOpening(one)
+  return {
+    tankId: tank.id,
+    flowM3PerS,
+    crestM: tank.floorHeightM + overflow.crestM,
+    ...levels,
+    innerM: Number.isFinite(levels.innerM) ? levels.innerM : null,
+    boxRimM: tank.floorHeightM + boxRim(one),
+    belowMeasured: levels.headM < LEAST_MEASURED_HEAD_M,
+    overTeethM: overflow.teeth ? levels.headM - overflow.teeth.heightM : null,
+    teethDrownM3PerS: overflow.teeth ? rimFlow(rim, overflow.teeth.heightM) : null,
+    tankSpillsM3PerS: rimFlow(rim, tank.rimM - overflow.crestM),
+    passageHeadM: overflow.passage ? passageHeadM(one, flowM3PerS) : null,
+    froude,
+    prime: froude === null ? null : primeVerdict(froude),
+    keepsIn: overflow.keepsInM === null ? null : leastOpeningM < overflow.keepsInM,
+    leastOpeningM,
+    blocked: blockedRows(settled, one, flowM3PerS),
+  }
+}
+
+/** The smallest opening on the way out: between teeth, or in the guard. */
+function leastOpening({ overflow, rim }: Overflowing): number {
+  return Math.min(
+    overflow.teeth?.slotWidthM ?? Infinity,
+    overflow.guard?.leastOpeningM ?? Infinity,
+    rim.lengthM,
+  )
+}
+
+/** Every single pipe blocked in turn; pipes that join go together too. */
+function blockedRows(
+  { chambers, design }: Settled,
+  one: Overflowing,
+  flowM3PerS: number,
+): BlockedRow[] {
+  const { drains } = one
+  if (drains.length === 0) return []
+  const levelOf = (id: string) =>
+    chambers[design.sump.chambers.findIndex((c) => c.id === id)]!.levelM
+  const box = boxDrains(drains, levelOf)
+  return causesOf(drains).map((cause) => {
+    const drainIds = cause.map(({ drain }) => drain.id)
+    const levels = levelsOver(one, box, flowM3PerS, new Set(drainIds))
+    return rowOf(one, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
+  })
+}
+
+/** What one blockage can take: each pipe, and each join's two. */
+function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
+  const joined = drains.flatMap((laid) => {
+    const trunk = drains.find(({ drain }) => drain.id === laid.trunkId)
+    return trunk ? [[trunk, laid]] : []
+  })
+  return [...drains.map((laid) => [laid]), ...joined]
+}
+
+function rowOf(
+  { tank, overflow }: Overflowing,
+  levels: TankLevels,
+  drainIds: readonly string[],
+  name: string,
+): BlockedRow {
+  const { surfaceM, boxM, spills } = levels
+  const tankRimM = tank.floorHeightM + tank.rimM
+  const boxLeft =
+    overflow.box && overflow.form !== 'inner-box'
+      ? tank.floorHeightM + overflow.box.rimM - (boxM ?? -Infinity)
+      : Infinity
+  const sensorM = overflow.sensorM === null ? Infinity : tank.floorHeightM + overflow.sensorM
+  return {
+    drainIds,
+    name,
+    surfaceM,
+    boxM,
+    carries: spills === null,
+    marginM: spills === null ? Math.min(tankRimM - surfaceM, boxLeft) : 0,
+    sensorStops: (boxM ?? surfaceM) >= sensorM,
+  }
+}

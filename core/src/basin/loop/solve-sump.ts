@@ -1,0 +1,82 @@
+import { waterAt } from '../../fluid/water.ts'
+import { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed } from '../../sump/bubble.ts'
+import { sectionSpeed, throughflowS } from '../../sump/throughflow.ts'
+import type { SolvedPump } from '../solved.ts'
+import type { SolvedChamber, SolvedSump, SolvedTrap } from '../solved-gravity.ts'
+import { chamberSpans, type SumpBox } from '../sump.ts'
+import { solveOutage } from './outage.ts'
+import type { Settled } from './settle.ts'
+import { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
+import { solveWaterUse } from './water-use.ts'
+
+/** The sump as it runs. */
+export function solveSump(settled: Settled, pumps: readonly SolvedPump[]): SolvedSump {
+  const { sump } = settled.design
+  const { box } = sump
+  const returnChamberId = sump.chambers[settled.returnIndex]!.id
+  if (!box) {
+    const chambers = settled.chambers.map((level, i) => unsized(level, sump.chambers[i]!.id))
+    return { returnChamberId, chambers, volumeM3: null, outage: null, waterUse: null }
+  }
+  const chambers = settled.chambers.map((level, i) => sized(settled, box, level, i))
+  const volumeM3 = chambers.reduce((sum, one) => sum + one.volumeM3!, 0)
+  return {
+    returnChamberId,
+    chambers,
+    volumeM3,
+    outage: solveOutage(settled, box),
+    waterUse: solveWaterUse(settled, box, pumps, volumeM3),
+  }
+}
+
+function unsized(level: ChamberLevel, chamberId: string): SolvedChamber {
+  return {
+    chamberId,
+    ...level,
+    depthM: null,
+    lengthM: null,
+    areaM2: null,
+    volumeM3: null,
+    freeboardM: null,
+    throughflowS: null,
+    speedMPerS: null,
+    trap: null,
+  }
+}
+
+function sized(settled: Settled, box: SumpBox, level: ChamberLevel, i: number): SolvedChamber {
+  const { sump } = settled.design
+  const chamber = sump.chambers[i]!
+  const { fromM, toM } = chamberSpans(sump, box.lengthM)[i]!
+  const depthM = level.levelM - box.floorHeightM
+  const areaM2 = chamberAreasM2(sump, box)[i]!
+  const volumeM3 = Math.max(0, areaM2 * depthM - chamber.submergedM3)
+  const flows = level.throughM3PerS > 0
+  return {
+    chamberId: chamber.id,
+    ...level,
+    depthM,
+    lengthM: toM - fromM,
+    areaM2,
+    volumeM3,
+    freeboardM: box.heightM - depthM,
+    throughflowS: flows ? throughflowS(volumeM3, level.throughM3PerS) : null,
+    speedMPerS: flows ? sectionSpeed(level.throughM3PerS, box.widthM, depthM) : null,
+    trap: flows ? trapOf(settled, box, i, toM - fromM) : null,
+  }
+}
+
+/** A chamber whose water comes in over a wall and leaves under one goes down in it. */
+function trapOf(settled: Settled, box: SumpBox, i: number, gapM: number): SolvedTrap | null {
+  const { walls } = settled.design.sump
+  const rightward = i < settled.returnIndex
+  if (i === settled.returnIndex) return null
+  const inward = walls[rightward ? i - 1 : i]
+  const outward = walls[rightward ? i : i - 1]
+  const over = !inward || inward.kind === 'over' || inward.kind === 'comb'
+  if (!over || outward?.kind !== 'under') return null
+  const downMPerS = downwardSpeed(settled.chambers[i]!.throughM3PerS, box.widthM, gapM)
+  const all = downMPerS >= CARRIES_ALL_M_PER_S
+  const water = waterAt(settled.design.water)
+  return { downMPerS, largestBubbleM: all ? null : bubbleOfSpeedM(downMPerS, water) }
+}

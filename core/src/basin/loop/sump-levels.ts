@@ -1,0 +1,91 @@
+import { levelAbove, type WallShape } from '../../sump/wall.ts'
+import { chamberSpans, type Sump, type SumpBox, type SumpWall } from '../sump.ts'
+
+/** A chamber's water as it runs; heights above the room's floor, m. */
+export interface ChamberLevel {
+  readonly levelM: number
+  /** What passes through it on its way to the return chamber. */
+  readonly throughM3PerS: number
+  /** More is drawn from it than comes in. */
+  readonly starved: boolean
+  /** More comes in than its wall lets on: it runs over the sump's rim. */
+  readonly spills: boolean
+  /** Parted from the return chamber by a wall that lets nothing through. */
+  readonly apart: boolean
+}
+
+export function wallShape(wall: SumpWall, box: SumpBox): WallShape {
+  return { ...wall, widthM: box.widthM }
+}
+
+/** Net inflow of each chamber: what drains and lines bring, less what pumps draw, m³/s. */
+export type Inflows = readonly number[]
+
+/**
+ * Levels of all chambers. The return chamber stands where the keeper fills it to; each wall on the
+ * way outward from it passes all that comes in behind it.
+ */
+export function sumpLevels(sump: Sump, returnIndex: number, inflows: Inflows): ChamberLevel[] {
+  const { chambers, box } = sump
+  const given = chambers.map(({ levelM }, i): ChamberLevel => ({
+    levelM,
+    throughM3PerS: Math.max(0, inflows[i]!),
+    starved: false,
+    spills: false,
+    apart: false,
+  }))
+  if (!box) return given
+  const levels = [...given]
+  const total = inflows.reduce((sum, one) => sum + Math.max(0, one), 0)
+  levels[returnIndex] = { ...given[returnIndex]!, throughM3PerS: total }
+  for (const step of [-1, 1]) {
+    for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
+      const wall = sump.walls[step < 0 ? i : i - 1]!
+      levels[i] = chamberBehind(box, wall, levels[i - step]!, {
+        given: given[i]!,
+        through: beyond(inflows, i, step),
+      })
+    }
+  }
+  return levels
+}
+
+/** All that comes in at a chamber and behind it. */
+function beyond(inflows: Inflows, from: number, step: number): number {
+  let sum = 0
+  for (let i = from; i >= 0 && i < inflows.length; i += step) sum += inflows[i]!
+  return sum
+}
+
+/** Less than this is rounding, m³/s. */
+const NO_FLOW = 1e-10
+
+function chamberBehind(
+  box: SumpBox,
+  wall: SumpWall,
+  next: ChamberLevel,
+  { given, through }: { given: ChamberLevel; through: number },
+): ChamberLevel {
+  const floorM = box.floorHeightM
+  const flow = Math.abs(through) < NO_FLOW ? 0 : through
+  if ((wall.kind === 'solid' || next.apart) && flow === 0) {
+    return { ...given, throughM3PerS: 0, apart: true }
+  }
+  if (flow < 0) return { ...given, levelM: floorM, throughM3PerS: 0, starved: true }
+  const depthM = levelAbove(wallShape(wall, box), flow, next.levelM - floorM)
+  const spills = depthM > box.heightM
+  return {
+    levelM: floorM + Math.min(depthM, box.heightM),
+    throughM3PerS: flow,
+    starved: false,
+    spills,
+    apart: false,
+  }
+}
+
+/** Area of a chamber's water, m²: its span less what stands in it. */
+export function chamberAreasM2(sump: Sump, box: SumpBox): number[] {
+  return chamberSpans(sump, box.lengthM).map(({ fromM, toM }, i) =>
+    Math.max(0, (toM - fromM) * box.widthM - sump.chambers[i]!.footprintM2),
+  )
+}

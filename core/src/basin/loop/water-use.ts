@@ -1,0 +1,84 @@
+import { waterAt } from '../../fluid/water.ts'
+import {
+  evaporationM3PerS,
+  reservoirLastsS,
+  salinityAfterTopOff,
+  timeToFallS,
+} from '../../sump/water-use.ts'
+import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/volume.ts'
+import type { SolvedPump } from '../solved.ts'
+import type { SolvedWaterUse } from '../solved-gravity.ts'
+import type { SumpBox } from '../sump.ts'
+import type { Settled } from './settle.ts'
+import { chamberAreasM2 } from './sump-levels.ts'
+
+/** What evaporation and the top-off do. */
+export function solveWaterUse(
+  settled: Settled,
+  box: SumpBox,
+  pumps: readonly SolvedPump[],
+  sumpVolumeM3: number,
+): SolvedWaterUse {
+  const { design, chambers, returnIndex, overflows } = settled
+  const { sump } = design
+  const areas = chamberAreasM2(sump, box)
+  const boxes = overflows.reduce((sum, one) => {
+    const own = one?.overflow.form === 'inner-box' ? null : one?.overflow.box
+    return sum + (own ? own.lengthM * own.widthM : 0)
+  }, 0)
+  const isReservoir = (i: number) => sump.chambers[i]!.use === 'reservoir' && chambers[i]!.apart
+  const open =
+    design.tanks.reduce((sum, tank) => sum + tank.lengthM * tank.widthM, 0) +
+    boxes +
+    areas.reduce((sum, area, i) => (isReservoir(i) ? sum : sum + area), 0)
+  const loss = evaporationM3PerS(sump.evaporationMmPerDay, open)
+  const reservoirM3 = areas.reduce(
+    (sum, area, i) =>
+      isReservoir(i) ? sum + area * Math.max(0, chambers[i]!.levelM - box.floorHeightM) : sum,
+    0,
+  )
+  const dries = loss > 0
+  const has = areas.some((_, i) => isReservoir(i))
+  const leastM = leastLevelM(settled, pumps)
+  return {
+    evaporationM3PerS: loss,
+    untilAirS:
+      leastM === null || !dries
+        ? null
+        : timeToFallS(
+            { areaM2: areas[returnIndex]!, fromM: chambers[returnIndex]!.levelM, toM: leastM },
+            loss,
+          ),
+    reservoirS: has && dries ? reservoirLastsS(reservoirM3, loss) : null,
+    salinityAfterPpt: has ? freshened(settled, sumpVolumeM3, reservoirM3) : null,
+  }
+}
+
+/** Level at which the first pump of the return chamber draws air. */
+function leastLevelM(
+  { design, returnIndex }: Settled,
+  pumps: readonly SolvedPump[],
+): number | null {
+  const { id } = design.sump.chambers[returnIndex]!
+  const levels = design.returnSide.pumps.flatMap(({ id: placedId, chamberId, inletHeightM }) => {
+    const need = pumps.find((one) => one.placedId === placedId)
+    return chamberId === id && inletHeightM !== null && need
+      ? [inletHeightM + need.leastDepthM]
+      : []
+  })
+  return levels.length > 0 ? Math.max(...levels) : null
+}
+
+function freshened({ design }: Settled, sumpVolumeM3: number, freshM3: number): number {
+  const tanks = design.tanks.reduce(
+    (sum, tank) =>
+      sum + grossVolumeM3(tank) - rockVolumeM3(tank.displacement) - sandVolumeM3(tank.displacement),
+    0,
+  )
+  const { salinityPpt, temperatureC } = design.water
+  return salinityAfterTopOff(
+    { salinityPpt, volumeM3: Math.max(0, tanks) + sumpVolumeM3 },
+    waterAt(design.water).densityKgPerM3,
+    freshM3 * waterAt({ salinityPpt: 0, temperatureC }).densityKgPerM3,
+  )
+}
