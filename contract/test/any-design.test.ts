@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  DRAIN_ROLES,
   FIGURES,
   readNotation,
   solveBasin,
+  WALL_KINDS,
   workingOf,
   writeNotation,
   type BasinDesign,
@@ -129,6 +131,43 @@ const pump = fc.record({
   ratedPowerW: within(LIMITS.pumpPower),
 })
 
+const teeth = fc
+  .record({
+    slotWidthM: fc.double({ min: 0.001, max: 0.05, noNaN: true }),
+    solidM: fc.double({ min: 0.001, max: 0.05, noNaN: true }),
+    heightM: fc.double({ min: 0.002, max: 0.1, noNaN: true }),
+    blockedShare: within(LIMITS.blockedShare),
+  })
+  .map(({ solidM, ...cut }) => ({ ...cut, pitchM: cut.slotWidthM + solidM }))
+
+const wayDown = fc.record({
+  overflow: fc.option(
+    fc.record({
+      crestShare: fc.double({ min: 0.2, max: 0.98, noNaN: true }),
+      rimLengthM: within(LIMITS.rimLength),
+      teeth: fc.option(teeth),
+      openAbove: fc.boolean(),
+      guard: fc.option(
+        fc.record({ openShare: within(LIMITS.openShare), leastOpeningM: within(LIMITS.slotWidth) }),
+      ),
+      keepsInM: fc.option(within(LIMITS.slotWidth)),
+      sensorM: fc.option(within(LIMITS.boxHeight)),
+    }),
+  ),
+  lips: fc.tuple(within(LIMITS.place), within(LIMITS.place)),
+  roles: fc.tuple(fc.constantFrom(...DRAIN_ROLES), fc.constantFrom(...DRAIN_ROLES)),
+  wall: fc.option(
+    fc.record({
+      kind: fc.constantFrom(...WALL_KINDS),
+      topM: fc.double({ min: 0.05, max: 0.4, noNaN: true }),
+      slotM: fc.double({ min: 0.001, max: 0.04, noNaN: true }),
+      atM: fc.double({ min: 0.01, max: 0.85, noNaN: true }),
+      pipeBoreM: within(LIMITS.bore),
+      pipeHeightM: fc.double({ min: 0.01, max: 0.4, noNaN: true }),
+    }),
+  ),
+})
+
 const file = fc
   .record({
     tank: fc.record({
@@ -164,6 +203,7 @@ const file = fc
     roughnessM: within(LIMITS.roughness),
     ribbedFactor: within(LIMITS.ribbedFactor),
     pump,
+    way: wayDown,
   })
   .map((any) => {
     const made = aFile()
@@ -173,6 +213,7 @@ const file = fc
       displacement: any.displacement,
       turnoverPerH: any.turnoverPerH,
     })
+    goDown(design, any.way)
     const { returnSide } = design
     design.sump.chambers[0].levelM = any.sourceLevelM
     Object.assign(returnSide.pumps[0], {
@@ -195,6 +236,31 @@ const file = fc
     Object.assign(design.pumps[0], any.pump)
     return made
   })
+
+/** The way down takes what the tank's rim allows: all of it, no overflow, or a sump without sizes. */
+function goDown(design: Plain, way: Plain): void {
+  const [tank] = design.tanks
+  if (way.overflow === null) {
+    tank.overflow = null
+    design.drains = []
+  } else {
+    const { crestShare, ...overflow } = way.overflow
+    Object.assign(tank.overflow, overflow, { crestM: Math.max(0.0201, tank.rimM * crestShare) })
+    if (tank.overflow.crestM >= tank.rimM) tank.rimM = tank.overflow.crestM + 0.01
+    design.drains.forEach((drain: Plain, i: number) => {
+      drain.inlet.place.zM = way.lips[i]
+      drain.role = way.roles[i]
+    })
+  }
+  if (way.wall === null) {
+    design.sump.box = null
+    design.sump.walls = []
+  } else {
+    const [wall] = design.sump.walls
+    Object.assign(wall, way.wall)
+    wall.teeth.heightM = wall.topM / 3
+  }
+}
 
 /** Lines on as many of the tees as there are, on the main line or on one another. */
 function branchesOf(

@@ -1,6 +1,5 @@
-import { brent } from '../numeric/brent.ts'
-import { circularRimFlow, orificeFlow } from '../weir/inlet.ts'
-import { fallFlow, type Fall } from './fall.ts'
+import { circularRimFlow, circularRimHeadM, orificeFlow, orificeHeadM } from '../weir/inlet.ts'
+import { fallFlow, fallHeadM, type Fall } from './fall.ts'
 
 /** What holds an open pipe's flow back: its rim, its mouth, or the pipe below. */
 export type RuledBy = 'rim' | 'mouth' | 'pipe'
@@ -31,13 +30,15 @@ export function ruledBy(pipe: OpenPipe, riseM: number): RuledBy {
   return rim <= mouth ? 'rim' : 'mouth'
 }
 
-/** No box is deeper than this, m. */
-const MOST_RISE_M = 8
-
-/** Rise over the rim that takes a flow; Infinity when none does. */
-export function openPipeRiseM(pipe: OpenPipe, flowM3PerS: number): number {
+/**
+ * Rise over the rim that takes a flow: the most that rim, mouth or pipe asks for, since each takes
+ * more the higher the water stands. Infinity where the pipe is shut.
+ */
+export function openPipeRiseM({ boreM, below }: OpenPipe, flowM3PerS: number): number {
   if (flowM3PerS <= 0) return 0
-  const short = (riseM: number) => openPipeFlow(pipe, riseM) - flowM3PerS
-  const found = brent(short, 0, MOST_RISE_M, { tolerance: 1e-13 })
-  return found.ok ? found.value : Infinity
+  const open = Math.max(circularRimHeadM(boreM, flowM3PerS), orificeHeadM(boreM, flowM3PerS))
+  if (!below) return open
+  return below.fall.shut
+    ? Infinity
+    : Math.max(open, fallHeadM(below.fall, flowM3PerS) - below.dropM)
 }

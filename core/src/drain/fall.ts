@@ -2,6 +2,7 @@ import type { Water } from '../fluid/water.ts'
 import { AS_COMPUTED, type Line, type LossScale } from '../network/line.ts'
 import { linkHead, linkLaw, type LinkHead, type LinkLaw } from '../network/laws.ts'
 import type { Pchip } from '../numeric/pchip.ts'
+import { risingRoot } from '../numeric/rising-root.ts'
 
 /** Full pipe that water falls through under its own weight. */
 export interface Fall {
@@ -22,39 +23,59 @@ export function makeFall(
 
 const AT: LinkHead = { headM: 0, slope: 0 }
 
+/** Two stretches of pipe, one after the other. */
+export function inSeries(first: Fall, then: Fall): Fall {
+  const law = {
+    ...first.law,
+    bores: [...first.law.bores, ...then.law.bores],
+    tables: [...first.law.tables, ...then.law.tables],
+  }
+  return { law, shut: first.shut || then.shut }
+}
+
 /** Head that a flow loses in a full pipe, exit included, m. */
 export function fallHeadM({ law }: Fall, flowM3PerS: number): number {
   linkHead(law, flowM3PerS, AT)
   return AT.headM
 }
 
-const MOST_STEPS = 60
-
-/**
- * Flow of a full pipe whose losses use up a head: H = (Σ K + f L/D) V²/2g. Newton on the loss,
- * which rises and bends upward; where friction's transition bends it back the bracket holds.
- */
-export function fallFlow(fall: Fall, headM: number, guessM3PerS = 1e-4): number {
-  if (fall.shut || headM <= 0) return 0
-  let low = 0
-  let high = Infinity
-  let flow = Math.max(guessM3PerS, 1e-9)
-  for (let step = 0; step < MOST_STEPS; step++) {
-    linkHead(fall.law, flow, AT)
-    const over = AT.headM - headM
-    if (over > 0) high = flow
-    else low = flow
-    if (AT.slope === 0) {
-      flow *= 10
-      continue
-    }
-    let next = flow - over / AT.slope
-    if (next <= low || next >= high) next = high === Infinity ? flow * 2 : (low + high) / 2
-    if (Math.abs(next - flow) <= 1e-13 * next || next > MOST_FLOW_M3_PER_S) return next
-    flow = next
-  }
-  return flow
-}
-
 /** A pipe that costs nothing would let all through: this stands for it, m³/s. */
 const MOST_FLOW_M3_PER_S = 1
+
+/** A flow, and how much more a little more head would send; written into by `fallFlowAt`. */
+export interface FallFlow {
+  flowM3PerS: number
+  /** dq/dh, m²/s. */
+  perHead: number
+}
+
+/** Flow of a full pipe whose losses use up a head: H = (Σ K + f L/D) V²/2g. */
+export function fallFlowAt(
+  { law, shut }: Fall,
+  headM: number,
+  guessM3PerS: number,
+  into: FallFlow,
+): void {
+  into.flowM3PerS = 0
+  into.perHead = 0
+  if (shut || headM <= 0) return
+  const found = risingRoot(
+    (flow, at) => {
+      linkHead(law, flow, AT)
+      at.value = AT.headM
+      at.slope = AT.slope
+    },
+    headM,
+    { low: 0, guess: guessM3PerS, most: MOST_FLOW_M3_PER_S, tolerance: 1e-8 },
+  )
+  into.flowM3PerS = Math.min(found, MOST_FLOW_M3_PER_S)
+  into.perHead = AT.slope > 0 ? 1 / AT.slope : 0
+}
+
+const FOUND: FallFlow = { flowM3PerS: 0, perHead: 0 }
+
+/** The same where only the flow is wanted. */
+export function fallFlow(fall: Fall, headM: number, guessM3PerS = 1e-4): number {
+  fallFlowAt(fall, headM, guessM3PerS, FOUND)
+  return FOUND.flowM3PerS
+}

@@ -65,3 +65,12 @@ export function rescaled(network: Network, scale: LossScale): Network {
   const laws = Array.from(live, (l) => linkLaw(problem.links[l]!, problem.water, scale))
   return { ...network, laws }
 }
+
+/** The same network against other known heads; which links carry water must not change. */
+export function withHeads(network: Network, problem: NetworkProblem): Network {
+  const { row } = network
+  const nodeHead = Float64Array.from(problem.nodes, (node, n) =>
+    row[n] === -2 ? NaN : (node.headM ?? 0),
+  )
+  return { ...network, problem, nodeHead }
+}

@@ -1,9 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
 import { brent } from '../numeric/brent.ts'
 import { boreAreaM2 } from '../pipe/flow.ts'
-import { drownedShare, smoothRimFlow } from '../weir/smooth.ts'
-import { toothedRimFlow } from '../weir/toothed.ts'
-import type { Teeth } from '../weir/rim.ts'
+import { rimFlow, rimHeadM, type Rim, type Teeth } from '../weir/rim.ts'
 
 /** over: over its top. under: through a slot at its foot. comb: between teeth at its top. pipe: through a short pipe. solid: none passes. */
 export type WallKind = 'over' | 'under' | 'comb' | 'pipe' | 'solid'
@@ -13,8 +11,6 @@ export const WALL_KINDS = ['over', 'under', 'comb', 'pipe', 'solid'] as const
 /** A wall between two chambers; heights over the sump's inside floor, m. */
 export interface WallShape {
   readonly kind: WallKind
-  /** Inside width of the sump. */
-  readonly widthM: number
   readonly topM: number
   /** Height of the slot under it; nil but for an under-wall. */
   readonly slotM: number
@@ -35,14 +31,14 @@ export function crestM({ kind, topM, teeth }: WallShape): number {
   return kind === 'comb' && teeth ? topM - teeth.heightM : topM
 }
 
-/** What passes a wall from a level to a lower one, m³/s. */
-export function wallFlow(wall: WallShape, upM: number, downM: number): number {
+/** What passes a wall of a sump so wide from a level to a lower one, m³/s. */
+export function wallFlow(wall: WallShape, widthM: number, upM: number, downM: number): number {
   if (wall.kind === 'solid' || upM <= downM) return 0
-  return slotFlow(wall, upM, downM) + overFlow(wall, upM, downM)
+  return slotFlow(wall, widthM, upM, downM) + overFlow(wall, widthM, upM, downM)
 }
 
-function slotFlow(wall: WallShape, upM: number, downM: number): number {
-  const { kind, widthM, slotM, pipeBoreM, pipeHeightM } = wall
+function slotFlow(wall: WallShape, widthM: number, upM: number, downM: number): number {
+  const { kind, slotM, pipeBoreM, pipeHeightM } = wall
   if (kind === 'under') {
     const fallM = upM - downM
     return SLOT_CD * widthM * slotM * Math.sqrt(2 * GRAVITY_M_PER_S2 * fallM)
@@ -53,44 +49,68 @@ function slotFlow(wall: WallShape, upM: number, downM: number): number {
   return boreAreaM2(pipeBoreM) * Math.sqrt((2 * GRAVITY_M_PER_S2 * fallM) / PIPE_K)
 }
 
-function overFlow(wall: WallShape, upM: number, downM: number): number {
-  const crest = crestM(wall)
-  const headM = upM - crest
-  if (headM <= 0) return 0
-  const free =
-    wall.kind === 'comb' && wall.teeth
-      ? toothedRimFlow(
-          {
-            ...wall.teeth,
-            count: Math.floor(wall.widthM / wall.teeth.pitchM + 1e-9),
-            depthBelowM: crest,
-            rimAboveM: wall.widthM,
-          },
-          headM,
-        )
-      : smoothRimFlow({ lengthM: wall.widthM, depthBelowM: crest }, headM)
-  return free * drownedShare(headM, downM - crest)
+/** The top of a wall as a rim. */
+function topRim({ kind, teeth }: WallShape, widthM: number, crest: number): Rim {
+  return {
+    lengthM: widthM,
+    depthBelowM: crest,
+    teeth: kind === 'comb' ? teeth : null,
+    guard: null,
+    openAbove: true,
+  }
 }
 
-/** Head over a wall, free, for a flow: what a plain over-wall adds to its crest. */
-export const NO_PASS = Infinity
+function overFlow(wall: WallShape, widthM: number, upM: number, downM: number): number {
+  const crest = crestM(wall)
+  return upM <= crest ? 0 : rimFlow(topRim(wall, widthM, crest), upM - crest, downM - crest)
+}
 
 /**
  * The level that sends a flow past a wall into a lower one. Without flow: where the water would
  * come to rest. Infinity where nothing passes.
  */
-export function levelAbove(wall: WallShape, flowM3PerS: number, downM: number): number {
+export function levelAbove(
+  wall: WallShape,
+  widthM: number,
+  flowM3PerS: number,
+  downM: number,
+): number {
   if (flowM3PerS <= 0) return restLevel(wall, downM)
-  if (wall.kind === 'solid') return NO_PASS
-  const lowM = restLevel(wall, downM)
-  const short = (upM: number) => wallFlow(wall, upM, downM) - flowM3PerS
-  let spanM = 0.02
-  while (short(lowM + spanM) < 0) {
-    spanM *= 2
-    if (spanM > 1e6) return NO_PASS
+  if (wall.kind === 'solid') return Infinity
+  const crest = crestM(wall)
+  if (wall.kind === 'over' || wall.kind === 'comb') {
+    return crest + rimHeadM(topRim(wall, widthM, crest), flowM3PerS, downM - crest)
   }
-  const found = brent(short, lowM, lowM + spanM, { tolerance: 1e-14 })
-  return found.ok ? found.value : NO_PASS
+  const through = throughLevel(wall, widthM, flowM3PerS, downM)
+  return through <= crest ? through : overAndThrough(wall, widthM, flowM3PerS, downM)
+}
+
+/** All of it through the slot or the pipe. */
+function throughLevel(wall: WallShape, widthM: number, flowM3PerS: number, downM: number): number {
+  const { kind, slotM, pipeBoreM, pipeHeightM } = wall
+  const fallOf = (speed: number) => (speed * speed) / (2 * GRAVITY_M_PER_S2)
+  if (kind === 'under') return downM + fallOf(flowM3PerS / (SLOT_CD * widthM * slotM))
+  const speed = flowM3PerS / boreAreaM2(pipeBoreM)
+  return Math.max(downM, pipeHeightM) + PIPE_K * fallOf(speed)
+}
+
+/** A wall that water also runs over: both ways together. */
+function overAndThrough(
+  wall: WallShape,
+  widthM: number,
+  flowM3PerS: number,
+  downM: number,
+): number {
+  const lowM = Math.max(
+    downM,
+    Math.min(crestM(wall), throughLevel(wall, widthM, flowM3PerS, downM)),
+  )
+  const short = (upM: number) => wallFlow(wall, widthM, upM, downM) - flowM3PerS
+  if (short(lowM) >= 0) return lowM
+  let spanM = 0.02
+  while (short(lowM + spanM) < 0) spanM *= 2
+  const found = brent(short, lowM, lowM + spanM, { tolerance: 1e-12 })
+  return found.ok ? found.value : lowM + spanM
 }
 
 /** Where water above a wall comes to rest once none flows. */

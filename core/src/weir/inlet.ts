@@ -24,3 +24,8 @@ export function rimToOrificeM(boreM: number): number {
 export function circularRimHeadM(boreM: number, flowM3PerS: number): number {
   return (flowM3PerS / ((2 / 3) * CD * ROOT_2G * Math.PI * boreM)) ** (2 / 3)
 }
+
+/** Head that drives a flow through a drowned mouth. */
+export function orificeHeadM(boreM: number, flowM3PerS: number): number {
+  return (flowM3PerS / (CD * boreAreaM2(boreM))) ** 2 / (2 * GRAVITY_M_PER_S2)
+}

@@ -1,14 +1,22 @@
 import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
+import type { ValueSlope } from '../numeric/rising-root.ts'
 
 /** √(2g). */
 export const ROOT_2G = Math.sqrt(2 * GRAVITY_M_PER_S2)
 
 /** Added to a head for what surface tension and viscosity take (Kindsvater & Carter). */
 const ADDED_HEAD_M = 0.001
+/** Below this head the addition shrinks as h/5, so no head means no flow. */
+const SHRINKS_BELOW_M = 0.005
 
-/** The head that counts: h + 0.001 m; below h = 5 mm the addition shrinks as h/5, so no head means no flow. */
+/** The head that counts: h + 0.001 m, or 1.2 h for small heads. */
 export function effectiveHeadM(headM: number): number {
   return headM + Math.min(ADDED_HEAD_M, headM / 5)
+}
+
+/** How fast it rises with the head. */
+export function effectiveSlope(headM: number): number {
+  return headM < SHRINKS_BELOW_M ? 1.2 : 1
 }
 
 /** Below this head the law stands on no measurement: the same formula, a wider band. */
@@ -21,14 +29,26 @@ export interface SmoothRim {
   readonly depthBelowM: number
 }
 
-/**
- * Flow over a smooth rim at a head, m³/s: Q = ⅔ Cd √(2g) b (h + 0.001)^1.5, Cd = 0.602 + 0.075 h/P
- * (Kindsvater & Carter 1957, full width).
- */
-export function smoothRimFlow({ lengthM, depthBelowM }: SmoothRim, headM: number): number {
-  if (headM <= 0) return 0
-  const cd = 0.602 + (0.075 * headM) / depthBelowM
-  return (2 / 3) * cd * ROOT_2G * lengthM * effectiveHeadM(headM) ** 1.5
+/** Cd = 0.602 + 0.075 h/P (Kindsvater & Carter 1957, full width). */
+const CD = 0.602
+const CD_PER_DEPTH = 0.075
+
+/** Flow over a smooth rim at a head and its slope: Q = ⅔ Cd √(2g) b (h + 0.001)^1.5. */
+export function smoothRim({ lengthM, depthBelowM }: SmoothRim) {
+  const perLength = (2 / 3) * ROOT_2G * lengthM
+  const cdSlope = CD_PER_DEPTH / depthBelowM
+  return (headM: number, into: ValueSlope): void => {
+    if (headM <= 0) {
+      into.value = 0
+      into.slope = 0
+      return
+    }
+    const head = effectiveHeadM(headM)
+    const root = Math.sqrt(head)
+    const cd = CD + cdSlope * headM
+    into.value = perLength * cd * head * root
+    into.slope = perLength * (cdSlope * head * root + 1.5 * cd * root * effectiveSlope(headM))
+  }
 }
 
 /** Share of its free flow that a rim keeps when the far side stands this high over it (Villemonte 1947). */

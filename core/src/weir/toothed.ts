@@ -1,4 +1,5 @@
-import { effectiveHeadM, ROOT_2G, smoothRimFlow } from './smooth.ts'
+import type { ValueSlope } from '../numeric/rising-root.ts'
+import { effectiveHeadM, effectiveSlope, ROOT_2G, smoothRim } from './smooth.ts'
 
 /** Slots between teeth. */
 export interface Slots {
@@ -39,18 +40,27 @@ export function slotCoefficients(share: number): { a: number; b: number } {
 }
 
 /**
- * Flow through a toothed rim at a head over the slots' sills, m³/s. Each slot is a contracted weir;
- * above the teeth Q = ⅔ Cd √(2g) w [h^1.5 − (h − a)^1.5] a slot, and the smooth rim along their
- * tops joins in. The width correction is left out: unproven for narrow slots, and safe.
+ * Flow through a toothed rim at a head over the slots' sills, and its slope. Each slot is a
+ * contracted weir; above the teeth Q = ⅔ Cd √(2g) w [h^1.5 − (h − a)^1.5] a slot, and the smooth
+ * rim along their tops joins in. The width correction is left out: unproven for narrow slots, and
+ * safe.
  */
-export function toothedRimFlow(slots: Slots, headM: number): number {
-  if (headM <= 0) return 0
-  const { slotWidthM, heightM, depthBelowM, rimAboveM } = slots
+export function toothedRim(slots: Slots) {
+  const { slotWidthM, heightM, depthBelowM, rimAboveM, count, blockedShare } = slots
   const { a, b } = slotCoefficients(slotWidthM / slots.pitchM)
-  const overTeethM = Math.max(0, headM - heightM)
-  const cd = a + (b * headM) / depthBelowM
-  const perSlot =
-    (2 / 3) * cd * ROOT_2G * slotWidthM * (effectiveHeadM(headM) ** 1.5 - overTeethM ** 1.5)
-  const rim = { lengthM: rimAboveM, depthBelowM: depthBelowM + heightM }
-  return slots.count * (1 - slots.blockedShare) * perSlot + smoothRimFlow(rim, overTeethM)
+  const cdSlope = b / depthBelowM
+  const perCd = (2 / 3) * ROOT_2G * slotWidthM * count * (1 - blockedShare)
+  const above = smoothRim({ lengthM: rimAboveM, depthBelowM: depthBelowM + heightM })
+  return (headM: number, into: ValueSlope): void => {
+    const overM = Math.max(0, headM - heightM)
+    above(overM, into)
+    if (headM <= 0) return
+    const cd = a + cdSlope * headM
+    const head = effectiveHeadM(headM)
+    const root = Math.sqrt(head)
+    const overRoot = Math.sqrt(overM)
+    const section = head * root - overM * overRoot
+    into.value += perCd * cd * section
+    into.slope += perCd * (cdSlope * section + 1.5 * cd * (root * effectiveSlope(headM) - overRoot))
+  }
 }

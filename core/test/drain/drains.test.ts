@@ -148,8 +148,16 @@ describe('an open pipe', () => {
     }
   })
 
-  test('a flow it can never take has no rise', () => {
-    expect(openPipeRiseM(pipe, 1)).toBe(Infinity)
+  test('the rise of a flow takes that flow', () => {
+    for (const litres of [100, 600, 3000]) {
+      const flow = litres * L_PER_H
+      expectClose(`${litres} L/h`, openPipeFlow(pipe, openPipeRiseM(pipe, flow)), flow, 1e-9)
+    }
+  })
+
+  test('a shut one has no rise that would do', () => {
+    const fall = { ...checkFall(CHECK_DRAINS[0]!), shut: true }
+    expect(openPipeRiseM({ ...pipe, below: { fall, dropM: 1 } }, 1e-4)).toBe(Infinity)
   })
 })
 

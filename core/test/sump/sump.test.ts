@@ -93,9 +93,9 @@ function stopping(given: Given): { stopping: Stopping; chambers: StoppingChamber
   }
 }
 
+const WIDE_M = 0.3
 const OVER: WallShape = {
   kind: 'over',
-  widthM: 0.3,
   topM: 0.25,
   slotM: 0,
   teeth: null,
@@ -124,19 +124,23 @@ const JUDGES: Record<string, (one: Case) => void> = {
     meets(one, 'fill_line_in_return_chamber', lineM)
   },
   over_wall: (one) => {
-    const wall = { ...OVER, widthM: one.width_m!, topM: one.crest_height_m! }
+    const wall = { ...OVER, topM: one.crest_height_m! }
     const flow = one.flow_L_h! * L_PER_H
-    meets(one, 'head_over_wall', levelAbove(wall, flow, 0) - wall.topM, 1e-5)
+    meets(one, 'head_over_wall', levelAbove(wall, one.width_m!, flow, 0) - wall.topM, 1e-5)
   },
   under_wall: (one) => {
     const wall = {
       ...OVER,
       kind: 'under' as const,
       topM: 9,
-      widthM: one.width_m!,
       slotM: one.slot_height_m!,
     }
-    meets(one, 'level_difference', levelAbove(wall, one.flow_L_h! * L_PER_H, 0.2) - 0.2, 1e-5)
+    meets(
+      one,
+      'level_difference',
+      levelAbove(wall, one.width_m!, one.flow_L_h! * L_PER_H, 0.2) - 0.2,
+      1e-5,
+    )
   },
   bubble_trap: (one) => {
     const water = waterAt({ salinityPpt: one.S_ppt!, temperatureC: one.T_C! })
@@ -192,8 +196,8 @@ describe('a wall', () => {
     '%s: the level above it sends its flow through',
     (_, wall) => {
       for (const downM of [0.05, 0.2, 0.26]) {
-        const upM = levelAbove(wall, flow, downM)
-        expectClose(`from ${downM}`, wallFlow(wall, upM, downM), flow, 1e-6)
+        const upM = levelAbove(wall, WIDE_M, flow, downM)
+        expectClose(`from ${downM}`, wallFlow(wall, WIDE_M, upM, downM), flow, 1e-6)
       }
     },
   )
@@ -202,7 +206,7 @@ describe('a wall', () => {
     for (const wall of walls) {
       let last = 0
       for (let litres = 0; litres < 8000; litres += 250) {
-        const upM = levelAbove(wall, litres * L_PER_H, 0.1)
+        const upM = levelAbove(wall, WIDE_M, litres * L_PER_H, 0.1)
         expect(upM).toBeGreaterThanOrEqual(last)
         last = upM
       }
@@ -211,13 +215,13 @@ describe('a wall', () => {
 
   test('an under-wall whose slot is too small runs over its top', () => {
     const low = { ...OVER, kind: 'under' as const, topM: 0.25, slotM: 0.001 }
-    expect(levelAbove(low, flow, 0.2)).toBeGreaterThan(0.25)
+    expect(levelAbove(low, WIDE_M, flow, 0.2)).toBeGreaterThan(0.25)
   })
 
   test('a solid wall lets nothing through', () => {
     const solid = { ...OVER, kind: 'solid' as const }
-    expect(wallFlow(solid, 1, 0)).toBe(0)
-    expect(levelAbove(solid, flow, 0)).toBe(Infinity)
+    expect(wallFlow(solid, WIDE_M, 1, 0)).toBe(0)
+    expect(levelAbove(solid, WIDE_M, flow, 0)).toBe(Infinity)
   })
 })
 

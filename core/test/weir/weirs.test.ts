@@ -1,20 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
-import { rimFlow, rimHeadM, slotCount, type Rim } from '../../src/weir/rim.ts'
-import { LEAST_MEASURED_HEAD_M, drownedShare, smoothRimFlow } from '../../src/weir/smooth.ts'
-import { toothedRimFlow } from '../../src/weir/toothed.ts'
-import { brent } from '../../src/numeric/brent.ts'
+import {
+  flowOver,
+  headOver,
+  rimFlow,
+  rimHeadM,
+  rimLaw,
+  slotCount,
+  type Rim,
+  type RimLaw,
+} from '../../src/weir/rim.ts'
+import { drownedShare, LEAST_MEASURED_HEAD_M, smoothRim } from '../../src/weir/smooth.ts'
+import { toothedRim } from '../../src/weir/toothed.ts'
 import { expectClose } from '../close.ts'
 import { csvTable, L_PER_H, number, type Row } from '../tables.ts'
 
 const MM = 0.001
 
 /** The flow law of a row's rim. */
-function law(row: Row): (headM: number) => number {
+function law(row: Row): RimLaw {
   const depthBelowM = number(row, 'depth_below_rim_mm') * MM
   if (row.kind === 'smooth') {
-    return (headM) => smoothRimFlow({ lengthM: number(row, 'length_mm') * MM, depthBelowM }, headM)
+    return smoothRim({ lengthM: number(row, 'length_mm') * MM, depthBelowM })
   }
-  const slots = {
+  return toothedRim({
     slotWidthM: number(row, 'slot_width_mm') * MM,
     pitchM: number(row, 'pitch_mm') * MM,
     heightM: number(row, 'tooth_height_mm') * MM,
@@ -22,20 +30,16 @@ function law(row: Row): (headM: number) => number {
     blockedShare: number(row, 'blocked_share'),
     depthBelowM,
     rimAboveM: number(row, 'rim_above_mm') * MM,
-  }
-  return (headM) => toothedRimFlow(slots, headM)
+  })
 }
 
 describe('rims against the check table', () => {
   test.each(csvTable('weirs.csv').map((row) => [row.case!, row] as const))('%s', (name, row) => {
-    const flowAt = law(row)
+    const rim = law(row)
     const headM = number(row, 'head_mm') * MM
     const flow = number(row, 'flow_L_h') * L_PER_H
-    if (row.direction === 'head_to_flow') expectClose(name, flowAt(headM), flow, 1e-6)
-    else {
-      const found = brent((h) => flowAt(h) - flow, 0, 1, { tolerance: 1e-14 })
-      expectClose(name, found.ok ? found.value : NaN, headM, 1e-5)
-    }
+    if (row.direction === 'head_to_flow') expectClose(name, flowOver(rim, headM), flow, 1e-6)
+    else expectClose(name, headOver(rim, flow), headM, 1e-5)
     expect(headM < LEAST_MEASURED_HEAD_M).toBe(row.below_30_mm === 'yes')
     if (row.over_teeth) {
       expect(headM > number(row, 'tooth_height_mm') * MM).toBe(row.over_teeth === 'yes')
@@ -82,6 +86,16 @@ describe('an overflow rim', () => {
     expect(rimHeadM(smooth, flow, free)).toBeGreaterThan(free)
     expect(drownedShare(0.02, 0.02)).toBe(0)
     expect(drownedShare(0.02, 0.01)).toBeCloseTo((1 - 0.5 ** 1.5) ** 0.385, 12)
+  })
+
+  test.each([smooth, toothed])('its slope is the slope of its flow', (rim) => {
+    const at = { value: 0, slope: 0 }
+    for (const headM of [0.002, 0.008, 0.019, 0.03]) {
+      rimLaw(rim)(headM, at)
+      const step = 1e-7
+      const chord = (rimFlow(rim, headM + step) - rimFlow(rim, headM - step)) / (2 * step)
+      expectClose(`at ${headM}`, at.slope, chord, 1e-5)
+    }
   })
 
   test('nothing flows at no head, and no flow needs none', () => {

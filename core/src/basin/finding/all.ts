@@ -6,7 +6,10 @@ import { flowFindings } from './flow.ts'
 import { guardFindings } from './guard.ts'
 import { jointFindings } from './joints.ts'
 import { lineFindings } from './line.ts'
+import { drainFindings } from './drains.ts'
+import { overflowCases, overflowFindings } from './overflow.ts'
 import { pumpFindings } from './pump.ts'
+import { sumpFindings } from './sump.ts'
 import { tankFindings } from './tank.ts'
 import { takeoffFindings } from './takeoff.ts'
 
@@ -27,6 +30,8 @@ export function findingsOf(solving: Solving): Finding[] {
       ...guardFindings(line),
     ]),
     ...pumpFindings(lines),
+    ...overflowCases(solving).flatMap((one) => [...overflowFindings(one), ...drainFindings(one)]),
+    ...sumpFindings(solving),
   ].sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
 }
 

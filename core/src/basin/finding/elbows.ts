@@ -70,7 +70,7 @@ function elbowFinding(line: LineCase, row: ElbowRow): Finding {
 
 /** The row replaced by hose of about the same bore; null where the hose would bring no more. */
 function hoseFix(line: LineCase, { first, last }: ElbowRow, series: PipeSeries): Fix | null {
-  const { laid, solved, design } = line
+  const { laid, solved } = line
   const before = laid.placed[first]!
   const after = laid.placed[last]!
   const by = {
@@ -107,7 +107,7 @@ function hoseFix(line: LineCase, { first, last }: ElbowRow, series: PipeSeries):
       ],
     },
   ]
-  const flow = flowWith(design, edits, ofLine(line))
+  const flow = flowWith(line.solving.settled, edits, ofLine(line))
   if (flow <= solved.flowM3PerS) return null
   return fixOfFlow(sentence(`Curve ${sizeWords(hose)} in their place`), edits, flow)
 }

@@ -152,7 +152,7 @@ function stretchFix(line: LineCase, wanted: Point, label: Sentence): Fix[] {
   const edits = changes
     .filter((change) => change !== null)
     .map(({ index, key, to }): Edit => ({ op: 'set', path: [...piecesPath(line), index, key], to }))
-  return [fixForFlow(line.design, label, edits, ofLine(line))]
+  return [fixForFlow(line.solving.settled, label, edits, ofLine(line))]
 }
 
 const HOSE_KEYS = { xM: 'byXM', yM: 'byYM', zM: 'byZM' } as const

@@ -51,6 +51,33 @@ export type FindingCode =
   | 'misses-its-place'
   | 'mouth-outside-tank'
   | 'mouth-under-water'
+  | 'weir-too-short'
+  | 'teeth-drowned'
+  | 'lets-animals-through'
+  | 'tempered-panel'
+  | 'hole-too-near'
+  | 'hung-loses-prime'
+  | 'box-without-drain'
+  | 'siphon-untuned'
+  | 'siphon-cannot-match'
+  | 'siphon-near-air'
+  | 'emergency-wet'
+  | 'emergency-cannot-carry'
+  | 'joined-drains'
+  | 'vented-loud'
+  | 'drain-too-level'
+  | 'blocked-pipe-held'
+  | 'sump-too-small'
+  | 'above-fill-line'
+  | 'outage-held'
+  | 'skimmer-depth'
+  | 'bubbles-reach-pump'
+  | 'runs-dry-soon'
+  | 'wall-below-next'
+  | 'chamber-too-short'
+  | 'chamber-starved'
+  | 'chamber-runs-over'
+  | 'light-leaks'
 
 export interface Finding {
   readonly code: FindingCode
@@ -66,6 +93,10 @@ export interface Finding {
   readonly lineId: string | null
   /** The piece of that line it is about. */
   readonly pieceId: string | null
+  /** The drain it is about. */
+  readonly drainId: string | null
+  /** The chamber it is about. */
+  readonly chamberId: string | null
   readonly fixes: readonly Fix[]
 }
 
@@ -92,7 +123,25 @@ export interface LineCase {
   readonly pump: LaidPump
 }
 
-type Needless = 'stop' | 'tankId' | 'lineId' | 'pieceId' | 'fixes'
+type Where = 'tankId' | 'lineId' | 'pieceId' | 'drainId' | 'chamberId'
+type Needless = 'stop' | 'fixes' | Where
+
+/** A finding of a stop; what is left out is nothing. */
+export function aboutStop(
+  stop: PathStop,
+  finding: Omit<Finding, Needless> & Partial<Pick<Finding, Where | 'fixes'>>,
+): Finding {
+  return {
+    stop,
+    tankId: null,
+    lineId: null,
+    pieceId: null,
+    drainId: null,
+    chamberId: null,
+    fixes: [],
+    ...finding,
+  }
+}
 
 /** A finding about a line; what is left out is nothing. */
 export function aboutLine(
@@ -100,14 +149,8 @@ export function aboutLine(
   finding: Omit<Finding, Needless> & Partial<Pick<Finding, 'pieceId' | 'fixes'>>,
 ): Finding {
   const { end, id } = laid.line
-  return {
-    stop: 'return',
-    tankId: end.at === 'tank' ? end.id : null,
-    lineId: id,
-    pieceId: null,
-    fixes: [],
-    ...finding,
-  }
+  const tankId = end.at === 'tank' ? end.id : null
+  return aboutStop('return', { tankId, lineId: id, ...finding })
 }
 
 /** Where a line's pieces stand in the design. */

@@ -1,7 +1,7 @@
 import { brent } from '../../numeric/brent.ts'
 import { nextSizeUp, sizeWords } from '../../pipe/size.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
-import type { BasinDesign } from '../design.ts'
+import type { Settled } from '../loop/settle.ts'
 import type { Edit } from '../edit.ts'
 import { pathTo } from '../layout/layout.ts'
 import { holdFlows } from '../setting/controlled.ts'
@@ -33,25 +33,25 @@ interface Change {
 
 /** What brings more flow: more speed, an open valve, a wider line; and all of it where one is not enough. */
 export function reachFixes(wish: Wish): Fix[] {
-  const { design } = wish.line
+  const { settled } = wish.line.solving
   const worthM3PerS = Math.max(0, wish.nowM3PerS) * (1 + WORTH_SHARE)
   const found = [faster(wish), openedValves(wish), wider(wish)]
     .filter((change) => change !== null)
-    .map((change) => ({ ...change, flowM3PerS: flowWith(design, change.edits, wish.of) }))
+    .map((change) => ({ ...change, flowM3PerS: flowWith(settled, change.edits, wish.of) }))
     .filter(({ flowM3PerS }) => flowM3PerS > worthM3PerS)
   const enough = found.some(({ flowM3PerS }) => flowM3PerS >= (1 - SHORT_SHARE) * wish.wantedM3PerS)
-  const together = found.length > 1 && !enough ? [allOf(design, found, wish.of)] : []
+  const together = found.length > 1 && !enough ? [allOf(settled, found, wish.of)] : []
   return [...found, ...together].map(({ label, edits, flowM3PerS }) =>
     fixOfFlow(label, edits, flowM3PerS),
   )
 }
 
-function allOf(design: BasinDesign, changes: readonly Change[], of: Of) {
+function allOf(settled: Settled, changes: readonly Change[], of: Of) {
   const edits = changes.flatMap((change) => change.edits)
   return {
     label: together(changes.map((change) => change.label)),
     edits,
-    flowM3PerS: flowWith(design, edits, of),
+    flowM3PerS: flowWith(settled, edits, of),
   }
 }
 
@@ -76,7 +76,7 @@ export function overspeedFixes(wish: Wish): Fix[] {
     const speed = speedFor(wish)
     if (speed !== null && speed >= part.leastSpeed) {
       const change = speedChange(wish.line, stepped(speed, Math.round))
-      return [fixForFlow(wish.line.design, change.label, change.edits, wish.of)]
+      return [fixForFlow(wish.line.solving.settled, change.label, change.edits, wish.of)]
     }
   }
   return throttleFix(wish)
@@ -168,5 +168,7 @@ export function throttleFix({ line, of, nowM3PerS, wantedM3PerS }: Wish): Fix[] 
   // A valve that holds its own line's flow brings that flow; at the end of its travel, or with
   // other lines into the same tank, the design is solved again.
   const holds = 'lineId' in of && opening > LEAST_OPENING && opening < 1
-  return [holds ? fixOfFlow(label, edits, target) : fixForFlow(line.design, label, edits, of)]
+  return [
+    holds ? fixOfFlow(label, edits, target) : fixForFlow(line.solving.settled, label, edits, of),
+  ]
 }

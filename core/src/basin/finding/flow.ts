@@ -10,6 +10,7 @@ import {
 } from './flow-fixes.ts'
 import {
   aboutLine,
+  aboutStop,
   lineWords,
   type Finding,
   type FindingCode,
@@ -46,7 +47,7 @@ export function idleFinding(line: LineCase): Finding {
 }
 
 function valveShut(line: LineCase): Finding {
-  const { laid, design } = line
+  const { laid } = line
   const index = laid.losses.findIndex((loss) => loss.shut)
   const opened = openedValves({ line })
   const of: Of = { lineId: laid.line.id }
@@ -58,7 +59,7 @@ function valveShut(line: LineCase): Finding {
       'No water passes it, whatever the pump does, and the pump warms the water it churns.',
     ),
     pieceId: laid.placed[index]?.piece.id ?? null,
-    fixes: opened ? [fixForFlow(design, sentence('Open it'), opened.edits, of)] : [],
+    fixes: opened ? [fixForFlow(line.solving.settled, sentence('Open it'), opened.edits, of)] : [],
   })
 }
 
@@ -120,17 +121,13 @@ function unsettledFinding(line: LineCase): Finding {
 
 function unfed(solving: Solving, index: number): Finding {
   const tank = solving.design.tanks[index]!
-  return {
+  return aboutStop('return', {
     code: 'tank-unfed',
     severity: 'stop',
-    stop: 'return',
     title: sentence(`No line ends in ${tank.name}`),
     reason: sentence('Give a line its end there, or take the tank out.'),
     tankId: tank.id,
-    lineId: null,
-    pieceId: null,
-    fixes: [],
-  }
+  })
 }
 
 function againstWanted(

@@ -18,7 +18,7 @@ export function jointFindings(line: LineCase): Finding[] {
 }
 
 function outletMismatch(line: LineCase): Finding[] {
-  const { design, laid, solved, pump } = line
+  const { laid, solved, pump } = line
   if (laid.line.start.at !== 'pump') return []
   const { run } = laid.line
   const outletM = pump.part.outletBoreM
@@ -42,7 +42,7 @@ function outletMismatch(line: LineCase): Finding[] {
         ? []
         : [
             fixForFlow(
-              design,
+              line.solving.settled,
               sentence(`Start in ${sizeWords(near)} and adapt`),
               startIn(line, near),
               ofLine(line),

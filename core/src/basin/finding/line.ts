@@ -16,7 +16,7 @@ export function lineFindings(line: LineCase): Finding[] {
 export const ofLine = ({ laid }: LineCase): Of => ({ lineId: laid.line.id })
 
 function tooFast(line: LineCase): Finding[] {
-  const { design, laid, solved } = line
+  const { laid, solved } = line
   const over = solved.pieces
     .map((piece, at) => ({ piece, at, limit: fastestQuiet(line, at) }))
     .filter(({ piece, limit }) => piece.kind !== 'nozzle' && piece.speedMPerS > limit)
@@ -44,7 +44,7 @@ function tooFast(line: LineCase): Finding[] {
       fixes: edits
         ? [
             fixForFlow(
-              design,
+              line.solving.settled,
               sentence(`Make it ${sizeWords(edits.size)}`),
               edits.edits,
               ofLine(line),
@@ -121,7 +121,7 @@ function turnFinding(line: LineCase, piece: PipePiece, index: number, missingDeg
     pieceId: piece.id,
     fixes: [
       fixForFlow(
-        line.design,
+        line.solving.settled,
         sentence(elbows === 1 ? 'Put an elbow in' : 'Put two elbows in'),
         edits,
         ofLine(line),
@@ -161,7 +161,7 @@ function hosesTooShort(line: LineCase): Finding[] {
         pieceId: piece.id,
         fixes: [
           fixForFlow(
-            line.design,
+            line.solving.settled,
             sentence('Cut it {long} long', { long: ['length', straightM * CURVE_SHARE] }),
             [{ op: 'set', path, to: straightM * CURVE_SHARE }],
             ofLine(line),
@@ -189,7 +189,7 @@ function afterNozzle(line: LineCase): Finding[] {
       pieceId: pieces[nozzle]!.id,
       fixes: [
         fixForFlow(
-          line.design,
+          line.solving.settled,
           sentence('Move the nozzle to the end'),
           [{ op: 'set', path: piecesPath(line), to: moved }],
           ofLine(line),

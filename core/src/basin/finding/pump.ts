@@ -118,7 +118,7 @@ function valveDoesItsWork(line: LineCase, lines: readonly LineCase[]): Finding[]
           ? []
           : [
               fixForFlow(
-                design,
+                line.solving.settled,
                 sentence('Open the valve and run the pump at {speed}', {
                   speed: ['share', speed],
                 }),
@@ -141,7 +141,7 @@ function leastSpeedFor(
   let high = 100
   const enough = (percent: number) =>
     flowWith(
-      line.design,
+      line.solving.settled,
       [open, { op: 'set', path: ['returnSide', 'pumps', pumpIndex, 'speed'], to: percent / 100 }],
       ofLine(line),
     ) >= flowM3PerS
@@ -156,7 +156,7 @@ function leastSpeedFor(
 
 /** Rigid pipe on a pump without a union near it: the pump cannot be taken out to be cleaned. */
 function noUnion(line: LineCase): Finding[] {
-  const { laid, design } = line
+  const { laid } = line
   const { pieces, size } = laid.line.run
   if (isHose(size.series) || pieces.length === 0) return []
   let pipeM = 0
@@ -181,7 +181,7 @@ function noUnion(line: LineCase): Finding[] {
       pieceId: pieces[0]!.id,
       fixes: [
         fixForFlow(
-          design,
+          line.solving.settled,
           sentence('Put a union in'),
           [{ op: 'insert', path: piecesPath(line), at, item: union }],
           ofLine(line),

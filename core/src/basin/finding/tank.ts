@@ -2,7 +2,7 @@ import { sentence } from '../../quantity/sentence.ts'
 import type { DisplayTank } from '../design.ts'
 import type { Edit } from '../edit.ts'
 import type { SolvedTank } from '../solved.ts'
-import type { Finding, Solving } from './finding.ts'
+import { aboutStop, type Finding, type Solving } from './finding.ts'
 
 /** Below this the ripples of a circulation pump reach the rim (choice). */
 const LEAST_FREEBOARD_M = 0.02
@@ -29,18 +29,15 @@ export function tankFindings({ design, tanks }: Solving): Finding[] {
 function rimOverPanels({ tank, index, words }: TankCase): Finding[] {
   if (tank.rimM <= tank.heightM) return []
   return [
-    {
+    aboutStop('tank', {
       code: 'rim-over-panels',
       severity: 'stop',
-      stop: 'tank',
       title: sentence(`${words}The rim stands above the panels`),
       reason: sentence(
         'Water spills at {rim}, says the rim, but the panels end at {height}. Lower the rim or check the height.',
         { rim: ['length', tank.rimM], height: ['length', tank.heightM] },
       ),
       tankId: tank.id,
-      lineId: null,
-      pieceId: null,
       fixes: [
         {
           label: sentence('Set the rim to the panels, {height}', {
@@ -50,7 +47,7 @@ function rimOverPanels({ tank, index, words }: TankCase): Finding[] {
           edits: [{ op: 'set', path: ['tanks', index, 'rimM'], to: tank.heightM }],
         },
       ],
-    },
+    }),
   ]
 }
 
@@ -58,12 +55,17 @@ function freeboard({ tank, index, words, solved: { freeboardM } }: TankCase): Fi
   if (freeboardM >= LEAST_FREEBOARD_M) return []
   const over = freeboardM <= 0
   const levelM = tank.rimM - GOOD_FREEBOARD_M
-  const lower: Edit = { op: 'set', path: ['tanks', index, 'waterLevelM'], to: levelM }
+  const lower: Edit = tank.overflow
+    ? {
+        op: 'set',
+        path: ['tanks', index, 'overflow', 'crestM'],
+        to: tank.overflow.crestM - (GOOD_FREEBOARD_M - freeboardM),
+      }
+    : { op: 'set', path: ['tanks', index, 'waterLevelM'], to: levelM }
   return [
-    {
+    aboutStop('tank', {
       code: over ? 'water-over-rim' : 'little-freeboard',
       severity: over ? 'stop' : 'watch',
-      stop: 'tank',
       title: over
         ? sentence(`${words}The water stands over the rim`)
         : sentence(`${words}Only {left} below the rim`, { left: ['length', freeboardM] }),
@@ -75,8 +77,6 @@ function freeboard({ tank, index, words, solved: { freeboardM } }: TankCase): Fi
             least: ['length', LEAST_FREEBOARD_M],
           }),
       tankId: tank.id,
-      lineId: null,
-      pieceId: null,
       fixes:
         levelM > 0
           ? [
@@ -89,17 +89,16 @@ function freeboard({ tank, index, words, solved: { freeboardM } }: TankCase): Fi
               },
             ]
           : [],
-    },
+    }),
   ]
 }
 
 function netWater({ solved: tank, words }: TankCase): Finding[] {
   if (tank.netVolumeM3 > 0) return []
   return [
-    {
+    aboutStop('tank', {
       code: 'no-net-water',
       severity: 'stop',
-      stop: 'tank',
       title: sentence(`${words}Rock and sand fill the whole tank`),
       reason: sentence(
         'They displace {displaced}, and the tank holds {gross} to its level. Check their mass and density.',
@@ -109,9 +108,6 @@ function netWater({ solved: tank, words }: TankCase): Finding[] {
         },
       ),
       tankId: tank.tankId,
-      lineId: null,
-      pieceId: null,
-      fixes: [],
-    },
+    }),
   ]
 }

@@ -2,21 +2,34 @@ import { makeNetwork } from '../../network/network.ts'
 import { AS_COMPUTED } from '../../network/line.ts'
 import { withPumpAt } from '../../network/problem.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
-import type { BasinDesign } from '../design.ts'
 import { applyEdits, type Edit } from '../edit.ts'
 import { endFlow, tankFlow } from '../ends.ts'
-import { layOutRunning } from '../loop/settle.ts'
-import type { LaidPump, Layout } from '../layout/layout.ts'
+import { settle, type Settled } from '../loop/settle.ts'
+import { layOut, type LaidPump, type Layout } from '../layout/layout.ts'
+import { feelsLevels } from '../layout/relevel.ts'
 import { run, type Running } from '../running.ts'
 import type { Fix } from './finding.ts'
 
 /** Whose flow a fix is judged by: a tank's, or a line's at its end. */
 export type Of = { readonly tankId: string } | { readonly lineId: string }
 
-/** The flow a design would have with these edits made; nil where it would have none. */
-export function flowWith(design: BasinDesign, edits: readonly Edit[], of: Of): number {
-  const layout = layOutRunning(applyEdits(design, edits))
-  return flowOf(layout, run(makeNetwork(layout.problem), AS_COMPUTED).running, of)
+/** Levels of a try-out rest sooner than those of the design itself, m: no flow it prints feels more. */
+const AT_REST_M = 1e-6
+
+/** A settled design with these edits made. */
+export function settleWith(near: Settled, edits: readonly Edit[]): Settled {
+  return settle(applyEdits(near.design, edits), { near, atRestM: AT_REST_M })
+}
+
+/** The flow a settled design would have with these edits made; nil where it would have none. */
+export function flowWith(near: Settled, edits: readonly Edit[], of: Of): number {
+  const edited = applyEdits(near.design, edits)
+  const layout = layOut(edited)
+  if (!feelsLevels(layout, edited)) {
+    return flowOf(layout, run(makeNetwork(layout.problem), AS_COMPUTED).running, of)
+  }
+  const settled = settle(edited, { near, layout, atRestM: AT_REST_M })
+  return flowOf(settled.layout, settled.ran.running, of)
 }
 
 function flowOf(layout: Layout, running: Running, of: Of): number {
@@ -44,13 +57,8 @@ export function flowAtSpeeds(layout: Layout, pump: LaidPump, of: Of): (speed: nu
 }
 
 /** A fix whose worth is the flow it brings, as the core solves it. */
-export function fixForFlow(
-  design: BasinDesign,
-  label: Sentence,
-  edits: readonly Edit[],
-  of: Of,
-): Fix {
-  return fixOfFlow(label, edits, flowWith(design, edits, of))
+export function fixForFlow(near: Settled, label: Sentence, edits: readonly Edit[], of: Of): Fix {
+  return fixOfFlow(label, edits, flowWith(near, edits, of))
 }
 
 /** The same where the flow is known already. */

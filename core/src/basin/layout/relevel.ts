@@ -29,15 +29,35 @@ function problemAt({ lines, pumps, problem, segments }: Layout): Layout['problem
       ({ placed, sourceLevelM }) => [`chamber ${placed.chamberId}`, sourceLevelM] as const,
     ),
   ])
-  const links = [...problem.links]
+  let { links } = problem
   lines.forEach((laid, i) => {
     const last = segments[i]!.at(-1)!
     const oneWay = hasCheck(laid, last.firstPiece, last.endPiece) || endsInAir(laid)
-    if (oneWay !== links[last.link]!.oneWay) links[last.link] = { ...links[last.link]!, oneWay }
+    if (oneWay !== links[last.link]!.oneWay) {
+      links = links.map((link, l) => (l === last.link ? { ...link, oneWay } : link))
+    }
   })
   return {
     ...problem,
     nodes: problem.nodes.map((node) => ({ ...node, headM: heads.get(node.id) ?? node.headM })),
     links,
   }
+}
+
+/** Can any level that follows from the flow move what a return side does? Not where all ends stay in air and pumps draw from what the keeper fills. */
+export function feelsLevels(
+  { lines, pumps }: Layout,
+  { tanks, sump, returnSide }: BasinDesign,
+): boolean {
+  const { box } = sump
+  const kept = returnSide.pumps[0]!.chamberId
+  if (box && pumps.some(({ placed }) => placed.chamberId !== kept)) return true
+  return lines.some(({ line: { end }, mouth }) => {
+    if (end.at === 'chamber') {
+      return box !== null && end.id !== kept && mouth.zM < box.floorHeightM + box.heightM
+    }
+    if (end.at !== 'tank') return false
+    const tank = byId(tanks, end.id, 'tank')
+    return tank.overflow !== null && mouth.zM < tank.floorHeightM + tank.rimM
+  })
 }

@@ -1,4 +1,4 @@
-import { makeFall, type Fall } from '../../drain/fall.ts'
+import { inSeries, makeFall, type Fall } from '../../drain/fall.ts'
 import { entranceLoss, strainerLoss } from '../../fitting/opening.ts'
 import type { Loss } from '../../fitting/loss.ts'
 import { threeKLoss } from '../../fitting/three-k.ts'
@@ -33,6 +33,10 @@ export interface LaidDrain {
   readonly before: Fall
   /** The rest of the way, where another joins it; null: none does. */
   readonly after: Fall | null
+  /** The whole way to a chamber, were nothing else in it. */
+  readonly alone: Fall
+  /** The same with its valves wide open. */
+  readonly aloneOpen: Fall
   /** The drain whose tee it ends in; null: it ends in a chamber. */
   readonly trunkId: string | null
   /** The drain that joins it; null: none. */
@@ -46,9 +50,17 @@ export function trunkOf(drains: readonly Drain[], teeId: string): Drain | undefi
   return drains.find(({ run }) => run.pieces.some((piece) => piece.id === teeId))
 }
 
-/** The valves of a drain stand as the keeper set them. */
 export function layDrains(design: BasinDesign, water: Water): LaidDrain[] {
-  return design.drains.map((drain, index) => layDrain(design.drains, drain, index, water))
+  const own = design.drains.map((drain, index) => layDrain(design.drains, drain, index, water))
+  return own.map((laid) => {
+    const trunk = own.find(({ drain }) => drain.id === laid.trunkId)
+    if (!trunk?.after) return laid
+    return {
+      ...laid,
+      alone: inSeries(laid.alone, trunk.after),
+      aloneOpen: inSeries(laid.aloneOpen, trunk.after),
+    }
+  })
 }
 
 function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: Water): LaidDrain {
@@ -56,14 +68,14 @@ function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: 
   const placed = placePieces(run, inlet.place)
   const losses = placed.map((one) => pieceLosses(one, run))
   const first = boreOf(run.size)
-  const trunk = end.at === 'tee' ? trunkOf(drains, end.id) : undefined
   const joinAt = placed.findIndex(({ piece }) => joins(drains, piece.id))
-  const stretch = (from: number, to: number, own: readonly FittingLoss[]): Fall =>
-    fallOf(losses.slice(from, to), own, water)
+  const cut = joinAt < 0 ? placed.length : joinAt + 1
   const start = inletLosses(drain, first.boreM, first.tradeSizeIn)
   const last = endLosses(drains, drain, placed)
-  const cut = joinAt < 0 ? placed.length : joinAt + 1
-  const member = joinAt < 0 ? undefined : joins(drains, placed[joinAt]!.piece.id)
+  const before = fallOf(losses.slice(0, cut), joinAt < 0 ? [...start, ...last] : start, water)
+  const after = joinAt < 0 ? null : fallOf(losses.slice(cut), last, water)
+  const alone = after ? inSeries(before, after) : before
+  const open = openedLosses(placed, losses, run)
   return {
     drain,
     index,
@@ -72,12 +84,28 @@ function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: 
     boreM: first.boreM,
     lipM: inlet.place.zM,
     mouth: mouthOf(placed, inlet.place),
-    before: stretch(0, cut, joinAt < 0 ? [...start, ...last] : start),
-    after: joinAt < 0 ? null : stretch(cut, placed.length, last),
-    trunkId: trunk?.id ?? null,
-    memberId: member?.id ?? null,
-    chamberId: trunk ? trunk.end.id : end.id,
+    before,
+    after,
+    alone,
+    aloneOpen: open === losses ? alone : fallOf(open, [...start, ...last], water),
+    trunkId: end.at === 'tee' ? (trunkOf(drains, end.id)?.id ?? null) : null,
+    memberId: joinAt < 0 ? null : joins(drains, placed[joinAt]!.piece.id)!.id,
+    chamberId: end.at === 'tee' ? trunkOf(drains, end.id)!.end.id : end.id,
   }
+}
+
+/** The losses of a drain with every valve in it wide open. */
+function openedLosses(
+  placed: readonly PlacedPiece[],
+  losses: readonly PieceLosses[],
+  run: Drain['run'],
+): readonly PieceLosses[] {
+  if (!placed.some(({ piece }) => piece.kind === 'valve' && piece.opening < 1)) return losses
+  return placed.map((one, i) =>
+    one.piece.kind === 'valve'
+      ? pieceLosses({ ...one, piece: { ...one.piece, opening: 1 } }, run)
+      : losses[i]!,
+  )
 }
 
 /** The drain that ends in a tee. */

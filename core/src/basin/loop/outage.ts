@@ -16,7 +16,7 @@ import type { LaidLine } from '../layout/lay-lines.ts'
 import type { SolvedOutage } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
 import type { Settled } from './settle.ts'
-import { chamberAreasM2, wallShape } from './sump-levels.ts'
+import { chamberAreasM2 } from './sump-levels.ts'
 
 /** What a power cut brings down, and whether the sump holds it. */
 export function solveOutage(settled: Settled, box: SumpBox): SolvedOutage {
@@ -41,7 +41,7 @@ export function solveOutage(settled: Settled, box: SumpBox): SolvedOutage {
 function stoppingChambers(settled: Settled, box: SumpBox): StoppingChamber[] {
   const { returnIndex, chambers, design } = settled
   const areas = chamberAreasM2(design.sump, box)
-  const held = heldBy(settled, box)
+  const held = heldBy(settled)
   const order = chambers.map((_, i) => i).filter((i) => i !== returnIndex && !chambers[i]!.apart)
   return [...order, returnIndex].map((i) => ({
     areaM2: areas[i]!,
@@ -51,18 +51,13 @@ function stoppingChambers(settled: Settled, box: SumpBox): StoppingChamber[] {
 }
 
 /** The highest crest on a chamber's way to the return chamber holds its water. */
-function heldBy({ design, returnIndex }: Settled, box: SumpBox): number[] {
+function heldBy({ design, returnIndex }: Settled): number[] {
   const { chambers, walls } = design.sump
   const held = chambers.map(() => 0)
   for (const step of [-1, 1]) {
     for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
       const wall = walls[step < 0 ? i : i - 1]!
-      const own =
-        wall.kind === 'under'
-          ? 0
-          : wall.kind === 'pipe'
-            ? wall.pipeHeightM
-            : crestM(wallShape(wall, box))
+      const own = wall.kind === 'under' ? 0 : wall.kind === 'pipe' ? wall.pipeHeightM : crestM(wall)
       held[i] = Math.max(held[i - step]!, own)
     }
   }

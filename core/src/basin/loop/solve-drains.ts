@@ -1,5 +1,5 @@
 import { openPipeRiseM, ruledBy, type OpenPipe } from '../../drain/emergency.ts'
-import { fallFlow, fallHeadM } from '../../drain/fall.ts'
+import { fallFlow, fallHeadM, type Fall } from '../../drain/fall.ts'
 import { matchValve } from '../../drain/match.ts'
 import { FILLED, filledShareOf, noiseBand, ventedFlow } from '../../drain/vented.ts'
 import { kAt } from '../../fitting/loss.ts'
@@ -11,50 +11,33 @@ import type { PlacedPiece } from '../../run/path.ts'
 import type { ValvePiece } from '../../run/piece.ts'
 import type { Drain } from '../overflow.ts'
 import type { DrainState, SolvedDrain, SolvedMatch } from '../solved-gravity.ts'
-import { layDrains, type LaidDrain } from './lay-drains.ts'
+import type { LaidDrain } from './lay-drains.ts'
 import type { Settled } from './settle.ts'
 
 /** Every drain as it runs, in the design's order. */
 export function solveDrains(settled: Settled): SolvedDrain[] {
-  const open = withValvesOpen(settled)
-  return settled.drains.map((laid, i) => solveDrain(settled, laid, open[i]!))
+  return settled.drains.map((laid) => solveDrain(settled, laid))
 }
 
-/** The same drains with every valve wide open. */
-function withValvesOpen({ design, drains }: Settled): readonly LaidDrain[] {
-  const throttled = (piece: { kind: string }) => piece.kind === 'valve'
-  if (!design.drains.some(({ run }) => run.pieces.some(throttled))) return drains
-  const opened = design.drains.map((drain): Drain => ({
-    ...drain,
-    run: {
-      ...drain.run,
-      pieces: drain.run.pieces.map((piece) =>
-        piece.kind === 'valve' ? { ...piece, opening: 1 } : piece,
-      ),
-    },
-  }))
-  return layDrains({ ...design, drains: opened }, waterAt(design.water))
-}
-
-function solveDrain(settled: Settled, laid: LaidDrain, open: LaidDrain): SolvedDrain {
+function solveDrain(settled: Settled, laid: LaidDrain): SolvedDrain {
   const { drain, boreM, lipM, mouth, index } = laid
   const tank = settled.design.tanks.findIndex(({ id }) => id === drain.tankId)
   const levels = settled.tankLevels[tank] ?? null
   const boxM = levels?.boxM ?? lipM
   const flowM3PerS = settled.drainFlows[index]!
   const outM = Math.max(lastMouth(settled, laid), levelOf(settled, laid.chamberId))
-  const whole = (one: LaidDrain) => fallFlow(oneFall(one), Math.max(0, boxM - outM))
+  const whole = (pipe: Fall) => fallFlow(pipe, Math.max(0, boxM - outM))
   const overInletM = boxM - lipM
   const isSiphon = drain.role === 'siphon'
   const runsDown = drain.role === 'vented' || drain.role === 'trickle'
-  const primedM3PerS = whole(laid)
+  const primedM3PerS = whole(laid.alone)
   return {
     drainId: drain.id,
     tankId: drain.tankId,
     flowM3PerS,
     state: stateOf(drain, flowM3PerS, primedM3PerS, boreM),
     primedM3PerS,
-    openPrimedM3PerS: whole(open),
+    openPrimedM3PerS: laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen),
     overInletM,
     leastOverInletM: isSiphon ? leastDepthM(boreM, flowM3PerS) : null,
     filledShare: runsDown ? filledShareOf(boreM, flowM3PerS) : null,
@@ -67,7 +50,7 @@ function solveDrain(settled: Settled, laid: LaidDrain, open: LaidDrain): SolvedD
         }
       : null,
     emergency: drain.role === 'emergency' ? emergencyOf(settled, laid, outM) : null,
-    match: isSiphon ? matchOf(settled, laid, open, outM) : null,
+    match: isSiphon ? matchOf(settled, laid, outM) : null,
     speedMPerS: speedMPerS(flowM3PerS, boreM),
     end: mouth.zM >= levelOf(settled, laid.chamberId) ? 'above-water' : 'under-water',
     start: drain.inlet.place,
@@ -81,15 +64,6 @@ function solveDrain(settled: Settled, laid: LaidDrain, open: LaidDrain): SolvedD
       to,
       boreM: boreBeforeM,
     })),
-  }
-}
-
-/** A drain as one pipe: to its own end, or to where it joins another. */
-function oneFall({ before, after }: LaidDrain): LaidDrain['before'] {
-  if (!after) return before
-  return {
-    law: { ...before.law, bores: [...before.law.bores, ...after.law.bores] },
-    shut: before.shut || after.shut,
   }
 }
 
@@ -118,7 +92,7 @@ function tankFlowOf({ drains, drainFlows }: Settled, tankId: string): number {
 function emergencyOf(settled: Settled, laid: LaidDrain, outM: number): SolvedDrain['emergency'] {
   const pipe: OpenPipe = {
     boreM: laid.boreM,
-    below: { fall: oneFall(laid), dropM: laid.lipM - outM },
+    below: { fall: laid.alone, dropM: laid.lipM - outM },
   }
   const riseM = openPipeRiseM(pipe, tankFlowOf(settled, laid.drain.tankId))
   if (!Number.isFinite(riseM)) return { riseM: null, ruledBy: null }
@@ -131,12 +105,7 @@ const TRICKLE_SHARE = 0.05
 const BELOW_EMERGENCY_M = 0.025
 
 /** What a siphon's valve should be set to. */
-function matchOf(
-  settled: Settled,
-  laid: LaidDrain,
-  open: LaidDrain,
-  outM: number,
-): SolvedMatch | null {
+function matchOf(settled: Settled, laid: LaidDrain, outM: number): SolvedMatch | null {
   const at = laid.placed.find(({ piece }) => piece.kind === 'valve' && piece.form !== 'diaphragm')
   const all = tankFlowOf(settled, laid.drain.tankId)
   const others = settled.drains.filter(
@@ -154,7 +123,7 @@ function matchOf(
     ? trickle.lipM + openPipeRiseM({ boreM: trickle.boreM, below: null }, kept)
     : lipM - BELOW_EMERGENCY_M
   const flowM3PerS = (all - kept) / siphons.length
-  const matched = matchedAt(settled, open, at, { flowM3PerS, dropM: levelM - outM })
+  const matched = matchedAt(settled, laid, at, { flowM3PerS, dropM: levelM - outM })
   const perTouch = valve.form === 'ball' ? 1 / QUARTER_TURN_DEG : 1 / GATE_TURNS
   return {
     pieceId: valve.id,
@@ -173,13 +142,13 @@ export const GATE_TURNS = 10
 
 function matchedAt(
   { design }: Settled,
-  open: LaidDrain,
+  laid: LaidDrain,
   at: PlacedPiece,
   { flowM3PerS, dropM }: { flowM3PerS: number; dropM: number },
 ) {
   const water = waterAt(design.water)
   const valve = at.piece as ValvePiece
-  const [loss] = pieceLosses({ ...at, piece: { ...valve, opening: 1 } }, open.drain.run).fittings
+  const [loss] = pieceLosses({ ...at, piece: { ...valve, opening: 1 } }, laid.drain.run).fittings
   const boreM = at.boreBeforeM
   const re = reynolds(speedMPerS(flowM3PerS, boreM), boreM, water.kinematicM2PerS)
   const openK = kAt(loss!.loss, re)
@@ -189,7 +158,7 @@ function matchedAt(
     boreM,
     flowM3PerS,
     dropM,
-    otherLossM: fallHeadM(open.before, flowM3PerS) - openValveM,
+    otherLossM: fallHeadM(laid.aloneOpen, flowM3PerS) - openValveM,
     openK,
   })
 }

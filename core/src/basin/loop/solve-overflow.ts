@@ -1,8 +1,7 @@
 import { tubeFroude, primeVerdict } from '../../drain/hung.ts'
 import { LEAST_MEASURED_HEAD_M } from '../../weir/smooth.ts'
-import { rimFlow } from '../../weir/rim.ts'
+import { flowOver } from '../../weir/rim.ts'
 import type { BlockedRow, SolvedOverflow } from '../solved-gravity.ts'
-import { boxDrains } from './box-level.ts'
 import type { LaidDrain } from './lay-drains.ts'
 import type { Settled } from './settle.ts'
 import {
@@ -33,40 +32,37 @@ export function solveOverflow(
     boxRimM: tank.floorHeightM + boxRim(one),
     belowMeasured: levels.headM < LEAST_MEASURED_HEAD_M,
     overTeethM: overflow.teeth ? levels.headM - overflow.teeth.heightM : null,
-    teethDrownM3PerS: overflow.teeth ? rimFlow(rim, overflow.teeth.heightM) : null,
-    tankSpillsM3PerS: rimFlow(rim, tank.rimM - overflow.crestM),
+    teethDrownM3PerS: overflow.teeth ? flowOver(rim, overflow.teeth.heightM) : null,
+    tankSpillsM3PerS: flowOver(rim, tank.rimM - overflow.crestM),
     passageHeadM: overflow.passage ? passageHeadM(one, flowM3PerS) : null,
     froude,
     prime: froude === null ? null : primeVerdict(froude),
     keepsIn: overflow.keepsInM === null ? null : leastOpeningM < overflow.keepsInM,
     leastOpeningM,
-    blocked: blockedRows(settled, one, flowM3PerS),
+    blocked: blockedRows(settled, one, levels, flowM3PerS),
   }
 }
 
 /** The smallest opening on the way out: between teeth, or in the guard. */
-function leastOpening({ overflow, rim }: Overflowing): number {
+function leastOpening({ overflow }: Overflowing): number {
   return Math.min(
     overflow.teeth?.slotWidthM ?? Infinity,
     overflow.guard?.leastOpeningM ?? Infinity,
-    rim.lengthM,
+    overflow.rimLengthM,
   )
 }
 
-/** Every single pipe blocked in turn; pipes that join go together too. */
+/** Every single pipe blocked in turn; pipes that join go together too. A pipe that is dry is not missed. */
 function blockedRows(
-  { chambers, design }: Settled,
+  { drainFlows }: Settled,
   one: Overflowing,
+  running: TankLevels,
   flowM3PerS: number,
 ): BlockedRow[] {
-  const { drains } = one
-  if (drains.length === 0) return []
-  const levelOf = (id: string) =>
-    chambers[design.sump.chambers.findIndex((c) => c.id === id)]!.levelM
-  const box = boxDrains(drains, levelOf)
-  return causesOf(drains).map((cause) => {
+  return causesOf(one.drains).map((cause) => {
     const drainIds = cause.map(({ drain }) => drain.id)
-    const levels = levelsOver(one, box, flowM3PerS, new Set(drainIds))
+    const missed = cause.some(({ index }) => drainFlows[index]! > 0)
+    const levels = missed ? levelsOver(one, flowM3PerS, new Set(drainIds)) : running
     return rowOf(one, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
   })
 }

@@ -1,4 +1,4 @@
-import { levelAbove, type WallShape } from '../../sump/wall.ts'
+import { levelAbove } from '../../sump/wall.ts'
 import { chamberSpans, type Sump, type SumpBox, type SumpWall } from '../sump.ts'
 
 /** A chamber's water as it runs; heights above the room's floor, m. */
@@ -12,10 +12,6 @@ export interface ChamberLevel {
   readonly spills: boolean
   /** Parted from the return chamber by a wall that lets nothing through. */
   readonly apart: boolean
-}
-
-export function wallShape(wall: SumpWall, box: SumpBox): WallShape {
-  return { ...wall, widthM: box.widthM }
 }
 
 /** Net inflow of each chamber: what drains and lines bring, less what pumps draw, m³/s. */
@@ -72,7 +68,7 @@ function chamberBehind(
     return { ...given, throughM3PerS: 0, apart: true }
   }
   if (flow < 0) return { ...given, levelM: floorM, throughM3PerS: 0, starved: true }
-  const depthM = levelAbove(wallShape(wall, box), flow, next.levelM - floorM)
+  const depthM = levelAbove(wall, box.widthM, flow, next.levelM - floorM)
   const spills = depthM > box.heightM
   return {
     levelM: floorM + Math.min(depthM, box.heightM),

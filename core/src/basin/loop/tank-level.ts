@@ -4,20 +4,28 @@ import { threeKLoss } from '../../fitting/three-k.ts'
 import type { Water } from '../../fluid/water.ts'
 import { makeLine } from '../../network/line.ts'
 import { brent } from '../../numeric/brent.ts'
-import { rimHeadM, type Rim } from '../../weir/rim.ts'
+import { headOver, rimLaw, type Rim, type RimLaw } from '../../weir/rim.ts'
 import type { DisplayTank } from '../design.ts'
 import type { Overflow, Passage } from '../overflow.ts'
-import { boxDrains, boxLevelM, NONE_BLOCKED, type Blocked, type BoxDrains } from './box-level.ts'
+import {
+  boxDrains,
+  boxLevelM,
+  endAgainst,
+  NONE_BLOCKED,
+  type Blocked,
+  type BoxDrains,
+} from './box-level.ts'
 import type { LaidDrain } from './lay-drains.ts'
 
 /** A tank with an overflow, made ready to be asked for its level. */
 export interface Overflowing {
   readonly tank: DisplayTank
   readonly overflow: Overflow
-  readonly rim: Rim
+  readonly rim: RimLaw
   /** One hole or tube of its passage; null: none. */
   readonly passage: Fall | null
   readonly drains: readonly LaidDrain[]
+  readonly box: BoxDrains
 }
 
 /** Heights above the room's floor, m. */
@@ -39,16 +47,18 @@ export function overflowing(
   drains: readonly LaidDrain[],
   water: Water,
 ): Overflowing {
+  const own = drains.filter(({ drain }) => drain.tankId === tank.id)
   return {
     tank,
     overflow,
-    rim: rimOf(overflow),
+    rim: rimLaw(rimOf(overflow)),
     passage: overflow.passage ? passageFall(overflow.passage, water) : null,
-    drains: drains.filter(({ drain }) => drain.tankId === tank.id),
+    drains: own,
+    box: boxDrains(own),
   }
 }
 
-export function rimOf({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): Rim {
+function rimOf({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): Rim {
   return { lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }
 }
 
@@ -82,16 +92,13 @@ export function tankLevels(one: Overflowing, question: LevelQuestion): TankLevel
     return overRim(one, flowM3PerS, chamberLevelM(overflow.chamberId))
   }
   if (drains.length === 0) return { ...overRim(one, flowM3PerS, -Infinity), boxM: null }
-  return levelsOver(one, boxDrains(drains, chamberLevelM), flowM3PerS, blocked)
+  endAgainst(one.box, chamberLevelM)
+  return levelsOver(one, flowM3PerS, blocked)
 }
 
-export function levelsOver(
-  one: Overflowing,
-  box: BoxDrains,
-  flowM3PerS: number,
-  blocked: Blocked,
-): TankLevels {
-  const { tank, overflow } = one
+/** The same, its drains' ends told already. */
+export function levelsOver(one: Overflowing, flowM3PerS: number, blocked: Blocked): TankLevels {
+  const { tank, overflow, box } = one
   const foundM = boxLevelM(box, flowM3PerS, blocked)
   const boxRimM = tank.floorHeightM + boxRim(one)
   if (foundM > boxRimM) {
@@ -116,7 +123,7 @@ function overRim(one: Overflowing, flowM3PerS: number, boxM: number): TankLevels
   const crestM = tank.floorHeightM + overflow.crestM
   const tankRimM = tank.floorHeightM + tank.rimM
   const innerM = Math.min(boxM + passageHeadM(one, flowM3PerS), tankRimM)
-  const wantedM = rimHeadM(rim, flowM3PerS, innerM - crestM)
+  const wantedM = headOver(rim, flowM3PerS, innerM - crestM)
   const spills = crestM + wantedM > tankRimM
   const headM = spills ? tankRimM - crestM : wantedM
   return { surfaceM: crestM + headM, innerM, boxM, headM, spills: spills ? 'tank' : null }

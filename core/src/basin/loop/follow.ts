@@ -1,0 +1,75 @@
+import type { BasinDesign } from '../design.ts'
+import { endFlow, pumpFlow, tankFlow } from '../ends.ts'
+import type { Layout } from '../layout/layout.ts'
+import type { Ran } from '../running.ts'
+import { drainAt, NONE_BLOCKED } from './box-level.ts'
+import type { LaidDrain } from './lay-drains.ts'
+import { sumpLevels, type ChamberLevel } from './sump-levels.ts'
+import { tankLevels, type Overflowing, type TankLevels } from './tank-level.ts'
+
+/** The parts of the way down that no level moves. */
+export interface Gravity {
+  readonly drains: readonly LaidDrain[]
+  /** null for a tank without an overflow. */
+  readonly overflows: readonly (Overflowing | null)[]
+  /** The chamber the design's first pump draws from. */
+  readonly returnIndex: number
+}
+
+/** What a pass's flows bring about. */
+export interface Followed {
+  readonly tankLevels: readonly (TankLevels | null)[]
+  /** What each drain carries, in the design's order. */
+  readonly drainFlows: Float64Array
+  readonly chambers: readonly ChamberLevel[]
+  /** All heights above the room's floor: tanks, then chambers. */
+  readonly levels: Float64Array
+}
+
+/** The levels that the flows of a pass bring about. */
+export function follow(
+  design: BasinDesign,
+  { drains, overflows, returnIndex }: Gravity,
+  layout: Layout,
+  { running }: Ran,
+  levels: Float64Array,
+): Followed {
+  const { tanks, sump } = design
+  const place = new Map(sump.chambers.map(({ id }, i) => [id, i]))
+  const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
+  const flows = new Float64Array(drains.length)
+  const inflows = sump.chambers.map(() => 0)
+  const into = (chamberId: string, flow: number) => {
+    inflows[place.get(chamberId)!]! += flow
+  }
+  const found = overflows.map((one) => {
+    if (!one) return null
+    const flowM3PerS = Math.max(0, tankFlow(layout, running, one.tank.id))
+    const tank = tankLevels(one, { flowM3PerS, chamberLevelM })
+    if (one.overflow.chamberId !== null) into(one.overflow.chamberId, flowM3PerS)
+    else if (tank.boxM !== null) {
+      drainAt(one.box, tank.boxM, NONE_BLOCKED)
+      one.drains.forEach((laid, i) => {
+        flows[laid.index] = one.box.flow[i]!
+        into(laid.chamberId, one.box.flow[i]!)
+      })
+    }
+    return tank
+  })
+  for (const { line, index } of layout.lines) {
+    if (line.end.at === 'chamber') into(line.end.id!, endFlow(layout, running, index))
+  }
+  for (const { placed, lineIndex } of layout.pumps) {
+    into(placed.chamberId, -pumpFlow(layout, lineIndex, running))
+  }
+  const chambers = sumpLevels(sump, returnIndex, inflows)
+  return {
+    tankLevels: found,
+    drainFlows: flows,
+    chambers,
+    levels: Float64Array.from([
+      ...found.map((tank, i) => tank?.surfaceM ?? levels[i]!),
+      ...chambers.map(({ levelM }) => levelM),
+    ]),
+  }
+}

@@ -1,0 +1,40 @@
+/** A function's value and its slope at a place, written into by the function. */
+export interface ValueSlope {
+  value: number
+  slope: number
+}
+
+const MOST_STEPS = 80
+
+/**
+ * The x from `low` up where a rising f(x) reaches a target: Newton's steps, held inside what is
+ * known to be too little and too much, halved where they would leave it. Settles to rounding once
+ * a step is smaller than `tolerance` of x. Infinity when f stays short up to `most`.
+ */
+export function risingRoot(
+  f: (x: number, into: ValueSlope) => void,
+  target: number,
+  { low, guess, most, tolerance }: { low: number; guess: number; most: number; tolerance: number },
+): number {
+  const at: ValueSlope = { value: 0, slope: 0 }
+  let least = low
+  let enough = Infinity
+  let x = guess > low && guess <= most ? guess : low + (Math.min(most, low + 1) - low) / 2
+  for (let step = 0; step < MOST_STEPS; step++) {
+    f(x, at)
+    const over = at.value - target
+    if (over === 0) return x
+    if (over > 0) enough = x
+    else least = x
+    let next = at.slope > 0 ? x - over / at.slope : NaN
+    // Newton doubles its right digits: after a step this small none is wrong.
+    if (Math.abs(next - x) <= tolerance * Math.abs(x - low)) return next
+    if (enough < Infinity && enough - least <= Number.EPSILON * 4 * Math.abs(enough)) return enough
+    if (x >= most && over < 0) return Infinity
+    if (!(next > least && next < enough)) {
+      next = enough === Infinity ? Math.min(most, low + 2 * (x - low)) : (least + enough) / 2
+    }
+    x = Math.min(next, most)
+  }
+  return x
+}
