@@ -62,7 +62,10 @@ export function follow(
   for (const { placed, lineIndex } of layout.pumps) {
     into(placed.chamberId, -pumpFlow(layout, lineIndex, running))
   }
-  const chambers = sumpLevels(sump, returnIndex, inflows)
+  const chambers = sumpLevels(sump, returnIndex, {
+    netM3PerS: inflows,
+    fed: fedChambers(design, drains),
+  })
   return {
     tankLevels: found,
     drainFlows: flows,
@@ -72,4 +75,17 @@ export function follow(
       ...chambers.map(({ levelM }) => levelM),
     ]),
   }
+}
+
+/** The chambers that a drain, a line or an all-in-one's rim ends in. */
+function fedChambers(
+  { tanks, sump, returnSide }: BasinDesign,
+  drains: readonly LaidDrain[],
+): boolean[] {
+  const fed = new Set([
+    ...drains.map(({ chamberId }) => chamberId),
+    ...tanks.map(({ overflow }) => overflow?.chamberId),
+    ...returnSide.lines.map(({ end }) => (end.at === 'chamber' ? end.id : null)),
+  ])
+  return sump.chambers.map(({ id }) => fed.has(id))
 }

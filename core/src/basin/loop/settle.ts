@@ -5,9 +5,9 @@ import type { BasinDesign } from '../design.ts'
 import { layOut, type Layout } from '../layout/layout.ts'
 import { relevel } from '../layout/relevel.ts'
 import { run, type Ran } from '../running.ts'
-import { AitkenStep } from './aitken.ts'
 import { follow, type Followed, type Gravity } from './follow.ts'
 import { layDrains } from './lay-drains.ts'
+import { LevelSteps } from './level-steps.ts'
 import { overflowing } from './tank-level.ts'
 
 /** The whole loop at rest with itself: levels move the flow, and the flow moves the levels. */
@@ -22,7 +22,7 @@ export interface Settled extends Gravity, Followed {
 }
 
 /** Levels that move less than this between two passes are at rest, m. */
-const AT_REST_M = 1e-9
+const AT_REST_M = 1e-7
 const MOST_PASSES = 30
 /** A tank's first guess: this much water over its crest. */
 const GUESS_HEAD_M = 0.01
@@ -44,7 +44,7 @@ export interface SettleFrom {
 
 /**
  * The fixed point of the loop. Each pass solves the return side against the levels, then the
- * levels against its flows; the step is Aitken's, so a loop that answers back does not swing.
+ * levels against its flows, and hems each level in, so a loop that answers back does not swing.
  */
 export function settle(given: BasinDesign, from: SettleFrom = {}): Settled {
   const { near, atRestM = AT_REST_M } = from
@@ -54,7 +54,7 @@ export function settle(given: BasinDesign, from: SettleFrom = {}): Settled {
   let layout = from.layout ?? layOut(design)
   const network = makeNetwork(layout.problem)
   let against: Against = { layout, network, ran: run(network, AS_COMPUTED) }
-  const step = new AitkenStep(levels.length)
+  const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
     const found = follow(given, gravity, layout, against.ran, levels)
     const restlessM = step.advance(levels, found.levels)

@@ -14,32 +14,41 @@ export interface ChamberLevel {
   readonly apart: boolean
 }
 
-/** Net inflow of each chamber: what drains and lines bring, less what pumps draw, m³/s. */
-export type Inflows = readonly number[]
+/** What comes into each chamber, and whether anything is laid to end there. */
+export interface Inflows {
+  /** What drains and lines bring, less what pumps draw, m³/s. */
+  readonly netM3PerS: readonly number[]
+  readonly fed: readonly boolean[]
+}
 
 /**
  * Levels of all chambers. The return chamber stands where the keeper fills it to; each wall on the
  * way outward from it passes all that comes in behind it.
  */
-export function sumpLevels(sump: Sump, returnIndex: number, inflows: Inflows): ChamberLevel[] {
+export function sumpLevels(
+  sump: Sump,
+  returnIndex: number,
+  { netM3PerS, fed }: Inflows,
+): ChamberLevel[] {
   const { chambers, box } = sump
   const given = chambers.map(({ levelM }, i): ChamberLevel => ({
     levelM,
-    throughM3PerS: Math.max(0, inflows[i]!),
+    throughM3PerS: Math.max(0, netM3PerS[i]!),
     starved: false,
     spills: false,
     apart: false,
   }))
   if (!box) return given
   const levels = [...given]
-  const total = inflows.reduce((sum, one) => sum + Math.max(0, one), 0)
+  const total = netM3PerS.reduce((sum, one) => sum + Math.max(0, one), 0)
   levels[returnIndex] = { ...given[returnIndex]!, throughM3PerS: total }
   for (const step of [-1, 1]) {
     for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
       const wall = sump.walls[step < 0 ? i : i - 1]!
       levels[i] = chamberBehind(box, wall, levels[i - step]!, {
         given: given[i]!,
-        through: beyond(inflows, i, step),
+        through: beyond(netM3PerS, i, step),
+        fed: fedBeyond(fed, i, step),
       })
     }
   }
@@ -47,10 +56,16 @@ export function sumpLevels(sump: Sump, returnIndex: number, inflows: Inflows): C
 }
 
 /** All that comes in at a chamber and behind it. */
-function beyond(inflows: Inflows, from: number, step: number): number {
+function beyond(inflows: readonly number[], from: number, step: number): number {
   let sum = 0
   for (let i = from; i >= 0 && i < inflows.length; i += step) sum += inflows[i]!
   return sum
+}
+
+/** Does anything end at a chamber or behind it? */
+function fedBeyond(fed: readonly boolean[], from: number, step: number): boolean {
+  for (let i = from; i >= 0 && i < fed.length; i += step) if (fed[i]) return true
+  return false
 }
 
 /** Less than this is rounding, m³/s. */
@@ -60,12 +75,14 @@ function chamberBehind(
   box: SumpBox,
   wall: SumpWall,
   next: ChamberLevel,
-  { given, through }: { given: ChamberLevel; through: number },
+  { given, through, fed }: { given: ChamberLevel; through: number; fed: boolean },
 ): ChamberLevel {
   const floorM = box.floorHeightM
   const flow = Math.abs(through) < NO_FLOW ? 0 : through
-  if ((wall.kind === 'solid' || next.apart) && flow === 0) {
-    return { ...given, throughM3PerS: 0, apart: true }
+  if (wall.kind === 'solid' || next.apart) {
+    // Water that is laid to come here fills it to the rim, and no level of its own stands against that.
+    const levelM = fed ? floorM + box.heightM : given.levelM
+    return { levelM, throughM3PerS: Math.max(0, flow), starved: flow < 0, spills: fed, apart: true }
   }
   if (flow < 0) return { ...given, levelM: floorM, throughM3PerS: 0, starved: true }
   const depthM = levelAbove(wall, box.widthM, flow, next.levelM - floorM)
