@@ -1,16 +1,21 @@
 import { describe, expect, test } from '@jest/globals'
 import {
-  DRAIN_ROLES,
   FIGURES,
   readNotation,
   solveBasin,
-  WALL_KINDS,
   workingOf,
   writeNotation,
   type BasinDesign,
 } from '@yew-basin/core'
 import fc from 'fast-check'
-import { LIMITS, readBasinObject, SIZES, type Limit } from '../src/index.ts'
+import {
+  DRAIN_ROLES,
+  LIMITS,
+  readBasinObject,
+  SIZES,
+  WALL_KINDS,
+  type Limit,
+} from '../src/index.ts'
 import { aFile, type Plain } from './a-file.ts'
 
 /** Numbers of a limit, its ends among them often. */

@@ -59,12 +59,12 @@ export {
   type ReturnSide,
   type Tariff,
 } from './basin/design.ts'
-export { applyEdits, type Edit } from './basin/edit.ts'
+export { applyEdits, type Edit, type EditPath } from './basin/edit.ts'
 export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/finding/finding.ts'
 export type { RunEnd } from './basin/layout/lay-lines.ts'
 export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
 export { solveBasin } from './basin/solve.ts'
-export { leadOf, type SolvedBasin, type Totals } from './basin/solved-basin.ts'
+export { leadOf, leastDrainMargin, type SolvedBasin, type Totals } from './basin/solved-basin.ts'
 export type {
   LineStatus,
   SolvedLine,
@@ -121,29 +121,23 @@ export { teeOff, type BranchKind } from './basin/branch/tee-off.ts'
 export { asTree, hangingOn, withoutLine } from './basin/branch/tree.ts'
 export { choosePump } from './basin/choose-pump.ts'
 export { BULKHEADS, type Bulkhead } from './fitting/bulkhead.ts'
-export { WALL_KINDS, type WallKind } from './sump/wall.ts'
+export type { WallKind } from './sump/wall.ts'
 export type { Guard, Teeth } from './weir/rim.ts'
-export {
-  DRAIN_ROLES,
-  INLET_FORMS,
-  LANDINGS,
-  OVERFLOW_FORMS,
-  OVERFLOW_PLACES,
-  type Drain,
-  type DrainRole,
-  type DrilledPanel,
-  type Hole,
-  type InletForm,
-  type Landing,
-  type Overflow,
-  type OverflowBox,
-  type OverflowForm,
-  type OverflowPlace,
-  type PanelGlass,
-  type Passage,
+export type {
+  Drain,
+  DrainRole,
+  DrilledPanel,
+  Hole,
+  InletForm,
+  Landing,
+  Overflow,
+  OverflowBox,
+  OverflowForm,
+  OverflowPlace,
+  PanelGlass,
+  Passage,
 } from './basin/overflow.ts'
 export {
-  CHAMBER_USES,
   chamberSpans,
   type ChamberUse,
   type Sump,
@@ -156,6 +150,7 @@ export type {
   DrainState,
   SolvedChamber,
   SolvedDrain,
+  SolvedDrainPiece,
   SolvedLoop,
   SolvedMatch,
   SolvedOutage,
@@ -170,3 +165,24 @@ export { DRAIN_SCHOOLS, type DrainSchool } from './basin/build/schools.ts'
 export { newSump, USE_NAME } from './basin/build/new-sump.ts'
 export { settle, type Settled } from './basin/loop/settle.ts'
 export { ventedFlow, FILLED } from './drain/vented.ts'
+export { asItRuns } from './basin/as-it-runs.ts'
+export { panelWidthM, insideM } from './sump/panel.ts'
+export {
+  WAY_FIGURES,
+  wayWorkingOf,
+  type AboutWay,
+  type WayFigure,
+} from './basin/working/way-down.ts'
+export {
+  entryOf,
+  reordered,
+  sumpEdits,
+  tryLayout,
+  withChamber,
+  withHeight,
+  withLength,
+  withoutChamber,
+  type TriedLayout,
+} from './basin/build/sump-edits.ts'
+export { cutList, type CutPanel } from './basin/build/cut-list.ts'
+export { COMMON_SIZES, type CommonSize } from './sump/common-sizes.ts'

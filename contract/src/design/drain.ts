@@ -1,18 +1,11 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
-import {
-  DRAIN_ROLES,
-  INLET_FORMS,
-  LANDINGS,
-  type Drain,
-  type DrainRole,
-  type InletForm,
-  type Landing,
-} from '@yew-basin/core'
+import type { Drain, DrainRole, InletForm, Landing } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PointDocument } from './point.ts'
 import { Id, OneOf, Text, Within } from './rules.ts'
 import { RunDocument } from './run.ts'
+import { DRAIN_ROLES, INLET_FORMS, LANDINGS } from './way-words.ts'
 
 /** Where the water goes into a drain. */
 export class DrainInletDocument {

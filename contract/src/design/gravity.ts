@@ -1,4 +1,4 @@
-import type { BasinDesign, Drain, Sump } from '@yew-basin/core'
+import type { BasinDesign, Drain, ReturnLine, Sump } from '@yew-basin/core'
 
 /**
  * What does not hold together between tanks, drains and sump, in words; null when all of it does.
@@ -26,9 +26,11 @@ function isShaped({ tanks, drains, sump }: BasinDesign): boolean {
 }
 
 function repeated({ tanks, drains, sump, returnSide }: BasinDesign): string | null {
-  const lines = Array.isArray(returnSide?.lines) ? returnSide.lines : []
-  const linePieces = lines.flatMap((line) =>
-    Array.isArray(line?.run?.pieces) ? line.run.pieces : [],
+  const lines: readonly (Partial<ReturnLine> | null)[] = Array.isArray(returnSide?.lines)
+    ? returnSide.lines
+    : []
+  const linePieces = lines.flatMap((line): readonly Maybe[] =>
+    Array.isArray(line?.run?.pieces) ? (line.run.pieces as readonly Maybe[]) : [],
   )
   const named: [string, readonly (Maybe | undefined)[]][] = [
     ['drain', drains],

@@ -1,22 +1,20 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import {
-  BULKHEADS,
-  OVERFLOW_FORMS,
-  OVERFLOW_PLACES,
-  type DrilledPanel,
-  type Guard,
-  type Hole,
-  type Overflow,
-  type OverflowBox,
-  type OverflowForm,
-  type OverflowPlace,
-  type PanelGlass,
-  type Passage,
-  type Teeth,
+import type {
+  DrilledPanel,
+  Guard,
+  Hole,
+  Overflow,
+  OverflowBox,
+  OverflowForm,
+  OverflowPlace,
+  PanelGlass,
+  Passage,
+  Teeth,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Within, WithinOrNull } from './rules.ts'
+import { BULKHEAD_SIZES, OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
 
@@ -97,7 +95,7 @@ export class HoleDocument implements Hole {
   @Within(LIMITS.holePlace, 'Its middle up the panel, or back from the front of the floor, m.')
   upM!: number
 
-  @OneOf(BULKHEADS.map(({ size }) => size), 'Size of its bulkhead.')
+  @OneOf(BULKHEAD_SIZES, 'Size of its bulkhead.')
   size!: string
 }
 

@@ -1,18 +1,10 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import {
-  CHAMBER_USES,
-  WALL_KINDS,
-  type ChamberUse,
-  type Sump,
-  type SumpBox,
-  type SumpChamber,
-  type SumpWall,
-  type WallKind,
-} from '@yew-basin/core'
+import type { ChamberUse, Sump, SumpBox, SumpChamber, SumpWall, WallKind } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
 import { Id, Listing, OneOf, OrNull, Says, Text, Within } from './rules.ts'
+import { CHAMBER_USES, WALL_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
 const aSwitch = { message: 'must be true or false' }

@@ -6,18 +6,8 @@ import type { Guard, Teeth } from '../weir/rim.ts'
 export type OverflowForm =
   'inner-box' | 'outer-box' | 'inner-and-outer' | 'hung-box' | 'rear-chambers'
 
-export const OVERFLOW_FORMS = [
-  'inner-box',
-  'outer-box',
-  'inner-and-outer',
-  'hung-box',
-  'rear-chambers',
-] as const
-
 /** Where it stands, as you stand in front of the tank. */
 export type OverflowPlace = 'left' | 'right' | 'back' | 'corner' | 'centre'
-
-export const OVERFLOW_PLACES = ['left', 'right', 'back', 'corner', 'centre'] as const
 
 /** The box the drains stand in: its inside, in room coordinates along the floor. */
 export interface OverflowBox {
@@ -86,17 +76,11 @@ export interface Overflow {
 /** siphon: full of water. vented: its core open. trickle: takes what the siphon leaves. emergency: dry until something is wrong. */
 export type DrainRole = 'siphon' | 'vented' | 'trickle' | 'emergency'
 
-export const DRAIN_ROLES = ['siphon', 'vented', 'trickle', 'emergency'] as const
-
 /** Flush with a floor, an open pipe, under a strainer, an elbow turned down, or capped with an air line. */
 export type InletForm = 'flush' | 'open' | 'strainer' | 'turned-down' | 'capped'
 
-export const INLET_FORMS = ['flush', 'open', 'strainer', 'turned-down', 'capped'] as const
-
 /** Where a drain's water lands in its chamber. */
 export type Landing = 'open' | 'sock' | 'roller'
-
-export const LANDINGS = ['open', 'sock', 'roller'] as const
 
 /** One drain pipe, from its inlet in the box to its end. */
 export interface Drain {

@@ -36,3 +36,11 @@ export interface SolvedBasin {
 export function leadOf({ returnSide }: Pick<SolvedBasin, 'returnSide'>): SolvedLine {
   return returnSide.lines.find(({ lineId }) => lineId === returnSide.leadLineId)!
 }
+
+/** What the worst single blocked pipe leaves to a rim, m; nil when it spills; null: no drain is told. */
+export function leastDrainMargin(overflows: readonly SolvedOverflow[]): number | null {
+  const rows = overflows.flatMap(({ blocked }) =>
+    blocked.filter(({ drainIds }) => drainIds.length === 1),
+  )
+  return rows.length > 0 ? Math.min(...rows.map(({ marginM }) => marginM)) : null
+}

@@ -91,12 +91,18 @@ export interface SolvedDrain {
   readonly joinsId: string | null
   /** Least fall of its near-level stretches, m/m; null: it has none. */
   readonly leastSlope: number | null
-  readonly pieces: readonly {
-    readonly pieceId: string
-    readonly from: Point
-    readonly to: Point
-    readonly boreM: number
-  }[]
+  readonly pieces: readonly SolvedDrainPiece[]
+}
+
+/** One piece of a drain in its place. */
+export interface SolvedDrainPiece {
+  readonly pieceId: string
+  readonly kind: string
+  readonly from: Point
+  readonly to: Point
+  readonly boreM: number
+  readonly flowM3PerS: number
+  readonly speedMPerS: number
 }
 
 export interface SolvedMatch {

@@ -15,20 +15,6 @@ export type ChamberUse =
   | 'reservoir'
   | 'other'
 
-export const CHAMBER_USES = [
-  'drain-entry',
-  'socks',
-  'roller',
-  'skimmer',
-  'rock',
-  'refugium',
-  'media',
-  'trap',
-  'return',
-  'reservoir',
-  'other',
-] as const
-
 /** A chamber of the sump, left to right. */
 export interface SumpChamber {
   readonly id: string

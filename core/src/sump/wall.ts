@@ -6,8 +6,6 @@ import { rimFlow, rimHeadM, type Rim, type Teeth } from '../weir/rim.ts'
 /** over: over its top. under: through a slot at its foot. comb: between teeth at its top. pipe: through a short pipe. solid: none passes. */
 export type WallKind = 'over' | 'under' | 'comb' | 'pipe' | 'solid'
 
-export const WALL_KINDS = ['over', 'under', 'comb', 'pipe', 'solid'] as const
-
 /** A wall between two chambers; heights over the sump's inside floor, m. */
 export interface WallShape {
   readonly kind: WallKind

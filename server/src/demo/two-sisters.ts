@@ -1,4 +1,4 @@
-import type { Drain, Overflow, Piece, Point } from '@yew-basin/core'
+import type { Drain, Overflow, Piece } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -58,107 +58,118 @@ function overflowAt(xM: number, name: string): Overflow {
 
 const METRIC_32 = { series: 'pn-16', size: '32', boreM: null } as const
 
-/** Four pipes a side. The two siphons were joined below the box to save a hole in the stand. */
-function drainsOf(tankId: string, name: string, xM: number): Drain[] {
-  const at = (dx: number, zM: number) => ({ xM: xM + dx, yM: 0.63, zM })
-  const inward = xM === 0 ? 'right' : 'left'
-  const acrossM = xM === 0 ? 0.22 : 0.2
-  const drain = (
-    role: Drain['role'],
-    id: string,
-    label: string,
-    place: Point,
-    form: Drain['inlet']['form'],
-    pieces: Piece[],
-    end: Drain['end'],
-  ): Drain => ({
-    id: `${name}-${id}`,
-    name: `${label}, ${name}`,
+const INTO_SUMP = { at: 'chamber', id: 'sump', landing: 'open' } as const
+
+/** One side of the stand: its tank, its word, where it begins, which way the sump lies. */
+interface Side {
+  readonly tankId: string
+  readonly name: string
+  readonly xM: number
+  readonly inward: 'left' | 'right'
+  readonly acrossM: number
+}
+
+const WEST: Side = { tankId: 'tank', name: 'west', xM: 0, inward: 'right', acrossM: 0.22 }
+const EAST: Side = { tankId: 'east', name: 'east', xM: 1.05, inward: 'left', acrossM: 0.2 }
+
+interface Pipe {
+  readonly id: string
+  readonly label: string
+  readonly role: Drain['role']
+  readonly form: Drain['inlet']['form']
+  /** Its inlet, from the tank's left face and over the floor. */
+  readonly atM: readonly [number, number]
+  readonly pieces: Piece[]
+  readonly end?: Drain['end']
+}
+
+function drainAt({ tankId, name, xM }: Side, pipe: Pipe): Drain {
+  const [dx, zM] = pipe.atM
+  return {
+    id: `${name}-${pipe.id}`,
+    name: `${pipe.label}, ${name}`,
     tankId,
-    role,
-    inlet: { form, place, openAreaRatio: 2.5 },
-    run: { size: METRIC_32, ...NEW_PIPE, pieces },
-    end,
-  })
-  const sump = { at: 'chamber', id: 'sump', landing: 'open' } as const
-  const toSump = (id: string, downM: number, lastM: number) =>
-    inOrder(
-      id,
-      pipe('down', downM),
-      union,
-      elbow,
-      pipe('front', 0.35),
-      elbow,
-      pipe(inward, acrossM),
-      elbow,
-      pipe('down', lastM),
-    )
+    role: pipe.role,
+    inlet: { form: pipe.form, place: { xM: xM + dx, yM: 0.63, zM }, openAreaRatio: 2.5 },
+    run: { size: METRIC_32, ...NEW_PIPE, pieces: pipe.pieces },
+    end: pipe.end ?? INTO_SUMP,
+  }
+}
+
+/** To the front and inward over the sump. */
+const across = ({ inward, acrossM }: Side) =>
+  [elbow, pipe('front', 0.35), elbow, pipe(inward, acrossM), elbow] as const
+
+/** The two siphons were joined below the box to save a hole in the stand. */
+function siphonsOf(side: Side): Pipe[] {
+  const { name } = side
+  const down = [pipe('down', 0.2), gate(0.42), union, pipe('down', 0.15)] as const
   return [
-    drain(
-      'siphon',
-      'siphon',
-      'Siphon',
-      at(0.33, 1.11),
-      'turned-down',
-      inOrder(
+    {
+      id: 'siphon',
+      label: 'Siphon',
+      role: 'siphon',
+      form: 'turned-down',
+      atM: [0.33, 1.11],
+      pieces: inOrder(
         `${name}-siphon`,
-        pipe('down', 0.2),
-        gate(0.42),
-        union,
-        pipe('down', 0.15),
+        ...down,
         tee(`${name}-join`),
         pipe('down', 0.1),
-        elbow,
-        pipe('front', 0.35),
-        elbow,
-        pipe(inward, acrossM),
-        elbow,
+        ...across(side),
         pipe('down', 0.41),
       ),
-      sump,
-    ),
-    drain(
-      'siphon',
-      'second',
-      'Second siphon',
-      at(0.42, 1.11),
-      'turned-down',
-      inOrder(
-        `${name}-second`,
-        pipe('down', 0.2),
-        gate(0.4),
-        union,
-        pipe('down', 0.15),
-        elbow,
-        pipe('left', 0.09),
-      ),
-      { at: 'tee', id: `${name}-join`, landing: 'open' },
-    ),
-    drain(
-      'trickle',
-      'trickle',
-      'Trickle',
-      at(0.5, 1.24),
-      'open',
-      inOrder(`${name}-trickle`, pipe('down', 0.6), union, {
+    },
+    {
+      id: 'second',
+      label: 'Second siphon',
+      role: 'siphon',
+      form: 'turned-down',
+      atM: [0.42, 1.11],
+      pieces: inOrder(`${name}-second`, ...down, elbow, pipe('left', 0.09)),
+      end: { at: 'tee', id: `${name}-join`, landing: 'open' },
+    },
+  ]
+}
+
+function reservesOf(side: Side): Pipe[] {
+  const { name } = side
+  const byXM = side.inward === 'right' ? 0.2 : -0.25
+  return [
+    {
+      id: 'trickle',
+      label: 'Trickle',
+      role: 'trickle',
+      form: 'open',
+      atM: [0.5, 1.24],
+      pieces: inOrder(`${name}-trickle`, pipe('down', 0.6), union, {
         kind: 'free-hose',
         lengthM: 0.62,
-        byXM: xM === 0 ? 0.2 : -0.25,
+        byXM,
         byYM: -0.35,
         byZM: -0.33,
       }),
-      sump,
-    ),
-    drain(
-      'emergency',
-      'emergency',
-      'Emergency',
-      at(0.57, 1.285),
-      'open',
-      toSump(`${name}-emergency`, 0.62, 0.36),
-      sump,
-    ),
+    },
+    {
+      id: 'emergency',
+      label: 'Emergency',
+      role: 'emergency',
+      form: 'open',
+      atM: [0.57, 1.285],
+      pieces: inOrder(
+        `${name}-emergency`,
+        pipe('down', 0.62),
+        union,
+        ...across(side),
+        pipe('down', 0.36),
+      ),
+    },
   ]
+}
+
+/** Four pipes a side. */
+function drainsOf(side: Side): Drain[] {
+  return [...siphonsOf(side), ...reservesOf(side)].map((one) => drainAt(side, one))
 }
 
 /** Two tanks on one open sump. Nobody ever balanced their valves: the near one takes most of the water. */
@@ -184,7 +195,7 @@ export const TWO_SISTERS: DemoBasin = {
       ),
     ],
     water: { salinityPpt: 35, temperatureC: 25 },
-    drains: [...drainsOf('tank', 'west', 0), ...drainsOf('east', 'east', 1.05)],
+    drains: [...drainsOf(WEST), ...drainsOf(EAST)],
     sump: {
       ...USUAL,
       chambers: [aChamber('sump', 'Open sump', 'return', 0.28, { footprintM2: 0.045 })],

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { workingOf, type FigureName, type Measured } from '@yew-basin/core'
+import {
+  WAY_FIGURES,
+  wayWorkingOf,
+  workingOf,
+  type FigureName,
+  type Measured,
+  type WayFigure,
+} from '@yew-basin/core'
 import { ChevronDown } from '@lucide/vue'
 import { computed, ref, useId } from 'vue'
 import { useUnits } from '../shell/units.ts'
@@ -13,8 +20,10 @@ const {
   band = null,
   mark = '',
   tankId = null,
+  drainId = null,
+  chamberId = null,
 } = defineProps<{
-  figure: FigureName
+  figure: FigureName | WayFigure
   label: string
   value: Measured
   band?: number | null
@@ -22,19 +31,25 @@ const {
   mark?: string
   /** The tank it is of, where it is of one. */
   tankId?: string | null
+  drainId?: string | null
+  chamberId?: string | null
 }>()
 
 const store = useDesign()
 const units = useUnits()
 const open = ref(false)
 const id = useId()
-const shown = computed(() => units.shown(value))
+const shownValue = computed(() => units.shown(value))
 const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
-const working = computed(() =>
-  open.value && store.shown && store.solved
-    ? workingOf(figure, store.shown, store.solved, { lineId: store.line?.id, tankId: tankId })
-    : null,
-)
+const ofWay = (name: FigureName | WayFigure): name is WayFigure =>
+  (WAY_FIGURES as readonly string[]).includes(name)
+const working = computed(() => {
+  const { shown: design, solved } = store
+  if (!open.value || !design || !solved) return null
+  return ofWay(figure)
+    ? wayWorkingOf(figure, design, solved, { tankId, drainId, chamberId })
+    : workingOf(figure, design, solved, { lineId: store.line?.id, tankId })
+})
 </script>
 
 <template>
@@ -54,8 +69,8 @@ const working = computed(() =>
         >{{ label }} <span v-if="mark" class="caption">({{ mark }})</span></span
       >
       <span class="whitespace-nowrap" :data-testid="`figure-${figure}`">
-        <span class="text-[1.05rem] font-semibold">{{ shown.number }}</span>
-        <span class="caption ml-1">{{ shown.unit }} {{ bandText }}</span>
+        <span class="text-[1.05rem] font-semibold">{{ shownValue.number }}</span>
+        <span class="caption ml-1">{{ shownValue.unit }} {{ bandText }}</span>
       </span>
     </button>
     <div :id="id"><WorkingPanel v-if="working" :working="working" /></div>

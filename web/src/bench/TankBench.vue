@@ -96,6 +96,7 @@ const displacement = (name: string) => (si: number) =>
             @update:model-value="tank('rimM')($event)"
           />
           <QuantityField
+            v-if="!store.tank.overflow"
             label="Running water level"
             :limit="LIMITS.waterLevel"
             :model-value="store.tank.waterLevelM"

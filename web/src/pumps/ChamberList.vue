@@ -7,17 +7,18 @@ import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
-/** The sump's chambers by name and running level, until the sump has a stop of its own. */
+/** The sump's chambers by name and running level, until its sizes are told. */
 const store = useDesign()
-const chambers = computed(() => store.shown!.returnSide.chambers)
+const chambers = computed(() => store.shown!.sump.chambers)
 const inUse = computed(
   () =>
     new Set([
       ...store.shown!.returnSide.pumps.map(({ chamberId }) => chamberId),
       ...store.shown!.returnSide.lines.map(({ end }) => end.id),
+      ...store.shown!.drains.map(({ end }) => end.id),
     ]),
 )
-const at = (...path: (string | number)[]) => ['returnSide', 'chambers', ...path]
+const at = (...path: (string | number)[]) => ['sump', 'chambers', ...path]
 
 function add() {
   const names = new Set(chambers.value.map((one) => one.name))
@@ -26,7 +27,11 @@ function add() {
   const item: SumpChamber = {
     id: crypto.randomUUID(),
     name: `Chamber ${n}`,
+    use: 'other',
     levelM: chambers.value[0]!.levelM,
+    footprintM2: 0,
+    submergedM3: 0,
+    wantsDepth: null,
   }
   store.edit([{ op: 'insert', path: at(), at: chambers.value.length, item }], `chamber ${item.id}`)
 }

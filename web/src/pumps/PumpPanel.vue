@@ -143,7 +143,7 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
             @change="store.set(atPump('chamberId'), ($event.target as HTMLSelectElement).value)"
           >
             <option
-              v-for="chamber in store.shown.returnSide.chambers"
+              v-for="chamber in store.shown.sump.chambers"
               :key="chamber.id"
               :value="chamber.id"
             >
@@ -186,6 +186,6 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
         >.
       </p>
     </section>
-    <ChamberList />
+    <ChamberList v-if="!store.shown.sump.box" />
   </fieldset>
 </template>

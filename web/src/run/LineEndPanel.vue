@@ -14,7 +14,7 @@ const line = computed(() => store.line!)
 const solved = computed(() => store.solvedLine!)
 
 const choices = computed(() => {
-  const { tanks, returnSide } = store.shown!
+  const { tanks, returnSide, sump } = store.shown!
   const own = new Set(line.value.run.pieces.map((piece) => piece.id))
   const tees = returnSide.lines.flatMap(({ name, run }) =>
     run.pieces.flatMap((piece, i) => {
@@ -31,7 +31,7 @@ const choices = computed(() => {
   )
   return [
     ...tanks.map(({ id, name }) => ({ key: `tank ${id}`, label: `over or in ${name}` })),
-    ...returnSide.chambers.map(({ id, name }) => ({ key: `chamber ${id}`, label: `into ${name}` })),
+    ...sump.chambers.map(({ id, name }) => ({ key: `chamber ${id}`, label: `into ${name}` })),
     ...tees,
     { key: 'cap', label: 'in a cap' },
   ]

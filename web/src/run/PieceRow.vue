@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type BranchKind, type Piece, type SolvedPiece } from '@yew-basin/core'
+import { DIRECTIONS, type BranchKind, type Piece } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { CHECK_FORMS, ELBOW_FORMS, kindWords, TEE_FORMS, VALVE_FORMS } from './piece-words.ts'
@@ -10,9 +10,12 @@ import DeviceFields from './DeviceFields.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 import TeeOffMenu from './TeeOffMenu.vue'
 
-const { piece } = defineProps<{
+const { piece, lossM = undefined } = defineProps<{
   piece: Piece
-  solved: SolvedPiece | undefined
+  /** What it loses, m; left out where it is not known alone. */
+  lossM?: number | undefined
+  /** Of the pipe it sits in. */
+  boreM: number
   position: number
   first: boolean
   last: boolean
@@ -46,8 +49,8 @@ function setForm(form: string) {
       /></span>
       <span class="w-5 text-right text-sm text-ink-soft">{{ position }}</span>
       <span class="grow font-semibold">{{ kindWords(piece.kind) }}</span>
-      <span v-if="solved" class="caption whitespace-nowrap"
-        >{{ units.text('length', solved.lossM) }} lost</span
+      <span v-if="lossM !== undefined" class="caption whitespace-nowrap"
+        >{{ units.text('length', lossM) }} lost</span
       >
       <button
         class="icon-button size-7!"
@@ -233,7 +236,7 @@ function setForm(form: string) {
         label="a bore other than the pipe’s"
         :field="`Bore of piece ${position}`"
         :limit="LIMITS.bore"
-        :start="solved?.boreM ?? 0.02"
+        :start="boreM"
         :model-value="piece.boreM"
         @update:model-value="give({ boreM: $event })"
       />

@@ -1,20 +1,33 @@
 <script setup lang="ts">
-import { readNotation, writeNotation, type NotationFault, type Piece } from '@yew-basin/core'
+import {
+  readNotation,
+  writeNotation,
+  type NotationFault,
+  type Piece,
+  type Run,
+} from '@yew-basin/core'
 import { ref, useId, watch } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { pieceFault } from './piece-fault.ts'
 
+const { run, path, isMet } = defineProps<{
+  run: Run
+  /** Where the run stands in the design. */
+  path: readonly (string | number)[]
+  /** Does another line meet a tee of this run? */
+  isMet: (teeId: string) => boolean
+}>()
 const store = useDesign()
 const units = useUnits()
 const id = useId()
 const faults = ref<readonly NotationFault[]>([])
-const written = () => writeNotation(store.line!.run.pieces, units.family)
+const written = () => writeNotation(run.pieces, units.family)
 const typed = ref(written())
 let own = false
 
 watch(
-  () => [store.line?.run.pieces, units.family],
+  () => [run.pieces, units.family],
   () => {
     if (!own) {
       typed.value = written()
@@ -25,7 +38,6 @@ watch(
 )
 
 function read() {
-  const run = store.line!.run
   const result = readNotation(typed.value, units.family, run, () => crypto.randomUUID())
   if (!result.ok) {
     faults.value = result.faults
@@ -39,13 +51,13 @@ function read() {
   faults.value = lost ? [...impossible, lost] : impossible
   if (faults.value.length > 0) return
   own = true
-  store.set(['returnSide', 'lines', store.lineIndex, 'run', 'pieces'], result.pieces)
+  store.set([...path, 'pieces'], result.pieces)
 }
 
 /** A tee that another line meets can't be typed away: that line would hang in the air. */
 function lostTee(pieces: readonly Piece[]): NotationFault | null {
   const kept = new Set(pieces.map((piece) => piece.id))
-  const position = store.line!.run.pieces.findIndex(
+  const position = run.pieces.findIndex(
     (piece) => piece.kind === 'tee' && !kept.has(piece.id) && isMet(piece.id),
   )
   return position < 0
@@ -57,12 +69,6 @@ function lostTee(pieces: readonly Piece[]): NotationFault | null {
       }
 }
 
-const isMet = (teeId: string) =>
-  store.shown!.returnSide.lines.some(
-    ({ start, end }) =>
-      (start.at === 'tee' && start.id === teeId) || (end.at === 'tee' && end.id === teeId),
-  )
-
 function leave() {
   if (faults.value.length === 0) typed.value = written()
 }
@@ -70,7 +76,7 @@ function leave() {
 
 <template>
   <div>
-    <label :for="id" class="caption">The run as one line, from the pump to its end</label>
+    <label :for="id" class="caption">The run as one line, from its start to its end</label>
     <textarea
       :id="id"
       v-model="typed"

@@ -11,9 +11,9 @@ const emit = defineEmits<{ tee: [kind: BranchKind] }>()
 const store = useDesign()
 
 const kinds = computed((): { label: string; kind: BranchKind }[] => {
-  const { tanks, returnSide } = store.shown!
+  const { tanks, sump } = store.shown!
   return [
-    ...returnSide.chambers.map(({ id, name }) => ({
+    ...sump.chambers.map(({ id, name }) => ({
       label: `A takeoff into ${name}`,
       kind: { what: 'takeoff', chamberId: id } as const,
     })),

@@ -15,7 +15,7 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 
 const drawing = computed(() => {
-  const { shown: design, solved } = store
+  const { running: design, solved } = store
   if (!design || !solved || width.value === 0) return null
   const scale = scaleFor(windowOf(design, solved, 'plan'), width.value, height.value)
   const sheet: Sheet = { view: 'plan', scale }
@@ -34,6 +34,16 @@ const drawing = computed(() => {
     runs: solved.returnSide.lines.map((line, i) =>
       drawRun(design.returnSide.lines[i]!, line, sheet),
     ),
+    drains: design.drains.map((drain, i) => drawRun(drain, solved.drains[i]!, sheet)),
+    boxes: [
+      ...design.tanks.flatMap(({ overflow }) => overflow?.box ?? []),
+      ...(design.sump.box ? [design.sump.box] : []),
+    ].map((box) => ({
+      x: scale.x(box.xM),
+      y: scale.y(box.yM + box.widthM),
+      width: box.lengthM * scale.pxPerM,
+      height: box.widthM * scale.pxPerM,
+    })),
     ends: solved.returnSide.lines.map((line, i) => ({
       id: line.lineId,
       name: design.returnSide.lines[i]!.name,
@@ -81,6 +91,25 @@ const drawing = computed(() => {
           :text="units.text('length', tank.lengthM)"
         />
       </template>
+      <rect
+        v-for="(box, i) in drawing.boxes"
+        :key="`b${i}`"
+        :x="box.x"
+        :y="box.y"
+        :width="box.width"
+        :height="box.height"
+        fill="var(--water-light)"
+        fill-opacity="0.35"
+        stroke="var(--glass)"
+        stroke-width="2"
+      />
+      <RunDrawing
+        v-for="drain in drawing.drains"
+        :key="`d${drain.lineId}`"
+        :run="drain"
+        :selected="store.selectedPieceId"
+        :chosen="false"
+      />
       <rect
         v-for="pump in drawing.pumps"
         :key="pump.id"

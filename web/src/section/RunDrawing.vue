@@ -9,6 +9,11 @@ const { run } = defineProps<{
   /** The line the bench is about; the others are drawn fainter. */
   chosen: boolean
 }>()
+/** Air in a pipe is drawn as paper: an emergency that is dry, or the core of a vented one. */
+function boreColour(moves: boolean): string {
+  if (run.filling !== 'water') return 'var(--sheet)'
+  return moves ? 'var(--water-deep)' : 'var(--water-light)'
+}
 const flat = computed(() => run.pipes.filter((pipe) => pipe.depth === null))
 const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
 </script>
@@ -26,7 +31,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
       v-for="pipe in flat"
       :key="`b${pipe.pieceId}`"
       :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
-      :stroke="pipe.dashS > 0 ? 'var(--water-deep)' : 'var(--water-light)'"
+      :stroke="boreColour(pipe.dashS > 0)"
       :stroke-width="pipe.borePx"
       data-part="bore"
     />
@@ -36,9 +41,9 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
       :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
       class="moving"
       :class="{ backwards: pipe.backwards }"
-      stroke="var(--water-light)"
+      :stroke="run.filling === 'film' ? 'var(--water-deep)' : 'var(--water-light)'"
       stroke-linecap="butt"
-      :stroke-width="Math.max(1.2, pipe.borePx * 0.28)"
+      :stroke-width="Math.max(1.2, pipe.borePx * (run.filling === 'film' ? 0.5 : 0.28))"
       :stroke-dasharray="`${DASH_PX * 0.35} ${DASH_PX * 0.65}`"
       :style="{ animationDuration: `${pipe.dashS}s` }"
     />

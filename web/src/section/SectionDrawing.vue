@@ -1,38 +1,46 @@
 <script setup lang="ts">
-import type { BasinDesign, SolvedBasin, SolvedLine, SolvedPiece } from '@yew-basin/core'
-import { useElementSize } from '@vueuse/core'
+import type { BasinDesign, DrainRole, DrainState, SolvedDrain } from '@yew-basin/core'
+import { useElementSize, useStorage } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
+import type { StopName } from '../workspace/stops.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import GroundDrawing from './GroundDrawing.vue'
 import DimensionLine from './DimensionLine.vue'
 import LevelMark from './LevelMark.vue'
 import RunDrawing from './RunDrawing.vue'
-import { drawRun } from './run-drawing.ts'
+import { drawRun, type Filling } from './run-drawing.ts'
+import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
 import {
-  CHAMBER_REACH_M,
-  drawsFromBehind,
-  isSmall,
-  scaleFor,
-  scaleWords,
-  SUMP_REACH_M,
-  windowOf,
-  type Scale,
-  type Sheet,
-} from './scale.ts'
+  drawnChambers,
+  drawnSump,
+  fallingWater,
+  flowLabels,
+  levelMarkX,
+  type FlowLabel,
+} from './section-layout.ts'
+import OverflowDrawing from './OverflowDrawing.vue'
+import { drawOverflows } from './overflow-drawing.ts'
+import { drawSump } from './sump-drawing.ts'
+import SumpDrawing from './SumpDrawing.vue'
 import SectionText from './SectionText.vue'
 import TankDrawing from './TankDrawing.vue'
 
 const store = useDesign()
 const units = useUnits()
 const router = useRouter()
+const route = useRoute()
+const atDrains = computed(() => route.params.stop === 'drains')
+const atSump = computed(() => route.params.stop === 'sump')
+/** Dimension lines of the sump, on demand; the sheet's bar holds the switch. */
+const dimensions = useStorage('yew.dimensions', false)
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet)
 
 const SUMP_TEXT_PX = 90
 const drawing = computed(() => {
-  const { shown: design, solved, solvedLine } = store
+  const { running: design, solved, solvedLine } = store
   if (!design || !solved || !solvedLine || width.value === 0) return null
   const room = windowOf(design, solved)
   const scale = scaleFor(room, width.value, height.value)
@@ -51,8 +59,10 @@ const drawing = computed(() => {
     ...tanks.map(({ right }) => right),
     ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.x(piece.to.xM))),
   )
-  const chambers = drawnChambers(design, lines, scale)
-  const sumps = design.returnSide.pumps
+  // Until the sump's sizes are told, its water is drawn as far as it is known: round pumps and ends.
+  const sump = drawSump(design, solved, scale)
+  const chambers = sump ? [] : drawnChambers(design, lines, scale)
+  const sumps = (sump ? [] : design.returnSide.pumps)
     .map((_, i) => drawnSump(design, i, scale))
     .map((sump) => ({
       ...sump,
@@ -61,9 +71,7 @@ const drawing = computed(() => {
         ({ left, right }) => right > sump.left - SUMP_TEXT_PX && left < sump.left + 14,
       ),
     }))
-  const sourceM = design.returnSide.chambers.find(
-    ({ id }) => id === store.placedPump?.chamberId,
-  )!.levelM
+  const sourceM = design.sump.chambers.find(({ id }) => id === store.placedPump?.chamberId)!.levelM
   return {
     design,
     solved,
@@ -76,6 +84,14 @@ const drawing = computed(() => {
     pumpPx: Math.min(34, Math.max(12, 0.09 * scale.pxPerM)),
     sumps,
     chambers,
+    sump,
+    overflows: drawOverflows(design, solved, scale),
+    drains: design.drains.map((drain, i) => ({
+      tankId: drain.tankId,
+      name: drain.name,
+      run: drawRun(drain, solved.drains[i]!, sheet, fillingOf(drain.role, solved.drains[i]!.state)),
+      fall: drainFall(solved.drains[i]!, design, scale),
+    })),
     pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
       id,
       stopped,
@@ -102,119 +118,36 @@ const drawing = computed(() => {
   }
 })
 
-/** What flows in each line to a tank, beside its longest upright pipe; what ends in a chamber is written there. */
-function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale) {
-  const { lines } = solved.returnSide
-  const many = lines.length > 1
-  return lines.flatMap((line, i) => {
-    const { name, end } = design.returnSide.lines[i]!
-    if (end.at !== 'tank') return []
-    const tank = design.tanks.find(({ id }) => id === end.id)!
-    const clearOf = scale.x(tank.xM + tank.lengthM) - 14
-    const place = riser(line.pieces, scale, scale.y(tank.floorHeightM), clearOf)
-    return [
-      {
-        x: place?.x ?? scale.x(line.mouth.xM),
-        y: place?.textY ?? scale.y(line.mouth.zM) - 14,
-        text: units.text('flow', line.flowM3PerS),
-        more: [many ? name : '', place ? units.text('speed', place.speedMPerS) : '']
-          .filter(Boolean)
-          .join(', '),
-      },
-    ]
-  })
+/** A siphon is full, a vented pipe has air in its core, a dry one has nothing else. */
+function fillingOf(role: DrainRole, state: DrainState): Filling {
+  if (state === 'dry') return 'air'
+  return role === 'siphon' ? 'water' : 'film'
 }
 
-/** The longest upright pipe, beside which the flow is written; under the tank where that is possible. */
-function riser(pieces: readonly SolvedPiece[], scale: Scale, underTank: number, clearOf: number) {
-  const height = (piece: SolvedPiece) => Math.abs(piece.to.zM - piece.from.zM)
-  const longest = pieces
-    .filter((piece) => piece.kind === 'pipe')
-    .reduce<SolvedPiece | null>(
-      (best, piece) => (best && height(best) >= height(piece) ? best : piece),
-      null,
-    )
-  if (!longest) return null
-  const [high, low] = [
-    scale.y(Math.max(longest.from.zM, longest.to.zM)),
-    scale.y(Math.min(longest.from.zM, longest.to.zM)),
+/** Water that falls from a drain's mouth in air. */
+function drainFall(drain: SolvedDrain, { sump }: BasinDesign, scale: Scale): string | null {
+  if (drain.flowM3PerS <= 0 || drain.end !== 'above-water' || drain.joinsId !== null) return null
+  const { levelM } = sump.chambers.find(({ id }) => id === drain.chamberId)!
+  return `M${scale.x(drain.mouth.xM)} ${scale.y(drain.mouth.zM)} V${scale.y(levelM)}`
+}
+
+/** What crosses the tanks' water: a level mark keeps clear of it. */
+const crossing = computed(() => {
+  const { scale, solved, overflows } = drawing.value!
+  return [
+    ...solved.returnSide.lines.flatMap(({ pieces }) => pieces.map(({ to }) => scale.x(to.xM))),
+    ...overflows.flatMap(({ left, right }) => [left, (left + right) / 2, right]),
   ]
-  const wanted = low - underTank > 60 ? underTank + 34 : (high + low) / 2
-  return {
-    x: Math.min(scale.x(longest.to.xM) - 14, clearOf),
-    textY: wanted,
-    speedMPerS: longest.speedMPerS,
-  }
-}
+})
 
-/** The water a pump draws from, as far as it is known; in an all-in-one it stands behind the tank. */
-function drawnSump(design: BasinDesign, pumpIndex: number, scale: Scale) {
-  const { outlet, chamberId } = design.returnSide.pumps[pumpIndex]!
-  const { levelM, name } = design.returnSide.chambers.find(({ id }) => id === chamberId)!
-  const behind = drawsFromBehind(design, pumpIndex)
-  const tank = design.tanks[0]!
-  return {
-    behind,
-    name,
-    levelM,
-    left: scale.x(behind ? tank.xM : outlet.xM - SUMP_REACH_M),
-    right: scale.x(behind ? tank.xM + tank.lengthM : outlet.xM + SUMP_REACH_M),
-    level: scale.y(levelM),
-    bottom: scale.y(Math.min(outlet.zM - 0.12, levelM - 0.05)),
-  }
-}
+const labelMore = (label: FlowLabel) =>
+  [label.name, label.speedMPerS === null ? '' : units.text('speed', label.speedMPerS)]
+    .filter(Boolean)
+    .join(', ')
 
-/** The water of the chambers that lines end in, drawn as far as it is known: round their ends. */
-function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[], scale: Scale) {
-  return lines.flatMap((line, i) => {
-    const { end, id } = design.returnSide.lines[i]!
-    if (end.at !== 'chamber') return []
-    const chamber = design.returnSide.chambers.find((one) => one.id === end.id)!
-    const { xM } = line.mouth
-    return [
-      {
-        id,
-        name: chamber.name,
-        carries: units.text('flow', line.flowM3PerS),
-        left: scale.x(xM - CHAMBER_REACH_M),
-        right: scale.x(xM + CHAMBER_REACH_M),
-        level: scale.y(chamber.levelM),
-        bottom: scale.y(chamber.levelM - 0.12),
-      },
-    ]
-  })
-}
-
-/** The jet from an end in air: down to the water under it, or to the floor where there is none. */
-function fallingWater(
-  design: BasinDesign,
-  { tanks }: SolvedBasin,
-  line: SolvedLine,
-  scale: Scale,
-): { id: string; d: string }[] {
-  const air = line.end === 'above-water' || line.end === 'outside-tank'
-  if (line.flowM3PerS <= 0 || !air) return []
-  const { end } = design.returnSide.lines.find(({ id }) => id === line.lineId)!
-  const tank = tanks.find(({ tankId }) => tankId === end.id)
-  const chamber = design.returnSide.chambers.find(({ id }) => id === end.id)
-  const to = line.end === 'above-water' ? (tank?.surfaceM ?? chamber?.levelM ?? 0) : 0
-  const { xM, zM } = line.mouth
-  return [{ id: line.lineId, d: `M${scale.x(xM)} ${scale.y(zM) + 4} V${scale.y(to)}` }]
-}
-
-/** Where a level mark and its text hit no line's end. */
-const MARK_SHARES = [0.3, 0.55, 0.08, 0.72]
-const MARK_TEXT_PX = 130
-function levelMarkX(left: number, right: number): number {
-  const { scale, solved } = drawing.value!
-  const crossing = solved.returnSide.lines.flatMap(({ pieces }) =>
-    pieces.map((piece) => scale.x(piece.to.xM)),
-  )
-  const at = (share: number) => left + (right - left) * share
-  const free = MARK_SHARES.find((share) =>
-    crossing.every((x) => x < at(share) - 24 || x > at(share) + MARK_TEXT_PX),
-  )
-  return at(free ?? MARK_SHARES[0]!)
+function chooseOverflow(tankId: string, to: StopName) {
+  store.tankId = tankId
+  go(to)
 }
 
 function chooseTank(tankId: string) {
@@ -228,7 +161,7 @@ function choose(lineId: string) {
   go('return')
 }
 
-function go(to: 'tank' | 'return') {
+function go(to: StopName) {
   void router.push(`/basins/${store.basin?.id}/${to}`)
 }
 </script>
@@ -305,6 +238,18 @@ function go(to: 'tank' | 'return') {
           :bottom="drawing.floor ?? drawing.bottom"
         />
       </g>
+      <g
+        v-for="one in drawing.overflows"
+        :key="`o${one.tankId}`"
+        class="part"
+        role="link"
+        tabindex="0"
+        :aria-label="drawing.tanks.length > 1 ? `Overflow: ${one.name}` : 'Overflow'"
+        @click="chooseOverflow(one.tankId, 'overflow')"
+        @keydown.enter="chooseOverflow(one.tankId, 'overflow')"
+      >
+        <OverflowDrawing :one="one" />
+      </g>
       <GroundDrawing
         :floor="drawing.floor"
         :bottom="drawing.bottom"
@@ -320,6 +265,29 @@ function go(to: 'tank' | 'return') {
         stroke-width="1.4"
         stroke-dasharray="2 3"
       />
+      <g v-if="drawing.sump" class="part" role="group" aria-label="Sump" @click="go('sump')">
+        <SumpDrawing :sump="drawing.sump" :scale="drawing.scale" :movable="atSump" />
+      </g>
+      <g
+        v-for="drain in drawing.drains"
+        :key="`d${drain.run.lineId}`"
+        class="part"
+        role="link"
+        tabindex="0"
+        :aria-label="`Drain: ${drain.name}`"
+        @click="chooseOverflow(drain.tankId, 'drains')"
+        @keydown.enter="chooseOverflow(drain.tankId, 'drains')"
+      >
+        <path
+          v-if="drain.fall"
+          :d="drain.fall"
+          stroke="var(--water-deep)"
+          stroke-width="2.5"
+          stroke-dasharray="5 3"
+          class="falls"
+        />
+        <RunDrawing :run="drain.run" :selected="store.selectedPieceId" :chosen="atDrains" />
+      </g>
       <g
         v-for="(run, i) in drawing.runs"
         :key="run.lineId"
@@ -332,7 +300,11 @@ function go(to: 'tank' | 'return') {
         @click="choose(run.lineId)"
         @keydown.enter="choose(run.lineId)"
       >
-        <RunDrawing :run="run" :selected="store.selectedPieceId" :chosen="i === store.lineIndex" />
+        <RunDrawing
+          :run="run"
+          :selected="store.selectedPieceId"
+          :chosen="!atDrains && i === store.lineIndex"
+        />
       </g>
       <g
         v-for="pump in drawing.pumps"
@@ -356,7 +328,7 @@ function go(to: 'tank' | 'return') {
       <LevelMark
         v-for="one in drawing.tanks"
         :key="`m${one.tank.id}`"
-        :x="levelMarkX(one.left, one.right)"
+        :x="levelMarkX(one.left, one.right, crossing)"
         :y="one.surface"
         :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', one.solved.surfaceM)}`"
       />
@@ -379,8 +351,63 @@ function go(to: 'tank' | 'return') {
           fill="var(--ink-soft)"
           class="halo"
         >
-          <tspan font-weight="650" fill="var(--ink)">{{ chamber.carries }}</tspan>
+          <tspan font-weight="650" fill="var(--ink)">
+            {{ units.text('flow', chamber.flowM3PerS) }}
+          </tspan>
           <tspan :x="(chamber.left + chamber.right) / 2" dy="15">{{ chamber.name }}</tspan>
+        </text>
+      </template>
+      <template v-if="drawing.sump && !drawing.small">
+        <template v-for="chamber in drawing.sump.chambers" :key="`cl${chamber.id}`">
+          <LevelMark
+            v-if="chamber.wide"
+            :x="chamber.left + 12"
+            :y="chamber.level"
+            :text="units.text('length', chamber.levelM)"
+          />
+          <text
+            v-if="chamber.wide"
+            :x="(chamber.left + chamber.right) / 2"
+            :y="drawing.sump.bottom + 18"
+            text-anchor="middle"
+            font-size="12"
+            fill="var(--ink-soft)"
+            class="halo"
+          >
+            {{ chamber.name }}
+          </text>
+          <DimensionLine
+            v-if="dimensions && chamber.right - chamber.left > 30"
+            :x1="chamber.left"
+            :y1="drawing.sump.bottom + 40"
+            :x2="chamber.right"
+            :y2="drawing.sump.bottom + 40"
+            :text="units.text('length', chamber.lengthM)"
+          />
+        </template>
+        <template v-if="dimensions">
+          <DimensionLine
+            v-for="wall in drawing.sump.walls"
+            :key="`wd${wall.id}`"
+            :x1="wall.x + wall.width + 5"
+            :y1="drawing.sump.bottom"
+            :x2="wall.x + wall.width + 5"
+            :y2="wall.top"
+            :text="units.text('length', wall.topM)"
+          />
+        </template>
+      </template>
+      <template v-if="!drawing.small">
+        <text
+          v-for="one in drawing.overflows.filter((each) => each.water !== null)"
+          :key="`ob${one.tankId}`"
+          :x="one.right + 6"
+          :y="one.water! + 4"
+          font-size="12.5"
+          fill="var(--ink)"
+          class="halo"
+        >
+          {{ units.text('length', one.boxM ?? NaN) }}
         </text>
       </template>
       <DimensionLine
@@ -409,17 +436,17 @@ function go(to: 'tank' | 'return') {
           font-weight="650"
           class="halo"
         >
-          {{ label.text }}
+          {{ units.text('flow', label.flowM3PerS) }}
         </text>
         <text
-          v-if="label.more"
+          v-if="labelMore(label)"
           :x="label.x"
           :y="label.y + 17"
           text-anchor="end"
           fill="var(--ink-soft)"
           class="halo"
         >
-          {{ label.more }}
+          {{ labelMore(label) }}
         </text>
       </g>
     </svg>

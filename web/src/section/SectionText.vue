@@ -13,7 +13,7 @@ const ENDS = {
   cap: 'in a cap',
 }
 const lineOf = (id: string) => design.returnSide.lines.find((line) => line.id === id)!
-const chamberOf = (id: string) => design.returnSide.chambers.find((one) => one.id === id)!
+const chamberOf = (id: string) => design.sump.chambers.find((one) => one.id === id)!
 </script>
 
 <template>
@@ -35,5 +35,23 @@ const chamberOf = (id: string) => design.returnSide.chambers.find((one) => one.i
       the floor, {{ ENDS[line.end] }}. {{ units.text('flow', line.flowM3PerS) }} flows; the fastest
       water runs at {{ units.text('speed', line.fastestMPerS) }}.
     </li>
+    <li v-for="one in solved.overflows" :key="`o${one.tankId}`">
+      {{ units.text('length', one.headM) }} of water over the rim<template v-if="one.boxM !== null"
+        >; the box stands at {{ units.text('length', one.boxM) }} over the floor</template
+      >.
+    </li>
+    <li v-for="(drain, i) in solved.drains" :key="drain.drainId">
+      {{ design.drains[i]!.name }}: {{ units.text('flow', drain.flowM3PerS) }}, {{ drain.state }}.
+    </li>
+    <template v-if="solved.sump.outage">
+      <li v-for="(chamber, i) in solved.sump.chambers" :key="chamber.chamberId">
+        {{ design.sump.chambers[i]!.name }}: {{ units.text('length', chamber.depthM ?? NaN) }} deep,
+        {{ units.text('flow', chamber.throughM3PerS) }} through it.
+      </li>
+      <li>
+        A power cut brings {{ units.text('volume', solved.sump.outage.drainBack.totalM3) }} and
+        leaves {{ units.text('length', solved.sump.outage.marginM) }} to the sump’s rim.
+      </li>
+    </template>
   </ul>
 </template>

@@ -6,6 +6,7 @@ import SectionDrawing from './SectionDrawing.vue'
 
 /** The drawing in the middle: from the front, or from above. */
 const view = useStorage<SheetView>('yew.sheet', 'section')
+const dimensions = useStorage('yew.dimensions', false)
 const VIEWS = [
   { id: 'section', label: 'Section' },
   { id: 'plan', label: 'Plan' },
@@ -29,6 +30,15 @@ const VIEWS = [
       @click="view = one.id"
     >
       {{ one.label }}
+    </button>
+    <button
+      v-if="view === 'section'"
+      class="rounded-md px-2 py-0.5"
+      :class="dimensions ? 'bg-needle-wash font-semibold text-needle' : 'text-ink-soft'"
+      :aria-pressed="dimensions"
+      @click="dimensions = !dimensions"
+    >
+      Sizes
     </button>
   </div>
 </template>

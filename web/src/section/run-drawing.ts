@@ -5,9 +5,8 @@ import {
   type Piece,
   type PipeSize,
   type Point,
-  type ReturnLine,
-  type SolvedLine,
-  type SolvedPiece,
+  type Run,
+  type SolvedDrainPiece,
 } from '@yew-basin/core'
 import { onSheet, type Sheet, type SheetView } from './scale.ts'
 
@@ -40,6 +39,7 @@ export interface DrawnFitting {
 
 export interface DrawnRun {
   readonly lineId: string
+  readonly filling: Filling
   readonly pipes: readonly DrawnPipe[]
   readonly fittings: readonly DrawnFitting[]
 }
@@ -51,8 +51,19 @@ const LEAST_BORE_PX = 2.5
 /** Length of one dash and gap of the moving water, px. */
 export const DASH_PX = 22
 
-/** A line as the core placed it, on the sheet. */
-export function drawRun(line: ReturnLine, solved: SolvedLine, sheet: Sheet): DrawnRun {
+/** A piece in its place, of a line or of a drain. */
+type Placed = SolvedDrainPiece
+
+/** What a pipe is full of. */
+export type Filling = 'water' | 'film' | 'air'
+
+/** A line or a drain as the core placed it, on the sheet. */
+export function drawRun(
+  line: { readonly id: string; readonly run: Run },
+  solved: { readonly pieces: readonly Placed[] },
+  sheet: Sheet,
+  filling: Filling = 'water',
+): DrawnRun {
   const { pieces } = line.run
   const pipes: DrawnPipe[] = []
   const fittings: DrawnFitting[] = []
@@ -68,7 +79,7 @@ export function drawRun(line: ReturnLine, solved: SolvedLine, sheet: Sheet): Dra
       fittings.push(drawnFitting(solved.pieces, pieces, index, sheet))
     }
   })
-  return { lineId: line.id, pipes, fittings }
+  return { lineId: line.id, filling, pipes, fittings }
 }
 
 function outsideOf({ series, size }: PipeSize): number | null {
@@ -76,7 +87,7 @@ function outsideOf({ series, size }: PipeSize): number | null {
 }
 
 function drawnPipe(
-  placed: SolvedPiece,
+  placed: Placed,
   pieces: readonly Piece[],
   index: number,
   outsideM: number,
@@ -111,12 +122,7 @@ function depthOf(direction: Direction, view: SheetView): 'towards' | 'away' | nu
 }
 
 /** Leaves along the pipe before it and arrives along the pipe after it, as hose does. */
-function hoseCurve(
-  placed: SolvedPiece,
-  pieces: readonly Piece[],
-  index: number,
-  sheet: Sheet,
-): string {
+function hoseCurve(placed: Placed, pieces: readonly Piece[], index: number, sheet: Sheet): string {
   const before = pieces.slice(0, index).findLast((piece) => piece.kind === 'pipe')
   const after = pieces.slice(index + 1).find((piece) => piece.kind === 'pipe')
   const { from, to } = placed
@@ -139,7 +145,7 @@ const SPREAD_PX = 17
 
 /** A fitting looks along the pipe before it, else along the one after it. */
 function drawnFitting(
-  placed: readonly SolvedPiece[],
+  placed: readonly Placed[],
   pieces: readonly Piece[],
   index: number,
   sheet: Sheet,

@@ -50,17 +50,39 @@ export function isSmall(width: number): boolean {
 /** Does a pump draw from water that stands behind a tank, as in an all-in-one? */
 export function drawsFromBehind(design: BasinDesign, pumpIndex: number): boolean {
   const placed = design.returnSide.pumps[pumpIndex]!
-  const chamber = design.returnSide.chambers.find(({ id }) => id === placed.chamberId)
+  const chamber = design.sump.chambers.find(({ id }) => id === placed.chamberId)
   return (chamber?.levelM ?? 0) > design.tanks[0]!.floorHeightM
 }
 
 /** Every place that a line passes, and where the pumps stand. */
-function pointsOf(design: BasinDesign, { returnSide }: SolvedBasin): Point[] {
+function pointsOf(design: BasinDesign, { returnSide, drains }: SolvedBasin): Point[] {
   return [
     ...design.returnSide.pumps.map(({ outlet }) => outlet),
-    ...returnSide.lines.flatMap((line) =>
+    ...[...returnSide.lines, ...drains].flatMap((line) =>
       line.pieces.flatMap((piece) => [piece.from, piece.to]).concat(line.start, line.mouth),
     ),
+    ...boxCorners(design),
+  ]
+}
+
+/** Two corners of the sump and of every overflow box. */
+function boxCorners({ sump, tanks }: BasinDesign): Point[] {
+  const { box } = sump
+  const corners = tanks.flatMap(({ overflow, floorHeightM }) => {
+    const own = overflow?.box
+    if (!own) return []
+    const { xM, yM, lengthM, widthM, floorM, rimM } = own
+    return [
+      { xM, yM, zM: floorHeightM + floorM },
+      { xM: xM + lengthM, yM: yM + widthM, zM: floorHeightM + rimM },
+    ]
+  })
+  if (!box) return corners
+  const { xM, yM, floorHeightM, lengthM, widthM, heightM } = box
+  return [
+    ...corners,
+    { xM, yM, zM: floorHeightM },
+    { xM: xM + lengthM, yM: yM + widthM, zM: floorHeightM + heightM },
   ]
 }
 
@@ -74,7 +96,9 @@ export function windowOf(
   const xs = [
     ...design.tanks.flatMap((tank) => [tank.xM, tank.xM + tank.lengthM]),
     ...design.returnSide.pumps.flatMap(({ outlet }, i) =>
-      drawsFromBehind(design, i) ? [] : [outlet.xM - SUMP_REACH_M, outlet.xM + SUMP_REACH_M],
+      drawsFromBehind(design, i) || design.sump.box
+        ? []
+        : [outlet.xM - SUMP_REACH_M, outlet.xM + SUMP_REACH_M],
     ),
     ...points.map((point) => point.xM),
   ]
@@ -88,7 +112,7 @@ export function windowOf(
   }
   const zs = [
     ...design.tanks.flatMap((tank) => [tank.floorHeightM, tank.floorHeightM + tank.heightM]),
-    ...design.returnSide.chambers.map(({ levelM }) => levelM),
+    ...design.sump.chambers.map(({ levelM }) => levelM),
     ...points.map((point) => point.zM),
   ]
   const lowest = Math.min(...zs)

@@ -1,9 +1,17 @@
 <script setup lang="ts">
-import { leadOf, type Measured, type Severity } from '@yew-basin/core'
+import {
+  leadOf,
+  leastDrainMargin,
+  type Measured,
+  type FindingCode,
+  type Severity,
+  type SolvedBasin,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from './design-store.ts'
+import type { StopName } from './stops.ts'
 
 const store = useDesign()
 const units = useUnits()
@@ -13,7 +21,7 @@ interface Cell {
   readonly label: string
   readonly value: Measured
   readonly after: string
-  readonly stop: 'tank' | 'return'
+  readonly stop: StopName
   readonly state: Severity
 }
 
@@ -23,12 +31,57 @@ const TONES: Record<Severity, string> = {
   fine: '',
 }
 
+type StateOf = (...codes: FindingCode[]) => Severity
+
+/** With the worst pipe blocked; until drains are told, what is left below the rim. */
+function drainCell({ overflows, totals }: SolvedBasin, stateOf: StateOf): Cell {
+  const left = leastDrainMargin(overflows)
+  return left === null
+    ? {
+        id: 'freeboard',
+        label: 'Below the rim',
+        value: { quantity: 'length', si: totals.leastFreeboardM },
+        after: '',
+        stop: 'tank',
+        state: stateOf('water-over-rim', 'little-freeboard'),
+      }
+    : {
+        id: 'drain',
+        label: 'Drain margin',
+        value: { quantity: 'length', si: left },
+        after: 'one blocked',
+        stop: 'drains',
+        state: stateOf('emergency-cannot-carry', 'box-without-drain'),
+      }
+}
+
+/** After a power cut; until the sump has sizes, the fastest water. */
+function outageCell({ sump, totals }: SolvedBasin, stateOf: StateOf): Cell {
+  return sump.outage
+    ? {
+        id: 'outage',
+        label: 'Outage margin',
+        value: { quantity: 'length', si: sump.outage.marginM },
+        after: 'to the sump’s rim',
+        stop: 'sump',
+        state: stateOf('sump-too-small', 'above-fill-line'),
+      }
+    : {
+        id: 'speed',
+        label: 'Fastest water',
+        value: { quantity: 'speed', si: totals.fastestMPerS },
+        after: '',
+        stop: 'return',
+        state: stateOf('water-too-fast'),
+      }
+}
+
 const cells = computed((): Cell[] => {
   const solved = store.solved
   if (!solved) return []
   const { returnSide: side, findings, tanks, totals } = solved
   const lead = leadOf(solved)
-  const stateOf = (...codes: string[]): Severity =>
+  const stateOf: StateOf = (...codes) =>
     findings.find((finding) => codes.includes(finding.code))?.severity ?? 'fine'
   const flowState = stateOf(
     'flow-short',
@@ -72,22 +125,8 @@ const cells = computed((): Cell[] => {
       stop: 'return',
       state: 'fine',
     },
-    {
-      id: 'speed',
-      label: 'Fastest water',
-      value: { quantity: 'speed', si: totals.fastestMPerS },
-      after: '',
-      stop: 'return',
-      state: stateOf('water-too-fast'),
-    },
-    {
-      id: 'freeboard',
-      label: 'Below the rim',
-      value: { quantity: 'length', si: totals.leastFreeboardM },
-      after: '',
-      stop: 'tank',
-      state: stateOf('water-over-rim', 'little-freeboard'),
-    },
+    drainCell(solved, stateOf),
+    outageCell(solved, stateOf),
   ]
 })
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { leadOf } from '@yew-basin/core'
+import { leadOf, leastDrainMargin, type SolvedBasin } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
@@ -9,6 +9,27 @@ import { useDesign } from './design-store.ts'
 const { stop } = defineProps<{ stop: string }>()
 const store = useDesign()
 const units = useUnits()
+
+const length = (si: number) => units.text('length', si)
+
+/** The thickest sheet of water over any rim. */
+function overflowFigure({ overflows }: SolvedBasin): string {
+  if (overflows.length === 0) return 'not told yet'
+  return `${length(Math.max(...overflows.map(({ headM }) => headM)))} over the rim`
+}
+
+function drainsFigure({ overflows, drains }: SolvedBasin): string {
+  const left = leastDrainMargin(overflows)
+  if (left === null) {
+    return drains.length > 0 || overflows.length === 0 ? 'not told yet' : 'none needed'
+  }
+  return left > 0 ? `${length(left)} left, one blocked` : 'spills with one blocked'
+}
+
+function sumpFigure({ sump: { outage } }: SolvedBasin): string {
+  if (!outage) return 'sizes not told yet'
+  return outage.spills ? 'spills in a power cut' : `${length(outage.marginM)} left, power cut`
+}
 
 const stops = computed(() => {
   const solved = store.solved
@@ -21,6 +42,14 @@ const stops = computed(() => {
       figure: `${units.text('volume', totals.netVolumeM3)} net, wants ${units.text('flow', totals.wantedFlowM3PerS)}`,
       state: store.states.tank,
     },
+    {
+      id: 'overflow',
+      name: 'Overflow',
+      figure: overflowFigure(solved),
+      state: store.states.overflow,
+    },
+    { id: 'drains', name: 'Drains', figure: drainsFigure(solved), state: store.states.drains },
+    { id: 'sump', name: 'Sump', figure: sumpFigure(solved), state: store.states.sump },
     {
       id: 'return',
       name: 'Return',

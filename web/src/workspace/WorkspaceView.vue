@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
@@ -9,7 +9,7 @@ import ConflictDialog from './ConflictDialog.vue'
 import NotOpen from './NotOpen.vue'
 import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
-import { STOPS } from './stops.ts'
+import { STOPS, type StopName } from './stops.ts'
 import { useBasin } from './use-basin.ts'
 import WaterPath from './WaterPath.vue'
 import WorkspaceHeader from './WorkspaceHeader.vue'
@@ -18,7 +18,14 @@ const { id, stop } = defineProps<{ id: string; stop: string }>()
 const store = useBasin(() => id)
 const router = useRouter()
 
-const bench = computed(() => (stop === 'tank' ? TankBench : ReturnBench))
+const BENCHES = {
+  tank: TankBench,
+  overflow: defineAsyncComponent(() => import('../overflow/OverflowBench.vue')),
+  drains: defineAsyncComponent(() => import('../drains/DrainsBench.vue')),
+  sump: defineAsyncComponent(() => import('../sump/SumpBench.vue')),
+  return: ReturnBench,
+}
+const bench = computed(() => BENCHES[stop as StopName])
 
 function inField(target: EventTarget | null): boolean {
   return (

@@ -1,8 +1,10 @@
 import type { RevisionAnswer } from '@yew-basin/contract'
 import {
   applyEdits,
+  asItRuns,
   solveBasin,
   type Edit,
+  type EditPath,
   type Fix,
   type Severity,
   type SolvedBasin,
@@ -18,14 +20,23 @@ import { useConflict } from './conflict.ts'
 import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
-import type { StopName } from './stops.ts'
+import { STOPS, type StopName } from './stops.ts'
 
 /** Worst finding of each stop. */
 function worstByStop(solved: SolvedBasin | null): Record<StopName, Severity> {
-  const worst: Record<StopName, Severity> = { tank: 'fine', return: 'fine' }
+  const worst = Object.fromEntries(STOPS.map((stop) => [stop, 'fine'])) as Record<
+    StopName,
+    Severity
+  >
   // Findings come worst first, so the last one written wins.
   for (const { stop, severity } of [...(solved?.findings ?? [])].reverse()) worst[stop] = severity
   return worst
+}
+
+/** A lost connection that is back, and a page that is left, both ask for a save. */
+function listen(saves: Autosave): void {
+  useEventListener(window, 'online', () => saves.retryNow())
+  useEventListener(window, 'pagehide', () => void saves.leave())
 }
 
 /** The opened basin: its design, what is solved of it, its history and its saves. */
@@ -42,6 +53,10 @@ export const useDesign = defineStore('design', () => {
     design.value && preview.value ? applyEdits(design.value, preview.value.edits) : design.value,
   )
   const solved = computed(() => (shown.value ? solveBasin(shown.value) : null))
+  /** The design with its water where it was solved to stand. */
+  const running = computed(() =>
+    shown.value && solved.value ? asItRuns(shown.value, solved.value) : null,
+  )
   const states = computed(() => worstByStop(solved.value))
   const selection = useSelection(shown, solved)
 
@@ -75,8 +90,7 @@ export const useDesign = defineStore('design', () => {
     preview.value = null
     history.edit(edits, key)
   }
-  const set = (path: readonly (string | number)[], to: unknown) =>
-    edit([{ op: 'set', path, to }], path.join('.'))
+  const set = (path: EditPath, to: unknown) => edit([{ op: 'set', path, to }], path.join('.'))
 
   async function step(back: boolean): Promise<void> {
     // A fix that is only looked at is put away first; nothing was changed that could be undone.
@@ -85,8 +99,7 @@ export const useDesign = defineStore('design', () => {
     else history.redo()
   }
 
-  useEventListener(window, 'online', () => saves.retryNow())
-  useEventListener(window, 'pagehide', () => void saves.leave())
+  listen(saves)
 
   return {
     basin: opened.basin,
@@ -96,6 +109,7 @@ export const useDesign = defineStore('design', () => {
     design,
     shown,
     solved,
+    running,
     states,
     preview,
     ...selection,

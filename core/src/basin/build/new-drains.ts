@@ -178,7 +178,7 @@ function routed(
   return {
     size: falls && !isHose(size.series) ? hoseLike(size) : size,
     ...NEW_PIPE,
-    pieces: pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` }) as Piece),
+    pieces: pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` })),
   }
 }
 

@@ -60,9 +60,12 @@ function solveDrain(settled: Settled, laid: LaidDrain): SolvedDrain {
     leastSlope: leastSlope(laid.placed),
     pieces: laid.placed.map(({ piece, from, to, boreBeforeM }) => ({
       pieceId: piece.id,
+      kind: piece.kind,
       from,
       to,
       boreM: boreBeforeM,
+      flowM3PerS,
+      speedMPerS: speedMPerS(flowM3PerS, boreBeforeM),
     })),
   }
 }

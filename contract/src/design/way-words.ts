@@ -1,0 +1,85 @@
+import type {
+  ChamberUse,
+  DrainRole,
+  InletForm,
+  Landing,
+  OverflowForm,
+  OverflowPlace,
+  WallKind,
+} from '@yew-basin/core'
+
+/** Every word of a choice once: a list that lacks one does not compile, one too many neither. */
+function wordsOf<T extends string>(words: Readonly<Record<T, true>>): readonly T[] {
+  return Object.keys(words) as T[]
+}
+
+export const OVERFLOW_FORMS = wordsOf<OverflowForm>({
+  'inner-box': true,
+  'outer-box': true,
+  'inner-and-outer': true,
+  'hung-box': true,
+  'rear-chambers': true,
+})
+
+export const OVERFLOW_PLACES = wordsOf<OverflowPlace>({
+  left: true,
+  right: true,
+  back: true,
+  corner: true,
+  centre: true,
+})
+
+export const DRAIN_ROLES = wordsOf<DrainRole>({
+  siphon: true,
+  vented: true,
+  trickle: true,
+  emergency: true,
+})
+
+export const INLET_FORMS = wordsOf<InletForm>({
+  flush: true,
+  open: true,
+  strainer: true,
+  'turned-down': true,
+  capped: true,
+})
+
+export const LANDINGS = wordsOf<Landing>({ open: true, sock: true, roller: true })
+
+export const CHAMBER_USES = wordsOf<ChamberUse>({
+  'drain-entry': true,
+  socks: true,
+  roller: true,
+  skimmer: true,
+  rock: true,
+  refugium: true,
+  media: true,
+  trap: true,
+  return: true,
+  reservoir: true,
+  other: true,
+})
+
+export const WALL_KINDS = wordsOf<WallKind>({
+  over: true,
+  under: true,
+  comb: true,
+  pipe: true,
+  solid: true,
+})
+
+/** Sizes of bulkheads, as the core knows them (a test holds the two lists together). */
+export const BULKHEAD_SIZES: readonly string[] = [
+  '1/2 in',
+  '3/4 in',
+  '1 in',
+  '1 1/4 in',
+  '1 1/2 in',
+  '2 in',
+  '20 mm',
+  '25 mm',
+  '32 mm',
+  '40 mm',
+  '50 mm',
+  '63 mm',
+]

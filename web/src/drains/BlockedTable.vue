@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { SolvedOverflow } from '@yew-basin/core'
+import StateMark from '../shell/StateMark.vue'
+import { useUnits } from '../shell/units.ts'
+
+/** What happens with each pipe blocked. */
+defineProps<{ solved: SolvedOverflow }>()
+const units = useUnits()
+</script>
+
+<template>
+  <table v-if="solved.blocked.length > 0" class="w-full text-[0.92rem]">
+    <caption class="heading mb-1 text-left">
+      With this pipe blocked
+    </caption>
+    <thead class="caption border-b border-rule text-left">
+      <tr>
+        <th scope="col" class="font-normal">Blocked</th>
+        <th scope="col" class="text-right font-normal">Box stands at</th>
+        <th scope="col" class="text-right font-normal">To the rim</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in solved.blocked" :key="row.name" class="border-b border-rule align-top">
+        <th scope="row" class="py-1 text-left font-normal">
+          <StateMark
+            class="mr-1 inline-block align-[-2px]"
+            :state="row.carries ? 'fine' : row.sensorStops ? 'watch' : 'stop'"
+            :size="13"
+          />
+          {{ row.name }}
+          <span class="caption block">
+            {{ row.carries ? 'still carries it all' : 'can’t carry it' }}
+            <template v-if="row.sensorStops">; the sensor stops the pump, if it works</template>
+          </span>
+        </th>
+        <td class="py-1 text-right">{{ units.text('length', row.boxM ?? NaN) }}</td>
+        <td class="py-1 text-right font-semibold">
+          {{ row.carries ? units.text('length', row.marginM) : 'spills' }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import type { Drain, SolvedDrain } from '@yew-basin/core'
+import { computed } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import FigureRow from '../bench/FigureRow.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import { COUNTS } from '@yew-basin/contract/limits'
+import RunEditor from '../run/RunEditor.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { INLETS, LANDS, ROLES } from './drain-words.ts'
+
+/** One drain: what it is for, its inlet, its end and its run. */
+const { drain, solved, index } = defineProps<{
+  drain: Drain
+  solved: SolvedDrain
+  index: number
+}>()
+const store = useDesign()
+const units = useUnits()
+const at = (...more: (string | number)[]) => ['drains', index, ...more]
+
+/** Chambers, and tees of the same box's other drains that nothing joins yet. */
+const ends = computed(() => {
+  const { sump, drains } = store.shown!
+  const met = new Set(
+    drains.flatMap(({ id, end }) => (end.at === 'tee' && id !== drain.id ? end.id : [])),
+  )
+  const joinable = drains.filter(
+    (one) => one.tankId === drain.tankId && one.id !== drain.id && one.end.at === 'chamber',
+  )
+  const joins = drains.some(
+    (one) => one.end.at === 'tee' && drain.run.pieces.some((p) => p.id === one.end.id),
+  )
+  return [
+    ...sump.chambers.map(({ id, name }) => ({ value: `chamber ${id}`, label: `into ${name}` })),
+    ...(joins
+      ? []
+      : joinable.flatMap((one) =>
+          one.run.pieces.flatMap((piece) =>
+            piece.kind === 'tee' && !met.has(piece.id)
+              ? [{ value: `tee ${piece.id}`, label: `into ${one.name}, at its tee` }]
+              : [],
+          ),
+        )),
+  ]
+})
+function setEnd(chosen: string) {
+  const [kind, ...rest] = chosen.split(' ')
+  store.set(at('end'), { ...drain.end, at: kind, id: rest.join(' ') })
+}
+
+const match = computed(() => solved.match)
+function setValve() {
+  const piece = drain.run.pieces.findIndex(({ id }) => id === match.value!.pieceId)
+  const opening = Math.round(match.value!.opening! * 1000) / 1000
+  store.edit(
+    [{ op: 'set', path: at('run', 'pieces', piece, 'opening'), to: opening }],
+    `tune ${drain.id}`,
+  )
+}
+const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', axis), si)
+</script>
+
+<template>
+  <div class="space-y-4">
+    <section aria-label="Figures of the drain">
+      <FigureRow
+        figure="drainFlow"
+        :drain-id="drain.id"
+        label="It carries"
+        :value="{ quantity: 'flow', si: solved.flowM3PerS }"
+      />
+      <dl class="facts">
+        <dt>Full of water it would carry</dt>
+        <dd>{{ units.text('flow', solved.primedM3PerS) }}</dd>
+        <dt>Water over its inlet</dt>
+        <dd>{{ solved.overInletM > 0 ? units.text('length', solved.overInletM) : 'none' }}</dd>
+        <template v-if="solved.leastOverInletM !== null">
+          <dt>An open inlet wants, to draw no air</dt>
+          <dd>{{ units.text('length', solved.leastOverInletM) }}</dd>
+        </template>
+        <template v-if="solved.filledShare !== null">
+          <dt>Of its section filled</dt>
+          <dd>{{ units.text('share', solved.filledShare) }}</dd>
+          <dt>Vented, it takes at the most</dt>
+          <dd>{{ units.text('flow', solved.vented!.mostM3PerS) }}</dd>
+        </template>
+        <template v-if="solved.emergency">
+          <dt>Rise over its lip with the whole flow, at most</dt>
+          <dd>{{ units.text('length', solved.emergency.riseM ?? NaN) }}</dd>
+        </template>
+        <dt>It ends</dt>
+        <dd>{{ solved.end === 'under-water' ? 'under water' : 'in air' }}</dd>
+      </dl>
+      <p v-if="match && match.opening !== null" class="rounded-lg bg-sunk px-3 py-2 text-[0.92rem]">
+        <strong>{{ units.text('share', match.opening) }} open</strong> its {{ match.form }} valve
+        matches the flow.
+        <template v-if="match.levelPerTouchM !== null">
+          {{ match.form === 'ball' ? 'One degree' : 'One turn' }} moves the box by
+          {{ units.text('length', match.levelPerTouchM)
+          }}<template v-if="match.form === 'gate'"> (ten turns to a stroke)</template>.
+        </template>
+        <button class="button ml-2" :disabled="!!store.preview" @click="setValve">Set it so</button>
+      </p>
+    </section>
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <TextField
+        label="Name of the drain"
+        :most="COUNTS.nameLength"
+        :model-value="drain.name"
+        @update:model-value="store.set(at('name'), $event)"
+      />
+      <ChoiceField
+        label="It is a"
+        :options="ROLES"
+        :model-value="drain.role"
+        @update:model-value="store.set(at('role'), $event)"
+      />
+      <ChoiceField
+        label="Inlet"
+        :options="INLETS"
+        :model-value="drain.inlet.form"
+        @update:model-value="store.set(at('inlet', 'form'), $event)"
+      />
+      <QuantityField
+        label="Its lip over the room’s floor"
+        :limit="LIMITS.place"
+        :model-value="drain.inlet.place.zM"
+        @update:model-value="place('zM')($event)"
+      />
+      <QuantityField
+        v-if="drain.inlet.form === 'strainer'"
+        label="Strainer’s open area over the pipe’s"
+        :limit="LIMITS.openAreaRatio"
+        :model-value="drain.inlet.openAreaRatio"
+        @update:model-value="store.set(at('inlet', 'openAreaRatio'), $event)"
+      />
+      <QuantityField
+        label="Inlet, to the right of zero"
+        :limit="LIMITS.place"
+        :model-value="drain.inlet.place.xM"
+        @update:model-value="place('xM')($event)"
+      />
+      <QuantityField
+        label="Inlet, behind zero"
+        :limit="LIMITS.place"
+        :model-value="drain.inlet.place.yM"
+        @update:model-value="place('yM')($event)"
+      />
+      <ChoiceField
+        label="It goes"
+        :options="ends"
+        :model-value="`${drain.end.at} ${drain.end.id}`"
+        @update:model-value="setEnd"
+      />
+      <ChoiceField
+        v-if="drain.end.at === 'chamber'"
+        label="and lands in a"
+        :options="LANDS"
+        :model-value="drain.end.landing"
+        @update:model-value="store.set(at('end', 'landing'), $event)"
+      />
+    </div>
+    <RunEditor
+      :run="drain.run"
+      :path="at('run')"
+      heading="Pipe from the inlet on"
+      :can-tee="false"
+    />
+  </div>
+</template>

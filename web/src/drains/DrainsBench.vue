@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Plus, Trash2 } from '@lucide/vue'
+import { COUNTS } from '@yew-basin/contract/limits'
+import { entryOf, isHose, oneMoreDrain, type DrainRole } from '@yew-basin/core'
+import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import FindingList from '../bench/FindingList.vue'
+import TankSwitch from '../bench/TankSwitch.vue'
+import StateMark from '../shell/StateMark.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import BlockedTable from './BlockedTable.vue'
+import DrainFields from './DrainFields.vue'
+import { ROLES, stateWords } from './drain-words.ts'
+import SchoolPicker from './SchoolPicker.vue'
+
+const store = useDesign()
+const units = useUnits()
+const overflow = computed(() => store.tank?.overflow ?? null)
+const solvedOverflow = computed(
+  () => store.solved?.overflows.find(({ tankId }) => tankId === store.tank?.id) ?? null,
+)
+const rows = computed(() =>
+  store.shown!.drains.flatMap((drain, index) =>
+    drain.tankId === store.tank!.id
+      ? [
+          {
+            drain,
+            index,
+            solved: store.solved!.drains[index]!,
+            state:
+              store.solved!.findings.find(({ drainId }) => drainId === drain.id)?.severity ??
+              ('fine' as const),
+          },
+        ]
+      : [],
+  ),
+)
+const chosenId = ref<string | null>(null)
+const chosen = computed(() => rows.value.find(({ drain }) => drain.id === chosenId.value) ?? null)
+const schools = ref(false)
+
+function add(role: DrainRole) {
+  const design = store.design!
+  const series = rows.value[0]?.drain.run.size.series ?? 'pn-16'
+  const drain = oneMoreDrain(
+    design,
+    {
+      tankId: store.tank!.id,
+      school: 'siphon-emergency',
+      chamberId: entryOf(design.sump).id,
+      series: isHose(series) ? 'pn-16' : series,
+      flowM3PerS: store.solvedTank!.flowM3PerS,
+    },
+    role,
+  )
+  store.edit(
+    [{ op: 'insert', path: ['drains'], at: design.drains.length, item: drain }],
+    `drain ${drain.id}`,
+  )
+  chosenId.value = drain.id
+}
+
+/** What joins it comes down beside it instead. */
+function remove(id: string) {
+  const { drains } = store.design!
+  const gone = drains.find((one) => one.id === id)!
+  const tees = new Set(gone.run.pieces.map((piece) => piece.id))
+  const left = drains
+    .filter((one) => one.id !== id)
+    .map((one) => (one.end.at === 'tee' && tees.has(one.end.id) ? { ...one, end: gone.end } : one))
+  store.edit([{ op: 'set', path: ['drains'], to: left }], `without ${id}`)
+  chosenId.value = null
+}
+</script>
+
+<template>
+  <div v-if="store.shown && store.solved && store.tank" class="space-y-5 px-5 py-4">
+    <div>
+      <h2 class="text-2xl font-semibold">Drains</h2>
+      <p class="text-ink-soft">
+        From the box down to the sump, and what happens when one is blocked.
+      </p>
+    </div>
+    <TankSwitch />
+    <p v-if="!overflow">
+      This tank has no overflow yet.
+      <RouterLink class="underline" :to="`/basins/${store.basin?.id}/overflow`"
+        >Say how water leaves it</RouterLink
+      >
+      first.
+    </p>
+    <p v-else-if="!overflow.box">
+      Water falls straight into the chamber behind the wall: there is nothing to drain.
+    </p>
+    <template v-else>
+      <FindingList stop="drains" />
+      <SchoolPicker v-if="rows.length === 0" />
+      <template v-else>
+        <BlockedTable v-if="solvedOverflow" :solved="solvedOverflow" />
+        <section aria-labelledby="drains-heading">
+          <div class="flex items-center">
+            <h3 id="drains-heading" class="heading grow">Pipes</h3>
+            <Menu as="div" class="relative">
+              <MenuButton
+                class="button"
+                :disabled="!!store.preview || store.shown.drains.length >= COUNTS.drains"
+                ><Plus :size="15" /> Add a pipe</MenuButton
+              >
+              <MenuItems
+                class="absolute right-0 z-20 mt-1 w-52 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
+              >
+                <MenuItem v-for="role in ROLES" :key="role.value" v-slot="{ active }" as="template">
+                  <button
+                    class="block w-full rounded px-3 py-1.5 text-left"
+                    :class="{ 'bg-sunk': active }"
+                    @click="add(role.value)"
+                  >
+                    {{ role.label }}
+                  </button>
+                </MenuItem>
+              </MenuItems>
+            </Menu>
+          </div>
+          <ul class="mt-1 border-t border-rule" aria-label="Pipes">
+            <li
+              v-for="row in rows"
+              :key="row.drain.id"
+              class="flex items-center border-b border-rule"
+            >
+              <button
+                class="flex grow items-center gap-2 px-1.5 py-1 text-left"
+                :class="row.drain.id === chosenId ? 'bg-needle-wash' : 'hover:bg-sunk'"
+                :aria-expanded="row.drain.id === chosenId"
+                @click="chosenId = row.drain.id === chosenId ? null : row.drain.id"
+              >
+                <StateMark :state="row.state" :size="13" />
+                <span class="grow">{{ row.drain.name }}</span>
+                <span class="whitespace-nowrap"
+                  ><strong class="font-semibold">{{
+                    units.text('flow', row.solved.flowM3PerS)
+                  }}</strong>
+                  <span class="caption ml-1">{{ stateWords(row.solved) }}</span></span
+                >
+              </button>
+              <button
+                class="icon-button size-7!"
+                :aria-label="`Take out ${row.drain.name}`"
+                :disabled="!!store.preview"
+                @click="remove(row.drain.id)"
+              >
+                <Trash2 :size="14" />
+              </button>
+            </li>
+          </ul>
+        </section>
+        <fieldset v-if="chosen" :key="chosen.drain.id" :disabled="!!store.preview" class="min-w-0">
+          <DrainFields :drain="chosen.drain" :solved="chosen.solved" :index="chosen.index" />
+        </fieldset>
+        <div>
+          <button class="button" :aria-expanded="schools" @click="schools = !schools">
+            {{ schools ? 'Keep these pipes' : 'Another school…' }}
+          </button>
+          <SchoolPicker v-if="schools" class="mt-2" />
+        </div>
+      </template>
+    </template>
+    <p class="caption border-t border-rule pt-3">
+      Figures are estimates; fill with fresh water and try every blocked pipe by hand before
+      anything lives here. Primer and cement: air, gloves and the whole cure time.
+    </p>
+  </div>
+</template>

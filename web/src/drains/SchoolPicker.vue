@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { DRAIN_SCHOOLS, entryOf, newDrains, type DrainSchool } from '@yew-basin/core'
+import { computed } from 'vue'
+import { isHose } from '@yew-basin/core'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** The schools of draining a box, each with what it wins and what it pays. */
+const store = useDesign()
+const own = computed(() => store.shown!.drains.filter(({ tankId }) => tankId === store.tank!.id))
+
+function lay(school: DrainSchool) {
+  const design = store.design!
+  const { id } = store.tank!
+  const lead = design.returnSide.lines[0]!.run.size.series
+  const drains = newDrains(design, {
+    tankId: id,
+    school,
+    chamberId: entryOf(design.sump).id,
+    series: isHose(lead) ? 'pn-16' : lead,
+    flowM3PerS: Math.max(store.solvedTank!.flowM3PerS, store.solvedTank!.wantedFlowM3PerS),
+  })
+  const others = design.drains.filter(({ tankId }) => tankId !== id)
+  store.edit([{ op: 'set', path: ['drains'], to: [...others, ...drains] }], `drains ${Date.now()}`)
+}
+</script>
+
+<template>
+  <section aria-labelledby="school-heading">
+    <h3 id="school-heading" class="heading">
+      {{ own.length > 0 ? 'Begin again with another school' : 'How should it be drained?' }}
+    </h3>
+    <ul class="mt-1 border-t border-rule" aria-label="Schools">
+      <li v-for="one in DRAIN_SCHOOLS" :key="one.school" class="border-b border-rule py-2">
+        <div class="flex items-center gap-2">
+          <span class="grow font-semibold">{{ one.name }}</span>
+          <button
+            class="button"
+            :disabled="!!store.preview"
+            :aria-label="`Lay: ${one.name}`"
+            @click="lay(one.school)"
+          >
+            Lay it
+          </button>
+        </div>
+        <p class="caption">{{ one.trade }}</p>
+      </li>
+    </ul>
+  </section>
+</template>

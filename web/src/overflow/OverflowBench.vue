@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { Trash2 } from '@lucide/vue'
+import { newOverflow, type OverflowForm, type OverflowPlace } from '@yew-basin/core'
+import { computed } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import FigureRow from '../bench/FigureRow.vue'
+import FindingList from '../bench/FindingList.vue'
+import TankSwitch from '../bench/TankSwitch.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import BoxFields from './BoxFields.vue'
+import HoleList from './HoleList.vue'
+import NewOverflow from './NewOverflow.vue'
+import { FORMS, PLACES } from './overflow-words.ts'
+import RimFields from './RimFields.vue'
+
+const store = useDesign()
+const units = useUnits()
+const overflow = computed(() => store.tank?.overflow ?? null)
+const solved = computed(
+  () => store.solved?.overflows.find(({ tankId }) => tankId === store.tank?.id) ?? null,
+)
+const at = (...more: (string | number)[]) => ['tanks', store.tankIndex, 'overflow', ...more]
+const drains = computed(
+  () => store.shown?.drains.filter(({ tankId }) => tankId === store.tank?.id) ?? [],
+)
+const PRIMES = {
+  'stays-primed': 'stays primed',
+  between: 'may gather air',
+  doubtful: 'gathers air',
+} as const
+
+/** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */
+function change(form: OverflowForm, place: OverflowPlace) {
+  const tank = store.design!.tanks[store.tankIndex]!
+  const made = newOverflow(tank, form, place, store.design!.sump.chambers[0]!.id)
+  const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow!
+  const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
+  const boxless = form === 'rear-chambers'
+  store.edit(
+    [
+      { op: 'set', path: at(), to: kept },
+      ...(boxless ? [{ op: 'set' as const, path: ['drains'], to: others() }] : []),
+    ],
+    `overflow ${form} ${place}`,
+  )
+}
+const others = () => store.design!.drains.filter(({ tankId }) => tankId !== store.tank!.id)
+
+function remove() {
+  store.edit(
+    [
+      { op: 'set', path: ['drains'], to: others() },
+      { op: 'set', path: at(), to: null },
+    ],
+    `no overflow ${store.tankIndex}`,
+  )
+}
+</script>
+
+<template>
+  <div v-if="store.shown && store.solved && store.tank" class="space-y-5 px-5 py-4">
+    <div>
+      <h2 class="text-2xl font-semibold">Overflow</h2>
+      <p class="text-ink-soft">How water leaves the tank, and how high it stands while it does.</p>
+    </div>
+    <TankSwitch />
+    <NewOverflow v-if="!overflow" />
+    <template v-else-if="solved">
+      <FindingList stop="overflow" />
+      <section aria-label="Figures">
+        <FigureRow
+          figure="weirHead"
+          label="Water over the rim"
+          :tank-id="store.tank.id"
+          :mark="solved.belowMeasured ? '± 15 %' : ''"
+          :value="{ quantity: 'length', si: solved.headM }"
+        />
+        <FigureRow
+          figure="runningLevel"
+          label="Running level"
+          :tank-id="store.tank.id"
+          :value="{ quantity: 'length', si: solved.surfaceM - store.tank.floorHeightM }"
+        />
+        <dl class="facts">
+          <dt>Left to the tank’s rim</dt>
+          <dd>{{ units.text('length', store.solvedTank!.freeboardM) }}</dd>
+          <template v-if="solved.overTeethM !== null">
+            <dt>Water over the tops of the teeth</dt>
+            <dd>{{ solved.overTeethM > 0 ? units.text('length', solved.overTeethM) : 'none' }}</dd>
+            <dt>The teeth drown at</dt>
+            <dd>{{ units.text('flow', solved.teethDrownM3PerS ?? NaN) }}</dd>
+          </template>
+          <dt>The tank spills at, its drains willing</dt>
+          <dd>{{ units.text('flow', solved.tankSpillsM3PerS) }}</dd>
+          <template v-if="solved.passageHeadM !== null">
+            <dt>Head through the {{ overflow.passage?.kind === 'siphon' ? 'tubes' : 'holes' }}</dt>
+            <dd>{{ units.text('length', solved.passageHeadM) }}</dd>
+          </template>
+          <template v-if="solved.prime">
+            <dt>The siphon, at V/√(gD) {{ solved.froude?.toFixed(2) }}</dt>
+            <dd>{{ PRIMES[solved.prime] }}</dd>
+          </template>
+          <template v-if="solved.boxM !== null">
+            <dt>Water in the box, over the room’s floor</dt>
+            <dd>{{ units.text('length', solved.boxM) }}</dd>
+          </template>
+          <dt>Smallest opening on the way out</dt>
+          <dd>{{ units.text('length', solved.leastOpeningM) }}</dd>
+        </dl>
+      </section>
+      <fieldset :key="store.tank.id" :disabled="!!store.preview" class="min-w-0 space-y-5">
+        <div class="grid grid-cols-2 gap-3">
+          <ChoiceField
+            label="What catches the water"
+            :options="FORMS"
+            :model-value="overflow.form"
+            @update:model-value="change($event, overflow.place)"
+          />
+          <ChoiceField
+            label="Where"
+            :options="PLACES"
+            :model-value="overflow.place"
+            @update:model-value="change(overflow.form, $event)"
+          />
+          <ChoiceField
+            v-if="overflow.chamberId !== null"
+            label="It falls into"
+            :options="store.shown.sump.chambers.map(({ id, name }) => ({ value: id, label: name }))"
+            :model-value="overflow.chamberId"
+            @update:model-value="store.set(at('chamberId'), $event)"
+          />
+        </div>
+        <RimFields />
+        <BoxFields />
+        <HoleList />
+        <button class="button text-aril" @click="remove">
+          <Trash2 :size="15" />
+          {{ drains.length > 0 ? 'Take the overflow and its drains out' : 'Take the overflow out' }}
+        </button>
+      </fieldset>
+    </template>
+  </div>
+</template>

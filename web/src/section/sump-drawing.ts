@@ -1,0 +1,127 @@
+import { chamberSpans, type BasinDesign, type SolvedBasin } from '@yew-basin/core'
+import type { Scale } from './scale.ts'
+
+/** A chamber's water on the sheet. */
+export interface DrawnChamber {
+  readonly id: string
+  readonly name: string
+  readonly left: number
+  readonly right: number
+  readonly level: number
+  readonly levelM: number
+  readonly depthM: number
+  readonly lengthM: number
+  /** Room for its name beside its neighbours'. */
+  readonly wide: boolean
+}
+
+/** A wall on the sheet: what of it stands, and where water may pass. */
+export interface DrawnWall {
+  readonly id: string
+  readonly index: number
+  readonly x: number
+  readonly width: number
+  readonly top: number
+  readonly foot: number
+  readonly teethPx: number
+  readonly pipe: { readonly y: number; readonly r: number } | null
+  readonly opaque: boolean
+  readonly topM: number
+}
+
+export interface DrawnSump {
+  readonly left: number
+  readonly right: number
+  readonly top: number
+  readonly bottom: number
+  readonly chambers: readonly DrawnChamber[]
+  readonly walls: readonly DrawnWall[]
+  /** "Fill no higher than this while it runs", in the return chamber. */
+  readonly fillLine: { readonly left: number; readonly right: number; readonly y: number } | null
+  /** Where the water comes to rest after a power cut. */
+  readonly still: number | null
+}
+
+/** A chamber narrower than this has no room for words, px. */
+const WORDS_PX = 74
+
+/** A sump with sizes, to scale; null while they are not told. */
+export function drawSump(
+  { sump }: BasinDesign,
+  solved: SolvedBasin,
+  scale: Scale,
+): DrawnSump | null {
+  const { box } = sump
+  if (!box) return null
+  const spans = chamberSpans(sump, box.lengthM)
+  const x = (m: number) => scale.x(box.xM + m)
+  const z = (m: number) => scale.y(box.floorHeightM + m)
+  const chambers = sump.chambers.map((chamber, i): DrawnChamber => {
+    const { fromM, toM } = spans[i]!
+    const { levelM, depthM } = solved.sump.chambers[i]!
+    return {
+      id: chamber.id,
+      name: chamber.name,
+      left: x(fromM),
+      right: x(toM),
+      level: scale.y(levelM),
+      levelM,
+      depthM: depthM ?? 0,
+      lengthM: toM - fromM,
+      wide: (toM - fromM) * scale.pxPerM >= WORDS_PX,
+    }
+  })
+  const walls = sump.walls.map((wall, index): DrawnWall => ({
+    id: wall.id,
+    index,
+    x: x(wall.atM),
+    width: Math.max(2, wall.thicknessM * scale.pxPerM),
+    top: z(wall.topM),
+    foot: z(wall.kind === 'under' ? wall.slotM : 0),
+    teethPx: wall.kind === 'comb' && wall.teeth ? wall.teeth.heightM * scale.pxPerM : 0,
+    pipe:
+      wall.kind === 'pipe'
+        ? { y: z(wall.pipeHeightM), r: Math.max(2, (wall.pipeBoreM / 2) * scale.pxPerM) }
+        : null,
+    opaque: wall.opaque,
+    topM: wall.topM,
+  }))
+  const { outage, returnChamberId } = solved.sump
+  const at = chambers.find(({ id }) => id === returnChamberId)
+  const fits = outage && outage.fillLineM > box.floorHeightM
+  return {
+    left: x(0),
+    right: x(box.lengthM),
+    top: z(box.heightM),
+    bottom: z(0),
+    chambers,
+    walls,
+    fillLine:
+      outage && at && fits
+        ? {
+            left: at.left,
+            right: at.right,
+            y: scale.y(Math.min(outage.fillLineM, box.floorHeightM + box.heightM)),
+          }
+        : null,
+    still: outage ? scale.y(Math.min(outage.stillM, box.floorHeightM + box.heightM)) : null,
+  }
+}
+
+/** Least room a wall keeps to its neighbours, m. */
+const BETWEEN_M = 0.01
+
+/** How far a wall may be moved between its neighbours, from the sump's left inside face. */
+export function wallRange(
+  { sump }: BasinDesign,
+  index: number,
+): { readonly leastM: number; readonly mostM: number } {
+  const { walls, box } = sump
+  const wall = walls[index]!
+  const before = walls[index - 1]
+  const after = walls[index + 1]
+  return {
+    leastM: (before ? before.atM + before.thicknessM : 0) + BETWEEN_M,
+    mostM: (after ? after.atM : (box?.lengthM ?? 0)) - wall.thicknessM - BETWEEN_M,
+  }
+}

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { sumpEdits, tryLayout, type TriedLayout } from '@yew-basin/core'
+import { computed, ref } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { LAYOUTS } from './sump-words.ts'
+
+/** Two layouts in the same box, side by side, with what each chamber would be left with. */
+const store = useDesign()
+const units = useUnits()
+const choices = ref(['three', 'four'])
+const OPTIONS = LAYOUTS.map(({ id, label }) => ({ value: id, label }))
+
+const tried = computed((): TriedLayout[] => {
+  const design = store.shown!
+  return choices.value.map((id) =>
+    tryLayout(design, design.sump.box!, LAYOUTS.find((one) => one.id === id)!.uses),
+  )
+})
+function take({ sump }: TriedLayout) {
+  store.edit(sumpEdits(store.design!, sump), `layout ${Date.now()}`)
+}
+</script>
+
+<template>
+  <section aria-labelledby="compare-heading">
+    <h3 id="compare-heading" class="heading">Two layouts side by side</h3>
+    <p class="caption">In this box, at the flow that the loop has now.</p>
+    <div class="mt-1 grid grid-cols-2 gap-3">
+      <div v-for="(one, k) in tried" :key="k">
+        <ChoiceField
+          v-model="choices[k]!"
+          :label="k === 0 ? 'This' : 'or this'"
+          :options="OPTIONS"
+        />
+        <table class="mt-1 w-full text-[0.85rem]">
+          <caption class="sr-only">
+            What each chamber is left with
+          </caption>
+          <tbody>
+            <tr
+              v-for="(chamber, i) in one.sump.chambers"
+              :key="chamber.id"
+              class="border-b border-rule"
+            >
+              <th scope="row" class="py-0.5 text-left font-normal">{{ chamber.name }}</th>
+              <td class="text-right">
+                {{ units.text('length', one.solved.chambers[i]!.lengthM ?? NaN) }}
+                <span class="caption block">
+                  {{ units.text('volume', one.solved.chambers[i]!.volumeM3 ?? NaN)
+                  }}<template v-if="one.solved.chambers[i]!.throughflowS !== null"
+                    >,
+                    {{
+                      units.text('duration', one.solved.chambers[i]!.throughflowS ?? NaN)
+                    }}</template
+                  >
+                </span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <button class="button mt-1" :disabled="!!store.preview" @click="take(one)">
+          Take this one
+        </button>
+      </div>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import { withHeight, withLength } from '@yew-basin/core'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import FigureRow from '../bench/FigureRow.vue'
+import FindingList from '../bench/FindingList.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import ChamberList from '../pumps/ChamberList.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import ChamberRows from './ChamberRows.vue'
+import LayoutCompare from './LayoutCompare.vue'
+import NewSump from './NewSump.vue'
+import WallRows from './WallRows.vue'
+
+const CutList = defineAsyncComponent(() => import('./CutList.vue'))
+const store = useDesign()
+const units = useUnits()
+const box = computed(() => store.shown?.sump.box ?? null)
+const solved = computed(() => store.solved!.sump)
+const anew = ref(false)
+const at = (name: string) => (si: number) => store.set(['sump', 'box', name], si)
+const ofSump = (name: string) => (si: number) => store.set(['sump', name], si)
+const setLength = (si: number) => store.set(['sump'], withLength(store.design!.sump, si))
+const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.sump, si))
+</script>
+
+<template>
+  <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
+    <div>
+      <h2 class="text-2xl font-semibold">Sump</h2>
+      <p class="text-ink-soft">
+        Where the water waits, what is done to it there, and what a power cut brings.
+      </p>
+    </div>
+    <FindingList stop="sump" />
+    <template v-if="!box">
+      <NewSump />
+      <ChamberList />
+    </template>
+    <template v-else>
+      <section v-if="solved.outage" aria-label="Figures">
+        <FigureRow
+          figure="fillLine"
+          label="Fill no higher than, while it runs"
+          :value="{ quantity: 'length', si: solved.outage.fillLineM - box.floorHeightM }"
+        />
+        <FigureRow
+          figure="drainBack"
+          label="Comes down in a power cut"
+          :value="{ quantity: 'volume', si: solved.outage.drainBack.totalM3 }"
+        />
+        <FigureRow
+          v-if="solved.waterUse?.untilAirS != null"
+          figure="untilAir"
+          label="Without top-off the pump lasts"
+          :value="{ quantity: 'days', si: solved.waterUse.untilAirS }"
+        />
+        <dl class="facts">
+          <dt>After a power cut, to the rim</dt>
+          <dd>
+            {{ solved.outage.spills ? 'spills' : units.text('length', solved.outage.marginM) }}
+          </dd>
+          <template v-if="solved.outage.marginWithoutCheckM !== null">
+            <dt>were the check valve stuck open</dt>
+            <dd>
+              {{
+                solved.outage.marginWithoutCheckM < 0
+                  ? 'spills'
+                  : units.text('length', solved.outage.marginWithoutCheckM)
+              }}
+            </dd>
+          </template>
+          <dt>Water in the sump</dt>
+          <dd>{{ units.text('volume', solved.volumeM3 ?? NaN) }}</dd>
+          <template v-if="solved.waterUse?.reservoirS != null">
+            <dt>The top-off reservoir lasts</dt>
+            <dd>{{ units.text('days', solved.waterUse.reservoirS) }}</dd>
+            <dt>Salinity, if all of it ran in</dt>
+            <dd>{{ units.text('salinity', solved.waterUse.salinityAfterPpt ?? NaN) }}</dd>
+          </template>
+        </dl>
+      </section>
+      <ChamberRows />
+      <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
+        <WallRows />
+        <section aria-labelledby="sump-sizes">
+          <h3 id="sump-sizes" class="heading mb-1">Inside sizes and place</h3>
+          <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+            <QuantityField
+              label="Length of the sump"
+              :limit="LIMITS.sumpLength"
+              :model-value="box.lengthM"
+              @update:model-value="setLength"
+            />
+            <QuantityField
+              label="Width of the sump"
+              :limit="LIMITS.sumpLength"
+              :model-value="box.widthM"
+              @update:model-value="at('widthM')($event)"
+            />
+            <QuantityField
+              label="Height to its rim"
+              :limit="LIMITS.sumpHeight"
+              :model-value="box.heightM"
+              @update:model-value="setHeight"
+            />
+            <QuantityField
+              label="Panels of the sump"
+              :limit="LIMITS.panel"
+              :model-value="box.panelM"
+              @update:model-value="at('panelM')($event)"
+            />
+            <QuantityField
+              label="Sump’s left face"
+              :limit="LIMITS.place"
+              :model-value="box.xM"
+              @update:model-value="at('xM')($event)"
+            />
+            <QuantityField
+              label="Sump’s front face"
+              :limit="LIMITS.place"
+              :model-value="box.yM"
+              @update:model-value="at('yM')($event)"
+            />
+            <QuantityField
+              label="Its floor over the room’s"
+              :limit="LIMITS.floorHeight"
+              :model-value="box.floorHeightM"
+              @update:model-value="at('floorHeightM')($event)"
+            />
+            <ChoiceField
+              label="The sump is"
+              :options="[
+                { value: 'bought', label: 'bought' },
+                { value: 'self-built', label: 'built by yourself' },
+              ]"
+              :model-value="box.make"
+              @update:model-value="store.set(['sump', 'box', 'make'], $event)"
+            />
+          </div>
+        </section>
+        <section aria-labelledby="sump-wishes">
+          <h3 id="sump-wishes" class="heading mb-1">Margins and water</h3>
+          <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+            <QuantityField
+              label="Margin to keep after a power cut"
+              :limit="LIMITS.margin"
+              :model-value="store.shown.sump.marginM"
+              @update:model-value="ofSump('marginM')($event)"
+            />
+            <QuantityField
+              label="Evaporation, mm a day"
+              :limit="LIMITS.evaporation"
+              :model-value="store.shown.sump.evaporationMmPerDay"
+              @update:model-value="ofSump('evaporationMmPerDay')($event)"
+            />
+            <QuantityField
+              label="Hung gear lets go"
+              :limit="LIMITS.submerged"
+              :model-value="store.shown.sump.hungWaterM3"
+              @update:model-value="ofSump('hungWaterM3')($event)"
+            />
+          </div>
+        </section>
+        <CutList v-if="box.make === 'self-built'" />
+        <LayoutCompare />
+      </fieldset>
+      <div>
+        <button class="button" :aria-expanded="anew" @click="anew = !anew">
+          {{ anew ? 'Keep this sump' : 'Lay it out anew…' }}
+        </button>
+        <NewSump v-if="anew" class="mt-2" @made="anew = false" />
+      </div>
+    </template>
+    <p class="caption border-t border-rule pt-3">
+      Draw the line on the glass, then pull the plug and watch before anything lives here. A full
+      sump is heavy; nothing electrical stands or hangs above open water.
+    </p>
+  </div>
+</template>
