@@ -111,6 +111,24 @@ const SCREENS: Readonly<Record<string, (keeper: Keeper) => Promise<void>>> = {
     await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()
   },
   tank: (keeper) => keeper.opens('Lantern', 'tank'),
+  overflow: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.stop(/Overflow/)
+    await expect(keeper.page.getByTestId('figure-weirHead')).toBeVisible()
+  },
+  drains: async (keeper) => {
+    await keeper.opens('Two Sisters')
+    await keeper.stop(/Drains/)
+    await keeper.page
+      .getByRole('button', { name: /^.*Siphon, west/ })
+      .last()
+      .click()
+  },
+  sump: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.stop(/Sump/)
+    await expect(keeper.page.getByRole('heading', { name: 'Walls to cut' })).toBeVisible()
+  },
 }
 
 for (const theme of ['light', 'dark'] as const) {

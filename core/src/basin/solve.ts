@@ -23,7 +23,7 @@ export function solveBasin(given: BasinDesign): SolvedBasin {
   const figures = {
     tanks,
     water,
-    ...solveGravity(settled, returnSide.pumps, intoTank),
+    ...solveGravity(settled, intoTank),
     returnSide,
   }
   const lead = leadOf({ returnSide })

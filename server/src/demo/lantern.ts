@@ -144,7 +144,7 @@ const SUMP: Sump = {
   walls: [
     aWall('sock-wall', 'over', 0.3, 0.275),
     aWall('skimmer-wall', 'over', 0.56, 0.262, { adjustable: true }),
-    aWall('refugium-comb', 'comb', 0.9, 0.26, {
+    aWall('refugium-comb', 'comb', 0.9, 0.22, {
       teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 },
     }),
     aWall('trap-wall', 'under', 0.936, 0.3, { slotM: 0.035 }),

@@ -16,8 +16,8 @@ const units = useUnits()
     <thead class="caption border-b border-rule text-left">
       <tr>
         <th scope="col" class="font-normal">Blocked</th>
-        <th scope="col" class="text-right font-normal">Box stands at</th>
-        <th scope="col" class="text-right font-normal">To the rim</th>
+        <th scope="col" class="pl-2 text-right font-normal">Box stands at</th>
+        <th scope="col" class="pl-2 text-right font-normal">To the rim</th>
       </tr>
     </thead>
     <tbody>
@@ -34,8 +34,10 @@ const units = useUnits()
             <template v-if="row.sensorStops">; the sensor stops the pump, if it works</template>
           </span>
         </th>
-        <td class="py-1 text-right">{{ units.text('length', row.boxM ?? NaN) }}</td>
-        <td class="py-1 text-right font-semibold">
+        <td class="whitespace-nowrap py-1 pl-2 text-right">
+          {{ units.text('length', row.boxM ?? NaN) }}
+        </td>
+        <td class="whitespace-nowrap py-1 pl-2 text-right font-semibold">
           {{ row.carries ? units.text('length', row.marginM) : 'spills' }}
         </td>
       </tr>

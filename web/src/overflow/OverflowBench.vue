@@ -101,7 +101,7 @@ function remove() {
             <dt>The siphon, at V/√(gD) {{ solved.froude?.toFixed(2) }}</dt>
             <dd>{{ PRIMES[solved.prime] }}</dd>
           </template>
-          <template v-if="solved.boxM !== null">
+          <template v-if="solved.boxM !== null && overflow.box">
             <dt>Water in the box, over the room’s floor</dt>
             <dd>{{ units.text('length', solved.boxM) }}</dd>
           </template>

@@ -20,7 +20,7 @@ defineProps<{ x: number; y: number; text: string; anchor?: 'start' | 'end' }>()
       :x="anchor === 'end' ? x - 12 : x + 12"
       :y="y - 4"
       :text-anchor="anchor ?? 'start'"
-      class="label"
+      class="label halo"
       fill="var(--ink)"
       >{{ text }}</text
     >

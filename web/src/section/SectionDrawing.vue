@@ -133,11 +133,12 @@ function drainFall(drain: SolvedDrain, { sump }: BasinDesign, scale: Scale): str
 
 /** What crosses the tanks' water: a level mark keeps clear of it. */
 const crossing = computed(() => {
-  const { scale, solved, overflows } = drawing.value!
-  return [
-    ...solved.returnSide.lines.flatMap(({ pieces }) => pieces.map(({ to }) => scale.x(to.xM))),
-    ...overflows.flatMap(({ left, right }) => [left, (left + right) / 2, right]),
-  ]
+  const { scale, solved, overflows, design } = drawing.value!
+  const floorM = Math.min(...design.tanks.map((tank) => tank.floorHeightM))
+  const inTank = [...solved.returnSide.lines, ...solved.drains].flatMap(({ pieces }) =>
+    pieces.filter(({ to }) => to.zM > floorM).map(({ to }) => scale.x(to.xM)),
+  )
+  return [...inTank, ...overflows.flatMap(({ left, right }) => [left, (left + right) / 2, right])]
 })
 
 const labelMore = (label: FlowLabel) =>
@@ -358,6 +359,27 @@ function go(to: StopName) {
         </text>
       </template>
       <template v-if="drawing.sump && !drawing.small">
+        <text
+          v-if="drawing.sump.fillLine"
+          :x="drawing.sump.fillLine.right - 4"
+          :y="drawing.sump.fillLine.y - 4"
+          text-anchor="end"
+          font-size="12"
+          fill="var(--aril)"
+          class="halo"
+        >
+          fill no higher
+        </text>
+        <text
+          v-if="drawing.sump.still !== null && atSump"
+          :x="drawing.sump.left + 4"
+          :y="drawing.sump.still - 5"
+          font-size="12"
+          fill="var(--resin)"
+          class="halo"
+        >
+          after a power cut
+        </text>
         <template v-for="chamber in drawing.sump.chambers" :key="`cl${chamber.id}`">
           <LevelMark
             v-if="chamber.wide"

@@ -163,5 +163,5 @@ export function tryLayout(
 ): TriedLayout {
   const sump = newSump(design.sump, box, uses)
   const settled = settle(applyEdits(design, sumpEdits(design, sump)))
-  return { uses, sump, solved: solveSump(settled, []) }
+  return { uses, sump, solved: solveSump(settled) }
 }

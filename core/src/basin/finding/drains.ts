@@ -44,14 +44,14 @@ function siphon(one: DrainCase): Finding[] {
 }
 
 function untuned(one: DrainCase): Finding {
-  const { drain, solved, box } = one
+  const { drain, solved } = one
   return about(one, {
     code: 'siphon-untuned',
     severity: 'watch',
     title: sentence(`${drain.name} takes more than comes: it gulps`),
     reason: sentence(
-      'Full, it would carry {primed}; the tank gets {flow}. It empties its box to the inlet, draws air, lets go and starts again, loudly. Its valve makes it match.',
-      { primed: ['flow', solved.primedM3PerS], flow: ['flow', box.solved.flowM3PerS] },
+      'It gets {flow}; full, it would carry {primed}. It empties its box to the inlet, draws air, lets go and starts again, loudly. Its valve makes it match.',
+      { primed: ['flow', solved.primedM3PerS], flow: ['flow', solved.flowM3PerS] },
     ),
     fixes: tuneFix(one),
   })

@@ -264,13 +264,16 @@ function skimmer(one: ChamberCase): Finding[] {
   if (wall && topM && topM > 0.02 && (wall.kind === 'over' || wall.kind === 'comb')) {
     const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', outWall, 'topM'], to: topM }]
     const after = settleWith(solving.settled, edits).chambers[index]!
-    fixes.push({
-      label: sentence('Make its wall {top} high', { top: ['length', topM] }),
-      brings: sentence('Brings the water to {depth}.', {
-        depth: ['length', after.levelM - box.floorHeightM],
-      }),
-      edits,
-    })
+    const depthM = after.levelM - box.floorHeightM
+    const works = depthM >= wants.leastM && depthM <= wants.mostM
+    if (works)
+      fixes.push({
+        label: sentence('Make its wall {top} high', { top: ['length', topM] }),
+        brings: sentence('Brings the water to {depth}.', {
+          depth: ['length', depthM],
+        }),
+        edits,
+      })
   }
   return [
     about(one, {
@@ -282,10 +285,15 @@ function skimmer(one: ChamberCase): Finding[] {
           : `${chamber.name} stands too deep: {depth}`,
         { depth: ['length', solved.depthM] },
       ),
-      reason: sentence('The skimmer in it works in {least} to {most} of water.', {
-        least: ['length', wants.leastM],
-        most: ['length', wants.mostM],
-      }),
+      reason: sentence(
+        fixes.length > 0
+          ? 'The skimmer in it works in {least} to {most} of water.'
+          : 'The skimmer in it works in {least} to {most} of water. The next chambers hold it there: set their walls first.',
+        {
+          least: ['length', wants.leastM],
+          most: ['length', wants.mostM],
+        },
+      ),
       fixes,
     }),
   ]

@@ -1,4 +1,3 @@
-import type { SolvedPump } from '../solved.ts'
 import type { SolvedDrain, SolvedLoop, SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
 import type { Settled } from './settle.ts'
 import { solveDrains } from './solve-drains.ts'
@@ -15,7 +14,6 @@ export interface SolvedGravity {
 
 export function solveGravity(
   settled: Settled,
-  pumps: readonly SolvedPump[],
   intoTank: (tankId: string) => { readonly flowM3PerS: number },
 ): SolvedGravity {
   const { overflows, tankLevels, passes, restlessM } = settled
@@ -26,7 +24,7 @@ export function solveGravity(
       return [solveOverflow(settled, one, tankLevels[i]!, flow)]
     }),
     drains: solveDrains(settled),
-    sump: solveSump(settled, pumps),
+    sump: solveSump(settled),
     loop: { passes, restlessM },
   }
 }

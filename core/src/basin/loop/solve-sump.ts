@@ -1,7 +1,6 @@
 import { waterAt } from '../../fluid/water.ts'
 import { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed } from '../../sump/bubble.ts'
 import { sectionSpeed, throughflowS } from '../../sump/throughflow.ts'
-import type { SolvedPump } from '../solved.ts'
 import type { SolvedChamber, SolvedSump, SolvedTrap } from '../solved-gravity.ts'
 import { chamberSpans, type SumpBox } from '../sump.ts'
 import { solveOutage } from './outage.ts'
@@ -10,7 +9,7 @@ import { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
 import { solveWaterUse } from './water-use.ts'
 
 /** The sump as it runs. */
-export function solveSump(settled: Settled, pumps: readonly SolvedPump[]): SolvedSump {
+export function solveSump(settled: Settled): SolvedSump {
   const { sump } = settled.design
   const { box } = sump
   const returnChamberId = sump.chambers[settled.returnIndex]!.id
@@ -25,7 +24,7 @@ export function solveSump(settled: Settled, pumps: readonly SolvedPump[]): Solve
     chambers,
     volumeM3,
     outage: solveOutage(settled, box),
-    waterUse: solveWaterUse(settled, box, pumps, volumeM3),
+    waterUse: solveWaterUse(settled, box, volumeM3),
   }
 }
 

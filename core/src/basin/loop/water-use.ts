@@ -6,7 +6,6 @@ import {
   timeToFallS,
 } from '../../sump/water-use.ts'
 import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/volume.ts'
-import type { SolvedPump } from '../solved.ts'
 import type { SolvedWaterUse } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
 import type { Settled } from './settle.ts'
@@ -16,7 +15,6 @@ import { chamberAreasM2 } from './sump-levels.ts'
 export function solveWaterUse(
   settled: Settled,
   box: SumpBox,
-  pumps: readonly SolvedPump[],
   sumpVolumeM3: number,
 ): SolvedWaterUse {
   const { design, chambers, returnIndex, overflows } = settled
@@ -39,7 +37,7 @@ export function solveWaterUse(
   )
   const dries = loss > 0
   const has = areas.some((_, i) => isReservoir(i))
-  const leastM = leastLevelM(settled, pumps)
+  const leastM = leastLevelM(settled)
   return {
     evaporationM3PerS: loss,
     untilAirS:
@@ -54,17 +52,16 @@ export function solveWaterUse(
   }
 }
 
-/** Level at which the first pump of the return chamber draws air. */
-function leastLevelM(
-  { design, returnIndex }: Settled,
-  pumps: readonly SolvedPump[],
-): number | null {
+/**
+ * Level at which the first pump of the return chamber draws air for certain: its maker's least
+ * water over the inlet, else one bore of it. A vortex may draw some sooner: that is said apart.
+ */
+function leastLevelM({ design, layout, returnIndex }: Settled): number | null {
   const { id } = design.sump.chambers[returnIndex]!
-  const levels = design.returnSide.pumps.flatMap(({ id: placedId, chamberId, inletHeightM }) => {
-    const need = pumps.find((one) => one.placedId === placedId)
-    return chamberId === id && inletHeightM !== null && need
-      ? [inletHeightM + need.leastDepthM]
-      : []
+  const levels = layout.pumps.flatMap(({ placed, part }) => {
+    const { inletHeightM, chamberId } = placed
+    if (chamberId !== id || inletHeightM === null) return []
+    return [inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)]
   })
   return levels.length > 0 ? Math.max(...levels) : null
 }

@@ -239,7 +239,9 @@ function untilAir(design: BasinDesign, { sump }: SolvedBasin): Working | null {
         : [term('S', 'if all of it ran in at once', 'salinity', use.salinityAfterPpt)]),
     ],
     source: 'All water that evaporates comes out of the return chamber.',
-    note: NO_NOTE,
+    note: sentence(
+      'It draws air at its maker’s least water over the inlet, else at one bore over it.',
+    ),
     rules: [],
   }
 }

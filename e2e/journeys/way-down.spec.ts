@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test'
+import { Keeper } from '../keeper.ts'
+
+test('from an empty basin to a finished loop', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.makes('Whole loop')
+  await expect(keeper.margin('freeboard')).toBeVisible()
+  // The overflow sets the level from here on.
+  await keeper.stop(/Overflow/)
+  await page.getByRole('button', { name: 'Take: Box inside the tank' }).click()
+  await expect(page.getByTestId('figure-weirHead')).toBeVisible()
+  await expect(page.getByText('not told yet')).toHaveCount(1)
+  // The sump gets its sizes, and the outage its margin.
+  await keeper.stop(/Sump/)
+  await page.getByRole('button', { name: 'Lay it out', exact: true }).click()
+  await expect(keeper.margin('outage')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Chambers' }).getByRole('listitem')).toHaveCount(6)
+  // Three pipes, and each may block.
+  await keeper.stop(/Drains/)
+  await expect(page.locator('[data-finding=box-without-drain]')).toBeVisible()
+  await page.getByRole('button', { name: 'Lay: Siphon, trickle and emergency' }).click()
+  await expect(page.getByRole('list', { name: 'Pipes' }).getByRole('listitem')).toHaveCount(3)
+  await expect(page.getByRole('rowheader', { name: /Siphon/ })).toContainText(
+    'still carries it all',
+  )
+  await expect(page.locator('[data-finding=blocked-pipe-held]')).toBeVisible()
+  // The siphon is tuned as the finding says: it no longer gulps.
+  const untuned = page.locator('[data-finding=siphon-untuned]')
+  await untuned.getByRole('button', { name: /^Preview: Set its valve/ }).click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(untuned).toHaveCount(0)
+  await keeper.saved()
+  await page.reload()
+  await expect(page.getByRole('list', { name: 'Pipes' }).getByRole('listitem')).toHaveCount(3)
+})
+
+test('a longer rim lowers the tank, and the tank’s stop no longer asks for a level', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Thimble')
+  await keeper.stop(/Overflow/)
+  await expect(page.locator('[data-finding=teeth-drowned]')).toBeVisible()
+  await keeper.field('Length of the rim').fill('200 mm')
+  await expect(page.locator('[data-finding=teeth-drowned]')).toHaveCount(0)
+  await keeper.stop(/Tank and target/)
+  await expect(keeper.field('Running water level')).toHaveCount(0)
+})
+
+test('a wall is moved with the arrow keys, and the cut list goes with it', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.stop(/Sump/)
+  const place = keeper.field('From the left, wall 1')
+  await expect(place).toHaveValue('300')
+  const wall = page.getByRole('slider', { name: 'Wall 1' })
+  await wall.focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(place).toHaveValue('310')
+  await expect(page.getByRole('heading', { name: 'Walls to cut' })).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'DXF' }).click()
+  expect((await download).suggestedFilename()).toBe('sump-walls.dxf')
+})
+
+test('nonsense in the sump’s fields is named and nothing is lost', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.stop(/Sump/)
+  await keeper.field('Top, wall 1').fill('9 m')
+  await expect(page.getByText(/^Possible: /)).toBeVisible()
+  await keeper.field('Length of the sump').fill('a lot')
+  await expect(page.getByText(/is no unit|Type a number/)).toBeVisible()
+  await keeper.field('Top, wall 1').fill('270')
+  await expect(page.getByText(/^Possible: /)).toHaveCount(0)
+})
