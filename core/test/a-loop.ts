@@ -1,0 +1,67 @@
+import {
+  applyEdits,
+  newDrains,
+  newOverflow,
+  newSump,
+  sumpEdits,
+  type BasinDesign,
+  type ChamberUse,
+  type DrainSchool,
+  type OverflowForm,
+  type SumpBox,
+} from '../src/index.ts'
+import { aBasin, type Changes } from './a-basin.ts'
+
+export const A_SUMP: SumpBox = {
+  make: 'self-built',
+  xM: -0.05,
+  yM: 0.05,
+  floorHeightM: 0.02,
+  lengthM: 1.1,
+  widthM: 0.4,
+  heightM: 0.38,
+  panelM: 0.008,
+}
+
+const FOUR: readonly ChamberUse[] = ['socks', 'skimmer', 'refugium', 'trap', 'trap', 'return']
+
+interface Loop {
+  readonly form?: OverflowForm
+  readonly school?: DrainSchool
+  readonly uses?: readonly ChamberUse[]
+  readonly line?: string
+  readonly changes?: Changes
+}
+
+/** The plain basin of the tests with its whole loop: a box inside, three pipes, a walled sump. */
+export function aLoop({
+  form = 'inner-box',
+  school = 'siphon-trickle-emergency',
+  uses = FOUR,
+  line,
+  changes = {},
+}: Loop = {}): BasinDesign {
+  const plain = aBasin(line, {})
+  const withSump = applyEdits(plain, sumpEdits(plain, newSump(plain.sump, A_SUMP, uses)))
+  const [tank] = withSump.tanks
+  const overflow = newOverflow(tank!, form, 'back', withSump.sump.chambers[0]!.id)
+  const design = applyEdits(withSump, [{ op: 'set', path: ['tanks', 0, 'overflow'], to: overflow }])
+  const drains = overflow.box
+    ? newDrains(design, {
+        tankId: tank!.id,
+        school,
+        chamberId: design.sump.chambers[0]!.id,
+        series: 'pn-16',
+        flowM3PerS: 8e-4,
+      })
+    : []
+  const whole: BasinDesign = { ...design, drains }
+  return applyEdits(
+    whole,
+    Object.entries(changes).map(([path, to]) => ({
+      op: 'set' as const,
+      path: path.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
+      to,
+    })),
+  )
+}
