@@ -8,7 +8,10 @@ test('changing the pipe’s size moves the flow, the curve and the section', asy
   const chart = page.getByTestId('duty-chart')
   await expect(chart.locator('svg')).toBeVisible()
   const drawn = await chart.locator('svg').innerHTML()
-  const bore = page.locator('[data-part=bore]').first()
+  const bore = page
+    .getByRole('link', { name: 'Line: Main line' })
+    .locator('[data-part=bore]')
+    .first()
   const width = Number(await bore.getAttribute('stroke-width'))
 
   await keeper.tab('Run')
@@ -158,7 +161,7 @@ test('the shelf shows what was changed a moment before', async ({ page }) => {
   await keeper.field('Length').fill('1000')
   await page.getByRole('link', { name: 'Yew Basin' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: 'Lantern' })).toContainText(
-    '385\u00a0L',
+    '375\u00a0L',
   )
 })
 

@@ -8,7 +8,7 @@ test('the whole work can be done with the keyboard alone', async ({ page }) => {
   await keeper.tabTo('Lantern', 'link')
   await page.keyboard.press('Enter')
   await expect(keeper.margin('flow')).toBeVisible()
-  await page.keyboard.press('[')
+  for (let i = 0; i < 4; i++) await page.keyboard.press('[')
   await expect(page.getByRole('heading', { name: 'Tank and target' })).toBeVisible()
   await keeper.tabTo('Length', 'textbox')
   await page.keyboard.press('ArrowUp')
@@ -17,7 +17,7 @@ test('the whole work can be done with the keyboard alone', async ({ page }) => {
   await expect(keeper.field('Length')).toHaveValue('1400')
   await page.locator('body').press('Escape')
   await keeper.field('Length').blur()
-  await page.keyboard.press(']')
+  for (let i = 0; i < 4; i++) await page.keyboard.press(']')
   await expect(page.getByRole('heading', { name: 'Return' })).toBeVisible()
   await keeper.tabTo('Duty', 'tab')
   await page.keyboard.press('ArrowRight')
@@ -48,7 +48,7 @@ for (const [name, width, height] of [
       expect(await fits()).toBe(true)
     }
     await keeper.tab('Run')
-    await expect(keeper.margin('freeboard')).toBeInViewport()
+    await expect(keeper.margin('outage')).toBeInViewport()
     const flow = await keeper.reads('flow')
     await page.getByLabel('Pipe or hose, size').selectOption('1')
     await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(flow)
@@ -59,6 +59,11 @@ for (const [name, width, height] of [
     await keeper.field('Length').fill('1000')
     expect(await fits()).toBe(true)
     await keeper.saved()
+    for (const stop of ['Overflow', 'Drains', 'Sump']) {
+      await keeper.stop(new RegExp(stop))
+      await expect(page.getByRole('heading', { name: stop, exact: true })).toBeVisible()
+      expect(await fits()).toBe(true)
+    }
     for (const view of ['Pumps', 'Size it for me', 'Parts']) {
       await page.getByRole('link', { name: view, exact: true }).click()
       await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()

@@ -41,7 +41,12 @@ const saveSvg = () =>
 <template>
   <section v-if="panels.length > 0" aria-labelledby="cut-heading">
     <h3 id="cut-heading" class="heading">Walls to cut</h3>
-    <div class="mt-1 overflow-x-auto rounded-lg border border-rule bg-sheet p-2">
+    <div
+      class="mt-1 overflow-x-auto rounded-lg border border-rule bg-sheet p-2"
+      tabindex="0"
+      role="region"
+      aria-label="Drawing of the walls"
+    >
       <svg
         ref="svg"
         xmlns="http://www.w3.org/2000/svg"
@@ -84,7 +89,7 @@ const saveSvg = () =>
         </g>
       </svg>
     </div>
-    <div class="overflow-x-auto">
+    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Table of the walls">
       <table class="mt-2 w-full text-[0.85rem]">
         <caption class="sr-only">
           Each wall’s panel and place

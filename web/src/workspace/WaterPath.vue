@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { leadOf, leastDrainMargin, type SolvedBasin } from '@yew-basin/core'
-import { computed } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
@@ -30,6 +30,17 @@ function sumpFigure({ sump: { outage } }: SolvedBasin): string {
   if (!outage) return 'sizes not told yet'
   return outage.spills ? 'spills in a power cut' : `${length(outage.marginM)} left, power cut`
 }
+
+/** On a phone the path is wider than the screen: the open stop is brought into it. */
+const list = useTemplateRef<HTMLElement>('list')
+watch(
+  [() => stop, list],
+  () =>
+    list.value
+      ?.querySelector('[aria-current=step]')
+      ?.scrollIntoView?.({ block: 'nearest', inline: 'center' }),
+  { flush: 'post' },
+)
 
 const stops = computed(() => {
   const solved = store.solved
@@ -63,8 +74,11 @@ const stops = computed(() => {
 <template>
   <nav aria-label="The water’s way" class="px-3 py-3 lg:py-4">
     <p class="caption mb-2 hidden px-2 lg:block">The water’s way</p>
-    <ol class="path-line relative flex gap-2 lg:flex-col">
-      <li v-for="one in stops" :key="one.id" class="relative flex-1 lg:flex-none">
+    <ol
+      ref="list"
+      class="path-line relative flex gap-2 overflow-x-auto lg:flex-col lg:overflow-visible"
+    >
+      <li v-for="one in stops" :key="one.id" class="relative w-36 flex-none lg:w-auto">
         <RouterLink
           :to="`/basins/${store.basin?.id}/${one.id}`"
           class="flex gap-2.5 rounded-lg px-2 py-2"
