@@ -3,7 +3,7 @@ import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { drainSize } from '../build/new-drains.ts'
 import type { Drain } from '../overflow.ts'
 import type { BlockedRow, SolvedDrain } from '../solved-gravity.ts'
-import { aboutStop, type Finding, type Fix } from './finding.ts'
+import { aboutStop, type Finding, type Fix, type Found } from './finding.ts'
 import type { OverflowCase } from './overflow.ts'
 import { settleWith } from './try-out.ts'
 
@@ -28,8 +28,8 @@ function ofDrain(one: DrainCase): Finding[] {
   return [siphon(one), wetEmergency(one), loud(one), tooLevel(one), joined(one)].flat()
 }
 
-function about(one: DrainCase, finding: Parameters<typeof aboutStop>[1]): Finding {
-  return aboutStop('drains', { tankId: one.box.tank.id, drainId: one.drain.id, ...finding })
+function about(one: DrainCase, found: Found): Finding {
+  return aboutStop('drains', { tankId: one.box.tank.id, drainId: one.drain.id, ...found })
 }
 
 /** What a siphon wants: its valve set, enough flow, and water over its inlet. */
@@ -53,7 +53,7 @@ function untuned(one: DrainCase): Finding {
       'It gets {flow}; full, it would carry {primed}. It empties its box to the inlet, draws air, lets go and starts again, loudly. Its valve makes it match.',
       { primed: ['flow', solved.primedM3PerS], flow: ['flow', solved.flowM3PerS] },
     ),
-    fixes: tuneFix(one),
+    fixes: () => tuneFix(one),
   })
 }
 
@@ -94,7 +94,7 @@ function cannotMatch(one: DrainCase): Finding {
       'It should carry {wanted} and takes {open}. The rest goes down pipes that are there for something else.',
       { wanted: ['flow', solved.match!.flowM3PerS], open: ['flow', solved.openPrimedM3PerS] },
     ),
-    fixes:
+    fixes: () =>
       size.size === drain.run.size.size
         ? []
         : [
@@ -147,7 +147,7 @@ function wetEmergency(one: DrainCase): Finding[] {
       reason: sentence(
         'Dry, it is an alarm and a reserve. Wet, it is neither: what it should catch has no other way.',
       ),
-      fixes: siphons.flatMap(tuneFix),
+      fixes: () => siphons.flatMap(tuneFix),
     }),
   ]
 }
@@ -166,15 +166,16 @@ function loud(one: DrainCase): Finding[] {
         'Water fills {filled} of its section. Past a third the air can’t get out: it surges between full and empty. A vented pipe of this bore takes {most} at the most.',
         { filled: ['share', solved.filledShare ?? 0], most: ['flow', solved.vented!.mostM3PerS] },
       ),
-      fixes: wider
-        ? [
-            {
-              label: sentence(`Lay it in ${size.size}`),
-              brings: sentence('Leaves its core open at this flow.'),
-              edits: [{ op: 'set', path: ['drains', index, 'run', 'size'], to: size }],
-            },
-          ]
-        : [],
+      fixes: () =>
+        wider
+          ? [
+              {
+                label: sentence(`Lay it in ${size.size}`),
+                brings: sentence('Leaves its core open at this flow.'),
+                edits: [{ op: 'set', path: ['drains', index, 'run', 'size'], to: size }],
+              },
+            ]
+          : [],
     }),
   ]
 }

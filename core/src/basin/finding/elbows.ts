@@ -62,9 +62,10 @@ function elbowFinding(line: LineCase, row: ElbowRow): Finding {
       { lost: ['head', lostM] },
     ),
     pieceId: solved.pieces[row.first]!.pieceId,
-    fixes: (['smooth-hose', 'ribbed-hose'] as const)
-      .map((series) => hoseFix(line, row, series))
-      .filter((fix) => fix !== null),
+    fixes: () =>
+      (['smooth-hose', 'ribbed-hose'] as const)
+        .map((series) => hoseFix(line, row, series))
+        .filter((fix) => fix !== null),
   })
 }
 

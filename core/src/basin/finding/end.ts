@@ -64,7 +64,7 @@ function missesPlace(line: LineCase): Finding[] {
         },
       ),
       pieceId: drawn.run.pieces.at(-1)?.id ?? null,
-      fixes: longer,
+      fixes: () => longer,
     }),
   ]
 }
@@ -91,7 +91,7 @@ function outside(line: LineCase): Finding {
       },
     ),
     pieceId: laid.line.run.pieces.at(-1)?.id ?? null,
-    fixes: stretchFix(line, wanted, sentence('Stretch the run to the tank')),
+    fixes: () => stretchFix(line, wanted, sentence('Stretch the run to the tank')),
   })
 }
 
@@ -126,16 +126,17 @@ function underWater(line: LineCase): Finding[] {
             'When the pump stops, the tank runs back to the sump down to the mouth. End it above the water and it breaks its own siphon.',
           ),
       pieceId: laid.line.run.pieces.at(-1)?.id ?? null,
-      fixes: hasBreak
-        ? []
-        : [
-            ...stretchFix(
-              line,
-              { ...laid.mouth, zM: surface + ABOVE_M },
-              sentence('Raise the end to {above} over the water', { above: ['length', ABOVE_M] }),
-            ),
-            breakHole(line),
-          ],
+      fixes: () =>
+        hasBreak
+          ? []
+          : [
+              ...stretchFix(
+                line,
+                { ...laid.mouth, zM: surface + ABOVE_M },
+                sentence('Raise the end to {above} over the water', { above: ['length', ABOVE_M] }),
+              ),
+              breakHole(line),
+            ],
     }),
   ]
 }

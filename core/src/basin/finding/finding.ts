@@ -126,11 +126,17 @@ export interface LineCase {
 type Where = 'tankId' | 'lineId' | 'pieceId' | 'drainId' | 'chamberId'
 type Needless = 'stop' | 'fixes' | Where
 
+/** A finding as it is written: its fixes are tried out when someone looks at them. */
+export type Found = Omit<Finding, Needless | 'reason'> &
+  Partial<Pick<Finding, Where>> & {
+    /** What it says may hang on whether there is a fix. */
+    readonly reason: Sentence | ((fixes: readonly Fix[]) => Sentence)
+    readonly fixes?: () => readonly Fix[]
+  }
+
 /** A finding of a stop; what is left out is nothing. */
-export function aboutStop(
-  stop: PathStop,
-  finding: Omit<Finding, Needless> & Partial<Pick<Finding, Where | 'fixes'>>,
-): Finding {
+export function aboutStop(stop: PathStop, { fixes, reason, ...found }: Found): Finding {
+  let tried: readonly Fix[] | undefined
   return {
     stop,
     tankId: null,
@@ -138,19 +144,22 @@ export function aboutStop(
     pieceId: null,
     drainId: null,
     chamberId: null,
-    fixes: [],
-    ...finding,
+    ...found,
+    get reason() {
+      return typeof reason === 'function' ? reason(this.fixes) : reason
+    },
+    get fixes() {
+      tried ??= fixes?.() ?? []
+      return tried
+    },
   }
 }
 
 /** A finding about a line; what is left out is nothing. */
-export function aboutLine(
-  { laid }: LineCase,
-  finding: Omit<Finding, Needless> & Partial<Pick<Finding, 'pieceId' | 'fixes'>>,
-): Finding {
+export function aboutLine({ laid }: LineCase, found: Found): Finding {
   const { end, id } = laid.line
   const tankId = end.at === 'tank' ? end.id : null
-  return aboutStop('return', { tankId, lineId: id, ...finding })
+  return aboutStop('return', { tankId, lineId: id, ...found })
 }
 
 /** Where a line's pieces stand in the design. */

@@ -11,6 +11,7 @@ import {
 import {
   aboutLine,
   aboutStop,
+  type Found,
   lineWords,
   type Finding,
   type FindingCode,
@@ -59,7 +60,8 @@ function valveShut(line: LineCase): Finding {
       'No water passes it, whatever the pump does, and the pump warms the water it churns.',
     ),
     pieceId: laid.placed[index]?.piece.id ?? null,
-    fixes: opened ? [fixForFlow(line.solving.settled, sentence('Open it'), opened.edits, of)] : [],
+    fixes: () =>
+      opened ? [fixForFlow(line.solving.settled, sentence('Open it'), opened.edits, of)] : [],
   })
 }
 
@@ -86,7 +88,7 @@ function noLift(line: LineCase): Finding {
             least: ['share', solved.leastSpeedToLift],
           },
         ),
-    fixes: reachFixes(wishOf(line)),
+    fixes: () => reachFixes(wishOf(line)),
   })
 }
 
@@ -104,7 +106,7 @@ function flowsBack(line: LineCase): Finding {
         flow: ['flow', -solved.flowM3PerS],
       },
     ),
-    fixes: reachFixes(wishOf(line)),
+    fixes: () => reachFixes(wishOf(line)),
   })
 }
 
@@ -129,6 +131,11 @@ function unfed(solving: Solving, index: number): Finding {
     tankId: tank.id,
   })
 }
+
+/** Said where nothing that can be changed here is enough. */
+const NO_REACH =
+  ' Neither this pump’s speed nor a wider run gets there: choose another pump. The list says what each gives in this run.'
+const NO_LESS = ' Put a gate valve in the run, or choose a smaller pump.'
 
 function againstWanted(
   tank: SolvedTank,
@@ -156,36 +163,35 @@ function againstWanted(
     code: FindingCode,
     severity: Severity,
     title: Sentence,
-    reason: Sentence,
-    fixes: readonly Fix[] = [],
+    reason: Found['reason'],
+    fixes: () => readonly Fix[] = () => [],
   ) => aboutLine(feeding[0]!, { code, severity, title, reason, fixes })
   if (flow < (1 - SHORT_SHARE) * wanted) {
-    const fixes = reachFixes(wish)
-    const more = fixes.length
-      ? ''
-      : ' Neither this pump’s speed nor a wider run gets there: choose another pump. The list says what each gives in this run.'
     return said(
       'flow-short',
       flow < STOP_SHARE * wanted ? 'stop' : 'watch',
       sentence(`${where}The flow falls {off} short`, values),
-      sentence(`{flow} (± {band}) reaches ${at} and you want {wanted}.${more}`, values),
-      fixes,
+      (fixes) =>
+        sentence(
+          `{flow} (± {band}) reaches ${at} and you want {wanted}.${fixes.length ? '' : NO_REACH}`,
+          values,
+        ),
+      () => reachFixes(wish),
     )
   }
   if (flow > (1 + PAST_SHARE) * wanted) {
     // Slowing the pump would starve the other tanks: a valve first, where there are any.
-    const fixes =
-      tanks.length > 1 ? [...throttleFix(wish), ...overspeedFixes(wish)] : overspeedFixes(wish)
-    const more = fixes.length ? '' : ' Put a gate valve in the run, or choose a smaller pump.'
     return said(
       'flow-past',
       'watch',
       sentence(`${where}The flow is {off} past what you want`, values),
-      sentence(
-        `{flow} (± {band}) against {wanted}: power and noise for nothing, and more for the drains to carry.${more}`,
-        values,
-      ),
-      fixes,
+      (fixes) =>
+        sentence(
+          `{flow} (± {band}) against {wanted}: power and noise for nothing, and more for the drains to carry.${fixes.length ? '' : NO_LESS}`,
+          values,
+        ),
+      () =>
+        tanks.length > 1 ? [...throttleFix(wish), ...overspeedFixes(wish)] : overspeedFixes(wish),
     )
   }
   return said(

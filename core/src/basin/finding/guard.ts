@@ -25,7 +25,7 @@ function onlyCheckValve(line: LineCase): Finding[] {
         'Its flap fouls with growth and stays open. Count on it for nothing: end the line above the water, or drill a break hole just under the surface and keep it clean.',
       ),
       pieceId: check.id,
-      fixes: [breakHole(line)],
+      fixes: () => [breakHole(line)],
     }),
   ]
 }
@@ -69,7 +69,7 @@ function spareWithoutValve(line: LineCase): Finding[] {
         'To put it to use one day, the whole return must be stopped and drained. A valve in front of the cap lets you build on while it runs.',
       ),
       pieceId: laid.line.run.pieces[0]?.id ?? null,
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Put a ball valve in'),
           brings: sentence('Lets you build on without stopping the return.'),

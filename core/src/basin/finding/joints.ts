@@ -38,16 +38,17 @@ function outletMismatch(line: LineCase): Finding[] {
         { outlet: ['length', outletM], line: ['length', lineM], loss: ['head', lossM] },
       ),
       pieceId: run.pieces[0]?.id ?? null,
-      fixes: sameSize(near, run.size)
-        ? []
-        : [
-            fixForFlow(
-              line.solving.settled,
-              sentence(`Start in ${sizeWords(near)} and adapt`),
-              startIn(line, near),
-              ofLine(line),
-            ),
-          ],
+      fixes: () =>
+        sameSize(near, run.size)
+          ? []
+          : [
+              fixForFlow(
+                line.solving.settled,
+                sentence(`Start in ${sizeWords(near)} and adapt`),
+                startIn(line, near),
+                ofLine(line),
+              ),
+            ],
     }),
   ]
 }
@@ -73,7 +74,7 @@ function startMismatch(line: LineCase): Finding[] {
           : `The tee is ${sizeWords(atTee)} and the line begins in ${sizeWords(own)}: a reducer is needed, or a reducing tee, and its loss is not counted until it is in the line.`,
       ),
       pieceId: laid.line.run.pieces[0]?.id ?? null,
-      fixes: [
+      fixes: () => [
         {
           label: sentence(hose ? 'Put a barbed adapter in' : 'Put a reducer in'),
           brings: COUNTED,
@@ -105,7 +106,7 @@ function joinMismatch(line: LineCase): Finding[] {
       title: sentence(`${laid.line.name} does not fit the tee it joins`),
       reason: sentence(`It arrives in ${sizeWords(last)} and the tee is ${sizeWords(atTee)}.`),
       pieceId: run.pieces.at(-1)?.id ?? null,
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Put an adapter in'),
           brings: COUNTED,

@@ -41,16 +41,17 @@ function tooFast(line: LineCase): Finding[] {
         { limit: ['speed', worst.limit] },
       ),
       pieceId: worst.piece.pieceId,
-      fixes: edits
-        ? [
-            fixForFlow(
-              line.solving.settled,
-              sentence(`Make it ${sizeWords(edits.size)}`),
-              edits.edits,
-              ofLine(line),
-            ),
-          ]
-        : [],
+      fixes: () =>
+        edits
+          ? [
+              fixForFlow(
+                line.solving.settled,
+                sentence(`Make it ${sizeWords(edits.size)}`),
+                edits.edits,
+                ofLine(line),
+              ),
+            ]
+          : [],
     }),
   ]
 }
@@ -119,7 +120,7 @@ function turnFinding(line: LineCase, piece: PipePiece, index: number, missingDeg
     title: sentence(`${lineWords(line)}It turns ${piece.direction} without an elbow`),
     reason: sentence('Rigid pipe cannot turn by itself, and the turn’s loss is not counted.'),
     pieceId: piece.id,
-    fixes: [
+    fixes: () => [
       fixForFlow(
         line.solving.settled,
         sentence(elbows === 1 ? 'Put an elbow in' : 'Put two elbows in'),
@@ -159,7 +160,7 @@ function hosesTooShort(line: LineCase): Finding[] {
           { long: ['length', piece.lengthM], far: ['length', straightM] },
         ),
         pieceId: piece.id,
-        fixes: [
+        fixes: () => [
           fixForFlow(
             line.solving.settled,
             sentence('Cut it {long} long', { long: ['length', straightM * CURVE_SHARE] }),
@@ -187,7 +188,7 @@ function afterNozzle(line: LineCase): Finding[] {
       title: sentence(`${lineWords(line)}The run goes on after its nozzle`),
       reason: sentence('A nozzle is the end of a run. Move it last, or take out what follows it.'),
       pieceId: pieces[nozzle]!.id,
-      fixes: [
+      fixes: () => [
         fixForFlow(
           line.solving.settled,
           sentence('Move the nozzle to the end'),

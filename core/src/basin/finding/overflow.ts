@@ -81,7 +81,7 @@ function rim(one: OverflowCase): Finding[] {
           },
         ),
         tankId: tank.id,
-        fixes: longerRim(one, overflow.teeth!.heightM * TEETH_RESERVE),
+        fixes: () => longerRim(one, overflow.teeth!.heightM * TEETH_RESERVE),
       }),
     ]
   }
@@ -97,7 +97,7 @@ function rim(one: OverflowCase): Finding[] {
         'All of that comes down when the pump stops, and a thick sheet skims little. A longer rim runs thinner.',
       ),
       tankId: tank.id,
-      fixes: longerRim(one, GOOD_HEAD_M),
+      fixes: () => longerRim(one, GOOD_HEAD_M),
     }),
   ]
 }
@@ -139,7 +139,7 @@ function animals(one: OverflowCase): Finding[] {
         open: ['length', solved.leastOpeningM],
       }),
       tankId: tank.id,
-      fixes: fix,
+      fixes: () => fix,
     }),
   ]
 }
@@ -170,7 +170,7 @@ function prime(one: OverflowCase): Finding[] {
         { froude: ['number', solved.froude ?? 0] },
       ),
       tankId: tank.id,
-      fixes:
+      fixes: () =>
         roundedM > 0.005
           ? [
               {

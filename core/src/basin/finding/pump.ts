@@ -113,7 +113,7 @@ function valveDoesItsWork(line: LineCase, lines: readonly LineCase[]): Finding[]
         { lost: ['head', lostM], head: ['head', solved.pump.headM] },
       ),
       pieceId: piece.id,
-      fixes:
+      fixes: () =>
         speed === null
           ? []
           : [
@@ -179,7 +179,7 @@ function noUnion(line: LineCase): Finding[] {
         'A pump is taken out to be cleaned twice a year or more. Without a joint that comes apart, rigid pipe must be cut.',
       ),
       pieceId: pieces[0]!.id,
-      fixes: [
+      fixes: () => [
         fixForFlow(
           line.solving.settled,
           sentence('Put a union in'),
@@ -210,7 +210,7 @@ function drawsAir(line: LineCase): Finding[] {
         'At this flow {least} keeps a vortex from drawing air; many pumps run with less and are heard. A lower inlet, a strainer or a slower pump helps.',
         { least: ['length', leastDepthM] },
       ),
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Set the inlet {height} over the floor', {
             height: ['length', heightM],

@@ -3,7 +3,7 @@ import { crestM } from '../../sump/wall.ts'
 import type { Edit } from '../edit.ts'
 import type { SolvedChamber } from '../solved-gravity.ts'
 import type { SumpBox, SumpChamber, SumpWall } from '../sump.ts'
-import { aboutStop, type Finding, type Fix, type Solving } from './finding.ts'
+import { aboutStop, type Finding, type Fix, type Found, type Solving } from './finding.ts'
 import { settleWith } from './try-out.ts'
 
 /** A hand with a cup or a pump in it needs so much room (choice). */
@@ -51,8 +51,8 @@ export function sumpFindings(solving: Solving): Finding[] {
   ]
 }
 
-function about(one: ChamberCase, finding: Parameters<typeof aboutStop>[1]): Finding {
-  return aboutStop('sump', { chamberId: one.chamber.id, ...finding })
+function about(one: ChamberCase, found: Found): Finding {
+  return aboutStop('sump', { chamberId: one.chamber.id, ...found })
 }
 
 function outage({ design, sump, settled }: Solving, box: SumpBox): Finding[] {
@@ -115,7 +115,7 @@ function outage({ design, sump, settled }: Solving, box: SumpBox): Finding[] {
         line: values.line,
       }),
       chamberId: design.sump.chambers[index]!.id,
-      fixes: [fix],
+      fixes: () => [fix],
     }),
   ]
 }
@@ -240,7 +240,7 @@ function drowned(one: ChamberCase): Finding[] {
       reason: sentence(
         'It holds no level of its own: the two chambers rise and fall together, and the next one’s evaporation moves both.',
       ),
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Make the wall {top} high', { top: ['length', topM] }),
           brings: sentence('Lets the water fall freely into the next chamber.'),
@@ -252,29 +252,11 @@ function drowned(one: ChamberCase): Finding[] {
 }
 
 function skimmer(one: ChamberCase): Finding[] {
-  const { chamber, solved, solving, outWall, index, box } = one
+  const { chamber, solved } = one
   const wants = chamber.wantsDepth
   if (!wants || solved.depthM === null) return []
   const shallow = solved.depthM < wants.leastM
   if (!shallow && solved.depthM <= wants.mostM) return []
-  const wall = wallOf(one)
-  const middleM = (wants.leastM + wants.mostM) / 2
-  const topM = wall && Math.min(box.heightM, wall.topM + middleM - solved.depthM)
-  const fixes: Fix[] = []
-  if (wall && topM && topM > 0.02 && (wall.kind === 'over' || wall.kind === 'comb')) {
-    const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', outWall, 'topM'], to: topM }]
-    const after = settleWith(solving.settled, edits).chambers[index]!
-    const depthM = after.levelM - box.floorHeightM
-    const works = depthM >= wants.leastM && depthM <= wants.mostM
-    if (works)
-      fixes.push({
-        label: sentence('Make its wall {top} high', { top: ['length', topM] }),
-        brings: sentence('Brings the water to {depth}.', {
-          depth: ['length', depthM],
-        }),
-        edits,
-      })
-  }
   return [
     about(one, {
       code: 'skimmer-depth',
@@ -285,17 +267,39 @@ function skimmer(one: ChamberCase): Finding[] {
           : `${chamber.name} stands too deep: {depth}`,
         { depth: ['length', solved.depthM] },
       ),
-      reason: sentence(
-        fixes.length > 0
-          ? 'The skimmer in it works in {least} to {most} of water.'
-          : 'The skimmer in it works in {least} to {most} of water. The next chambers hold it there: set their walls first.',
-        {
-          least: ['length', wants.leastM],
-          most: ['length', wants.mostM],
-        },
-      ),
-      fixes,
+      reason: (fixes) =>
+        sentence(
+          `The skimmer in it works in {least} to {most} of water.${fixes.length > 0 ? '' : NEXT_HOLDS}`,
+          { least: ['length', wants.leastM], most: ['length', wants.mostM] },
+        ),
+      fixes: () => skimmerFix(one, wants),
     }),
+  ]
+}
+
+const NEXT_HOLDS = ' The next chambers hold it there: set their walls first.'
+
+/** Its wall set so that the water stands in the middle of what the skimmer wants, where that works. */
+function skimmerFix(
+  one: ChamberCase,
+  wants: NonNullable<SumpChamber['wantsDepth']>,
+): readonly Fix[] {
+  const { solved, solving, outWall, index, box } = one
+  const wall = wallOf(one)
+  if (!wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return []
+  const middleM = (wants.leastM + wants.mostM) / 2
+  const topM = Math.min(box.heightM, wall.topM + middleM - solved.depthM!)
+  if (topM <= 0.02) return []
+  const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', outWall, 'topM'], to: topM }]
+  const after = settleWith(solving.settled, edits).chambers[index]!
+  const depthM = after.levelM - box.floorHeightM
+  if (depthM < wants.leastM || depthM > wants.mostM) return []
+  return [
+    {
+      label: sentence('Make its wall {top} high', { top: ['length', topM] }),
+      brings: sentence('Brings the water to {depth}.', { depth: ['length', depthM] }),
+      edits,
+    },
   ]
 }
 
@@ -330,7 +334,7 @@ function light(one: ChamberCase): Finding[] {
       reason: sentence(
         'Weed grows where light falls: on the skimmer, the pump and the walls. An opaque wall or a screen keeps it in.',
       ),
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Make its walls opaque'),
           brings: sentence('Keeps the light in the refugium.'),

@@ -41,7 +41,7 @@ export function takeoffFindings(line: LineCase): Finding[] {
         },
       ),
       // Slowing the pump for one takeoff would starve the tank: only its valve is turned.
-      fixes: off < 0 ? reachFixes(wish) : throttleFix(wish),
+      fixes: () => (off < 0 ? reachFixes(wish) : throttleFix(wish)),
     }),
   ]
 }

@@ -38,7 +38,7 @@ function rimOverPanels({ tank, index, words }: TankCase): Finding[] {
         { rim: ['length', tank.rimM], height: ['length', tank.heightM] },
       ),
       tankId: tank.id,
-      fixes: [
+      fixes: () => [
         {
           label: sentence('Set the rim to the panels, {height}', {
             height: ['length', tank.heightM],
@@ -77,7 +77,7 @@ function freeboard({ tank, index, words, solved: { freeboardM } }: TankCase): Fi
             least: ['length', LEAST_FREEBOARD_M],
           }),
       tankId: tank.id,
-      fixes:
+      fixes: () =>
         levelM > 0
           ? [
               {
