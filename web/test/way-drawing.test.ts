@@ -1,0 +1,147 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  applyEdits,
+  asItRuns,
+  chamberSpans,
+  cutList,
+  newDrains,
+  newOverflow,
+  newSump,
+  solveBasin,
+  sumpEdits,
+  type BasinDesign,
+} from '@yew-basin/core'
+import { drawOverflows } from '../src/section/overflow-drawing.ts'
+import { scaleFor, windowOf } from '../src/section/scale.ts'
+import { fallingWater, flowLabels, levelMarkX } from '../src/section/section-layout.ts'
+import { drawSump, wallRange } from '../src/section/sump-drawing.ts'
+import { cutListDxf, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
+import { aDesign } from './a-design.ts'
+
+const BOX = {
+  make: 'self-built',
+  xM: -0.05,
+  yM: 0,
+  floorHeightM: 0.05,
+  lengthM: 1.1,
+  widthM: 0.4,
+  heightM: 0.4,
+  panelM: 0.008,
+} as const
+
+function whole(): BasinDesign {
+  const plain = aDesign('up 1.3 m, elbow, left 300 mm, elbow, down 50 mm')
+  const sump = newSump(plain.sump, BOX, ['socks', 'refugium', 'trap', 'trap', 'return'])
+  const walled = applyEdits(plain, sumpEdits(plain, sump))
+  const overflow = newOverflow(walled.tanks[0]!, 'inner-box', 'back', 'socks')
+  const open = applyEdits(walled, [{ op: 'set', path: ['tanks', 0, 'overflow'], to: overflow }])
+  const drains = newDrains(open, {
+    tankId: 'tank',
+    school: 'siphon-trickle-emergency',
+    chamberId: open.sump.chambers[0]!.id,
+    series: 'pn-16',
+    flowM3PerS: 6e-4,
+  })
+  return { ...open, drains }
+}
+
+const given = whole()
+const solved = solveBasin(given)
+const design = asItRuns(given, solved)
+const scale = scaleFor(windowOf(design, solved), 730, 700)
+
+describe('the sump on the sheet', () => {
+  const sump = drawSump(design, solved, scale)!
+  test('is to scale, its water where it was solved to stand', () => {
+    expect(sump.right - sump.left).toBeCloseTo(1.1 * scale.pxPerM, 6)
+    sump.chambers.forEach((chamber, i) => {
+      expect(chamber.level).toBeCloseTo(scale.y(solved.sump.chambers[i]!.levelM), 9)
+      const { fromM, toM } = chamberSpans(design.sump, 1.1)[i]!
+      expect(chamber.right - chamber.left).toBeCloseTo((toM - fromM) * scale.pxPerM, 6)
+    })
+  })
+  test('an under-wall ends above the floor, the others stand on it', () => {
+    sump.walls.forEach((wall, i) => {
+      const kind = design.sump.walls[i]!.kind
+      if (kind === 'under') expect(wall.foot).toBeLessThan(sump.bottom)
+      else expect(wall.foot).toBe(sump.bottom)
+    })
+  })
+  test('the fill line lies in the return chamber, no higher than the rim', () => {
+    const last = sump.chambers.at(-1)!
+    expect(sump.fillLine!.left).toBe(last.left)
+    expect(sump.fillLine!.y).toBeGreaterThanOrEqual(sump.top - 1e-9)
+  })
+  test('without sizes there is none', () => {
+    expect(drawSump(aDesign('up 1 m'), solveBasin(aDesign('up 1 m')), scale)).toBeNull()
+  })
+  test('a wall moves between its neighbours only', () => {
+    const { leastM, mostM } = wallRange(design, 1)
+    const [before, , after] = design.sump.walls
+    expect(leastM).toBeGreaterThan(before!.atM + before!.thicknessM)
+    expect(mostM).toBeLessThan(after!.atM)
+  })
+})
+
+describe('the overflow on the sheet', () => {
+  const [overflow] = drawOverflows(design, solved, scale)
+  test('the box’s water, its crest and its teeth stand where they are', () => {
+    expect(overflow!.water).toBeCloseTo(scale.y(solved.overflows[0]!.boxM!), 9)
+    expect(overflow!.crest).toBeCloseTo(scale.y(solved.overflows[0]!.crestM), 9)
+    expect(overflow!.teethTop).toBeLessThan(overflow!.crest)
+    expect(overflow!.teeth.split('M').length).toBeGreaterThan(5)
+    expect(overflow!.drowned).toBe(false)
+  })
+  test('a tank without one has none', () => {
+    const plain = aDesign('up 1 m')
+    expect(drawOverflows(plain, solveBasin(plain), scale)).toEqual([])
+  })
+})
+
+describe('what is written on the section', () => {
+  test('a level mark keeps clear of what crosses the water', () => {
+    expect(levelMarkX(0, 1000, [])).toBe(300)
+    expect(levelMarkX(0, 1000, [350])).toBe(550)
+    expect(levelMarkX(0, 1000, [350, 600])).toBe(80)
+    // Nowhere is clear: the first place is as good as any.
+    expect(levelMarkX(0, 100, [10, 40, 70, 90])).toBe(30)
+  })
+  test('the flow stands beside the longest upright pipe, left of the tank’s right end', () => {
+    const [label] = flowLabels(design, solved, scale)
+    expect(label!.flowM3PerS).toBe(solved.returnSide.lines[0]!.flowM3PerS)
+    expect(label!.speedMPerS).not.toBeNull()
+    expect(label!.name).toBe('')
+    expect(label!.x).toBeLessThanOrEqual(scale.x(1) - 14)
+  })
+  test('a jet falls from a mouth in air to the water under it', () => {
+    const line = solved.returnSide.lines[0]!
+    const [fall] = fallingWater(design, solved, line, scale)
+    expect(fall!.d.endsWith(`V${scale.y(solved.tanks[0]!.surfaceM)}`)).toBe(true)
+    expect(fallingWater(design, solved, { ...line, flowM3PerS: 0 }, scale)).toEqual([])
+  })
+})
+
+describe('the walls to cut', () => {
+  const panels = cutList(design.sump)
+  test('lie side by side without touching', () => {
+    const laid = layPanels(panels)
+    for (let i = 1; i < laid.length; i++) {
+      expect(laid[i]!.x).toBeGreaterThan(laid[i - 1]!.x + laid[i - 1]!.width)
+    }
+    expect(laid[0]!.width).toBeCloseTo((0.4 - 2 * 0.0016) * 1000, 6)
+  })
+  test('a comb’s outline has four corners more for every slot', () => {
+    const teeth = { slotWidthM: 0.01, pitchM: 0.02, heightM: 0.03, blockedShare: 0 }
+    const comb = { ...panels[0]!, kind: 'comb' as const, teeth }
+    const [laid] = layPanels([comb])
+    expect(laid!.notches.length).toBe(Math.floor(comb.widthM / teeth.pitchM))
+    expect(outlineOf(laid!)).toHaveLength(4 + 4 * laid!.notches.length)
+  })
+  test('the drawing is a DXF in millimetres with a closed outline for each', () => {
+    const dxf = cutListDxf(panels)
+    expect(dxf).toMatch(/\$INSUNITS[\s\S]*?70\s+4\s/)
+    expect(dxf.match(/LWPOLYLINE|POLYLINE/g)!.length).toBeGreaterThanOrEqual(panels.length)
+    expect(dxf).toContain('WALL 1')
+    expect(dxf.trimEnd().endsWith('EOF')).toBe(true)
+  })
+})
