@@ -175,6 +175,7 @@ export {
 } from './basin/working/way-down.ts'
 export {
   entryOf,
+  leastLengthM,
   reordered,
   sumpEdits,
   tryLayout,

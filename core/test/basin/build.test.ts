@@ -5,6 +5,7 @@ import {
   chamberSpans,
   COMMON_SIZES,
   cutList,
+  leastLengthM,
   newSump,
   reordered,
   solveBasin,
@@ -49,7 +50,9 @@ describe('a new sump', () => {
 describe('changes of a sump', () => {
   test('another length keeps the shares, another height cuts the walls', () => {
     const longer = withLength(sump, 2.2)
-    expect(longer.walls[0]!.atM).toBeCloseTo(sump.walls[0]!.atM * 2, 2)
+    expect(longer.walls[0]!.atM).toBeCloseTo(sump.walls[0]!.atM * 2, 1)
+    const least = withLength(sump, leastLengthM(sump))
+    expect(Math.min(...lengths(least))).toBeGreaterThan(0)
     const lower = withHeight(sump, 0.1)
     expect(Math.max(...lower.walls.map(({ topM }) => topM))).toBeLessThanOrEqual(0.1)
   })

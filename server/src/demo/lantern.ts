@@ -124,7 +124,7 @@ const SUMP: Sump = {
     aChamber('drain-chamber', 'Drain chamber', 'socks', 0.38),
     aChamber('skimmer', 'Skimmer', 'skimmer', 0.36, {
       footprintM2: 0.012,
-      wantsDepth: { leastM: 0.2, mostM: 0.24 },
+      wantsDepth: { leastM: 0.22, mostM: 0.26 },
     }),
     aChamber('refugium', 'Refugium', 'refugium', 0.35, { submergedM3: 0.003 }),
     aChamber('trap-in', 'Trap, down', 'trap', 0.35),
@@ -144,7 +144,7 @@ const SUMP: Sump = {
   walls: [
     aWall('sock-wall', 'over', 0.3, 0.275),
     aWall('skimmer-wall', 'over', 0.56, 0.262, { adjustable: true }),
-    aWall('refugium-comb', 'comb', 0.9, 0.22, {
+    aWall('refugium-comb', 'comb', 0.9, 0.25, {
       teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 },
     }),
     aWall('trap-wall', 'under', 0.936, 0.3, { slotM: 0.035 }),

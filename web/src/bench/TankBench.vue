@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
 import FindingList from './FindingList.vue'
@@ -10,6 +11,11 @@ import TextField from './TextField.vue'
 
 const store = useDesign()
 const tank = (name: string) => (si: number) => store.set(['tanks', store.tankIndex, name], si)
+/** The rim stays over the overflow's crest. */
+const rimLimit = computed(() => ({
+  ...LIMITS.waterLevel,
+  min: store.tank?.overflow ? store.tank.overflow.crestM + 0.005 : LIMITS.waterLevel.min,
+}))
 const displacement = (name: string) => (si: number) =>
   store.set(['tanks', store.tankIndex, 'displacement', name], si)
 </script>
@@ -91,7 +97,7 @@ const displacement = (name: string) => (si: number) =>
           />
           <QuantityField
             label="Rim, where it spills"
-            :limit="LIMITS.waterLevel"
+            :limit="rimLimit"
             :model-value="store.tank.rimM"
             @update:model-value="tank('rimM')($event)"
           />

@@ -22,6 +22,8 @@ function add() {
     id: crypto.randomUUID(),
     name: `Tank ${n}`,
     xM: last.xM + last.lengthM + APART_M,
+    // Its own overflow stands elsewhere: the keeper says how.
+    overflow: null,
   }
   const edits: Edit[] = [{ op: 'insert', path: ['tanks'], at: tanks.value.length, item: tank }]
   store.edit(edits, `tank ${tank.id}`)
@@ -34,7 +36,14 @@ const ended = computed(() =>
 )
 function remove() {
   const left = tanks.value.filter(({ id }) => id !== store.tank?.id)
-  store.edit([{ op: 'set', path: ['tanks'], to: left }], `without ${store.tank?.id}`)
+  const drains = store.shown!.drains.filter(({ tankId }) => tankId !== store.tank?.id)
+  store.edit(
+    [
+      { op: 'set', path: ['drains'], to: drains },
+      { op: 'set', path: ['tanks'], to: left },
+    ],
+    `without ${store.tank?.id}`,
+  )
   store.tankId = null
 }
 </script>

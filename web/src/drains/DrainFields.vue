@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { Drain, SolvedDrain } from '@yew-basin/core'
+import type { Drain, Piece, SolvedDrain } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -53,6 +53,28 @@ function setEnd(chosen: string) {
 }
 
 const match = computed(() => solved.match)
+/** A tee goes out with what joins there: that pipe then ends where this one does. */
+function mayTake(piece: Piece): boolean {
+  const member = store.shown!.drains.findIndex(({ end }) => end.at === 'tee' && end.id === piece.id)
+  if (member < 0) return true
+  store.edit(
+    [
+      { op: 'set', path: ['drains', member, 'end'], to: drain.end },
+      {
+        op: 'set',
+        path: at('run', 'pieces'),
+        to: drain.run.pieces.filter(({ id }) => id !== piece.id),
+      },
+    ],
+    `no join ${piece.id}`,
+  )
+  return false
+}
+function meets(piece: Piece): string {
+  const member = store.shown!.drains.find(({ end }) => end.at === 'tee' && end.id === piece.id)
+  return member ? `${member.name} joins here.` : ''
+}
+
 function setValve() {
   const piece = drain.run.pieces.findIndex(({ id }) => id === match.value!.pieceId)
   const opening = Math.round(match.value!.opening! * 1000) / 1000
@@ -169,6 +191,8 @@ const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', a
       :path="at('run')"
       heading="Pipe from the inlet on"
       :can-tee="false"
+      :meets="meets"
+      :may-take="mayTake"
     />
   </div>
 </template>

@@ -16,6 +16,7 @@ const inUse = computed(
       ...store.shown!.returnSide.pumps.map(({ chamberId }) => chamberId),
       ...store.shown!.returnSide.lines.map(({ end }) => end.id),
       ...store.shown!.drains.map(({ end }) => end.id),
+      ...store.shown!.tanks.map(({ overflow }) => overflow?.chamberId),
     ]),
 )
 const at = (...path: (string | number)[]) => ['sump', 'chambers', ...path]

@@ -372,8 +372,9 @@ function go(to: StopName) {
         </text>
         <text
           v-if="drawing.sump.still !== null && atSump"
-          :x="drawing.sump.left + 4"
+          :x="drawing.sump.stillTextX"
           :y="drawing.sump.still - 5"
+          text-anchor="end"
           font-size="12"
           fill="var(--resin)"
           class="halo"

@@ -40,6 +40,8 @@ export interface DrawnSump {
   readonly fillLine: { readonly left: number; readonly right: number; readonly y: number } | null
   /** Where the water comes to rest after a power cut. */
   readonly still: number | null
+  /** Where that is said: the right end of the longest chamber. */
+  readonly stillTextX: number
 }
 
 /** A chamber narrower than this has no room for words, px. */
@@ -87,6 +89,7 @@ export function drawSump(
     topM: wall.topM,
   }))
   const { outage, returnChamberId } = solved.sump
+  const longest = chambers.reduce((a, b) => (b.right - b.left > a.right - a.left ? b : a))
   const at = chambers.find(({ id }) => id === returnChamberId)
   const fits = outage && outage.fillLineM > box.floorHeightM
   return {
@@ -104,6 +107,7 @@ export function drawSump(
             y: scale.y(Math.min(outage.fillLineM, box.floorHeightM + box.heightM)),
           }
         : null,
+    stillTextX: longest.right - 4,
     still: outage ? scale.y(Math.min(outage.stillM, box.floorHeightM + box.heightM)) : null,
   }
 }

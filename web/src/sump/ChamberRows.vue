@@ -98,15 +98,17 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
             ><GripVertical :size="16"
           /></span>
           <button
-            class="flex min-h-7 grow items-center gap-2 text-left"
+            class="flex min-h-7 min-w-0 grow items-center gap-2 text-left"
             :aria-expanded="chosenId === chamber.id"
             @click="chosenId = chosenId === chamber.id ? null : chamber.id"
           >
             <StateMark :state="stateOf(chamber.id)" :size="13" />
-            <span class="grow font-semibold">{{ chamber.name }}</span>
-            <span class="caption whitespace-nowrap">
-              {{ units.text('length', solvedOf(chamber.id).lengthM ?? NaN) }} long,
-              {{ units.text('length', solvedOf(chamber.id).depthM ?? NaN) }} deep
+            <span class="min-w-0 grow">
+              <span class="block font-semibold leading-tight">{{ chamber.name }}</span>
+              <span class="caption block">
+                {{ units.text('length', solvedOf(chamber.id).lengthM ?? NaN) }} long,
+                {{ units.text('length', solvedOf(chamber.id).depthM ?? NaN) }} deep
+              </span>
             </span>
           </button>
           <button

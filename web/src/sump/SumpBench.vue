@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { withHeight, withLength } from '@yew-basin/core'
+import { leastLengthM, withHeight, withLength } from '@yew-basin/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -90,7 +90,7 @@ const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.s
           <div class="grid grid-cols-2 gap-x-3 gap-y-2">
             <QuantityField
               label="Length of the sump"
-              :limit="LIMITS.sumpLength"
+              :limit="{ ...LIMITS.sumpLength, min: leastLengthM(store.shown.sump) }"
               :model-value="box.lengthM"
               @update:model-value="setLength"
             />

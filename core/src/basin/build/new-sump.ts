@@ -47,7 +47,7 @@ export function newSump(before: Sump, box: SumpBox, uses: readonly ChamberUse[])
   for (let i = 0; i < uses.length - 1; i++) {
     atM += lengths[i]!
     const wall = newWall(`wall-${i + 1}`, uses[i]!, uses[i + 1]!, round(atM), topM, box)
-    if (wall.kind === 'over') topM = round(topM - STEP_DOWN_M)
+    if (wall.kind === 'over') topM = round(Math.max(topM - STEP_DOWN_M, topM * 0.9))
     walls.push(wall)
     atM += WALL_M
   }
@@ -90,7 +90,7 @@ function newWall(
     atM,
     thicknessM: WALL_M,
     topM: kind === 'over' ? topM : kind === 'solid' ? box.heightM : round(box.heightM * 0.8),
-    slotM: kind === 'under' ? SLOT_M : 0,
+    slotM: kind === 'under' ? Math.min(SLOT_M, box.heightM * 0.2) : 0,
     teeth: null,
     pipeBoreM: 0.03,
     pipeHeightM: round(box.heightM * 0.3),

@@ -53,24 +53,44 @@ export function entryOf({ chambers }: Sump): SumpChamber {
   return chambers.find(({ use }) => ENTRIES.includes(use)) ?? chambers[0]!
 }
 
-/** Another length: the walls keep their shares of it. */
+/** Another length: the chambers keep their shares of what the walls leave. */
 export function withLength(sump: Sump, lengthM: number): Sump {
   const box = sump.box!
-  const share = lengthM / box.lengthM
-  return {
-    ...sump,
-    box: { ...box, lengthM },
-    walls: sump.walls.map((wall) => ({ ...wall, atM: round(wall.atM * share) })),
-  }
+  const wallsM = sump.walls.reduce((sum, { thicknessM }) => sum + thicknessM, 0)
+  const share = (lengthM - wallsM) / (box.lengthM - wallsM)
+  const spans = chamberSpans(sump, box.lengthM)
+  let atM = 0
+  const walls = sump.walls.map((wall, i) => {
+    const { fromM, toM } = spans[i]!
+    atM += (toM - fromM) * share
+    const placed = { ...wall, atM: round(atM) }
+    atM += wall.thicknessM
+    return placed
+  })
+  return { ...sump, box: { ...box, lengthM }, walls }
 }
 
-/** Another height: walls that stood higher than it are cut to it. */
+/** The least length that leaves every chamber some room, m. */
+export function leastLengthM({ walls, chambers }: Sump): number {
+  return walls.reduce((sum, { thicknessM }) => sum + thicknessM, chambers.length * 0.01)
+}
+
+/** Another height: walls that stood higher than it are cut to it, and what is cut in them with them. */
 export function withHeight(sump: Sump, heightM: number): Sump {
   const box = { ...sump.box!, heightM }
   return {
     ...sump,
     box,
-    walls: sump.walls.map((wall) => ({ ...wall, topM: Math.min(wall.topM, heightM) })),
+    walls: sump.walls.map((wall) => {
+      const topM = Math.min(wall.topM, heightM)
+      const { teeth, slotM } = wall
+      return {
+        ...wall,
+        topM,
+        slotM: Math.min(slotM, topM / 2),
+        teeth: teeth && { ...teeth, heightM: Math.min(teeth.heightM, topM / 2) },
+      }
+    }),
   }
 }
 

@@ -208,9 +208,12 @@ function water(one: ChamberCase): Finding[] {
       code: 'chamber-runs-over',
       severity: 'stop',
       title: sentence(`${chamber.name} runs over the sump’s rim`),
-      reason: sentence('{flow} comes in, and its wall does not let that on below the rim.', {
-        flow: ['flow', solved.throughM3PerS],
-      }),
+      reason:
+        one.outWall < 0
+          ? sentence('It is filled to more than the sump is high.')
+          : sentence('{flow} comes in, and its wall does not let that on below the rim.', {
+              flow: ['flow', solved.throughM3PerS],
+            }),
     }),
   ]
 }

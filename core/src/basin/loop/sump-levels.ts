@@ -41,7 +41,9 @@ export function sumpLevels(
   if (!box) return given
   const levels = [...given]
   const total = netM3PerS.reduce((sum, one) => sum + Math.max(0, one), 0)
-  levels[returnIndex] = { ...given[returnIndex]!, throughM3PerS: total }
+  const own = given[returnIndex]!
+  const spills = own.levelM > box.floorHeightM + box.heightM
+  levels[returnIndex] = { ...own, throughM3PerS: total, spills }
   for (const step of [-1, 1]) {
     for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
       const wall = sump.walls[step < 0 ? i : i - 1]!
