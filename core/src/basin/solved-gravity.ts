@@ -91,6 +91,8 @@ export interface SolvedDrain {
   readonly joinsId: string | null
   /** Least fall of its near-level stretches, m/m; null: it has none. */
   readonly leastSlope: number | null
+  /** What a pipe with air in it takes there, half full; null: it has no such stretch, or one without a fall. */
+  readonly nearLevelM3PerS: number | null
   readonly pieces: readonly SolvedDrainPiece[]
 }
 

@@ -90,3 +90,32 @@ function alongLogK(table: ClosingTable, closed: number): number {
   const [x1, k1] = table[i + 1]!
   return k0 * (k1 / k0) ** ((closed - x0) / (x1 - x0))
 }
+
+/** A valve's setting for a rise of its K, and how fast the rise falls as it opens. */
+export interface OpeningOfRise {
+  readonly opening: number
+  /** d(rise)/d(opening); negative. */
+  readonly slope: number
+}
+
+/** The setting at which a valve's K has risen by so much over its own full opening; the exact inverse of `closingRise`. */
+export function openingOfRise(valve: ThrottleValve, rise: number): OpeningOfRise {
+  if (valve === 'gate-valve') {
+    const { closed, slope } = closedAtK(GATE, rise + GATE[0]![1])
+    return { opening: 1 - closed, slope: -slope }
+  }
+  const [firstDegrees, firstK] = QUARTER_TURN[0]!
+  const straight = { closed: (rise / firstK) * firstDegrees, slope: firstK / firstDegrees }
+  const { closed, slope } = rise <= firstK ? straight : closedAtK(QUARTER_TURN, rise)
+  return { opening: 1 - closed / QUARTER_TURN_DEGREES, slope: -slope * QUARTER_TURN_DEGREES }
+}
+
+/** Where ln K, straight between the rows, reaches a K, and dK/d(closed) there. */
+function closedAtK(table: ClosingTable, k: number): { closed: number; slope: number } {
+  let i = 0
+  while (i < table.length - 2 && k > table[i + 1]![1]) i++
+  const [x0, k0] = table[i]!
+  const [x1, k1] = table[i + 1]!
+  const perClosed = Math.log(k1 / k0) / (x1 - x0)
+  return { closed: x0 + Math.log(k / k0) / perClosed, slope: k * perClosed }
+}

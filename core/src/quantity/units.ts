@@ -23,6 +23,7 @@ export type QuantityName =
   | 'roughness'
   | 'acceleration'
   | 'area'
+  | 'slow-speed'
   | 'duration'
   | 'days'
   | 'number'
@@ -159,6 +160,13 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   roughness: {
     shown: both(unit('mm', 'mm', 1e-3, fixed(4))),
     alsoTyped: [unit('µm', 'µm um', 1e-6, fixed(1))],
+  },
+  'slow-speed': {
+    shown: {
+      metric: unit('cm/s', 'cm/s', 1e-2, fixed(1)),
+      us: unit('in/s', 'in/s', INCH_M, fixed(2)),
+    },
+    alsoTyped: [],
   },
   area: {
     shown: {

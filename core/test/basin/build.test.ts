@@ -7,10 +7,12 @@ import {
   cutList,
   leastLengthM,
   newSump,
+  newSumpBox,
   reordered,
   solveBasin,
   sumpEdits,
   tryLayout,
+  tuneValve,
   WAY_FIGURES,
   wayWorkingOf,
   withChamber,
@@ -45,6 +47,23 @@ describe('a new sump', () => {
     ])
     expect(Math.min(...lengths(made))).toBeGreaterThan(0.04)
   })
+})
+
+test('a new sump’s box stands under the pump, or where the old one stood', () => {
+  const sizes = { make: 'bought', lengthM: 0.9, widthM: 0.4, heightM: 0.4, panelM: 0.008 } as const
+  expect(newSumpBox(design, sizes)).toEqual({ ...A_SUMP, ...sizes })
+  const bare = { ...design, sump: { ...sump, box: null, walls: [] } }
+  const box = newSumpBox(bare, sizes)
+  const { outlet } = design.returnSide.pumps[0]!
+  expect(box.xM + box.lengthM).toBeGreaterThan(outlet.xM)
+  expect(box.xM).toBeLessThan(outlet.xM)
+})
+
+test('a valve is tuned to a thousandth, and not at all where no setting does', () => {
+  const { match } = solveBasin(design).drains[0]!
+  const [edit] = tuneValve(design, 0, match!)
+  expect(edit!.op === 'set' ? edit!.to : null).toBeCloseTo(match!.opening!, 3)
+  expect(tuneValve(design, 0, { ...match!, opening: null })).toEqual([])
 })
 
 describe('changes of a sump', () => {

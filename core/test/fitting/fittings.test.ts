@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { fittingOf, type CheckFitting } from '../check-fitting.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { kAt } from '../../src/fitting/loss.ts'
-import { closingRise } from '../../src/fitting/valve.ts'
+import { closingRise, openingOfRise } from '../../src/fitting/valve.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../src/pipe/flow.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, L_PER_H, number, type Row } from '../tables.ts'
@@ -58,4 +58,22 @@ describe('part-closed valves', () => {
     expect(closingRise('gate-valve', 0)).toBeNull()
     expect(closingRise('ball-valve', 0)).toBeNull()
   })
+})
+
+describe('a valve’s closing, read the other way', () => {
+  test.each(['gate-valve', 'ball-valve'] as const)(
+    '%s: the rise of a setting gives it back',
+    (valve) => {
+      for (const opening of [1, 0.99, 0.96, 0.8, 0.55, 0.4, 0.2]) {
+        const rise = closingRise(valve, opening)!
+        const found = openingOfRise(valve, rise)
+        expect(found.opening).toBeCloseTo(opening, 9)
+        if (opening === 1) continue
+        const step = 1e-7
+        const chord =
+          (closingRise(valve, opening + step)! - closingRise(valve, opening - step)!) / (2 * step)
+        expectClose(`${valve} at ${opening}`, found.slope, chord, 1e-4)
+      }
+    },
+  )
 })

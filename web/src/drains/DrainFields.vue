@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { Drain, Piece, SolvedDrain } from '@yew-basin/core'
+import { tuneValve, type Drain, type Piece, type SolvedDrain } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -76,12 +76,7 @@ function meets(piece: Piece): string {
 }
 
 function setValve() {
-  const piece = drain.run.pieces.findIndex(({ id }) => id === match.value!.pieceId)
-  const opening = Math.round(match.value!.opening! * 1000) / 1000
-  store.edit(
-    [{ op: 'set', path: at('run', 'pieces', piece, 'opening'), to: opening }],
-    `tune ${drain.id}`,
-  )
+  store.edit(tuneValve(store.design!, index, match.value!), `tune ${drain.id}`)
 }
 const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', axis), si)
 </script>
@@ -109,6 +104,10 @@ const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', a
           <dd>{{ units.text('share', solved.filledShare) }}</dd>
           <dt>Vented, it takes at the most</dt>
           <dd>{{ units.text('flow', solved.vented!.mostM3PerS) }}</dd>
+          <template v-if="solved.nearLevelM3PerS !== null">
+            <dt>Its flattest stretch, half full</dt>
+            <dd>{{ units.text('flow', solved.nearLevelM3PerS) }}</dd>
+          </template>
         </template>
         <template v-if="solved.emergency">
           <dt>Rise over its lip with the whole flow, at most</dt>

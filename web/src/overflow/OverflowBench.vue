@@ -80,7 +80,7 @@ function remove() {
           figure="runningLevel"
           label="Running level"
           :tank-id="store.tank.id"
-          :value="{ quantity: 'length', si: solved.surfaceM - store.tank.floorHeightM }"
+          :value="{ quantity: 'length', si: store.running!.tanks[store.tankIndex]!.waterLevelM }"
         />
         <dl class="facts">
           <dt>Left to the tank’s rim</dt>
@@ -98,7 +98,7 @@ function remove() {
             <dd>{{ units.text('length', solved.passageHeadM) }}</dd>
           </template>
           <template v-if="solved.prime">
-            <dt>The siphon, at V/√(gD) {{ solved.froude?.toFixed(2) }}</dt>
+            <dt>The siphon, at V/√(gD) {{ units.text('number', solved.froude ?? NaN) }}</dt>
             <dd>{{ PRIMES[solved.prime] }}</dd>
           </template>
           <template v-if="solved.boxM !== null && overflow.box">

@@ -24,6 +24,7 @@ import OverflowDrawing from './OverflowDrawing.vue'
 import { drawOverflows } from './overflow-drawing.ts'
 import { drawSump } from './sump-drawing.ts'
 import SumpDrawing from './SumpDrawing.vue'
+import SumpLabels from './SumpLabels.vue'
 import SectionText from './SectionText.vue'
 import TankDrawing from './TankDrawing.vue'
 
@@ -358,68 +359,12 @@ function go(to: StopName) {
           <tspan :x="(chamber.left + chamber.right) / 2" dy="15">{{ chamber.name }}</tspan>
         </text>
       </template>
-      <template v-if="drawing.sump && !drawing.small">
-        <text
-          v-if="drawing.sump.fillLine"
-          :x="drawing.sump.fillLine.right - 4"
-          :y="drawing.sump.fillLine.y - 4"
-          text-anchor="end"
-          font-size="12"
-          fill="var(--aril)"
-          class="halo"
-        >
-          fill no higher
-        </text>
-        <text
-          v-if="drawing.sump.still !== null && atSump"
-          :x="drawing.sump.stillTextX"
-          :y="drawing.sump.still - 5"
-          text-anchor="end"
-          font-size="12"
-          fill="var(--resin)"
-          class="halo"
-        >
-          after a power cut
-        </text>
-        <template v-for="chamber in drawing.sump.chambers" :key="`cl${chamber.id}`">
-          <LevelMark
-            v-if="chamber.wide"
-            :x="chamber.left + 12"
-            :y="chamber.level"
-            :text="units.text('length', chamber.levelM)"
-          />
-          <text
-            v-if="chamber.wide"
-            :x="(chamber.left + chamber.right) / 2"
-            :y="drawing.sump.bottom + 18"
-            text-anchor="middle"
-            font-size="12"
-            fill="var(--ink-soft)"
-            class="halo"
-          >
-            {{ chamber.name }}
-          </text>
-          <DimensionLine
-            v-if="dimensions && chamber.right - chamber.left > 30"
-            :x1="chamber.left"
-            :y1="drawing.sump.bottom + 40"
-            :x2="chamber.right"
-            :y2="drawing.sump.bottom + 40"
-            :text="units.text('length', chamber.lengthM)"
-          />
-        </template>
-        <template v-if="dimensions">
-          <DimensionLine
-            v-for="wall in drawing.sump.walls"
-            :key="`wd${wall.id}`"
-            :x1="wall.x + wall.width + 5"
-            :y1="drawing.sump.bottom"
-            :x2="wall.x + wall.width + 5"
-            :y2="wall.top"
-            :text="units.text('length', wall.topM)"
-          />
-        </template>
-      </template>
+      <SumpLabels
+        v-if="drawing.sump && !drawing.small"
+        :sump="drawing.sump"
+        :dimensions="dimensions"
+        :named="atSump"
+      />
       <template v-if="!drawing.small">
         <text
           v-for="one in drawing.overflows.filter((each) => each.water !== null)"

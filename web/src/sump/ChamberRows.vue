@@ -156,7 +156,7 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
             <dd>{{ units.text('length', solvedOf(chamber.id).freeboardM ?? NaN) }}</dd>
             <template v-if="solvedOf(chamber.id).speedMPerS !== null">
               <dt>Along the sump</dt>
-              <dd>{{ ((solvedOf(chamber.id).speedMPerS ?? 0) * 100).toFixed(1) }} cm/s</dd>
+              <dd>{{ units.text('slow-speed', solvedOf(chamber.id).speedMPerS ?? NaN) }}</dd>
             </template>
             <template v-if="solvedOf(chamber.id).trap">
               <dt>Down the gap</dt>

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { COMMON_SIZES, insideM, newSump, sumpEdits, type SumpBox } from '@yew-basin/core'
+import {
+  COMMON_SIZES,
+  insideM,
+  newSump,
+  newSumpBox,
+  sumpEdits,
+  type SumpBox,
+} from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -52,19 +59,8 @@ function insideSizes() {
 
 function build() {
   const design = store.design!
-  const inside = insideSizes()
-  const pump = design.returnSide.pumps[0]!
   const { uses } = LAYOUTS.find(({ id }) => id === layout.value)!
-  const before = design.sump.box
-  const box: SumpBox = {
-    make: make.value,
-    // The return chamber is the last: the pump stands in it.
-    xM: before?.xM ?? Math.round((pump.outlet.xM - inside.lengthM + 0.12) * 1000) / 1000,
-    yM: before?.yM ?? Math.max(0, Math.round((pump.outlet.yM - inside.widthM / 2) * 1000) / 1000),
-    floorHeightM:
-      before?.floorHeightM ?? Math.max(0, Math.round((pump.outlet.zM - 0.1) * 1000) / 1000),
-    ...inside,
-  }
+  const box = newSumpBox(design, { make: make.value, ...insideSizes() })
   store.edit(sumpEdits(design, newSump(design.sump, box, uses)), `sump ${Date.now()}`)
   emit('made')
 }

@@ -8,6 +8,7 @@ import type { BasinDesign, DisplayTank } from '../design.ts'
 import type { Drain, DrainRole, OverflowBox } from '../overflow.ts'
 import { chamberSpans, type Sump } from '../sump.ts'
 import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'
+import { toMillimetre } from './cut.ts'
 
 export interface DrainWish {
   readonly tankId: string
@@ -188,13 +189,21 @@ const union: Unnamed = { kind: 'union' }
 const elbow: Unnamed = { kind: 'elbow', form: 'standard-90' }
 
 function pipe(direction: 'down' | 'left' | 'right' | 'front' | 'back', lengthM: number): Unnamed[] {
-  return lengthM > 0.001 ? [{ kind: 'pipe', direction, lengthM: round(lengthM) }] : []
+  return lengthM > 0.001 ? [{ kind: 'pipe', direction, lengthM: toMillimetre(lengthM) }] : []
 }
 
 /** Water that runs down a wall must fall all the way: a hose does, a level pipe does not. */
 function fallingHose(byXM: number, byYM: number, byZM: number): Unnamed[] {
-  const lengthM = round(Math.hypot(byXM, byYM, byZM) * 1.05)
-  return [{ kind: 'free-hose', lengthM, byXM: round(byXM), byYM: round(byYM), byZM: round(byZM) }]
+  const lengthM = toMillimetre(Math.hypot(byXM, byYM, byZM) * 1.05)
+  return [
+    {
+      kind: 'free-hose',
+      lengthM,
+      byXM: toMillimetre(byXM),
+      byYM: toMillimetre(byYM),
+      byZM: toMillimetre(byZM),
+    },
+  ]
 }
 
 /** The hose whose bore is nearest above a pipe's. */
@@ -204,9 +213,4 @@ function hoseLike(size: PipeSize): PipeSize {
     SERIES_SIZES['smooth-hose'].find((one) => one.boreM >= boreM - 1e-6) ??
     SERIES_SIZES['smooth-hose'].at(-1)!
   return { series: 'smooth-hose', size: hose.size, boreM: null }
-}
-
-/** To the millimetre, as a keeper cuts. */
-function round(m: number): number {
-  return Math.round(m * 1000) / 1000
 }

@@ -1,4 +1,6 @@
+import type { BasinDesign } from '../design.ts'
 import type { ChamberUse, Sump, SumpBox, SumpChamber, SumpWall } from '../sump.ts'
+import { toMillimetre } from './cut.ts'
 
 /** What a chamber is called until the keeper says otherwise. */
 export const USE_NAME: Readonly<Record<ChamberUse, string>> = {
@@ -38,16 +40,35 @@ const WALL_M = 0.006
 /** A return chamber runs at this share of the last wall's height. */
 const RETURN_SHARE = 0.75
 
+/** The pump stands this far from the right end of a new sump, and its outlet this high over the floor, m. */
+const PUMP_FROM_END_M = 0.12
+const OUTLET_OVER_FLOOR_M = 0.1
+
+/** A sump of these inside sizes in the old one's place, else under the first pump: it stands in the last chamber. */
+export function newSumpBox(
+  { sump, returnSide }: BasinDesign,
+  sizes: Pick<SumpBox, 'make' | 'lengthM' | 'widthM' | 'heightM' | 'panelM'>,
+): SumpBox {
+  const { outlet } = returnSide.pumps[0]!
+  const { box } = sump
+  return {
+    ...sizes,
+    xM: box?.xM ?? toMillimetre(outlet.xM - sizes.lengthM + PUMP_FROM_END_M),
+    yM: box?.yM ?? Math.max(0, toMillimetre(outlet.yM - sizes.widthM / 2)),
+    floorHeightM: box?.floorHeightM ?? Math.max(0, toMillimetre(outlet.zM - OUTLET_OVER_FLOOR_M)),
+  }
+}
+
 /** Chambers in an order, with walls between them, each as long as it needs and the rest shared. */
 export function newSump(before: Sump, box: SumpBox, uses: readonly ChamberUse[]): Sump {
   const lengths = lengthsOf(uses, box.lengthM - WALL_M * (uses.length - 1))
   const walls: SumpWall[] = []
   let atM = 0
-  let topM = round(box.heightM * FIRST_TOP)
+  let topM = toMillimetre(box.heightM * FIRST_TOP)
   for (let i = 0; i < uses.length - 1; i++) {
     atM += lengths[i]!
-    const wall = newWall(`wall-${i + 1}`, uses[i]!, uses[i + 1]!, round(atM), topM, box)
-    if (wall.kind === 'over') topM = round(Math.max(topM - STEP_DOWN_M, topM * 0.9))
+    const wall = newWall(`wall-${i + 1}`, uses[i]!, uses[i + 1]!, toMillimetre(atM), topM, box)
+    if (wall.kind === 'over') topM = toMillimetre(Math.max(topM - STEP_DOWN_M, topM * 0.9))
     walls.push(wall)
     atM += WALL_M
   }
@@ -89,11 +110,11 @@ function newWall(
     kind,
     atM,
     thicknessM: WALL_M,
-    topM: kind === 'over' ? topM : kind === 'solid' ? box.heightM : round(box.heightM * 0.8),
+    topM: kind === 'over' ? topM : kind === 'solid' ? box.heightM : toMillimetre(box.heightM * 0.8),
     slotM: kind === 'under' ? Math.min(SLOT_M, box.heightM * 0.2) : 0,
     teeth: null,
     pipeBoreM: 0.03,
-    pipeHeightM: round(box.heightM * 0.3),
+    pipeHeightM: toMillimetre(box.heightM * 0.3),
     adjustable: false,
     opaque: false,
   }
@@ -125,7 +146,8 @@ function named(
       id,
       name,
       use,
-      levelM: box.floorHeightM + round(use === 'return' ? lastTopM * RETURN_SHARE : lastTopM),
+      levelM:
+        box.floorHeightM + toMillimetre(use === 'return' ? lastTopM * RETURN_SHARE : lastTopM),
     }
   })
 }
@@ -135,8 +157,4 @@ function freeId(wanted: string, taken: ReadonlySet<string>): string {
   let n = 2
   while (taken.has(`${wanted}-${n}`)) n++
   return `${wanted}-${n}`
-}
-
-function round(m: number): number {
-  return Math.round(m * 1000) / 1000
 }

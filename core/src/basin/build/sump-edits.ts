@@ -12,11 +12,7 @@ import {
   type SumpWall,
 } from '../sump.ts'
 import { newSump, USE_NAME } from './new-sump.ts'
-
-/** To the millimetre. */
-function round(m: number): number {
-  return Math.round(m * 1000) / 1000
-}
+import { toMillimetre } from './cut.ts'
 
 /**
  * Puts a sump in place of the old one. What drew from or ended in a chamber that is gone goes to
@@ -63,7 +59,7 @@ export function withLength(sump: Sump, lengthM: number): Sump {
   const walls = sump.walls.map((wall, i) => {
     const { fromM, toM } = spans[i]!
     atM += (toM - fromM) * share
-    const placed = { ...wall, atM: round(atM) }
+    const placed = { ...wall, atM: toMillimetre(atM) }
     atM += wall.thicknessM
     return placed
   })
@@ -111,13 +107,13 @@ export function withChamber(
   const wall: SumpWall = {
     id: newId(),
     kind: 'over',
-    atM: round((fromM + toM) / 2 - WALL_M / 2),
+    atM: toMillimetre((fromM + toM) / 2 - WALL_M / 2),
     thicknessM: WALL_M,
-    topM: beside && beside.kind === 'over' ? beside.topM : round(box.heightM * 0.6),
+    topM: beside && beside.kind === 'over' ? beside.topM : toMillimetre(box.heightM * 0.6),
     slotM: 0,
     teeth: null,
     pipeBoreM: 0.03,
-    pipeHeightM: round(box.heightM * 0.3),
+    pipeHeightM: toMillimetre(box.heightM * 0.3),
     adjustable: false,
     opaque: false,
   }
@@ -162,7 +158,7 @@ export function reordered(sump: Sump, ids: readonly string[]): Sump {
     walls: sump.walls.map((wall, w) => {
       const { fromM, toM } = spans[order[w]!]!
       atM += toM - fromM
-      const placed = { ...wall, atM: round(atM) }
+      const placed = { ...wall, atM: toMillimetre(atM) }
       atM += wall.thicknessM
       return placed
     }),

@@ -1,6 +1,7 @@
 import { LEAST_SLOPE } from '../../drain/vented.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { drainSize } from '../build/new-drains.ts'
+import { tuneValve } from '../build/tune-valve.ts'
 import type { Drain } from '../overflow.ts'
 import type { BlockedRow, SolvedDrain } from '../solved-gravity.ts'
 import { aboutStop, type Finding, type Fix, type Found } from './finding.ts'
@@ -62,16 +63,12 @@ function tuneFix(one: DrainCase): Fix[] {
   const { solved, drain, index, box } = one
   const { match } = solved
   if (!match || match.opening === null) return []
-  const at = drain.run.pieces.findIndex(({ id }) => id === match.pieceId)
-  const opening = Math.round(match.opening * 1000) / 1000
-  const edits = [
-    { op: 'set' as const, path: ['drains', index, 'run', 'pieces', at, 'opening'], to: opening },
-  ]
+  const edits = tuneValve(box.solving.design, index, match)
   const { tankLevels } = settleWith(box.solving.settled, edits)
   const boxM = tankLevels[box.index]?.boxM ?? null
   return [
     {
-      label: sentence('Set its valve {open} open', { open: ['share', opening] }),
+      label: sentence('Set its valve {open} open', { open: ['share', match.opening] }),
       brings:
         boxM === null
           ? sentence('Makes it match the flow.')
@@ -190,7 +187,10 @@ function tooLevel(one: DrainCase): Finding[] {
       severity: 'watch',
       title: sentence(`${drain.name} runs too level`),
       reason: sentence(
-        'Water that shares a pipe with air needs a fall of at least 1 in 48; a level stretch fills up, and the air above it is caught.',
+        solved.nearLevelM3PerS === null
+          ? 'Water that shares a pipe with air needs a fall of at least 1 in 48; a level stretch fills up, and the air above it is caught.'
+          : 'Water that shares a pipe with air needs a fall of at least 1 in 48. Half full, its flattest stretch takes {half}.',
+        solved.nearLevelM3PerS === null ? {} : { half: ['flow', solved.nearLevelM3PerS] },
       ),
     }),
   ]

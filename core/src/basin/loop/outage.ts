@@ -15,7 +15,7 @@ import { surfaceM } from '../design.ts'
 import type { LaidLine } from '../layout/lay-lines.ts'
 import type { SolvedOutage } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
-import type { Settled } from './settle.ts'
+import { chamberLevelM, type Settled } from './settle.ts'
 import { chamberAreasM2 } from './sump-levels.ts'
 
 /** What a power cut brings down, and whether the sump holds it. */
@@ -93,7 +93,7 @@ function stopping(settled: Settled, checkHolds: boolean): Stopping {
       if (flow <= 0) return []
       const full = laid.drain.role === 'siphon' || noiseBand(laid.boreM, flow) === 'over'
       const share = full ? 1 : filledShareOf(laid.boreM, flow)
-      return pipesAbove(laid.placed, levelAt(settled, laid.chamberId), share)
+      return pipesAbove(laid.placed, chamberLevelM(settled, laid.chamberId), share)
     }),
     equipmentM3: design.sump.hungWaterM3,
   }
@@ -121,10 +121,6 @@ function siphonBreak(
 
 function sourceLevel({ chambers, returnIndex }: Settled): number {
   return chambers[returnIndex]!.levelM
-}
-
-function levelAt({ design, chambers }: Settled, chamberId: string): number {
-  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
 }
 
 /** Straight pipe above a level, by bore. */

@@ -30,6 +30,11 @@ const GUESS_HEAD_M = 0.01
 /** All heights above the room's floor that the loop finds: tanks first, then chambers. */
 type Levels = Float64Array
 
+/** Where a chamber's water stands, above the room's floor. */
+export function chamberLevelM({ design, chambers }: Settled, chamberId: string): number {
+  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
+}
+
 /** What a search may begin from. */
 export interface SettleFrom {
   /** A neighbour's answer: its levels begin the search, and its drains serve where they are the same. */

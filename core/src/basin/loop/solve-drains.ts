@@ -1,7 +1,7 @@
 import { openPipeRiseM, ruledBy, type OpenPipe } from '../../drain/emergency.ts'
 import { fallFlow, fallHeadM, type Fall } from '../../drain/fall.ts'
 import { matchValve } from '../../drain/match.ts'
-import { FILLED, filledShareOf, noiseBand, ventedFlow } from '../../drain/vented.ts'
+import { FILLED, filledShareOf, halfFullFlow, noiseBand, ventedFlow } from '../../drain/vented.ts'
 import { kAt } from '../../fitting/loss.ts'
 import { waterAt } from '../../fluid/water.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../pipe/flow.ts'
@@ -12,7 +12,7 @@ import type { ValvePiece } from '../../run/piece.ts'
 import type { Drain } from '../overflow.ts'
 import type { DrainState, SolvedDrain, SolvedMatch } from '../solved-gravity.ts'
 import type { LaidDrain } from './lay-drains.ts'
-import type { Settled } from './settle.ts'
+import { chamberLevelM, type Settled } from './settle.ts'
 
 /** Every drain as it runs, in the design's order. */
 export function solveDrains(settled: Settled): SolvedDrain[] {
@@ -25,12 +25,13 @@ function solveDrain(settled: Settled, laid: LaidDrain): SolvedDrain {
   const levels = settled.tankLevels[tank] ?? null
   const boxM = levels?.boxM ?? lipM
   const flowM3PerS = settled.drainFlows[index]!
-  const outM = Math.max(lastMouth(settled, laid), levelOf(settled, laid.chamberId))
+  const outM = Math.max(lastMouth(settled, laid), chamberLevelM(settled, laid.chamberId))
   const whole = (pipe: Fall) => fallFlow(pipe, Math.max(0, boxM - outM))
   const overInletM = boxM - lipM
   const isSiphon = drain.role === 'siphon'
   const runsDown = drain.role === 'vented' || drain.role === 'trickle'
   const primedM3PerS = whole(laid.alone)
+  const slope = leastSlope(laid.placed)
   return {
     drainId: drain.id,
     tankId: drain.tankId,
@@ -52,12 +53,13 @@ function solveDrain(settled: Settled, laid: LaidDrain): SolvedDrain {
     emergency: drain.role === 'emergency' ? emergencyOf(settled, laid, outM) : null,
     match: isSiphon ? matchOf(settled, laid, outM) : null,
     speedMPerS: speedMPerS(flowM3PerS, boreM),
-    end: mouth.zM >= levelOf(settled, laid.chamberId) ? 'above-water' : 'under-water',
+    end: mouth.zM >= chamberLevelM(settled, laid.chamberId) ? 'above-water' : 'under-water',
     start: drain.inlet.place,
     mouth,
     chamberId: laid.chamberId,
     joinsId: laid.trunkId,
-    leastSlope: leastSlope(laid.placed),
+    leastSlope: slope,
+    nearLevelM3PerS: runsDown && slope !== null && slope > 0 ? halfFullFlow(boreM, slope) : null,
     pieces: laid.placed.map(({ piece, from, to, boreBeforeM }) => ({
       pieceId: piece.id,
       kind: piece.kind,
@@ -72,10 +74,6 @@ function solveDrain(settled: Settled, laid: LaidDrain): SolvedDrain {
 
 function lastMouth({ drains }: Settled, laid: LaidDrain): number {
   return (drains.find(({ drain }) => drain.id === laid.trunkId) ?? laid).mouth.zM
-}
-
-function levelOf({ design, chambers }: Settled, chamberId: string): number {
-  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
 }
 
 /** A siphon that does not reach its full flow takes air; so does a vented pipe past a third of its section. */

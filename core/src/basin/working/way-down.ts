@@ -268,7 +268,7 @@ function chamberTime(
     terms: [
       term('V', 'its water, less what stands in it', 'volume', own.volumeM3),
       term('Q', 'through it', 'flow', own.throughM3PerS),
-      term('v', 'along the sump', 'speed', own.speedMPerS ?? NaN),
+      term('v', 'along the sump', 'slow-speed', own.speedMPerS ?? NaN),
       term('h', 'depth', 'length', own.depthM ?? NaN),
       ...(own.trap
         ? [

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useUnits } from '../shell/units.ts'
+import DimensionLine from './DimensionLine.vue'
+import LevelMark from './LevelMark.vue'
+import type { DrawnSump } from './sump-drawing.ts'
+
+/** What is written on the sump: levels, names, the two lines that matter, and its sizes on demand. */
+defineProps<{
+  sump: DrawnSump
+  dimensions: boolean
+  /** Says what the still level is: at the sump's own stop. */
+  named: boolean
+}>()
+const units = useUnits()
+</script>
+
+<template>
+  <g>
+    <text
+      v-if="sump.fillLine"
+      :x="sump.fillLine.right - 4"
+      :y="sump.fillLine.y - 4"
+      text-anchor="end"
+      font-size="12"
+      fill="var(--aril)"
+      class="halo"
+    >
+      fill no higher
+    </text>
+    <text
+      v-if="sump.still !== null && named"
+      :x="sump.stillTextX"
+      :y="sump.still - 5"
+      text-anchor="end"
+      font-size="12"
+      fill="var(--resin)"
+      class="halo"
+    >
+      after a power cut
+    </text>
+    <template v-for="chamber in sump.chambers" :key="`cl${chamber.id}`">
+      <LevelMark
+        v-if="chamber.wide"
+        :x="chamber.left + 12"
+        :y="chamber.level"
+        :text="units.text('length', chamber.levelM)"
+      />
+      <text
+        v-if="chamber.wide"
+        :x="(chamber.left + chamber.right) / 2"
+        :y="sump.bottom + 18"
+        text-anchor="middle"
+        font-size="12"
+        fill="var(--ink-soft)"
+        class="halo"
+      >
+        {{ chamber.name }}
+      </text>
+      <DimensionLine
+        v-if="dimensions && chamber.right - chamber.left > 30"
+        :x1="chamber.left"
+        :y1="sump.bottom + 40"
+        :x2="chamber.right"
+        :y2="sump.bottom + 40"
+        :text="units.text('length', chamber.lengthM)"
+      />
+    </template>
+    <template v-if="dimensions">
+      <DimensionLine
+        v-for="wall in sump.walls"
+        :key="`wd${wall.id}`"
+        :x1="wall.x + wall.width + 5"
+        :y1="sump.bottom"
+        :x2="wall.x + wall.width + 5"
+        :y2="wall.top"
+        :text="units.text('length', wall.topM)"
+      />
+    </template>
+  </g>
+</template>
