@@ -61,7 +61,7 @@ export {
 } from './basin/design.ts'
 export { applyEdits, type Edit, type EditPath } from './basin/edit.ts'
 export type { Finding, FindingCode, Fix, PathStop, Severity } from './basin/finding/finding.ts'
-export type { RunEnd } from './basin/layout/lay-lines.ts'
+export type { RunEnd } from './basin/layout/laid-line.ts'
 export type { Rule, RulesOfThumb } from './basin/rules-of-thumb.ts'
 export { solveBasin } from './basin/solve.ts'
 export { leadOf, leastDrainMargin, type SolvedBasin, type Totals } from './basin/solved-basin.ts'

@@ -85,7 +85,6 @@ export function systemCurve(
     const probe = probeCurve(reachM, (PROBE_STEEPNESS * topM) / widest)
     const { running } = run(
       makeNetwork(withPumpAt(layout.problem, link, probing(probe)), scale),
-      scale,
       from,
     )
     from = running.flowsM3PerS

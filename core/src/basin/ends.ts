@@ -1,5 +1,5 @@
 import type { Layout } from './layout/layout.ts'
-import type { Running } from './running.ts'
+import type { Flows } from './running.ts'
 
 /** The link that carries what leaves at a line's end. */
 export function endLink({ segments }: Layout, lineIndex: number): number {
@@ -7,12 +7,12 @@ export function endLink({ segments }: Layout, lineIndex: number): number {
 }
 
 /** What leaves at a line's end. */
-export function endFlow(layout: Layout, { flowsM3PerS }: Running, lineIndex: number): number {
+export function endFlow(layout: Layout, { flowsM3PerS }: Flows, lineIndex: number): number {
   return flowsM3PerS[endLink(layout, lineIndex)]!
 }
 
 /** What the lines bring into a tank; without one, into all of them. */
-export function tankFlow(layout: Layout, running: Running, tankId: string | null = null): number {
+export function tankFlow(layout: Layout, running: Flows, tankId: string | null = null): number {
   return layout.lines.reduce(
     (sum, { line, index }) =>
       line.end.at === 'tank' && (tankId === null || line.end.id === tankId)
@@ -23,6 +23,6 @@ export function tankFlow(layout: Layout, running: Running, tankId: string | null
 }
 
 /** What comes out of a pump; nil when it feeds no line. */
-export function pumpFlow({ segments }: Layout, lineIndex: number | null, running: Running): number {
+export function pumpFlow({ segments }: Layout, lineIndex: number | null, running: Flows): number {
   return lineIndex === null ? 0 : running.flowsM3PerS[segments[lineIndex]![0]!.link]!
 }

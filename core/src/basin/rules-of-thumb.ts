@@ -1,3 +1,4 @@
+import { gather } from '../numeric/gather.ts'
 import { flowAtHead } from '../network/flow-at-head.ts'
 import { boreAreaM2 } from '../pipe/flow.ts'
 import { hazenWilliamsMPerM } from '../pipe/hazen-williams.ts'
@@ -68,8 +69,8 @@ export function rulesOfThumb(
 
 /** Every piece the water passes on its way to a line's end. */
 function piecesTo(layout: Layout, index: number): Piece[] {
-  return pathTo(layout, index).flatMap(({ lineIndex, segments }) =>
-    segments.flatMap(({ firstPiece, endPiece }) =>
+  return gather(pathTo(layout, index), ({ lineIndex, segments }) =>
+    gather(segments, ({ firstPiece, endPiece }) =>
       layout.lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
     ),
   )

@@ -1,13 +1,16 @@
 import { FITTINGS_BAND, FRICTION_BAND } from '../network/band.ts'
-import { AS_COMPUTED, lineLoss, type LossScale } from '../network/line.ts'
-import { tableLossM } from '../network/laws.ts'
-import { makeNetwork, rescaled, type Network } from '../network/network.ts'
-import type { NetworkProblem } from '../network/problem.ts'
+import type { LossScale } from '../network/line.ts'
+import { linkLoss, type LinkLoss } from '../network/laws.ts'
+import { rescaled, type Network } from '../network/network.ts'
 import { solveNetwork } from '../network/solve-network.ts'
 
-/** What flows in every link and what it loses there. */
-export interface Running {
+/** What flows in every link. */
+export interface Flows {
   readonly flowsM3PerS: Float64Array
+}
+
+/** What flows in every link and what it loses there. */
+export interface Running extends Flows {
   readonly headsM: Float64Array
   readonly frictionM: Float64Array
   /** Fittings, devices and the exit. */
@@ -25,39 +28,52 @@ export interface Ran {
 /** A flow smaller than this is none, m³/s. */
 export const NO_FLOW_M3_PER_S = 1e-11
 
-/** Solves the network of a layout; nothing flows where that fails. */
-export function run(network: Network, scale: LossScale, from?: Float64Array): Ran {
-  const { problem } = network
+/** Flows and heads of a network, and what it took to find them. */
+export interface Flowing extends Flows, Omit<Ran, 'running'> {
+  readonly headsM: Float64Array
+}
+
+/** Solves a network's flows; nothing flows where that fails. */
+export function flowThrough(network: Network, from?: Float64Array): Flowing {
   const outcome = solveNetwork(network, from)
   if (!outcome.ok) {
-    const none = new Float64Array(problem.links.length)
-    const heads = Float64Array.from(problem.nodes, (node) => node.headM ?? NaN)
     return {
-      running: { flowsM3PerS: none, headsM: heads, frictionM: none, fittingsM: none },
+      flowsM3PerS: new Float64Array(network.problem.links.length),
+      headsM: Float64Array.from(network.problem.nodes, (node) => node.headM ?? NaN),
       iterations: outcome.iterations,
       unsettledLinkId: outcome.linkId,
     }
   }
   const { flowsM3PerS, headsM } = outcome.value
-  flowsM3PerS.forEach((flow, l) => {
-    if (Math.abs(flow) < NO_FLOW_M3_PER_S) flowsM3PerS[l] = 0
-  })
-  return {
-    running: { flowsM3PerS, headsM, ...linkLosses(problem, flowsM3PerS, scale) },
-    iterations: outcome.iterations,
-    unsettledLinkId: null,
+  for (let l = 0; l < flowsM3PerS.length; l++) {
+    if (Math.abs(flowsM3PerS[l]!) < NO_FLOW_M3_PER_S) flowsM3PerS[l] = 0
   }
+  return { flowsM3PerS, headsM, iterations: outcome.iterations, unsettledLinkId: null }
 }
 
-function linkLosses({ links, water }: NetworkProblem, flows: Float64Array, scale: LossScale) {
-  const frictions = new Float64Array(links.length)
-  const fittings = new Float64Array(links.length)
-  links.forEach(({ line, tables }, l) => {
-    const { frictionM, fittingsM } = lineLoss(line, flows[l]!, water, scale)
-    frictions[l] = frictionM
-    fittings[l] = tables.reduce((sum, table) => sum + tableLossM(table, flows[l]!), fittingsM)
-  })
-  return { frictionM: frictions, fittingsM: fittings }
+/** The same with what every link loses. */
+export function run(network: Network, from?: Float64Array): Ran {
+  return withLosses(network, flowThrough(network, from))
+}
+
+const LOSS: LinkLoss = { frictionM: 0, fittingsM: 0 }
+
+/** What is lost where these flows run. */
+export function withLosses({ problem, live, laws, scale }: Network, flowing: Flowing): Ran {
+  const { flowsM3PerS, headsM, iterations, unsettledLinkId } = flowing
+  const frictionM = new Float64Array(problem.links.length)
+  const fittingsM = new Float64Array(problem.links.length)
+  for (let i = 0; i < live.length; i++) {
+    const link = live[i]!
+    linkLoss(laws[i]!, flowsM3PerS[link]!, LOSS, scale)
+    frictionM[link] = LOSS.frictionM
+    fittingsM[link] = LOSS.fittingsM
+  }
+  return {
+    running: { flowsM3PerS, headsM, frictionM, fittingsM },
+    iterations,
+    unsettledLinkId,
+  }
 }
 
 /** The network as computed, and with each group of losses at either end of its band. */
@@ -69,19 +85,24 @@ export interface Banded {
   readonly frictionDown: Running
 }
 
-/** `known`: the same network's own answer, where it has been found already. */
-export function runBanded(problem: NetworkProblem, known?: Ran): Banded {
-  const network = makeNetwork(problem)
-  const ran = known ?? run(network, AS_COMPUTED)
-  const from = ran.running.flowsM3PerS
-  const at = (scale: LossScale) => run(rescaled(network, scale), scale, from).running
+/** A network that rests, with each group of its losses at either end of its band. */
+export function runBanded(network: Network, ran: Ran): Banded {
+  const here = ran.running.flowsM3PerS
+  const at = (scale: LossScale, from: Float64Array) => run(rescaled(network, scale), from).running
+  const fittingsUp = at({ friction: 1, fittings: 1 + FITTINGS_BAND }, here)
+  const frictionUp = at({ friction: 1 + FRICTION_BAND, fittings: 1 }, here)
   return {
     ran,
-    fittingsUp: at({ friction: 1, fittings: 1 + FITTINGS_BAND }),
-    fittingsDown: at({ friction: 1, fittings: 1 - FITTINGS_BAND }),
-    frictionUp: at({ friction: 1 + FRICTION_BAND, fittings: 1 }),
-    frictionDown: at({ friction: 1 - FRICTION_BAND, fittings: 1 }),
+    fittingsUp,
+    fittingsDown: at({ friction: 1, fittings: 1 - FITTINGS_BAND }, across(here, fittingsUp)),
+    frictionUp,
+    frictionDown: at({ friction: 1 - FRICTION_BAND, fittings: 1 }, across(here, frictionUp)),
   }
+}
+
+/** As far from here as the other end of the band is, the other way: a first guess. */
+function across(here: Float64Array, { flowsM3PerS }: Running): Float64Array {
+  return here.map((flow, l) => 2 * flow - flowsM3PerS[l]!)
 }
 
 /** Half width of a figure: half differences of each group, root sum of squares. */

@@ -2,10 +2,12 @@ import { kAt } from '../fitting/loss.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../pipe/flow.ts'
 import { frictionFactor, regimeAt } from '../pipe/friction.ts'
 import { leastSpeedToLift } from '../pump/curve.ts'
-import type { FrictionLoss } from '../run/losses.ts'
+import type { FrictionLoss, PieceLosses } from '../run/losses.ts'
+import type { PlacedPiece } from '../run/path.ts'
 import { endFlow } from './ends.ts'
-import type { LaidLine } from './layout/lay-lines.ts'
+import type { LaidLine } from './layout/laid-line.ts'
 import { pathTo, pumpOf, type Layout, type PathPart } from './layout/layout.ts'
+import type { Segment } from './layout/segments.ts'
 import { tableLossM } from '../network/laws.ts'
 import { halfWidth, type Banded, type Running } from './running.ts'
 import type { LineStatus, SolvedLine, SolvedPiece, SolvedPump, SolvedStretch } from './solved.ts'
@@ -25,13 +27,7 @@ export function solveLine(
   const flowAtEnd = (at: Running) => endFlow(layout, at, lineIndex)
   const along = (of: 'frictionM' | 'fittingsM') => (at: Running) => sumAlong(path, at[of])
   const liftM = endHeadM(layout, laid, running) - laidPump.sourceLevelM
-  const pieces = own.flatMap((segment) =>
-    laid.placed
-      .slice(segment.firstPiece, segment.endPiece)
-      .map((_, i) =>
-        solvePiece(layout, laid, segment.firstPiece + i, running.flowsM3PerS[segment.link]!),
-      ),
-  )
+  const pieces = solvePieces(layout, laid, own, running)
   const fastest = fastestOf(pieces)
   const flowM3PerS = flowAtEnd(running)
   return {
@@ -97,37 +93,53 @@ function endBoreM(laid: LaidLine, outletBoreM: number): number {
 }
 
 function fastestOf(pieces: readonly SolvedPiece[]): SolvedPiece | null {
+  let fastest: SolvedPiece | null = null
+  for (const piece of pieces) {
+    if (piece.kind === 'nozzle') continue
+    if (fastest === null || piece.speedMPerS > fastest.speedMPerS) fastest = piece
+  }
+  return fastest
+}
+
+function solvePieces(
+  layout: Layout,
+  laid: LaidLine,
+  segments: readonly Segment[],
+  { flowsM3PerS }: Running,
+): SolvedPiece[] {
+  const pieces: SolvedPiece[] = []
+  for (const { link, firstPiece, endPiece } of segments) {
+    const pipe = new PipeAt(layout, flowsM3PerS[link]!)
+    for (let i = firstPiece; i < endPiece; i++) {
+      pieces.push(solvePiece(pipe, laid.placed[i]!, laid.losses[i]!))
+    }
+  }
   return pieces
-    .filter((piece) => piece.kind !== 'nozzle')
-    .reduce<SolvedPiece | null>(
-      (best, piece) => (best === null || piece.speedMPerS > best.speedMPerS ? piece : best),
-      null,
-    )
 }
 
 function solvePiece(
-  layout: Layout,
-  laid: LaidLine,
-  index: number,
-  flowM3PerS: number,
+  pipe: PipeAt,
+  { piece, from, to, boreBeforeM }: PlacedPiece,
+  { friction, fittings, table, shut }: PieceLosses,
 ): SolvedPiece {
-  const placed = laid.placed[index]!
-  const { friction, fittings, table, shut } = laid.losses[index]!
-  const boreM = fittings.reduce((least, one) => Math.min(least, one.boreM), placed.boreBeforeM)
-  const { speed, re, head } = atBore(layout, flowM3PerS, boreM)
+  const { flowM3PerS } = pipe
   const flowing = flowM3PerS !== 0
-  const fittingLossM = fittings.reduce((total, one) => {
-    const here = atBore(layout, flowM3PerS, one.boreM)
-    return total + (flowing ? kAt(one.loss, here.re) * here.head : 0)
-  }, 0)
-  const f = friction && flowing ? friction.factor * frictionFactor(re, relative(friction)) : null
+  let boreM = boreBeforeM
+  let fittingLossM = 0
+  for (const one of fittings) {
+    boreM = Math.min(boreM, one.boreM)
+    const here = pipe.at(one.boreM)
+    if (flowing) fittingLossM += kAt(one.loss, here.re) * here.head
+  }
+  const { speed, re, head } = pipe.at(boreM)
+  const f = friction && flowing ? pipe.factor(friction) : null
   const frictionM = friction && f !== null ? ((f * friction.lengthM) / boreM) * head : 0
   const tableM = table ? tableLossM(table, flowM3PerS) : 0
   return {
-    pieceId: placed.piece.id,
-    kind: placed.piece.kind,
-    from: placed.from,
-    to: placed.to,
+    pieceId: piece.id,
+    kind: piece.kind,
+    from,
+    to,
     flowM3PerS,
     boreM,
     speedMPerS: speed,
@@ -144,42 +156,79 @@ function solveStretches(
   path: readonly PathPart[],
   { flowsM3PerS }: Running,
 ): SolvedStretch[] {
-  const alike = new Map<string, { friction: FrictionLoss; flow: number }>()
-  for (const part of path) {
-    for (const { link, firstPiece, endPiece } of part.segments) {
+  const alike: { friction: FrictionLoss; lengthM: number; flow: number }[] = []
+  for (const { lineIndex, segments } of path) {
+    const { losses } = layout.lines[lineIndex]!
+    for (const { link, firstPiece, endPiece } of segments) {
       const flow = flowsM3PerS[link]!
-      for (const { friction } of layout.lines[part.lineIndex]!.losses.slice(firstPiece, endPiece)) {
+      for (let i = firstPiece; i < endPiece; i++) {
+        const { friction } = losses[i]!
         if (!friction) continue
-        const key = `${friction.boreM}/${friction.roughnessM}/${friction.factor}/${flow}`
-        const lengthM = (alike.get(key)?.friction.lengthM ?? 0) + friction.lengthM
-        alike.set(key, { friction: { ...friction, lengthM }, flow })
+        const same = alike.find((one) => one.flow === flow && sameWall(one.friction, friction))
+        if (same) same.lengthM += friction.lengthM
+        else alike.push({ friction, lengthM: friction.lengthM, flow })
       }
     }
   }
-  return [...alike.values()].map(({ friction, flow }) => {
-    const { speed, re, head } = atBore(layout, flow, friction.boreM)
-    const f = flow === 0 ? 0 : friction.factor * frictionFactor(re, relative(friction))
+  return alike.map(({ friction, lengthM, flow }) => {
+    const pipe = new PipeAt(layout, flow)
+    const { speed, re, head } = pipe.at(friction.boreM)
+    const f = flow === 0 ? 0 : pipe.factor(friction)
     return {
       boreM: friction.boreM,
-      lengthM: friction.lengthM,
+      lengthM,
       speedMPerS: speed,
       reynolds: re,
       regime: regimeAt(re),
       frictionFactor: f,
-      lossM: ((f * friction.lengthM) / friction.boreM) * head,
+      lossM: ((f * lengthM) / friction.boreM) * head,
     }
   })
 }
 
-function relative({ roughnessM, boreM }: FrictionLoss): number {
-  return roughnessM / boreM
+function sameWall(a: FrictionLoss, b: FrictionLoss): boolean {
+  return a.boreM === b.boreM && a.roughnessM === b.roughnessM && a.factor === b.factor
 }
 
-function atBore({ water }: Layout, flowM3PerS: number, boreM: number) {
-  const speed = speedMPerS(Math.abs(flowM3PerS), boreM)
-  return {
-    speed,
-    re: reynolds(speed, boreM, water.kinematicM2PerS),
-    head: velocityHeadM(speed),
+/** A flow on a bore. */
+interface AtBore {
+  readonly speed: number
+  readonly re: number
+  readonly head: number
+}
+
+/** One flow in pipe: what it is on a bore, and its friction, worked out anew only when they change. */
+class PipeAt {
+  readonly #kinematicM2PerS: number
+  #boreM = NaN
+  #atBore: AtBore = { speed: 0, re: 0, head: 0 }
+  #wall: FrictionLoss | null = null
+  #factor = 0
+
+  constructor(
+    { water }: Layout,
+    readonly flowM3PerS: number,
+  ) {
+    this.#kinematicM2PerS = water.kinematicM2PerS
+  }
+
+  at(boreM: number): AtBore {
+    if (boreM !== this.#boreM) {
+      const speed = speedMPerS(Math.abs(this.flowM3PerS), boreM)
+      const re = reynolds(speed, boreM, this.#kinematicM2PerS)
+      this.#atBore = { speed, re, head: velocityHeadM(speed) }
+      this.#boreM = boreM
+    }
+    return this.#atBore
+  }
+
+  /** Darcy friction factor with its hose factor. */
+  factor(friction: FrictionLoss): number {
+    if (!this.#wall || !sameWall(this.#wall, friction)) {
+      const { boreM, roughnessM, factor } = friction
+      this.#factor = factor * frictionFactor(this.at(boreM).re, roughnessM / boreM)
+      this.#wall = friction
+    }
+    return this.#factor
   }
 }

@@ -15,8 +15,11 @@ export interface RanReturn {
   readonly intoTank: (tankId: string) => { flowM3PerS: number; flowBandM3PerS: number }
 }
 
-export function solveReturn({ design, layout, ran }: Settled, netVolumeM3: number): RanReturn {
-  const banded = runBanded(layout.problem, ran)
+export function solveReturn(
+  { design, layout, network, ran }: Settled,
+  netVolumeM3: number,
+): RanReturn {
+  const banded = runBanded(network, ran)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, null)
@@ -27,7 +30,8 @@ export function solveReturn({ design, layout, ran }: Settled, netVolumeM3: numbe
   const returnSide: SolvedReturn = {
     status: lead.status,
     leadLineId: lead.lineId,
-    ...all,
+    flowM3PerS: all.flowM3PerS,
+    flowBandM3PerS: all.flowBandM3PerS,
     turnoverPerH: perVolume === null ? null : all.flowM3PerS * perVolume,
     turnoverBandPerH: perVolume === null ? null : all.flowBandM3PerS * perVolume,
     wirePowerW: total('wirePowerW'),

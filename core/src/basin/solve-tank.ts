@@ -1,13 +1,14 @@
 import { specificGravity } from '../fluid/density.ts'
 import { conductivityMSPerCm } from '../fluid/salinity.ts'
-import { waterAt } from '../fluid/water.ts'
+import { waterAt, type WaterReading } from '../fluid/water.ts'
+import { kept } from '../numeric/kept.ts'
 import { grossVolumeM3, rockVolumeM3, sandDepthM, sandVolumeM3 } from '../tank/volume.ts'
-import { surfaceM, type BasinDesign, type DisplayTank } from './design.ts'
+import { surfaceM, type DisplayTank } from './design.ts'
 import type { SolvedTank, SolvedWater } from './solved.ts'
 
 const HOUR_S = 3600
 
-export function solveWater({ water: reading }: BasinDesign): SolvedWater {
+export const solveWater = kept((reading: WaterReading): SolvedWater => {
   const { salinityPpt, temperatureC } = reading
   const conductivity = conductivityMSPerCm(salinityPpt, temperatureC)
   return {
@@ -15,20 +16,36 @@ export function solveWater({ water: reading }: BasinDesign): SolvedWater {
     specificGravity: specificGravity(salinityPpt, temperatureC),
     conductivityMSPerCm: Number.isNaN(conductivity) ? null : conductivity,
   }
-}
+})
 
-/** A tank before it is known what its lines bring. */
-export type StillTank = Omit<
+/** What is in a tank. */
+export type TankVolumes = Pick<
   SolvedTank,
-  'flowM3PerS' | 'flowBandM3PerS' | 'turnoverPerH' | 'turnoverBandPerH'
+  'grossVolumeM3' | 'rockVolumeM3' | 'sandVolumeM3' | 'netVolumeM3'
 >
 
-export function solveTank(tank: DisplayTank, densityKgPerM3: number): StillTank {
-  const { displacement } = tank
+export function tankVolumes(tank: DisplayTank): TankVolumes {
   const gross = grossVolumeM3(tank)
-  const rock = rockVolumeM3(displacement)
-  const sand = sandVolumeM3(displacement)
-  const net = Math.max(0, gross - rock - sand)
+  const rock = rockVolumeM3(tank.displacement)
+  const sand = sandVolumeM3(tank.displacement)
+  return {
+    grossVolumeM3: gross,
+    rockVolumeM3: rock,
+    sandVolumeM3: sand,
+    netVolumeM3: Math.max(0, gross - rock - sand),
+  }
+}
+
+/** A tank with what its lines bring. */
+export function solveTank(
+  tank: DisplayTank,
+  volumes: TankVolumes,
+  densityKgPerM3: number,
+  { flowM3PerS, flowBandM3PerS }: { flowM3PerS: number; flowBandM3PerS: number },
+): SolvedTank {
+  const { displacement } = tank
+  const { grossVolumeM3: gross, rockVolumeM3: rock, sandVolumeM3: sand, netVolumeM3: net } = volumes
+  const perVolume = net > 0 ? HOUR_S / net : null
   return {
     tankId: tank.id,
     grossVolumeM3: gross,
@@ -40,17 +57,6 @@ export function solveTank(tank: DisplayTank, densityKgPerM3: number): StillTank 
     contentsMassKg: net * densityKgPerM3 + displacement.rockMassKg + displacement.sandMassKg,
     wantedFlowM3PerS: (tank.turnoverPerH * net) / HOUR_S,
     surfaceM: surfaceM(tank),
-  }
-}
-
-/** The tank with what its lines bring. */
-export function fedTank(
-  still: StillTank,
-  { flowM3PerS, flowBandM3PerS }: { flowM3PerS: number; flowBandM3PerS: number },
-): SolvedTank {
-  const perVolume = still.netVolumeM3 > 0 ? HOUR_S / still.netVolumeM3 : null
-  return {
-    ...still,
     flowM3PerS,
     flowBandM3PerS,
     turnoverPerH: perVolume === null ? null : flowM3PerS * perVolume,

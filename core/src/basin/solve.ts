@@ -4,7 +4,7 @@ import { settle } from './loop/settle.ts'
 import { solveGravity } from './loop/solve-gravity.ts'
 import { rulesOfThumb } from './rules-of-thumb.ts'
 import { solveReturn } from './solve-return.ts'
-import { fedTank, solveTank, solveWater } from './solve-tank.ts'
+import { solveTank, solveWater, tankVolumes } from './solve-tank.ts'
 import type { SolvedReturn, SolvedTank } from './solved.ts'
 import { leadOf, type SolvedBasin, type Totals } from './solved-basin.ts'
 
@@ -15,23 +15,27 @@ import { leadOf, type SolvedBasin, type Totals } from './solved-basin.ts'
 export function solveBasin(given: BasinDesign): SolvedBasin {
   const settled = settle(given)
   const { design, layout } = settled
-  const water = solveWater(design)
-  const still = design.tanks.map((tank) => solveTank(tank, water.densityKgPerM3))
-  const netVolumeM3 = still.reduce((sum, tank) => sum + tank.netVolumeM3, 0)
+  const water = solveWater(design.water)
+  const volumes = design.tanks.map(tankVolumes)
+  const netVolumeM3 = volumes.reduce((sum, tank) => sum + tank.netVolumeM3, 0)
   const { returnSide, intoTank } = solveReturn(settled, netVolumeM3)
-  const tanks = still.map((tank) => fedTank(tank, intoTank(tank.tankId)))
-  const figures = {
+  const tanks = design.tanks.map((tank, i) =>
+    solveTank(tank, volumes[i]!, water.densityKgPerM3, intoTank(tank.id)),
+  )
+  const { overflows, drains, sump, loop } = solveGravity(settled, intoTank)
+  const lead = leadOf({ returnSide })
+  const solving = { design, layout, settled, tanks, water, overflows, drains, sump, returnSide }
+  return {
     tanks,
     water,
-    ...solveGravity(settled, intoTank),
+    overflows,
+    drains,
+    sump,
+    loop,
     returnSide,
-  }
-  const lead = leadOf({ returnSide })
-  return {
-    ...figures,
     totals: totalsOf(tanks, returnSide),
     rulesOfThumb: rulesOfThumb(layout, lead, tanks[0]!.turnoverPerH),
-    findings: findingsOf({ design, layout, settled, ...figures }),
+    findings: findingsOf(solving),
   }
 }
 

@@ -1,3 +1,4 @@
+import { gather } from '../numeric/gather.ts'
 import type { Finding } from './finding/finding.ts'
 import type { RulesOfThumb } from './rules-of-thumb.ts'
 import type { SolvedDrain, SolvedLoop, SolvedOverflow, SolvedSump } from './solved-gravity.ts'
@@ -39,7 +40,7 @@ export function leadOf({ returnSide }: Pick<SolvedBasin, 'returnSide'>): SolvedL
 
 /** What the worst single blocked pipe leaves to a rim, m; nil when it spills; null: no drain is told. */
 export function leastDrainMargin(overflows: readonly SolvedOverflow[]): number | null {
-  const rows = overflows.flatMap(({ blocked }) =>
+  const rows = gather(overflows, ({ blocked }) =>
     blocked.filter(({ drainIds }) => drainIds.length === 1),
   )
   return rows.length > 0 ? Math.min(...rows.map(({ marginM }) => marginM)) : null

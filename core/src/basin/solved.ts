@@ -1,6 +1,6 @@
 import type { Regime } from '../pipe/friction.ts'
 import type { Point } from '../run/path.ts'
-import type { RunEnd } from './layout/lay-lines.ts'
+import type { RunEnd } from './layout/laid-line.ts'
 
 export interface SolvedTank {
   readonly tankId: string

@@ -1,4 +1,3 @@
-import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
 import { pumpPower, wirePowerW } from '../pump/power.ts'
 import type { PumpPart } from '../pump/part.ts'
@@ -42,7 +41,7 @@ export function swappedIn(
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
   const layout = layOutRunning(design)
-  const { running } = run(makeNetwork(layout.problem), AS_COMPUTED)
+  const { running } = run(makeNetwork(layout.problem))
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
   const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)
   return {

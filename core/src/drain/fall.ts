@@ -1,5 +1,5 @@
 import type { Water } from '../fluid/water.ts'
-import { AS_COMPUTED, type Line, type LossScale } from '../network/line.ts'
+import type { Line } from '../network/line.ts'
 import { linkHead, linkLaw, type LinkHead, type LinkLaw } from '../network/laws.ts'
 import type { Pchip } from '../numeric/pchip.ts'
 import { risingRoot } from '../numeric/rising-root.ts'
@@ -10,15 +10,8 @@ export interface Fall {
   readonly shut: boolean
 }
 
-export function makeFall(
-  line: Line,
-  tables: readonly Pchip[],
-  shut: boolean,
-  water: Water,
-  scale: LossScale = AS_COMPUTED,
-): Fall {
-  const link = { id: '', from: 0, to: 1, line, tables, pump: null, oneWay: false, shut }
-  return { law: linkLaw(link, water, scale), shut }
+export function makeFall(line: Line, tables: readonly Pchip[], shut: boolean, water: Water): Fall {
+  return { law: linkLaw({ line, tables, pump: null, oneWay: false }, water), shut }
 }
 
 const AT: LinkHead = { headM: 0, slope: 0 }

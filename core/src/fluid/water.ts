@@ -1,4 +1,5 @@
 import { densityKgPerM3 } from './density.ts'
+import { kept } from '../numeric/kept.ts'
 import { viscosityPaS } from './viscosity.ts'
 
 /** Standard gravity, m/s². */
@@ -18,7 +19,7 @@ export interface Water {
   readonly kinematicM2PerS: number
 }
 
-export function waterAt({ salinityPpt, temperatureC }: WaterReading): Water {
+export const waterAt = kept(({ salinityPpt, temperatureC }: WaterReading): Water => {
   const density = densityKgPerM3(salinityPpt, temperatureC)
   const viscosity = viscosityPaS(salinityPpt, temperatureC)
   return {
@@ -26,4 +27,4 @@ export function waterAt({ salinityPpt, temperatureC }: WaterReading): Water {
     viscosityPaS: viscosity,
     kinematicM2PerS: viscosity / density,
   }
-}
+})

@@ -1,3 +1,4 @@
+import { gather } from '../numeric/gather.ts'
 import { makeEnvelope, type Envelope } from '../numeric/envelope.ts'
 import type { NetworkProblem } from './problem.ts'
 
@@ -19,7 +20,7 @@ const CUT_OFF = -2
  * off, and so are its links: nothing flows there.
  */
 export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
-  const open = links.flatMap((link, l) => (link.shut || link.from === link.to ? [] : [l]))
+  const open = gather(links, (link, l) => (link.shut || link.from === link.to ? [] : [l]))
   const beside: number[][] = nodes.map(() => [])
   for (const l of open) {
     beside[links[l]!.from]!.push(links[l]!.to)
@@ -27,7 +28,7 @@ export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
   }
   const row = Int32Array.from(nodes, (node) => (node.headM === null ? CUT_OFF : KNOWN))
   const found: number[] = []
-  const queue = nodes.flatMap((node, n) => (node.headM === null ? [] : [n]))
+  const queue = gather(nodes, (node, n) => (node.headM === null ? [] : [n]))
   for (let at = 0; at < queue.length; at++) {
     for (const next of beside[queue[at]!]!) {
       if (row[next] !== CUT_OFF) continue

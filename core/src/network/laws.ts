@@ -3,7 +3,7 @@ import { evaluatePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
 import { frictionAt, type FrictionAt } from '../pipe/friction.ts'
 import { boreAreaM2 } from '../pipe/flow.ts'
 import { FORCED_BACK_K } from '../pump/curve.ts'
-import type { LossScale } from './line.ts'
+import { AS_COMPUTED, type LossScale } from './line.ts'
 import type { LinkPump, NetworkLink } from './problem.ts'
 
 /** Resistance of a check valve that is pushed shut, s/m²: 1 m of head leaks 1e-9 m³/s, which the last step takes away. */
@@ -23,8 +23,9 @@ interface BoreLaw {
   /** V²/2g = q² × this. */
   readonly velocityHeadPerFlow2: number
   readonly walls: readonly WallLaw[]
-  readonly km: number
-  readonly k: number
+  readonly fittingKm: number
+  readonly fittingK: number
+  readonly exitK: number
 }
 
 /** One link's law, ready to be asked thousands of times. */
@@ -33,7 +34,8 @@ export interface LinkLaw {
   readonly tables: readonly Pchip[]
   readonly pump: LinkPump | null
   readonly pumpVelocityHeadPerFlow2: number
-  readonly oneWay: boolean
+  /** Moves with the water its end stands in. */
+  oneWay: boolean
 }
 
 /** Head lost along a link and its slope, written into by `linkHead`. */
@@ -43,17 +45,21 @@ export interface LinkHead {
   slope: number
 }
 
-export function linkLaw(link: NetworkLink, water: Water, scale: LossScale): LinkLaw {
+/** What the law stands on of a link: all but its place in a network. */
+export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump' | 'oneWay'>
+
+export function linkLaw(link: LinkParts, water: Water): LinkLaw {
   const bores = link.line.map((stretch): BoreLaw => ({
     rePerFlow: stretch.boreM / (stretch.areaM2 * water.kinematicM2PerS),
     velocityHeadPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * stretch.areaM2 ** 2),
     walls: stretch.walls.map((wall) => ({
       relativeRoughness: wall.relativeRoughness,
-      lengthOverBore: (scale.friction * wall.weightedLengthM) / stretch.boreM,
+      lengthOverBore: wall.weightedLengthM / stretch.boreM,
       friction: { factor: 0, slope: 0, inverseRoot: 0 },
     })),
-    km: scale.fittings * stretch.fittingKm,
-    k: scale.fittings * stretch.fittingK + stretch.exitK,
+    fittingKm: stretch.fittingKm,
+    fittingK: stretch.fittingK,
+    exitK: stretch.exitK,
   }))
   const pumpAreaM2 = link.pump ? boreAreaM2(link.pump.outletBoreM) : 1
   return {
@@ -65,13 +71,23 @@ export function linkLaw(link: NetworkLink, water: Water, scale: LossScale): Link
   }
 }
 
+/** Lets the next search begin as if it were the first, so that an answer hangs on nothing that was asked before. */
+export function forgetFriction({ bores }: LinkLaw): void {
+  for (const { walls } of bores) for (const { friction } of walls) friction.inverseRoot = 0
+}
+
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
-export function linkHead(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
+export function linkHead(
+  law: LinkLaw,
+  flowM3PerS: number,
+  into: LinkHead,
+  scale: LossScale = AS_COMPUTED,
+): void {
   if (law.oneWay && flowM3PerS < 0) return pushedShut(law, flowM3PerS, into)
   const size = Math.abs(flowM3PerS)
   into.headM = 0
   into.slope = 0
-  for (const bore of law.bores) addBore(bore, size, into)
+  for (const bore of law.bores) addBore(bore, size, into, scale)
   for (const table of law.tables) addTable(table, size, into)
   if (flowM3PerS < 0) into.headM = -into.headM
   if (law.pump) addPump(law.pump, law.pumpVelocityHeadPerFlow2, flowM3PerS, into)
@@ -84,25 +100,57 @@ function pushedShut(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
   into.slope = SHUT_RESISTANCE
 }
 
-function addBore(bore: BoreLaw, size: number, into: LinkHead): void {
+function addBore(bore: BoreLaw, size: number, into: LinkHead, scale: LossScale): void {
   const { rePerFlow, velocityHeadPerFlow2: perFlow2 } = bore
+  const k = scale.fittings * bore.fittingK + bore.exitK
   const re = size * rePerFlow
   // Km/Re × q² is linear in q, and so is laminar friction: neither divides by a flow of nil.
-  const linear = (perFlow2 * bore.km) / rePerFlow
-  into.headM += (perFlow2 * bore.k * size + linear) * size
-  into.slope += 2 * perFlow2 * bore.k * size + linear
+  const linear = (perFlow2 * scale.fittings * bore.fittingKm) / rePerFlow
+  into.headM += (perFlow2 * k * size + linear) * size
+  into.slope += 2 * perFlow2 * k * size + linear
   for (const { relativeRoughness, lengthOverBore, friction } of bore.walls) {
     if (re < 1) {
-      const laminar = (64 * perFlow2 * lengthOverBore) / rePerFlow
+      const laminar = (64 * scale.friction * perFlow2 * lengthOverBore) / rePerFlow
       into.headM += laminar * size
       into.slope += laminar
       continue
     }
     frictionAt(re, relativeRoughness, friction)
-    const once = perFlow2 * lengthOverBore * size
+    const once = scale.friction * perFlow2 * lengthOverBore * size
     into.headM += once * friction.factor * size
     into.slope += once * (2 * friction.factor + friction.slope * re)
   }
+}
+
+/** The two groups of a link's losses, written into by `linkLoss`. */
+export interface LinkLoss {
+  frictionM: number
+  /** Fittings, devices and the exit. */
+  fittingsM: number
+}
+
+/** What a flow's size loses in a link's pipe, fittings and devices, its pump apart. */
+export function linkLoss(
+  { bores, tables }: LinkLaw,
+  flowM3PerS: number,
+  into: LinkLoss,
+  scale: LossScale,
+): void {
+  into.frictionM = 0
+  into.fittingsM = 0
+  const size = Math.abs(flowM3PerS)
+  if (size === 0) return
+  for (const bore of bores) {
+    const re = size * bore.rePerFlow
+    const headM = bore.velocityHeadPerFlow2 * size * size
+    const fittingK = bore.fittingKm / re + bore.fittingK
+    into.fittingsM += (scale.fittings * fittingK + bore.exitK) * headM
+    for (const { relativeRoughness, lengthOverBore, friction } of bore.walls) {
+      frictionAt(re, relativeRoughness, friction)
+      into.frictionM += scale.friction * friction.factor * lengthOverBore * headM
+    }
+  }
+  for (const table of tables) into.fittingsM += tableLossM(table, size)
 }
 
 /** Head a device loses for the size of a flow; past its last point it goes on with the flow's square. */

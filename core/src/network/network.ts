@@ -2,7 +2,7 @@ import { boreAreaM2 } from '../pipe/flow.ts'
 import { orderJunctions } from './junctions.ts'
 import { linkLaw, type LinkLaw } from './laws.ts'
 import { AS_COMPUTED, type LossScale } from './line.ts'
-import type { NetworkProblem } from './problem.ts'
+import type { NetworkLink, NetworkProblem } from './problem.ts'
 import type { Envelope } from '../numeric/envelope.ts'
 
 /** First guess of the water's speed in every link, m/s. */
@@ -21,6 +21,7 @@ export interface Network {
   readonly fromNode: Int32Array
   readonly toNode: Int32Array
   readonly laws: readonly LinkLaw[]
+  readonly scale: LossScale
   readonly guess: Float64Array
   readonly flow: Float64Array
   readonly head: Float64Array
@@ -36,19 +37,26 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
   const { nodes, links, water } = problem
   const { live, row, envelope } = orderJunctions(problem)
   const room = () => new Float64Array(live.length)
-  const alive = live.map((l) => links[l]!)
+  const fromNode = new Int32Array(live.length)
+  const toNode = new Int32Array(live.length)
+  const guess = room()
+  const laws = live.map((l, i) => {
+    const link = links[l]!
+    fromNode[i] = link.from
+    toNode[i] = link.to
+    guess[i] = guessOf(link)
+    return linkLaw(link, water)
+  })
   return {
     problem,
     envelope,
     row,
     live: Int32Array.from(live),
-    fromNode: Int32Array.from(alive, (link) => link.from),
-    toNode: Int32Array.from(alive, (link) => link.to),
-    laws: alive.map((link) => linkLaw(link, water, scale)),
-    guess: Float64Array.from(alive, ({ line, pump }) => {
-      const boreM = line[0]?.boreM ?? pump?.outletBoreM
-      return boreM === undefined ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
-    }),
+    fromNode,
+    toNode,
+    laws,
+    scale,
+    guess,
     flow: room(),
     head: room(),
     slope: room(),
@@ -59,18 +67,12 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
   }
 }
 
-/** The same network with its losses scaled: for the honest band. */
-export function rescaled(network: Network, scale: LossScale): Network {
-  const { problem, live } = network
-  const laws = Array.from(live, (l) => linkLaw(problem.links[l]!, problem.water, scale))
-  return { ...network, laws }
+function guessOf({ line, pump }: NetworkLink): number {
+  const boreM = line[0]?.boreM ?? pump?.outletBoreM
+  return boreM === undefined ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
 }
 
-/** The same network against other known heads; which links carry water must not change. */
-export function withHeads(network: Network, problem: NetworkProblem): Network {
-  const { row } = network
-  const nodeHead = Float64Array.from(problem.nodes, (node, n) =>
-    row[n] === -2 ? NaN : (node.headM ?? 0),
-  )
-  return { ...network, problem, nodeHead }
+/** The same network with its losses scaled: for the honest band. */
+export function rescaled(network: Network, scale: LossScale): Network {
+  return { ...network, scale }
 }

@@ -64,9 +64,9 @@ function startFlow({ live, laws }: Network, i: number, from: Float64Array): numb
   return flow === 0 && laws[i]!.oneWay ? -SEEP_M3_PER_S : flow
 }
 
-function evaluate({ laws, flow, head, slope }: Network): void {
+function evaluate({ laws, scale, flow, head, slope }: Network): void {
   for (let i = 0; i < laws.length; i++) {
-    linkHead(laws[i]!, flow[i]!, trial)
+    linkHead(laws[i]!, flow[i]!, trial, scale)
     head[i] = trial.headM
     slope[i] = trial.slope > LEAST_SLOPE ? trial.slope : LEAST_SLOPE
   }

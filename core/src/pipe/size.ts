@@ -1,4 +1,10 @@
-import { SERIES_SIZES, seriesWords, type PipeSeries, type SeriesSize } from './series.ts'
+import {
+  PIPE_SERIES,
+  SERIES_SIZES,
+  seriesWords,
+  type PipeSeries,
+  type SeriesSize,
+} from './series.ts'
 
 /** A pipe or hose as the keeper names it. */
 export interface PipeSize {
@@ -17,8 +23,15 @@ export const RIBBED_FACTOR = 2
 
 /** The row of the standard, or null when the series has no such size. */
 export function seriesSize({ series, size }: Pick<PipeSize, 'series' | 'size'>): SeriesSize | null {
-  return SERIES_SIZES[series].find((row) => row.size === size) ?? null
+  return ROWS[series].get(size) ?? null
 }
+
+const ROWS = Object.fromEntries(
+  PIPE_SERIES.map((series) => [
+    series,
+    new Map(SERIES_SIZES[series].map((row) => [row.size, row] as const)),
+  ]),
+) as unknown as Readonly<Record<PipeSeries, ReadonlyMap<string, SeriesSize>>>
 
 /** Bore and trade size of a pipe; throws on a size the series does not have (the contract refuses it first). */
 export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {

@@ -1,3 +1,4 @@
+import { kept } from '../numeric/kept.ts'
 import { evaluatePchip, makePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
 import { speedMPerS, velocityHeadM } from '../pipe/flow.ts'
 import type { PumpPart } from './part.ts'
@@ -19,16 +20,10 @@ export interface PumpCurve {
 /** K of a stopped pump, and of one that water is forced back through, on its outlet bore (choice). */
 export const FORCED_BACK_K = 4
 
-export function pumpCurve(part: PumpPart): PumpCurve {
-  const known = MADE.get(part)
-  if (known) return known
-  const made = part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part)
-  MADE.set(part, made)
-  return made
-}
-
-/** A part never changes, so its curve is made once; it goes when the part goes. */
-const MADE = new WeakMap<PumpPart, PumpCurve>()
+/** The curve of a part, as its maker prints it. */
+export const pumpCurve = kept((part: PumpPart): PumpCurve =>
+  part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part),
+)
 
 /** H = n² H₁(Q/n) by the affinity laws; with n = 0 the pump gives nothing. */
 export function pumpHeadM(curve: PumpCurve, flowM3PerS: number, speed: number): number {

@@ -13,12 +13,12 @@ export function sentence(
   text: string,
   values: Readonly<Record<string, readonly [QuantityName, number]>> = {},
 ): Sentence {
-  return {
-    text,
-    values: Object.fromEntries(
-      Object.entries(values).map(([name, [quantity, si]]) => [name, measured(quantity, si)]),
-    ),
+  const held: Record<string, Measured> = {}
+  for (const name in values) {
+    const [quantity, si] = values[name]!
+    held[name] = measured(quantity, si)
   }
+  return { text, values: held }
 }
 
 export function say({ text, values }: Sentence, family: UnitFamily): string {

@@ -1,4 +1,3 @@
-import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
 import { withPumpAt } from '../network/problem.ts'
 import { pumpHeadM } from '../pump/curve.ts'
@@ -47,7 +46,7 @@ export function ratedNeed(
   const own = layout.problem.links[link]!.pump!
   const at = (times: number) => {
     const larger = { ...own, curve: scaled(pump.curve, times), speed: 1, stopped: false }
-    const { running } = run(makeNetwork(withPumpAt(layout.problem, link, larger)), AS_COMPUTED)
+    const { running } = run(makeNetwork(withPumpAt(layout.problem, link, larger)))
     return { into: tankFlow(layout, running), through: running.flowsM3PerS[link]! }
   }
   const spare = (times: number) => at(times).into - wantedM3PerS

@@ -1,4 +1,3 @@
-import { AS_COMPUTED } from '../network/line.ts'
 import { makeNetwork } from '../network/network.ts'
 import { pumpPower, wirePowerW } from '../pump/power.ts'
 import type { BasinDesign } from '../basin/design.ts'
@@ -20,7 +19,7 @@ export interface Settled {
 
 export function runSettled(design: BasinDesign, pumpIndex = 0): Settled {
   const layout = layOutRunning(design)
-  const { running } = run(makeNetwork(layout.problem), AS_COMPUTED)
+  const { running } = run(makeNetwork(layout.problem))
   const linkFlow = (link: number) => running.flowsM3PerS[link]!
   return {
     layout,

@@ -62,20 +62,29 @@ export function drainBack(stopping: Stopping): DrainBack {
   const pipes = (list: readonly StoppingPipe[]) =>
     sum(list, ({ boreM, lengthM, filledShare }) => boreAreaM2(boreM) * lengthM * filledShare)
   const still = ({ runningLevelM, crestM }: StoppingDisplay) => Math.min(runningLevelM, crestM)
-  const parts = {
-    aboveRimM3: sum(stopping.displays, (one) => one.surfaceM2 * (one.runningLevelM - still(one))),
-    siphonedM3: sum(stopping.displays, (one) =>
-      one.siphonBreakM === null ? 0 : one.surfaceM2 * Math.max(0, still(one) - one.siphonBreakM),
-    ),
-    boxesM3: sum(
-      stopping.boxes,
-      (box) => box.surfaceM2 * Math.max(0, box.runningLevelM - box.drainInletM),
-    ),
-    returnPipesM3: pipes(stopping.returnPipes),
-    drainPipesM3: pipes(stopping.drainPipes),
-    equipmentM3: stopping.equipmentM3,
+  const aboveRimM3 = sum(
+    stopping.displays,
+    (one) => one.surfaceM2 * (one.runningLevelM - still(one)),
+  )
+  const siphonedM3 = sum(stopping.displays, (one) =>
+    one.siphonBreakM === null ? 0 : one.surfaceM2 * Math.max(0, still(one) - one.siphonBreakM),
+  )
+  const boxesM3 = sum(
+    stopping.boxes,
+    (box) => box.surfaceM2 * Math.max(0, box.runningLevelM - box.drainInletM),
+  )
+  const returnPipesM3 = pipes(stopping.returnPipes)
+  const drainPipesM3 = pipes(stopping.drainPipes)
+  const { equipmentM3 } = stopping
+  return {
+    aboveRimM3,
+    siphonedM3,
+    boxesM3,
+    returnPipesM3,
+    drainPipesM3,
+    equipmentM3,
+    totalM3: aboveRimM3 + siphonedM3 + boxesM3 + returnPipesM3 + drainPipesM3 + equipmentM3,
   }
-  return { ...parts, totalM3: sum(Object.values(parts), (part) => part) }
 }
 
 /** Room in the sump from its running levels up to its rim, m³. */

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { waterAt } from '../../src/fluid/water.ts'
-import { halfWidth, runBanded } from '../../src/basin/running.ts'
+import { halfWidth, run, runBanded } from '../../src/basin/running.ts'
 import { flowAtHead } from '../../src/network/flow-at-head.ts'
 import { AS_COMPUTED, lineLoss, makeLine } from '../../src/network/line.ts'
+import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import { brent } from '../../src/numeric/brent.ts'
 import { leastSpeedToLift, pumpCurve, pumpHeadM } from '../../src/pump/curve.ts'
@@ -79,7 +80,8 @@ function problemOf(given: CheckCase): NetworkProblem {
 
 /** Flow, head and losses as the product finds them, with the flow's band. */
 function dutyOf(problem: NetworkProblem) {
-  const banded = runBanded(problem)
+  const network = makeNetwork(problem)
+  const banded = runBanded(network, run(network))
   const { flowsM3PerS, frictionM, fittingsM } = banded.ran.running
   const { curve, speed } = problem.links[0]!.pump!
   const flowM3PerS = flowsM3PerS[0]!

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { linkHead, linkLaw, type LinkHead } from '../../src/network/laws.ts'
-import { AS_COMPUTED } from '../../src/network/line.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import { frictionAt, frictionFactor } from '../../src/pipe/friction.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
@@ -12,7 +11,7 @@ const number = (min: number, max: number) => fc.double({ min, max, noNaN: true }
 
 function headAt(problem: NetworkProblem, link: NetworkLink, flow: number): LinkHead {
   const into = { headM: 0, slope: 0 }
-  linkHead(linkLaw(link, problem.water, AS_COMPUTED), flow, into)
+  linkHead(linkLaw(link, problem.water), flow, into)
   return into
 }
 /** Slope of a function by differences on both sides. */

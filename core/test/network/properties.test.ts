@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { linkHead, linkLaw } from '../../src/network/laws.ts'
-import { AS_COMPUTED, makeLine } from '../../src/network/line.ts'
+import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem, NetworkSolution } from '../../src/network/problem.ts'
 import { MOST_ITERATIONS, solveNetwork } from '../../src/network/solve-network.ts'
@@ -18,7 +18,7 @@ function solved(problem: NetworkProblem, from?: Float64Array): NetworkSolution {
 
 function headOf(problem: NetworkProblem, l: number, flow: number): number {
   const into = { headM: 0, slope: 0 }
-  linkHead(linkLaw(problem.links[l]!, problem.water, AS_COMPUTED), flow, into)
+  linkHead(linkLaw(problem.links[l]!, problem.water), flow, into)
   return into.headM
 }
 

@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { pumpOf } from '../layout/layout.ts'
 import { elbowFindings } from './elbows.ts'
 import { endFindings } from './end.ts'
@@ -21,7 +22,7 @@ export function findingsOf(solving: Solving): Finding[] {
   return [
     ...tankFindings(solving),
     ...flowFindings(solving, lines),
-    ...lines.flatMap((line) => [
+    ...gather(lines, (line) => [
       ...takeoffFindings(line),
       ...endFindings(line),
       ...jointFindings(line),
@@ -30,7 +31,7 @@ export function findingsOf(solving: Solving): Finding[] {
       ...guardFindings(line),
     ]),
     ...pumpFindings(lines),
-    ...overflowCases(solving).flatMap((one) => [...overflowFindings(one), ...drainFindings(one)]),
+    ...gather(overflowCases(solving), (one) => [...overflowFindings(one), ...drainFindings(one)]),
     ...sumpFindings(solving),
   ].sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
 }

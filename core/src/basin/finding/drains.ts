@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { LEAST_SLOPE } from '../../drain/vented.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { drainSize } from '../build/new-drains.ts'
@@ -19,18 +20,18 @@ interface DrainCase {
 
 export function drainFindings(box: OverflowCase): Finding[] {
   const { design, drains } = box.solving
-  const own = design.drains.flatMap((drain, index): DrainCase[] =>
+  const own = gather(design.drains, (drain, index): DrainCase[] =>
     drain.tankId === box.tank.id ? [{ box, drain, index, solved: drains[index]! }] : [],
   )
-  return [...own.flatMap(ofDrain), ...blockedFindings(box, own)]
+  return [...gather(own, ofDrain), ...blockedFindings(box, own)]
 }
 
 function ofDrain(one: DrainCase): Finding[] {
-  return [siphon(one), wetEmergency(one), loud(one), tooLevel(one), joined(one)].flat()
+  return [...siphon(one), ...wetEmergency(one), ...loud(one), ...tooLevel(one), ...joined(one)]
 }
 
 function about(one: DrainCase, found: Found): Finding {
-  return aboutStop('drains', { tankId: one.box.tank.id, drainId: one.drain.id, ...found })
+  return aboutStop('drains', found, { tankId: one.box.tank.id, drainId: one.drain.id })
 }
 
 /** What a siphon wants: its valve set, enough flow, and water over its inlet. */
@@ -129,7 +130,7 @@ function nearAir(one: DrainCase, leastM: number): Finding {
 function wetEmergency(one: DrainCase): Finding[] {
   const { drain, solved, box } = one
   if (drain.role !== 'emergency' || solved.flowM3PerS <= 0) return []
-  const siphons = box.solving.design.drains.flatMap((other, index): DrainCase[] => {
+  const siphons = gather(box.solving.design.drains, (other, index): DrainCase[] => {
     const own = box.solving.drains[index]!
     const tuned = other.tankId === box.tank.id && other.role === 'siphon' && own.match?.opening
     return tuned ? [{ box, drain: other, index, solved: own }] : []
@@ -144,7 +145,7 @@ function wetEmergency(one: DrainCase): Finding[] {
       reason: sentence(
         'Dry, it is an alarm and a reserve. Wet, it is neither: what it should catch has no other way.',
       ),
-      fixes: () => siphons.flatMap(tuneFix),
+      fixes: () => gather(siphons, tuneFix),
     }),
   ]
 }

@@ -1,7 +1,7 @@
 import type { Sentence } from '../../quantity/sentence.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Edit } from '../edit.ts'
-import type { LaidLine } from '../layout/lay-lines.ts'
+import type { LaidLine } from '../layout/laid-line.ts'
 import type { LaidPump, Layout } from '../layout/layout.ts'
 import type { Settled } from '../loop/settle.ts'
 import type { SolvedDrain, SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
@@ -134,32 +134,61 @@ export type Found = Omit<Finding, Needless | 'reason'> &
     readonly fixes?: () => readonly Fix[]
   }
 
-/** A finding of a stop; what is left out is nothing. */
-export function aboutStop(stop: PathStop, { fixes, reason, ...found }: Found): Finding {
-  let tried: readonly Fix[] | undefined
-  return {
-    stop,
-    tankId: null,
-    lineId: null,
-    pieceId: null,
-    drainId: null,
-    chamberId: null,
-    ...found,
-    get reason() {
-      return typeof reason === 'function' ? reason(this.fixes) : reason
-    },
-    get fixes() {
-      tried ??= fixes?.() ?? []
-      return tried
-    },
+/** A finding whose fixes are tried out when someone looks at them, once. */
+class FoundAt implements Finding {
+  readonly code: FindingCode
+  readonly severity: Severity
+  readonly title: Sentence
+  readonly tankId: string | null
+  readonly lineId: string | null
+  readonly pieceId: string | null
+  readonly drainId: string | null
+  readonly chamberId: string | null
+  readonly #reason: Found['reason']
+  readonly #fixes: Found['fixes']
+  #tried: readonly Fix[] | undefined
+
+  constructor(
+    readonly stop: PathStop,
+    found: Found,
+    where: Partial<Pick<Finding, Where>>,
+  ) {
+    this.code = found.code
+    this.severity = found.severity
+    this.title = found.title
+    this.tankId = found.tankId ?? where.tankId ?? null
+    this.lineId = found.lineId ?? where.lineId ?? null
+    this.pieceId = found.pieceId ?? null
+    this.drainId = found.drainId ?? where.drainId ?? null
+    this.chamberId = found.chamberId ?? where.chamberId ?? null
+    this.#reason = found.reason
+    this.#fixes = found.fixes
   }
+
+  get reason(): Sentence {
+    return typeof this.#reason === 'function' ? this.#reason(this.fixes) : this.#reason
+  }
+
+  get fixes(): readonly Fix[] {
+    this.#tried ??= this.#fixes?.() ?? []
+    return this.#tried
+  }
+}
+
+/** A finding of a stop, about what `where` says; what is left out is nothing. */
+export function aboutStop(
+  stop: PathStop,
+  found: Found,
+  where: Partial<Pick<Finding, Where>> = {},
+): Finding {
+  return new FoundAt(stop, found, where)
 }
 
 /** A finding about a line; what is left out is nothing. */
 export function aboutLine({ laid }: LineCase, found: Found): Finding {
   const { end, id } = laid.line
   const tankId = end.at === 'tank' ? end.id : null
-  return aboutStop('return', { tankId, lineId: id, ...found })
+  return aboutStop('return', found, { tankId, lineId: id })
 }
 
 /** Where a line's pieces stand in the design. */

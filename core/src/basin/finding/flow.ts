@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import type { SolvedTank } from '../solved.ts'
 import {
@@ -30,7 +31,7 @@ const STOP_SHARE = 0.5
 export function flowFindings(solving: Solving, lines: readonly LineCase[]): Finding[] {
   const stuck = lines.find(({ laid }) => laid.line.id === solving.returnSide.unsettledLineId)
   if (stuck) return [unsettledFinding(stuck)]
-  return solving.tanks.flatMap((tank, i) => {
+  return gather(solving.tanks, (tank, i) => {
     const feeding = lines.filter(
       ({ laid }) => laid.line.end.at === 'tank' && laid.line.end.id === tank.tankId,
     )

@@ -5,7 +5,7 @@ import { freeId } from './line.ts'
 
 /** Is there what keeps the floor dry and a spare takeoff shut? */
 export function guardFindings(line: LineCase): Finding[] {
-  return [onlyCheckValve(line), spareWithoutValve(line)].flat()
+  return [...onlyCheckValve(line), ...spareWithoutValve(line)]
 }
 
 /** An end under water, held back by a check valve and nothing else. */

@@ -14,7 +14,7 @@ const MATCH_SHARE = 0.15
 
 /** Do the parts meet: pump outlet and line, tee and takeoff, hose and pipe? */
 export function jointFindings(line: LineCase): Finding[] {
-  return [outletMismatch(line), startMismatch(line), joinMismatch(line)].flat()
+  return [...outletMismatch(line), ...startMismatch(line), ...joinMismatch(line)]
 }
 
 function outletMismatch(line: LineCase): Finding[] {

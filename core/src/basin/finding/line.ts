@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { speedMPerS } from '../../pipe/flow.ts'
 import { isHose } from '../../pipe/series.ts'
 import { boreOf, nextSizeUp, sizeWords, type PipeSize } from '../../pipe/size.ts'
@@ -5,25 +6,30 @@ import { sentence } from '../../quantity/sentence.ts'
 import { axisOf, signOf } from '../../run/path.ts'
 import type { ElbowPiece, PipePiece } from '../../run/piece.ts'
 import type { Edit } from '../edit.ts'
+import type { SolvedPiece } from '../solved.ts'
 import { aboutLine, lineWords, piecesPath, type Finding, type LineCase } from './finding.ts'
 import { fastestQuiet } from './limits.ts'
 import { fixForFlow, type Of } from './try-out.ts'
 
 export function lineFindings(line: LineCase): Finding[] {
-  return [tooFast(line), turnsWithoutElbow(line), hosesTooShort(line), afterNozzle(line)].flat()
+  return [
+    ...tooFast(line),
+    ...turnsWithoutElbow(line),
+    ...hosesTooShort(line),
+    ...afterNozzle(line),
+  ]
 }
 
 export const ofLine = ({ laid }: LineCase): Of => ({ lineId: laid.line.id })
 
 function tooFast(line: LineCase): Finding[] {
   const { laid, solved } = line
-  const over = solved.pieces
-    .map((piece, at) => ({ piece, at, limit: fastestQuiet(line, at) }))
-    .filter(({ piece, limit }) => piece.kind !== 'nozzle' && piece.speedMPerS > limit)
-  const worst = over.reduce<(typeof over)[number] | null>(
-    (a, b) => (a && a.piece.speedMPerS >= b.piece.speedMPerS ? a : b),
-    null,
-  )
+  let worst: { piece: SolvedPiece; at: number; limit: number } | null = null
+  for (const [at, piece] of solved.pieces.entries()) {
+    if (piece.kind === 'nozzle' || (worst && piece.speedMPerS <= worst.piece.speedMPerS)) continue
+    const limit = fastestQuiet(line, at)
+    if (piece.speedMPerS > limit) worst = { piece, at, limit }
+  }
   if (!worst || worst.piece.flowM3PerS <= 0) return []
   const edits = widen(line, worst.at, worst.limit)
   return [
@@ -134,7 +140,7 @@ function turnFinding(line: LineCase, piece: PipePiece, index: number, missingDeg
 /** An id no piece of the design has: the wanted one, or the same with a number. */
 export function freeId({ design }: LineCase, wanted: string): string {
   const taken = new Set(
-    design.returnSide.lines.flatMap(({ run }) => run.pieces.map((piece) => piece.id)),
+    gather(design.returnSide.lines, ({ run }) => run.pieces.map((piece) => piece.id)),
   )
   if (!taken.has(wanted)) return wanted
   let n = 2
@@ -143,7 +149,9 @@ export function freeId({ design }: LineCase, wanted: string): string {
 }
 
 function hosesTooShort(line: LineCase): Finding[] {
-  return line.laid.line.run.pieces.flatMap((piece, index) => {
+  const { pieces } = line.laid.line.run
+  if (!pieces.some(({ kind }) => kind === 'free-hose')) return []
+  return gather(pieces, (piece, index) => {
     if (piece.kind !== 'free-hose') return []
     const straightM = Math.hypot(piece.byXM, piece.byYM, piece.byZM)
     if (piece.lengthM >= straightM) return []

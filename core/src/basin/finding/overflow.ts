@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { BULKHEADS } from '../../fitting/bulkhead.ts'
 import { GRAVITY_M_PER_S2 } from '../../fluid/water.ts'
 import { sentence } from '../../quantity/sentence.ts'
@@ -29,7 +30,7 @@ export interface OverflowCase {
 
 export function overflowCases(solving: Solving): OverflowCase[] {
   const { design, settled, overflows } = solving
-  return design.tanks.flatMap((tank, index) => {
+  return gather(design.tanks, (tank, index) => {
     const laid = settled.overflows[index]
     const solved = overflows.find(({ tankId }) => tankId === tank.id)
     if (!laid || !solved || !tank.overflow) return []
@@ -39,7 +40,7 @@ export function overflowCases(solving: Solving): OverflowCase[] {
 }
 
 export function overflowFindings(one: OverflowCase): Finding[] {
-  return [rim(one), animals(one), holes(one), prime(one), noDrain(one)].flat()
+  return [...rim(one), ...animals(one), ...holes(one), ...prime(one), ...noDrain(one)]
 }
 
 function at(one: OverflowCase, ...path: (string | number)[]): (string | number)[] {
@@ -203,7 +204,7 @@ const HOLE_WIDTHS = 1
 
 function holes(one: OverflowCase): Finding[] {
   const { overflow, tank, words } = one
-  return overflow.holes.flatMap((hole, i) => {
+  return gather(overflow.holes, (hole, i) => {
     if (hole.glass === 'tempered') return [tempered(one, hole)]
     const others = overflow.holes.slice(i + 1).filter(({ panel }) => panel === hole.panel)
     const leftM = Math.min(toEdgeM(tank, hole), ...others.map((other) => betweenM(hole, other)))

@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { isHose } from '../../pipe/series.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import type { Piece } from '../../run/piece.ts'
@@ -15,15 +16,14 @@ const BESIDE_M = 0.6
 
 /** Is each pump used as it should be? */
 export function pumpFindings(lines: readonly LineCase[]): Finding[] {
-  return lines
-    .filter(({ laid }) => laid.line.start.at === 'pump')
-    .flatMap((line) => [
-      ...pastCurve(line),
-      ...noReserve(line, lines),
-      ...valveDoesItsWork(line, lines),
-      ...noUnion(line),
-      ...drawsAir(line),
-    ])
+  const ofPumps = lines.filter(({ laid }) => laid.line.start.at === 'pump')
+  return gather(ofPumps, (line) => [
+    ...pastCurve(line),
+    ...noReserve(line, lines),
+    ...valveDoesItsWork(line, lines),
+    ...noUnion(line),
+    ...drawsAir(line),
+  ])
 }
 
 function pastCurve(line: LineCase): Finding[] {

@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { crestM } from '../../sump/wall.ts'
 import type { Edit } from '../edit.ts'
@@ -41,7 +42,7 @@ export function sumpFindings(solving: Solving): Finding[] {
     ...outage(solving, box),
     ...runsDry(solving),
     ...bubbles(solving, cases),
-    ...cases.flatMap((one) => [
+    ...gather(cases, (one) => [
       ...water(one),
       ...drowned(one),
       ...skimmer(one),
@@ -52,7 +53,7 @@ export function sumpFindings(solving: Solving): Finding[] {
 }
 
 function about(one: ChamberCase, found: Found): Finding {
-  return aboutStop('sump', { chamberId: one.chamber.id, ...found })
+  return aboutStop('sump', found, { chamberId: one.chamber.id })
 }
 
 function outage({ design, sump, settled }: Solving, box: SumpBox): Finding[] {
@@ -122,7 +123,9 @@ function outage({ design, sump, settled }: Solving, box: SumpBox): Finding[] {
 
 /** The lowest the return chamber may run: over its pumps' inlets, or a hand's width of water. */
 function leastLevelM({ returnSide }: Solving['design'], box: SumpBox): number {
-  const inlets = returnSide.pumps.flatMap(({ inletHeightM }) => inletHeightM ?? [])
+  const inlets = gather(returnSide.pumps, ({ inletHeightM }) =>
+    inletHeightM === null ? [] : [inletHeightM],
+  )
   return Math.max(box.floorHeightM + 0.05, ...inlets)
 }
 
@@ -166,7 +169,7 @@ function bubbles({ sump, drains, design }: Solving, cases: readonly ChamberCase[
       }),
     ]
   }
-  const traps = cases.flatMap((one) => (one.solved.trap ? [{ one, trap: one.solved.trap }] : []))
+  const traps = gather(cases, (one) => (one.solved.trap ? [{ one, trap: one.solved.trap }] : []))
   const best = traps.reduce<(typeof traps)[number] | null>(
     (least, next) => (!least || next.trap.downMPerS < least.trap.downMPerS ? next : least),
     null,

@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import type { DisplayTank } from '../design.ts'
 import type { Edit } from '../edit.ts'
@@ -19,10 +20,10 @@ interface TankCase {
 }
 
 export function tankFindings({ design, tanks }: Solving): Finding[] {
-  return design.tanks.flatMap((tank, index) => {
+  return gather(design.tanks, (tank, index) => {
     const words = design.tanks.length > 1 ? `${tank.name}: ` : ''
     const one: TankCase = { index, tank, solved: tanks[index]!, words }
-    return [rimOverPanels(one), freeboard(one), netWater(one)].flat()
+    return [...rimOverPanels(one), ...freeboard(one), ...netWater(one)]
   })
 }
 

@@ -1,5 +1,4 @@
 import { makeNetwork } from '../../network/network.ts'
-import { AS_COMPUTED } from '../../network/line.ts'
 import { withPumpAt } from '../../network/problem.ts'
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { applyEdits, type Edit } from '../edit.ts'
@@ -26,7 +25,7 @@ export function flowWith(near: Settled, edits: readonly Edit[], of: Of): number 
   const edited = applyEdits(near.design, edits)
   const layout = layOut(edited)
   if (!feelsLevels(layout, edited)) {
-    return flowOf(layout, run(makeNetwork(layout.problem), AS_COMPUTED).running, of)
+    return flowOf(layout, run(makeNetwork(layout.problem)).running, of)
   }
   const settled = settle(edited, { near, layout, atRestM: AT_REST_M })
   return flowOf(settled.layout, settled.ran.running, of)
@@ -50,7 +49,7 @@ export function flowAtSpeeds(layout: Layout, pump: LaidPump, of: Of): (speed: nu
   let from: Float64Array | undefined
   return (speed) => {
     dial.speed = speed
-    const { running } = run(network, AS_COMPUTED, from)
+    const { running } = run(network, from)
     from = running.flowsM3PerS
     return flowOf(layout, running, of)
   }

@@ -1,97 +1,82 @@
+import { gather } from '../../numeric/gather.ts'
+import { keptBeside } from '../../numeric/kept.ts'
 import { boreOf } from '../../pipe/size.ts'
+import { layRun, samePoint } from '../../run/lay-run.ts'
+import { openEnd, teeLoss } from '../../run/losses.ts'
+import type { Point } from '../../run/path.ts'
 import {
-  openEnd,
-  pieceLosses,
-  teeLoss,
-  type FittingLoss,
-  type PieceLosses,
-} from '../../run/losses.ts'
-import { mouthOf, placePieces, type PlacedPiece, type Point } from '../../run/path.ts'
-import type { TeePiece } from '../../run/piece.ts'
-import { byId, surfaceM, type BasinDesign, type ReturnLine } from '../design.ts'
+  byId,
+  surfaceM,
+  type BasinDesign,
+  type DisplayTank,
+  type PlacedPump,
+  type ReturnLine,
+} from '../design.ts'
+import { cutLine, type LineCut } from './cut-line.ts'
+import type { FixedLine, LaidLine, PlacedTee, Tees } from './laid-line.ts'
 
-/** How a line ends: in air or under water in its tank or chamber, not over its tank at all, in a tee, or capped. */
-export type RunEnd = 'above-water' | 'under-water' | 'outside-tank' | 'tee' | 'cap'
-
-/** A tee in its place, with the line that has it among its pieces. */
-export interface PlacedTee {
-  readonly tee: TeePiece
-  readonly lineId: string
-  readonly place: Point
-  /** The other line that meets it here; null: plugged. */
-  readonly other: { readonly lineId: string; readonly joins: boolean } | null
+/** All lines of a return side in their places, and the tees where they meet. */
+export interface FixedLines {
+  readonly lines: readonly FixedLine[]
+  readonly tees: Tees
+  /** Of each line: the stretches its tees cut it into. */
+  readonly cuts: readonly (readonly LineCut[])[]
 }
-
-/** A line with every piece placed and its losses known. */
-export interface LaidLine {
-  readonly line: ReturnLine
-  /** Its place in the design's list. */
-  readonly index: number
-  readonly start: Point
-  readonly placed: readonly PlacedPiece[]
-  readonly losses: readonly PieceLosses[]
-  /** What the tee it leaves costs it; null at a pump. */
-  readonly startLoss: FittingLoss | null
-  /** An open pipe's exit, or the tee it ends in; null at a nozzle or a cap. */
-  readonly endLoss: FittingLoss | null
-  readonly mouth: Point
-  readonly end: RunEnd
-  /** Head that counts at its end, above the room's floor; null at a tee or a cap. */
-  readonly endHeadM: number | null
-}
-
-/** The tees of a design by their ids, with the line that meets each. */
-export type Tees = ReadonlyMap<string, PlacedTee>
 
 /**
- * Every line in its place. A line that leaves a tee is laid when the line that has the tee is;
- * throws on lines that lead back to no pump (the contract refuses them first).
+ * Every line in its place, whatever the levels. A line that leaves a tee is laid when the line
+ * that has the tee is; throws on lines that lead back to no pump (the contract refuses them
+ * first). Laid anew only when a line or a pump's outlet changed.
  */
-export function layLines(design: BasinDesign): { lines: LaidLine[]; tees: Tees } {
-  const { lines } = design.returnSide
-  const tees = new Map<string, PlacedTee>()
-  const laid: (LaidLine | undefined)[] = lines.map(() => undefined)
-  for (let left = lines.length; left > 0;) {
-    const before = left
-    lines.forEach((line, index) => {
-      if (laid[index]) return
-      const start = startOf(design, line, tees)
-      if (!start) return
-      laid[index] = placed(design, line, index, start)
-      for (const tee of teesOf(design, laid[index])) tees.set(tee.tee.id, tee)
-      left--
-    })
-    if (left === before) throw new RangeError('a line of the design leads back to no pump')
-  }
-  const whole = laid.map((one) => withTees(one!, tees))
-  return { lines: whole, tees }
-}
+const fixLines = keptBeside(
+  (lines: readonly ReturnLine[], pumps: readonly PlacedPump[]): FixedLines => {
+    const tees = new Map<string, PlacedTee>()
+    const laid: (FixedLine | undefined)[] = lines.map(() => undefined)
+    for (let left = lines.length; left > 0;) {
+      const before = left
+      lines.forEach((line, index) => {
+        if (laid[index]) return
+        const start = startOf(pumps, line, tees)
+        if (!start) return
+        laid[index] = placed(line, index, start)
+        for (const tee of teesOf(lines, laid[index])) tees.set(tee.tee.id, tee)
+        left--
+      })
+      if (left === before) throw new RangeError('a line of the design leads back to no pump')
+    }
+    const whole = laid.map((one) => withTees(one!, tees))
+    return { lines: whole, tees, cuts: whole.map((one) => cutLine(one, tees)) }
+  },
+  (before, now) =>
+    before === now ||
+    (before.length === now.length &&
+      before.every(({ id, outlet }, i) => id === now[i]!.id && samePoint(outlet, now[i]!.outlet))),
+)
 
-function startOf(design: BasinDesign, { start }: ReturnLine, tees: Tees): Point | null {
-  if (start.at === 'tee') return tees.get(start.id)?.place ?? null
-  return byId(design.returnSide.pumps, start.id, 'placed pump').outlet
-}
-
-function placed(design: BasinDesign, line: ReturnLine, index: number, start: Point): LaidLine {
-  const pieces = placePieces(line.run, start)
-  const mouth = mouthOf(pieces, start)
+/** The same against the water of a design. */
+export function layLines(
+  design: BasinDesign,
+): Omit<FixedLines, 'lines'> & { readonly lines: readonly LaidLine[] } {
+  const { lines, pumps } = design.returnSide
+  const fixed = fixLines(lines, pumps)
   return {
-    line,
-    index,
-    start,
-    placed: pieces,
-    losses: pieces.map((one) => pieceLosses(one, line.run)),
-    startLoss: null,
-    endLoss: null,
-    mouth,
-    ...endOf(design, line, mouth),
+    ...fixed,
+    lines: fixed.lines.map((one) => against(one, endOf(design, one.line, one.mouth))),
   }
 }
 
-function teesOf(design: BasinDesign, { line, placed: pieces }: LaidLine): PlacedTee[] {
-  return pieces.flatMap(({ piece, to }) => {
+function startOf(pumps: readonly PlacedPump[], { start }: ReturnLine, tees: Tees): Point | null {
+  if (start.at === 'tee') return tees.get(start.id)?.place ?? null
+  return byId(pumps, start.id, 'placed pump').outlet
+}
+
+function placed(line: ReturnLine, index: number, start: Point): FixedLine {
+  return { line, index, start, ...layRun(line.run, start), startLoss: null, endLoss: null }
+}
+
+function teesOf(lines: readonly ReturnLine[], { line, placed: pieces }: FixedLine): PlacedTee[] {
+  return gather(pieces, ({ piece, to }) => {
     if (piece.kind !== 'tee') return []
-    const { lines } = design.returnSide
     const leaves = lines.find(({ start }) => start.at === 'tee' && start.id === piece.id)
     const joins = lines.find(({ end }) => end.at === 'tee' && end.id === piece.id)
     const other = leaves
@@ -104,7 +89,7 @@ function teesOf(design: BasinDesign, { line, placed: pieces }: LaidLine): Placed
 }
 
 /** The line with the losses of the tees at its two ends. */
-function withTees(laid: LaidLine, tees: Tees): LaidLine {
+function withTees(laid: FixedLine, tees: Tees): FixedLine {
   const { start, end, run } = laid.line
   const first = boreOf(run.size)
   const last = laid.placed.at(-1)
@@ -116,34 +101,44 @@ function withTees(laid: LaidLine, tees: Tees): LaidLine {
     startLoss: from ? teeLoss(from.tee.form, 'other', first.boreM, first.tradeSizeIn) : null,
     endLoss: into
       ? teeLoss(into.tee.form, 'other', lastBore.boreM, lastBore.tradeSizeIn)
-      : laid.endHeadM === null || last?.piece.kind === 'nozzle'
+      : end.at === 'tee' || end.at === 'cap' || last?.piece.kind === 'nozzle'
         ? null
         : openEnd(lastBore.boreM),
   }
 }
 
+/** A line against the water at its end. */
+export function against(fixed: FixedLine, { end, endHeadM }: LineEndHead): LaidLine {
+  const { line, index, start, placed, losses, mouth, startLoss, endLoss } = fixed
+  return { line, index, start, placed, losses, mouth, startLoss, endLoss, end, endHeadM }
+}
+
+type LineEndHead = Pick<LaidLine, 'end' | 'endHeadM'>
+
 /** Where a line's mouth is and the head that counts there. */
-export function endOf(
-  design: BasinDesign,
-  { end }: ReturnLine,
-  mouth: Point,
-): { end: RunEnd; endHeadM: number | null } {
+export function endOf(design: BasinDesign, { end }: ReturnLine, mouth: Point): LineEndHead {
   if (end.at === 'tee' || end.at === 'cap') return { end: end.at, endHeadM: null }
   if (end.at === 'chamber') {
     const { levelM } = byId(design.sump.chambers, end.id, 'chamber')
     return inOrOver(mouth.zM, levelM)
   }
   const tank = byId(design.tanks, end.id, 'tank')
-  const over =
-    mouth.xM >= tank.xM &&
-    mouth.xM <= tank.xM + tank.lengthM &&
-    mouth.yM >= tank.yM &&
-    mouth.yM <= tank.yM + tank.widthM
-  if (!over || mouth.zM < tank.floorHeightM) return { end: 'outside-tank', endHeadM: mouth.zM }
+  if (!overItsTank(tank, mouth)) return { end: 'outside-tank', endHeadM: mouth.zM }
   return inOrOver(mouth.zM, surfaceM(tank))
 }
 
-function inOrOver(mouthM: number, levelM: number): { end: RunEnd; endHeadM: number } {
+/** Does a mouth stand in a tank or over it? */
+export function overItsTank(tank: DisplayTank, { xM, yM, zM }: Point): boolean {
+  return (
+    xM >= tank.xM &&
+    xM <= tank.xM + tank.lengthM &&
+    yM >= tank.yM &&
+    yM <= tank.yM + tank.widthM &&
+    zM >= tank.floorHeightM
+  )
+}
+
+function inOrOver(mouthM: number, levelM: number): LineEndHead {
   return mouthM >= levelM
     ? { end: 'above-water', endHeadM: mouthM }
     : { end: 'under-water', endHeadM: levelM }

@@ -1,9 +1,11 @@
 import { waterAt, type Water } from '../../fluid/water.ts'
-import type { LinkPump, NetworkProblem } from '../../network/problem.ts'
+import type { LinkPump, NetworkLink, NetworkProblem } from '../../network/problem.ts'
 import { pumpCurve, type PumpCurve } from '../../pump/curve.ts'
 import type { PumpPart } from '../../pump/part.ts'
 import { byId, partOf, runningSpeed, type BasinDesign, type PlacedPump } from '../design.ts'
-import { layLines, type LaidLine, type Tees } from './lay-lines.ts'
+import type { LineCut } from './cut-line.ts'
+import type { LaidLine, Tees } from './laid-line.ts'
+import { layLines } from './lay-lines.ts'
 import { lineLinks, Nodes, type Segment } from './segments.ts'
 
 /** A placed pump with its part and its curve. */
@@ -25,6 +27,8 @@ export interface Layout {
   readonly pumps: readonly LaidPump[]
   readonly lines: readonly LaidLine[]
   readonly tees: Tees
+  /** Of each line: what its stretches cost. */
+  readonly cuts: readonly (readonly LineCut[])[]
   readonly problem: NetworkProblem
   /** Of each line, in the order the water passes. */
   readonly segments: readonly (readonly Segment[])[]
@@ -33,18 +37,21 @@ export interface Layout {
 export function layOut(design: BasinDesign): Layout {
   const water = waterAt(design.water)
   const pumps = layPumps(design)
-  const { lines, tees } = layLines(design)
+  const { lines, tees, cuts } = layLines(design)
   const nodes = new Nodes()
-  const links: NetworkProblem['links'][number][] = []
-  const segments = lines.map((laid) =>
-    lineLinks(design, laid, tees, nodes, (id) => linkPump(pumps, id)).map(
-      ({ link, firstPiece, endPiece }): Segment => {
-        links.push(link)
-        return { lineIndex: laid.index, link: links.length - 1, firstPiece, endPiece }
-      },
-    ),
-  )
-  return { water, pumps, lines, tees, problem: { nodes: nodes.list, links, water }, segments }
+  const links: NetworkLink[] = []
+  const segments = lines.map((laid, lineIndex) => {
+    const own = lineLinks(design, laid, cuts[lineIndex]!, nodes, (id) => linkPump(pumps, id))
+    const first = links.length
+    links.push(...own)
+    return cuts[lineIndex]!.map(({ firstPiece, endPiece }, i): Segment => ({
+      lineIndex,
+      link: first + i,
+      firstPiece,
+      endPiece,
+    }))
+  })
+  return { water, pumps, lines, tees, cuts, problem: { nodes: nodes.list, links, water }, segments }
 }
 
 function layPumps(design: BasinDesign): LaidPump[] {
@@ -82,13 +89,13 @@ export interface PathPart {
 
 /** The way of the water from a pump to the end of a line, pump first. */
 export function pathTo(layout: Layout, lineIndex: number): PathPart[] {
-  const path: PathPart[] = []
+  const backwards: PathPart[] = []
   let index = lineIndex
   let segments = layout.segments[index]!
   for (;;) {
-    path.unshift({ lineIndex: index, segments })
+    backwards.push({ lineIndex: index, segments })
     const { start } = layout.lines[index]!.line
-    if (start.at === 'pump') return path
+    if (start.at === 'pump') return backwards.reverse()
     const tee = layout.tees.get(start.id)!
     index = layout.lines.findIndex(({ line }) => line.id === tee.lineId)
     segments = upToTee(layout, index, start.id)

@@ -1,14 +1,18 @@
 import type { BasinDesign } from '../design.ts'
 import { byId } from '../design.ts'
-import { endOf, type LaidLine } from './lay-lines.ts'
+import type { LaidLine } from './laid-line.ts'
+import { against, endOf } from './lay-lines.ts'
 import type { Layout } from './layout.ts'
-import { hasCheck, endsInAir } from './segments.ts'
+import { isOneWay } from './segments.ts'
 
-/** The same layout with the water at a design's levels; itself where no line and no pump feels them. */
-export function relevel(layout: Layout, design: BasinDesign): Layout {
+/**
+ * The same layout with the water at a design's levels, which its network's known heads were moved
+ * to already; itself where no line and no pump feels them.
+ */
+export function relevel(layout: Layout, design: BasinDesign, nodeHead: Float64Array): Layout {
   const lines = layout.lines.map((laid): LaidLine => {
     const now = endOf(design, laid.line, laid.mouth)
-    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : { ...laid, ...now }
+    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : against(laid, now)
   })
   const pumps = layout.pumps.map((pump) => {
     const { levelM } = byId(design.sump.chambers, pump.placed.chamberId, 'chamber')
@@ -18,30 +22,27 @@ export function relevel(layout: Layout, design: BasinDesign): Layout {
     lines.some((laid, i) => laid !== layout.lines[i]) ||
     pumps.some((pump, i) => pump !== layout.pumps[i])
   return moved
-    ? { ...layout, lines, pumps, problem: problemAt({ ...layout, lines, pumps }) }
+    ? { ...layout, lines, pumps, problem: problemAt({ ...layout, lines, pumps }, nodeHead) }
     : layout
 }
 
-function problemAt({ lines, pumps, problem, segments }: Layout): Layout['problem'] {
-  const heads = new Map<string, number | null>([
-    ...lines.map(({ line, endHeadM }) => [`end ${line.id}`, endHeadM] as const),
-    ...pumps.map(
-      ({ placed, sourceLevelM }) => [`chamber ${placed.chamberId}`, sourceLevelM] as const,
-    ),
-  ])
+/** The problem as its network stands after its levels were moved in place. */
+function problemAt(
+  { lines, problem, segments, cuts }: Layout,
+  nodeHead: Float64Array,
+): Layout['problem'] {
   let { links } = problem
   lines.forEach((laid, i) => {
     const last = segments[i]!.at(-1)!
-    const oneWay = hasCheck(laid, last.firstPiece, last.endPiece) || endsInAir(laid)
+    const oneWay = isOneWay(laid, cuts[i]!.at(-1)!)
     if (oneWay !== links[last.link]!.oneWay) {
       links = links.map((link, l) => (l === last.link ? { ...link, oneWay } : link))
     }
   })
-  return {
-    ...problem,
-    nodes: problem.nodes.map((node) => ({ ...node, headM: heads.get(node.id) ?? node.headM })),
-    links,
-  }
+  const nodes = problem.nodes.map((node, n) =>
+    node.headM === null ? node : { id: node.id, headM: nodeHead[n]! },
+  )
+  return { nodes, links, water: problem.water }
 }
 
 /** Can any level that follows from the flow move what a return side does? Not where all ends stay in air and pumps draw from what the keeper fills. */

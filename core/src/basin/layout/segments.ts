@@ -1,9 +1,7 @@
-import { makeLine } from '../../network/line.ts'
 import type { LinkPump, NetworkLink, NetworkNode } from '../../network/problem.ts'
-import type { FittingLoss, FrictionLoss } from '../../run/losses.ts'
-import type { Pchip } from '../../numeric/pchip.ts'
 import { byId, type BasinDesign } from '../design.ts'
-import type { LaidLine, Tees } from './lay-lines.ts'
+import type { LineCut } from './cut-line.ts'
+import type { LaidLine } from './laid-line.ts'
 
 /** A stretch of a line between two meetings of water: one link of the network. */
 export interface Segment {
@@ -30,55 +28,37 @@ export class Nodes {
   }
 }
 
-/**
- * Cuts a line at its tees. A tee that lets a line out belongs to the stretch after it, one that
- * takes a line in to the stretch before it: that is where its K sits (hydraulics reference, §5).
- */
-export function cutAtTees({ placed }: LaidLine, tees: Tees): [number, number, string | null][] {
-  const cuts: [number, number, string | null][] = []
-  let first = 0
-  placed.forEach(({ piece }, at) => {
-    const other = piece.kind === 'tee' ? tees.get(piece.id)?.other : null
-    if (!other) return
-    const end = other.joins ? at + 1 : at
-    cuts.push([first, end, piece.id])
-    first = end
-  })
-  cuts.push([first, placed.length, null])
-  return cuts
-}
-
 /** The links of one line, from its start to its end. */
 export function lineLinks(
   design: BasinDesign,
   laid: LaidLine,
-  tees: Tees,
+  cuts: readonly LineCut[],
   nodes: Nodes,
   pumpOf: (placedPumpId: string) => LinkPump,
-): { link: NetworkLink; firstPiece: number; endPiece: number }[] {
+): NetworkLink[] {
   const { line } = laid
-  const cuts = cutAtTees(laid, tees)
   let from = startNode(design, laid, nodes)
-  return cuts.map(([firstPiece, endPiece, teeId], n) => {
-    const isFirst = n === 0
-    const isLast = teeId === null
-    const to = isLast ? endNode(laid, nodes) : nodes.at(`tee ${teeId}`, null)
-    const ends = {
-      start: isFirst ? laid.startLoss : null,
-      end: isLast ? laid.endLoss : null,
-    }
+  return cuts.map((cut, n) => {
+    const isLast = cut.teeId === null
+    const to = isLast ? endNode(laid, nodes) : nodes.at(`tee ${cut.teeId}`, null)
     const link: NetworkLink = {
       id: cuts.length === 1 ? line.id : `${line.id}/${n + 1}`,
       from,
       to,
-      ...lossesOf(laid, firstPiece, endPiece, ends),
-      pump: isFirst && line.start.at === 'pump' ? pumpOf(line.start.id) : null,
-      oneWay: hasCheck(laid, firstPiece, endPiece) || (isLast && endsInAir(laid)),
-      shut: isShut(laid, firstPiece, endPiece) || (isLast && laid.end === 'cap'),
+      line: cut.line,
+      tables: cut.tables,
+      pump: n === 0 && line.start.at === 'pump' ? pumpOf(line.start.id) : null,
+      oneWay: isOneWay(laid, cut),
+      shut: cut.shut || (isLast && laid.end === 'cap'),
     }
     from = to
-    return { link, firstPiece, endPiece }
+    return link
   })
+}
+
+/** Does nothing come back through a stretch: past a check valve, or from an end in air? */
+export function isOneWay({ end }: LaidLine, { hasCheck, teeId }: LineCut): boolean {
+  return hasCheck || (teeId === null && (end === 'above-water' || end === 'outside-tank'))
 }
 
 function startNode(design: BasinDesign, { line }: LaidLine, nodes: Nodes): number {
@@ -91,37 +71,4 @@ function startNode(design: BasinDesign, { line }: LaidLine, nodes: Nodes): numbe
 function endNode({ line, endHeadM }: LaidLine, nodes: Nodes): number {
   if (line.end.at === 'tee') return nodes.at(`tee ${line.end.id}`, null)
   return nodes.at(`end ${line.id}`, endHeadM)
-}
-
-function lossesOf(
-  { losses }: LaidLine,
-  first: number,
-  end: number,
-  ends: { start: FittingLoss | null; end: FittingLoss | null },
-): Pick<NetworkLink, 'line' | 'tables'> {
-  const frictions: FrictionLoss[] = []
-  const fittings: FittingLoss[] = ends.start ? [ends.start] : []
-  const tables: Pchip[] = []
-  for (let i = first; i < end; i++) {
-    const { friction, fittings: own, table } = losses[i]!
-    if (friction) frictions.push(friction)
-    fittings.push(...own)
-    if (table) tables.push(table)
-  }
-  if (ends.end) fittings.push(ends.end)
-  return { line: makeLine(frictions, fittings), tables }
-}
-
-export function endsInAir({ end }: LaidLine): boolean {
-  return end === 'above-water' || end === 'outside-tank'
-}
-
-export function hasCheck({ placed }: LaidLine, first: number, end: number): boolean {
-  for (let i = first; i < end; i++) if (placed[i]!.piece.kind === 'check-valve') return true
-  return false
-}
-
-function isShut({ losses }: LaidLine, first: number, end: number): boolean {
-  for (let i = first; i < end; i++) if (losses[i]!.shut) return true
-  return false
 }

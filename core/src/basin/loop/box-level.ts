@@ -1,4 +1,5 @@
 import { fallFlowAt, fallHeadM, type Fall, type FallFlow } from '../../drain/fall.ts'
+import { forgetFriction } from '../../network/laws.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../../weir/inlet.ts'
 import type { LaidDrain } from './lay-drains.ts'
 
@@ -25,6 +26,12 @@ export interface BoxDrains {
 }
 
 export function boxDrains(drains: readonly LaidDrain[]): BoxDrains {
+  for (const { before, after, alone, aloneOpen } of drains) {
+    forgetFriction(before.law)
+    if (after) forgetFriction(after.law)
+    if (alone !== before) forgetFriction(alone.law)
+    if (aloneOpen !== alone) forgetFriction(aloneOpen.law)
+  }
   const room = () => new Float64Array(drains.length)
   return {
     drains,

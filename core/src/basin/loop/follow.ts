@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../design.ts'
 import { endFlow, pumpFlow, tankFlow } from '../ends.ts'
 import type { Layout } from '../layout/layout.ts'
-import type { Ran } from '../running.ts'
+import type { Flows } from '../running.ts'
 import { drainAt, NONE_BLOCKED } from './box-level.ts'
 import type { LaidDrain } from './lay-drains.ts'
 import { sumpLevels, type ChamberLevel } from './sump-levels.ts'
@@ -12,6 +12,10 @@ export interface Gravity {
   readonly drains: readonly LaidDrain[]
   /** null for a tank without an overflow. */
   readonly overflows: readonly (Overflowing | null)[]
+  /** Place of each chamber by its id. */
+  readonly place: ReadonlyMap<string, number>
+  /** The chambers that something is laid to end in. */
+  readonly fed: readonly boolean[]
   /** The chamber the design's first pump draws from. */
   readonly returnIndex: number
 }
@@ -29,13 +33,12 @@ export interface Followed {
 /** The levels that the flows of a pass bring about. */
 export function follow(
   design: BasinDesign,
-  { drains, overflows, returnIndex }: Gravity,
+  { drains, overflows, place, fed, returnIndex }: Gravity,
   layout: Layout,
-  { running }: Ran,
+  running: Flows,
   levels: Float64Array,
 ): Followed {
   const { tanks, sump } = design
-  const place = new Map(sump.chambers.map(({ id }, i) => [id, i]))
   const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
   const flows = new Float64Array(drains.length)
   const inflows = sump.chambers.map(() => 0)
@@ -64,21 +67,32 @@ export function follow(
   }
   const chambers = sumpLevels(sump, returnIndex, {
     netM3PerS: inflows,
-    fed: fedChambers(design, drains),
+    fed,
   })
   return {
     tankLevels: found,
     drainFlows: flows,
     chambers,
-    levels: Float64Array.from([
-      ...found.map((tank, i) => tank?.surfaceM ?? levels[i]!),
-      ...chambers.map(({ levelM }) => levelM),
-    ]),
+    levels: broughtLevels(found, chambers, levels),
   }
 }
 
+/** Heights that the flows bring about; a tank without an overflow stands where it did. */
+function broughtLevels(
+  tanks: Followed['tankLevels'],
+  chambers: readonly ChamberLevel[],
+  before: Float64Array,
+): Float64Array {
+  const levels = before.slice()
+  tanks.forEach((tank, i) => {
+    if (tank) levels[i] = tank.surfaceM
+  })
+  chambers.forEach(({ levelM }, i) => (levels[tanks.length + i] = levelM))
+  return levels
+}
+
 /** The chambers that a drain, a line or an all-in-one's rim ends in. */
-function fedChambers(
+export function fedChambers(
   { tanks, sump, returnSide }: BasinDesign,
   drains: readonly LaidDrain[],
 ): boolean[] {

@@ -5,7 +5,9 @@ import { threeKLoss } from '../../fitting/three-k.ts'
 import type { Water } from '../../fluid/water.ts'
 import { makeLine } from '../../network/line.ts'
 import type { Pchip } from '../../numeric/pchip.ts'
+import { keptBeside } from '../../numeric/kept.ts'
 import { boreOf } from '../../pipe/size.ts'
+import { layRun } from '../../run/lay-run.ts'
 import {
   openEnd,
   pieceLosses,
@@ -14,8 +16,7 @@ import {
   type FrictionLoss,
   type PieceLosses,
 } from '../../run/losses.ts'
-import { mouthOf, placePieces, type PlacedPiece, type Point } from '../../run/path.ts'
-import type { BasinDesign } from '../design.ts'
+import type { PlacedPiece, Point } from '../../run/path.ts'
 import type { Drain } from '../overflow.ts'
 
 /** A drain with every piece placed and its losses known. */
@@ -50,23 +51,26 @@ export function trunkOf(drains: readonly Drain[], teeId: string): Drain | undefi
   return drains.find(({ run }) => run.pieces.some((piece) => piece.id === teeId))
 }
 
-export function layDrains(design: BasinDesign, water: Water): LaidDrain[] {
-  const own = design.drains.map((drain, index) => layDrain(design.drains, drain, index, water))
-  return own.map((laid) => {
-    const trunk = own.find(({ drain }) => drain.id === laid.trunkId)
-    if (!trunk?.after) return laid
-    return {
-      ...laid,
-      alone: inSeries(laid.alone, trunk.after),
-      aloneOpen: inSeries(laid.aloneOpen, trunk.after),
-    }
-  })
-}
+/** All drains of a design; laid anew only when one of them, or the water, changed. */
+export const layDrains = keptBeside(
+  (drains: readonly Drain[], water: Water): readonly LaidDrain[] => {
+    const own = drains.map((drain, index) => layDrain(drains, drain, index, water))
+    return own.map((laid) => {
+      const trunk = own.find(({ drain }) => drain.id === laid.trunkId)
+      if (!trunk?.after) return laid
+      return {
+        ...laid,
+        alone: inSeries(laid.alone, trunk.after),
+        aloneOpen: inSeries(laid.aloneOpen, trunk.after),
+      }
+    })
+  },
+  Object.is,
+)
 
 function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: Water): LaidDrain {
   const { run, inlet, end } = drain
-  const placed = placePieces(run, inlet.place)
-  const losses = placed.map((one) => pieceLosses(one, run))
+  const { placed, losses, mouth } = layRun(run, inlet.place)
   const first = boreOf(run.size)
   const joinAt = placed.findIndex(({ piece }) => joins(drains, piece.id))
   const cut = joinAt < 0 ? placed.length : joinAt + 1
@@ -83,7 +87,7 @@ function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: 
     losses,
     boreM: first.boreM,
     lipM: inlet.place.zM,
-    mouth: mouthOf(placed, inlet.place),
+    mouth,
     before,
     after,
     alone,

@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import {
   drainBack,
   fillLineM,
@@ -12,19 +13,22 @@ import { crestM } from '../../sump/wall.ts'
 import type { PlacedPiece } from '../../run/path.ts'
 import { filledShareOf, noiseBand } from '../../drain/vented.ts'
 import { surfaceM } from '../design.ts'
-import type { LaidLine } from '../layout/lay-lines.ts'
+import type { LineCut } from '../layout/cut-line.ts'
 import type { SolvedOutage } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
 import { chamberLevelM, type Settled } from './settle.ts'
-import { chamberAreasM2 } from './sump-levels.ts'
 
 /** What a power cut brings down, and whether the sump holds it. */
-export function solveOutage(settled: Settled, box: SumpBox): SolvedOutage {
+export function solveOutage(
+  settled: Settled,
+  box: SumpBox,
+  areasM2: readonly number[],
+): SolvedOutage {
   const { sump } = settled.design
-  const chambers = stoppingChambers(settled, box)
+  const chambers = stoppingChambers(settled, box, areasM2)
   const back = drainBack(stopping(settled, true))
   const stillM = stillLevelM(chambers, back.totalM3)
-  const counts = settled.layout.lines.some(hasCheck)
+  const counts = settled.layout.cuts.some(hasCheck)
   const without = counts ? drainBack(stopping(settled, false)).totalM3 : null
   return {
     drainBack: back,
@@ -38,9 +42,12 @@ export function solveOutage(settled: Settled, box: SumpBox): SolvedOutage {
 }
 
 /** The chambers that take the water, the return chamber last; a reservoir behind a solid wall takes none. */
-function stoppingChambers(settled: Settled, box: SumpBox): StoppingChamber[] {
-  const { returnIndex, chambers, design } = settled
-  const areas = chamberAreasM2(design.sump, box)
+function stoppingChambers(
+  settled: Settled,
+  box: SumpBox,
+  areas: readonly number[],
+): StoppingChamber[] {
+  const { returnIndex, chambers } = settled
   const held = heldBy(settled)
   const order = chambers.map((_, i) => i).filter((i) => i !== returnIndex && !chambers[i]!.apart)
   return [...order, returnIndex].map((i) => ({
@@ -65,7 +72,7 @@ function heldBy({ design, returnIndex }: Settled): number[] {
 }
 
 function stopping(settled: Settled, checkHolds: boolean): Stopping {
-  const { design, overflows, tankLevels, drains, layout } = settled
+  const { design, overflows, tankLevels } = settled
   return {
     displays: design.tanks.map((tank): StoppingDisplay => ({
       surfaceM2: tank.lengthM * tank.widthM,
@@ -73,7 +80,7 @@ function stopping(settled: Settled, checkHolds: boolean): Stopping {
       crestM: tank.floorHeightM + (tank.overflow?.crestM ?? tank.waterLevelM),
       siphonBreakM: siphonBreak(settled, tank.id, checkHolds),
     })),
-    boxes: overflows.flatMap((one, i) => {
+    boxes: gather(overflows, (one, i) => {
       const box = one?.overflow.box
       const boxM = tankLevels[i]?.boxM ?? null
       if (!one || !box || boxM === null || one.drains.length === 0) return []
@@ -85,22 +92,36 @@ function stopping(settled: Settled, checkHolds: boolean): Stopping {
         },
       ]
     }),
-    returnPipes: layout.lines.flatMap((laid) =>
-      checkHolds && hasCheck(laid) ? [] : pipesAbove(laid.placed, sourceLevel(settled), 1),
-    ),
-    drainPipes: drains.flatMap((laid) => {
-      const flow = settled.drainFlows[laid.index]!
-      if (flow <= 0) return []
-      const full = laid.drain.role === 'siphon' || noiseBand(laid.boreM, flow) === 'over'
-      const share = full ? 1 : filledShareOf(laid.boreM, flow)
-      return pipesAbove(laid.placed, chamberLevelM(settled, laid.chamberId), share)
-    }),
+    returnPipes: returnPipes(settled, checkHolds),
+    drainPipes: drainPipes(settled),
     equipmentM3: design.sump.hungWaterM3,
   }
 }
 
-function hasCheck({ placed }: LaidLine): boolean {
-  return placed.some(({ piece }) => piece.kind === 'check-valve')
+function returnPipes(settled: Settled, checkHolds: boolean): StoppingPipe[] {
+  const { lines, cuts } = settled.layout
+  const pipes: StoppingPipe[] = []
+  lines.forEach(({ placed }, i) => {
+    if (checkHolds && hasCheck(cuts[i]!)) return
+    addPipesAbove(pipes, placed, sourceLevel(settled), 1)
+  })
+  return pipes
+}
+
+function drainPipes(settled: Settled): StoppingPipe[] {
+  const pipes: StoppingPipe[] = []
+  for (const { index, drain, boreM, placed, chamberId } of settled.drains) {
+    const flow = settled.drainFlows[index]!
+    if (flow <= 0) continue
+    const full = drain.role === 'siphon' || noiseBand(boreM, flow) === 'over'
+    const share = full ? 1 : filledShareOf(boreM, flow)
+    addPipesAbove(pipes, placed, chamberLevelM(settled, chamberId), share)
+  }
+  return pipes
+}
+
+function hasCheck(cuts: readonly LineCut[]): boolean {
+  return cuts.some((cut) => cut.hasCheck)
 }
 
 /** The deepest point at which any outlet of a tank lets its siphon run; null: none is under water, or a check valve holds it. */
@@ -110,10 +131,10 @@ function siphonBreak(
   checkHolds: boolean,
 ): number | null {
   const tank = design.tanks.find(({ id }) => id === tankId)!
-  const breaks = layout.lines.flatMap((laid) => {
+  const breaks = gather(layout.lines, (laid, i) => {
     const { end } = laid.line
     if (end.at !== 'tank' || end.id !== tankId || laid.end !== 'under-water') return []
-    if (checkHolds && hasCheck(laid)) return []
+    if (checkHolds && hasCheck(layout.cuts[i]!)) return []
     return [end.breakDepthM === null ? laid.mouth.zM : surfaceM(tank) - end.breakDepthM]
   })
   return breaks.length > 0 ? Math.min(...breaks) : null
@@ -124,17 +145,18 @@ function sourceLevel({ chambers, returnIndex }: Settled): number {
 }
 
 /** Straight pipe above a level, by bore. */
-function pipesAbove(
+function addPipesAbove(
+  pipes: StoppingPipe[],
   placed: readonly PlacedPiece[],
   levelM: number,
   filledShare: number,
-): StoppingPipe[] {
-  return placed.flatMap(({ piece, from, to, boreBeforeM }) => {
-    if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') return []
+): void {
+  for (const { piece, from, to, boreBeforeM } of placed) {
+    if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
     const low = Math.min(from.zM, to.zM)
     const high = Math.max(from.zM, to.zM)
-    if (high <= levelM) return []
+    if (high <= levelM) continue
     const share = low >= levelM ? 1 : (high - levelM) / (high - low)
-    return [{ boreM: boreBeforeM, lengthM: piece.lengthM * share, filledShare }]
-  })
+    pipes.push({ boreM: boreBeforeM, lengthM: piece.lengthM * share, filledShare })
+  }
 }

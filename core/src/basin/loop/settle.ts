@@ -1,11 +1,11 @@
 import { waterAt } from '../../fluid/water.ts'
-import { AS_COMPUTED } from '../../network/line.ts'
-import { makeNetwork, withHeads, type Network } from '../../network/network.ts'
+import { makeNetwork, type Network } from '../../network/network.ts'
 import type { BasinDesign } from '../design.ts'
+import { FeltLevels } from '../layout/felt-levels.ts'
 import { layOut, type Layout } from '../layout/layout.ts'
 import { relevel } from '../layout/relevel.ts'
-import { run, type Ran } from '../running.ts'
-import { follow, type Followed, type Gravity } from './follow.ts'
+import { flowThrough, withLosses, type Ran } from '../running.ts'
+import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
 import { layDrains } from './lay-drains.ts'
 import { LevelSteps } from './level-steps.ts'
 import { overflowing } from './tank-level.ts'
@@ -15,6 +15,7 @@ export interface Settled extends Gravity, Followed {
   /** The design with its water where it runs. */
   readonly design: BasinDesign
   readonly layout: Layout
+  readonly network: Network
   readonly ran: Ran
   readonly passes: number
   /** Levels still moved when the search gave up, m; nil when it settled. */
@@ -37,7 +38,7 @@ export function chamberLevelM({ design, chambers }: Settled, chamberId: string):
 
 /** What a search may begin from. */
 export interface SettleFrom {
-  /** A neighbour's answer: its levels begin the search, and its drains serve where they are the same. */
+  /** A neighbour's answer: its levels begin the search. */
   readonly near?: Settled | undefined
   /** The design laid out as it is given, where that is at hand; with `near` only, whose levels it has. */
   readonly layout?: Layout
@@ -53,43 +54,42 @@ export interface SettleFrom {
  */
 export function settle(given: BasinDesign, from: SettleFrom = {}): Settled {
   const { near, atRestM = AT_REST_M } = from
-  const gravity = gravityOf(given, near)
-  const levels = Float64Array.from(from.levels ?? nearLevels(given, near) ?? firstLevels(given))
-  let design = from.layout ? given : levelled(given, levels)
-  let layout = from.layout ?? layOut(design)
+  const gravity = gravityOf(given)
+  const levels = (from.levels ?? nearLevels(given, near) ?? firstLevels(given)).slice()
+  const first = from.layout ? given : levelled(given, levels)
+  const layout = from.layout ?? layOut(first)
   const network = makeNetwork(layout.problem)
-  let against: Against = { layout, network, ran: run(network, AS_COMPUTED) }
+  const felt = new FeltLevels(given, layout, network)
+  let flowing = flowThrough(network)
   const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
-    const found = follow(given, gravity, layout, against.ran, levels)
+    const found = follow(given, gravity, layout, flowing, levels)
+    const against = levels.slice()
     const restlessM = step.advance(levels, found.levels)
     const rests = restlessM <= atRestM
     if (rests || passes === MOST_PASSES) {
-      const { ran } = against
-      const restless = rests ? 0 : restlessM
-      return { design, layout, ran, ...gravity, ...found, passes, restlessM: restless }
+      const design = passes === 1 ? first : levelled(given, against)
+      const rested = passes === 1 ? layout : relevel(layout, design, network.nodeHead)
+      return {
+        design,
+        layout: rested,
+        network: { ...network, problem: rested.problem },
+        ran: withLosses(network, flowing),
+        drains: gravity.drains,
+        overflows: gravity.overflows,
+        place: gravity.place,
+        fed: gravity.fed,
+        returnIndex: gravity.returnIndex,
+        tankLevels: found.tankLevels,
+        drainFlows: found.drainFlows,
+        chambers: found.chambers,
+        levels: found.levels,
+        passes,
+        restlessM: rests ? 0 : restlessM,
+      }
     }
-    design = levelled(given, levels)
-    against = runAgainst(against, relevel(layout, design))
-    layout = against.layout
+    if (felt.put(levels)) flowing = flowThrough(network, flowing.flowsM3PerS)
   }
-}
-
-/** A layout, its network and what runs in it. */
-interface Against {
-  readonly layout: Layout
-  readonly network: Network
-  readonly ran: Ran
-}
-
-/** Runs a layout whose levels moved, from what ran before; the same network serves while only heads differ. */
-function runAgainst(before: Against, layout: Layout): Against {
-  if (layout === before.layout) return before
-  const sameLinks = layout.problem.links === before.layout.problem.links
-  const network = sameLinks
-    ? withHeads(before.network, layout.problem)
-    : makeNetwork(layout.problem)
-  return { layout, network, ran: run(network, AS_COMPUTED, before.ran.running.flowsM3PerS) }
 }
 
 function nearLevels(given: BasinDesign, near: Settled | undefined): Levels | null {
@@ -103,32 +103,29 @@ export function layOutRunning(design: BasinDesign): Layout {
 }
 
 /** The parts of the way down that no level moves. */
-function gravityOf(design: BasinDesign, near: Settled | undefined): Gravity {
+function gravityOf(design: BasinDesign): Gravity {
   const water = waterAt(design.water)
-  const same = near?.design.drains === design.drains && near.design.water === design.water
-  const drains = same ? near.drains : layDrains(design, water)
+  const drains = layDrains(design.drains, water)
   const { chamberId } = design.returnSide.pumps[0]!
+  const place = new Map(design.sump.chambers.map(({ id }, i) => [id, i]))
   return {
     drains,
     overflows: design.tanks.map((tank) =>
       tank.overflow ? overflowing(tank, tank.overflow, drains, water) : null,
     ),
-    returnIndex: Math.max(
-      0,
-      design.sump.chambers.findIndex(({ id }) => id === chamberId),
-    ),
+    place,
+    fed: fedChambers(design, drains),
+    returnIndex: place.get(chamberId) ?? 0,
   }
 }
 
 function firstLevels({ tanks, sump }: BasinDesign): Levels {
-  return Float64Array.from([
-    ...tanks.map(
-      (tank) =>
-        tank.floorHeightM +
-        (tank.overflow ? tank.overflow.crestM + GUESS_HEAD_M : tank.waterLevelM),
-    ),
-    ...sump.chambers.map(({ levelM }) => levelM),
-  ])
+  const levels = new Float64Array(tanks.length + sump.chambers.length)
+  tanks.forEach(({ floorHeightM, overflow, waterLevelM }, i) => {
+    levels[i] = floorHeightM + (overflow ? overflow.crestM + GUESS_HEAD_M : waterLevelM)
+  })
+  sump.chambers.forEach(({ levelM }, i) => (levels[tanks.length + i] = levelM))
+  return levels
 }
 
 /** The design with its water at these levels; itself where none of them moves it. */

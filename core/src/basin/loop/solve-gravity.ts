@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import type { SolvedDrain, SolvedLoop, SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
 import type { Settled } from './settle.ts'
 import { solveDrains } from './solve-drains.ts'
@@ -18,7 +19,7 @@ export function solveGravity(
 ): SolvedGravity {
   const { overflows, tankLevels, passes, restlessM } = settled
   return {
-    overflows: overflows.flatMap((one, i) => {
+    overflows: gather(overflows, (one, i) => {
       if (!one) return []
       const flow = Math.max(0, intoTank(one.tank.id).flowM3PerS)
       return [solveOverflow(settled, one, tankLevels[i]!, flow)]

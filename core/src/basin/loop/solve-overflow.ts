@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { tubeFroude, primeVerdict } from '../../drain/hung.ts'
 import { LEAST_MEASURED_HEAD_M } from '../../weir/smooth.ts'
 import { flowOver } from '../../weir/rim.ts'
@@ -27,7 +28,10 @@ export function solveOverflow(
     tankId: tank.id,
     flowM3PerS,
     crestM: tank.floorHeightM + overflow.crestM,
-    ...levels,
+    surfaceM: levels.surfaceM,
+    boxM: levels.boxM,
+    headM: levels.headM,
+    spills: levels.spills,
     innerM: Number.isFinite(levels.innerM) ? levels.innerM : null,
     boxRimM: tank.floorHeightM + boxRim(one),
     belowMeasured: levels.headM < LEAST_MEASURED_HEAD_M,
@@ -69,7 +73,7 @@ function blockedRows(
 
 /** What one blockage can take: each pipe, and each join's two. */
 function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
-  const joined = drains.flatMap((laid) => {
+  const joined = gather(drains, (laid) => {
     const trunk = drains.find(({ drain }) => drain.id === laid.trunkId)
     return trunk ? [[trunk, laid]] : []
   })

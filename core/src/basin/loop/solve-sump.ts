@@ -2,7 +2,7 @@ import { waterAt } from '../../fluid/water.ts'
 import { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed } from '../../sump/bubble.ts'
 import { sectionSpeed, throughflowS } from '../../sump/throughflow.ts'
 import type { SolvedChamber, SolvedSump, SolvedTrap } from '../solved-gravity.ts'
-import { chamberSpans, type SumpBox } from '../sump.ts'
+import { chamberSpans, type ChamberSpan, type SumpBox } from '../sump.ts'
 import { solveOutage } from './outage.ts'
 import type { Settled } from './settle.ts'
 import { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
@@ -17,14 +17,18 @@ export function solveSump(settled: Settled): SolvedSump {
     const chambers = settled.chambers.map((level, i) => unsized(level, sump.chambers[i]!.id))
     return { returnChamberId, chambers, volumeM3: null, outage: null, waterUse: null }
   }
-  const chambers = settled.chambers.map((level, i) => sized(settled, box, level, i))
+  const spans = chamberSpans(sump, box.lengthM)
+  const areasM2 = chamberAreasM2(sump, box)
+  const chambers = settled.chambers.map((level, i) =>
+    sized(settled, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
+  )
   const volumeM3 = chambers.reduce((sum, one) => sum + one.volumeM3!, 0)
   return {
     returnChamberId,
     chambers,
     volumeM3,
-    outage: solveOutage(settled, box),
-    waterUse: solveWaterUse(settled, box, volumeM3),
+    outage: solveOutage(settled, box, areasM2),
+    waterUse: solveWaterUse(settled, box, { volumeM3, areasM2 }),
   }
 }
 
@@ -43,25 +47,35 @@ function unsized(level: ChamberLevel, chamberId: string): SolvedChamber {
   }
 }
 
-function sized(settled: Settled, box: SumpBox, level: ChamberLevel, i: number): SolvedChamber {
-  const { sump } = settled.design
-  const chamber = sump.chambers[i]!
-  const { fromM, toM } = chamberSpans(sump, box.lengthM)[i]!
+/** Where a chamber stands in the sump, and its water's surface. */
+interface Place {
+  readonly index: number
+  readonly span: ChamberSpan
+  readonly areaM2: number
+}
+
+function sized(settled: Settled, box: SumpBox, level: ChamberLevel, place: Place): SolvedChamber {
+  const { areaM2, index } = place
+  const lengthM = place.span.toM - place.span.fromM
+  const chamber = settled.design.sump.chambers[index]!
   const depthM = level.levelM - box.floorHeightM
-  const areaM2 = chamberAreasM2(sump, box)[i]!
   const volumeM3 = Math.max(0, areaM2 * depthM - chamber.submergedM3)
   const flows = level.throughM3PerS > 0
   return {
     chamberId: chamber.id,
-    ...level,
+    levelM: level.levelM,
+    throughM3PerS: level.throughM3PerS,
+    starved: level.starved,
+    spills: level.spills,
+    apart: level.apart,
     depthM,
-    lengthM: toM - fromM,
+    lengthM,
     areaM2,
     volumeM3,
     freeboardM: box.heightM - depthM,
     throughflowS: flows ? throughflowS(volumeM3, level.throughM3PerS) : null,
     speedMPerS: flows ? sectionSpeed(level.throughM3PerS, box.widthM, depthM) : null,
-    trap: flows ? trapOf(settled, box, i, toM - fromM) : null,
+    trap: flows ? trapOf(settled, box, index, lengthM) : null,
   }
 }
 

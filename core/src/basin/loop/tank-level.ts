@@ -4,7 +4,8 @@ import { threeKLoss } from '../../fitting/three-k.ts'
 import type { Water } from '../../fluid/water.ts'
 import { makeLine } from '../../network/line.ts'
 import { brent } from '../../numeric/brent.ts'
-import { headOver, rimLaw, type Rim, type RimLaw } from '../../weir/rim.ts'
+import { kept } from '../../numeric/kept.ts'
+import { headOver, rimLaw, type RimLaw } from '../../weir/rim.ts'
 import type { DisplayTank } from '../design.ts'
 import type { Overflow, Passage } from '../overflow.ts'
 import {
@@ -51,16 +52,16 @@ export function overflowing(
   return {
     tank,
     overflow,
-    rim: rimLaw(rimOf(overflow)),
+    rim: rimOf(overflow),
     passage: overflow.passage ? passageFall(overflow.passage, water) : null,
     drains: own,
     box: boxDrains(own),
   }
 }
 
-function rimOf({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): Rim {
-  return { lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }
-}
+const rimOf = kept(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
+  rimLaw({ lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }),
+)
 
 /** New plastic. */
 const SMOOTH_M = 1.5e-6

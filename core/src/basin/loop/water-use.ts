@@ -1,3 +1,4 @@
+import { gather } from '../../numeric/gather.ts'
 import { waterAt } from '../../fluid/water.ts'
 import {
   evaporationM3PerS,
@@ -9,17 +10,15 @@ import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/volume.ts'
 import type { SolvedWaterUse } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
 import type { Settled } from './settle.ts'
-import { chamberAreasM2 } from './sump-levels.ts'
 
 /** What evaporation and the top-off do. */
 export function solveWaterUse(
   settled: Settled,
   box: SumpBox,
-  sumpVolumeM3: number,
+  { volumeM3, areasM2: areas }: { volumeM3: number; areasM2: readonly number[] },
 ): SolvedWaterUse {
   const { design, chambers, returnIndex, overflows } = settled
   const { sump } = design
-  const areas = chamberAreasM2(sump, box)
   const boxes = overflows.reduce((sum, one) => {
     const own = one?.overflow.form === 'inner-box' ? null : one?.overflow.box
     return sum + (own ? own.lengthM * own.widthM : 0)
@@ -48,7 +47,7 @@ export function solveWaterUse(
             loss,
           ),
     reservoirS: has && dries ? reservoirLastsS(reservoirM3, loss) : null,
-    salinityAfterPpt: has ? freshened(settled, sumpVolumeM3, reservoirM3) : null,
+    salinityAfterPpt: has ? freshened(settled, volumeM3, reservoirM3) : null,
   }
 }
 
@@ -58,7 +57,7 @@ export function solveWaterUse(
  */
 function leastLevelM({ design, layout, returnIndex }: Settled): number | null {
   const { id } = design.sump.chambers[returnIndex]!
-  const levels = layout.pumps.flatMap(({ placed, part }) => {
+  const levels = gather(layout.pumps, ({ placed, part }) => {
     const { inletHeightM, chamberId } = placed
     if (chamberId !== id || inletHeightM === null) return []
     return [inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)]

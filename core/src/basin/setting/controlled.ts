@@ -1,4 +1,3 @@
-import { AS_COMPUTED } from '../../network/line.ts'
 import { makeNetwork } from '../../network/network.ts'
 import type { LinkPump, NetworkLink } from '../../network/problem.ts'
 import { pumpHeadM, type PumpCurve } from '../../pump/curve.ts'
@@ -35,7 +34,7 @@ export function holdFlows(
     return hold ? { ...link, shut: false, pump: holdingPump(link.pump, hold.flowM3PerS) } : link
   })
   const problem = { ...layout.problem, links: changed }
-  const { running, unsettledLinkId } = run(makeNetwork(problem), AS_COMPUTED)
+  const { running, unsettledLinkId } = run(makeNetwork(problem))
   return {
     running,
     extraLossM: held.map(({ link, flowM3PerS }) => {

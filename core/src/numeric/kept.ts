@@ -1,0 +1,34 @@
+/**
+ * A pure function of one object that never changes, worked out once for each: the same object has
+ * the same answer, and the answer goes when the object goes.
+ */
+export function kept<Key extends object, Answer>(
+  workOut: (key: Key) => Answer,
+): (key: Key) => Answer {
+  const answers = new WeakMap<Key, Answer>()
+  return (key) => {
+    const known = answers.get(key)
+    if (known !== undefined) return known
+    const answer = workOut(key)
+    answers.set(key, answer)
+    return answer
+  }
+}
+
+/**
+ * The same for a function that also takes what seldom changes beside the object: the last answer
+ * serves while `sameBeside` says so.
+ */
+export function keptBeside<Key extends object, Beside, Answer>(
+  workOut: (key: Key, beside: Beside) => Answer,
+  sameBeside: (before: Beside, now: Beside) => boolean,
+): (key: Key, beside: Beside) => Answer {
+  const last = new WeakMap<Key, { readonly beside: Beside; readonly answer: Answer }>()
+  return (key, beside) => {
+    const known = last.get(key)
+    if (known && sameBeside(known.beside, beside)) return known.answer
+    const answer = workOut(key, beside)
+    last.set(key, { beside, answer })
+    return answer
+  }
+}

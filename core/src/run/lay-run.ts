@@ -1,0 +1,25 @@
+import { keptBeside } from '../numeric/kept.ts'
+import { pieceLosses, type PieceLosses } from './losses.ts'
+import { mouthOf, placePieces, type PlacedPiece, type Point } from './path.ts'
+import type { Run } from './piece.ts'
+
+/** A run with every piece in its place and its losses known. */
+export interface LaidRun {
+  readonly placed: readonly PlacedPiece[]
+  readonly losses: readonly PieceLosses[]
+  readonly mouth: Point
+}
+
+export function samePoint(a: Point, b: Point): boolean {
+  return a === b || (a.xM === b.xM && a.yM === b.yM && a.zM === b.zM)
+}
+
+/** Laid from its start; a run that did not change since it was last laid from there is not laid anew. */
+export const layRun = keptBeside((run: Run, start: Point): LaidRun => {
+  const placed = placePieces(run, start)
+  return {
+    placed,
+    losses: placed.map((one) => pieceLosses(one, run)),
+    mouth: mouthOf(placed, start),
+  }
+}, samePoint)
