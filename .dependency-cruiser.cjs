@@ -6,6 +6,7 @@ const RUNGS = [
   ['network'],
   ['drain', 'sump'],
   ['basin'],
+  ['drill'],
   ['sizing'],
 ]
 

@@ -2,7 +2,7 @@
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 3,
+    formatVersion: 4,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -46,7 +46,14 @@ function aDesign(): Plain {
           passage: { kind: 'siphon', count: 1, boreM: 0.03, lengthM: 0.6 },
           chamberId: null,
           holes: [
-            { id: 'hole', panel: 'back', glass: 'plain', alongM: 0.4, upM: 0.4, size: '32 mm' },
+            {
+              id: 'hole',
+              panel: 'back',
+              glass: 'plain',
+              alongM: 0.4,
+              upM: 0.4,
+              bulkhead: { size: '32 mm', boreM: 0.027, holeM: 0.044, flangeM: 0.064 },
+            },
           ],
           sensorM: 0.47,
         },
@@ -142,6 +149,7 @@ function aDesign(): Plain {
       gapM: 0.0016,
       evaporationMmPerDay: 3,
       hungWaterM3: 0.001,
+      topOff: { flowM3PerS: 0.00003, canM3: 0.02 },
     },
     returnSide: {
       pumps: [
@@ -241,5 +249,6 @@ function aDesign(): Plain {
       },
     ],
     tariff: { pricePerKWh: 0.3, currency: '€' },
+    drills: [{ id: 'own', name: 'Both at once', steps: [{ drillId: 'power-cut', atS: 60 }] }],
   }
 }

@@ -62,6 +62,16 @@ describe('the solve command', () => {
     expect(answer.designs[0].returnSide.flowM3PerS).toBeGreaterThan(0)
     expect(Object.keys(answer.designs[0].workings)).toContain('flow')
   }, 30_000)
+  test('runs the drills when it is asked to, as its schema says', () => {
+    const solved = tool('solve/main.ts', JSON.stringify(aFile()), '-', '--drills')
+    expect(solved.stderr).toBe('')
+    const valid = ajv().compile(docs('solved-file.schema.json'))
+    const answer = JSON.parse(solved.stdout)
+    expect(valid(answer) ? [] : valid.errors).toEqual([])
+    const { verdicts, survival } = answer.designs[0].drills
+    expect(verdicts.map((one: Plain) => one.drillId)).toContain('power-cut')
+    expect(survival.single.dry + survival.single.watch + survival.single.wet).toBeGreaterThan(3)
+  }, 60_000)
   test('a bad file ends with 2 and a line a fault', () => {
     const file = aFile()
     file.name = ''

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { BULKHEADS, solveBasin } from '@yew-basin/core'
+import { solveBasin } from '@yew-basin/core'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { BULKHEAD_SIZES, migrated, readBasinFile, readBasinObject } from '../src/index.ts'
+import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
 import { aFile, type Plain } from './a-file.ts'
 
 const text = readFileSync(fileURLToPath(new URL('frozen/format-2.json', import.meta.url)), 'utf8')
@@ -31,10 +31,6 @@ test('a torn document of format 2 is brought up without a fault of its own', () 
   ]) {
     expect(() => migrated(torn, 2)).not.toThrow()
   }
-})
-
-test('the sizes of bulkheads are the core’s', () => {
-  expect(BULKHEAD_SIZES).toEqual(BULKHEADS.map(({ size }) => size))
 })
 
 describe('a way down that does not hold together is named', () => {

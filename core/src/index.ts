@@ -188,3 +188,22 @@ export {
 } from './basin/build/sump-edits.ts'
 export { cutList, type CutPanel } from './basin/build/cut-list.ts'
 export { COMMON_SIZES, type CommonSize } from './sump/common-sizes.ts'
+export type { OwnDrill, OwnDrillStep } from './basin/design.ts'
+export type { TopOff } from './basin/sump.ts'
+export { allDrills, drillAll, type Drilled } from './drill/drill-all.ts'
+export { drillsOf } from './drill/drills.ts'
+export type { Drill, Fault, FaultAt, FaultKind } from './drill/fault.ts'
+export { mendsOf, type Mend } from './drill/mend.ts'
+export { chained, together } from './drill/own-drill.ts'
+export { canDrill, type Place, type Plant } from './drill/plant.ts'
+export { logWords } from './drill/words.ts'
+export type { Happening } from './drill/plant-watches.ts'
+export { runDrill, type DrillRun, type LogEntry, type Moment } from './drill/run-drill.ts'
+export { pairsOf, singleFailures, survivalOf, type Survival } from './drill/survival.ts'
+export {
+  verdictOf,
+  worstFirst,
+  type Outcome,
+  type Verdict,
+  type VesselVerdict,
+} from './drill/verdict.ts'

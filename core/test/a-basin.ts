@@ -122,6 +122,7 @@ export function aBasin(
       gapM: 0.0016,
       evaporationMmPerDay: 3,
       hungWaterM3: 0,
+      topOff: null,
     },
     returnSide: {
       pumps: [
@@ -139,6 +140,7 @@ export function aBasin(
       sparePumpId: null,
     },
     tariff: null,
+    drills: [],
     pumps: [TEST_PUMP],
   }
   return applyEdits(

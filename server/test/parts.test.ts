@@ -46,7 +46,7 @@ describe('parts', () => {
     const guest = await aGuest()
     const { parts } = (await guest.get('/api/parts').expect(200)).body as Listing
     expect(new Set(parts.map(({ kind }) => kind))).toEqual(
-      new Set(['pump', 'pipe', 'hose', 'fitting', 'valve', 'nozzle']),
+      new Set(['pump', 'pipe', 'hose', 'fitting', 'valve', 'nozzle', 'bulkhead']),
     )
     expect(parts.every(({ own }) => !own)).toBe(true)
   })

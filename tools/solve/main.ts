@@ -18,12 +18,16 @@ function textOf(file: string): string {
   }
 }
 
-const [file, ...more] = process.argv.slice(2)
+const given = process.argv.slice(2)
+const withDrills = given.includes('--drills')
+const [file, ...more] = given.filter((word) => word !== '--drills')
 if (!file || more.length > 0) {
-  refuse(['usage: npm run -s solve -- FILE, an exported basin, or - for standard input'])
+  refuse([
+    'usage: npm run -s solve -- FILE [--drills]; FILE is an exported basin, or - for standard input',
+  ])
 }
 const read = readBasinFile(textOf(file))
 if (!read.ok) {
   refuse(read.faults.map(({ path, message }) => `${path || 'the file'}: ${message}`))
 }
-process.stdout.write(JSON.stringify(solvedFile(read.value), null, 2) + '\n')
+process.stdout.write(JSON.stringify(solvedFile(read.value, withDrills), null, 2) + '\n')

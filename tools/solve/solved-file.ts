@@ -10,6 +10,7 @@ import {
   type SolvedBasin,
   type Swap,
 } from '@yew-basin/core'
+import { spokenDrills, type SpokenDrills } from './spoken-drills.ts'
 
 /** A finding with its sentences written out in metric units. */
 export interface SpokenFinding extends Omit<Finding, 'title' | 'reason' | 'fixes'> {
@@ -53,6 +54,8 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   /** What each pump the file carries would give in this run at full speed. */
   readonly pumpsInThisRun: readonly Swap[]
   readonly workings: Readonly<Record<string, SpokenWorking>>
+  /** null: not asked for (`--drills`). */
+  readonly drills: SpokenDrills | null
 }
 
 /** What the command prints. */
@@ -61,7 +64,7 @@ export interface SolvedFile {
   readonly designs: readonly SolvedDesign[]
 }
 
-export function solvedFile(file: BasinFile): SolvedFile {
+export function solvedFile(file: BasinFile, withDrills = false): SolvedFile {
   return {
     name: file.name,
     designs: file.designs.map(({ name, current, design }) => {
@@ -73,6 +76,7 @@ export function solvedFile(file: BasinFile): SolvedFile {
         findings: solved.findings.map(spokenFinding),
         pumpsInThisRun: swaps(design, design.pumps),
         workings: spokenWorkings(design, solved),
+        drills: withDrills ? spokenDrills(design) : null,
       }
     }),
   }

@@ -50,6 +50,7 @@ export function aDesign(line: string): BasinDesign {
       gapM: 0.0016,
       evaporationMmPerDay: 3,
       hungWaterM3: 0,
+      topOff: null,
     },
     returnSide: {
       pumps: [
@@ -76,6 +77,7 @@ export function aDesign(line: string): BasinDesign {
       sparePumpId: null,
     },
     tariff: null,
+    drills: [],
     pumps: [
       {
         id: 'p',

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign, Tariff } from '@yew-basin/core'
 import { DrainDocument } from './drain.ts'
+import { OwnDrillDocument } from './drill.ts'
 import { gravityFault } from './gravity.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
@@ -62,4 +63,16 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested()
   @OrNull('What the keeper pays for electricity; null: not told.')
   tariff!: TariffDocument | null
+
+  @Listing(0, COUNTS.ownDrills, 'Bad days of the keeper’s own making.')
+  @Type(() => OwnDrillDocument)
+  @ValidateNested({ each: true })
+  @Judged('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))
+  drills!: OwnDrillDocument[]
+}
+
+function ownDrillFault({ drills }: DesignDocument): string | null {
+  const ids = drills.map(({ id }) => id)
+  const twice = ids.find((id, i) => ids.indexOf(id) !== i)
+  return twice === undefined ? null : `the drill id "${twice}" stands twice`
 }

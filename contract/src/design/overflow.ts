@@ -12,9 +12,10 @@ import type {
   Passage,
   Teeth,
 } from '@yew-basin/core'
+import { BulkheadDocument } from './bulkhead.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Within, WithinOrNull } from './rules.ts'
-import { BULKHEAD_SIZES, OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
+import { OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
 
@@ -95,8 +96,11 @@ export class HoleDocument implements Hole {
   @Within(LIMITS.holePlace, 'Its middle up the panel, or back from the front of the floor, m.')
   upM!: number
 
-  @OneOf(BULKHEAD_SIZES, 'Size of its bulkhead.')
-  size!: string
+  @Type(() => BulkheadDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @Says('The bulkhead that goes in it, as it was when chosen from the parts.')
+  bulkhead!: BulkheadDocument
 }
 
 /** How water leaves a tank. */

@@ -1,9 +1,17 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import type { ChamberUse, Sump, SumpBox, SumpChamber, SumpWall, WallKind } from '@yew-basin/core'
+import type {
+  ChamberUse,
+  Sump,
+  SumpBox,
+  SumpChamber,
+  SumpWall,
+  TopOff,
+  WallKind,
+} from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
-import { Id, Listing, OneOf, OrNull, Says, Text, Within } from './rules.ts'
+import { Id, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
 import { CHAMBER_USES, WALL_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -116,6 +124,18 @@ export class SumpWallDocument implements SumpWall {
   opaque!: boolean
 }
 
+/** What makes up for evaporation. */
+export class TopOffDocument implements TopOff {
+  @Within(LIMITS.topOffFlow, 'What its pump or valve lets in, m³/s.')
+  flowM3PerS!: number
+
+  @WithinOrNull(
+    LIMITS.can,
+    'What a can beside the sump holds, m³; null: it draws on the reservoir.',
+  )
+  canM3!: number | null
+}
+
 /** Where the water waits between the drains and the pump. */
 export class SumpDocument implements Sump {
   @Listing(1, COUNTS.chambers, 'Its chambers, left to right.')
@@ -145,4 +165,10 @@ export class SumpDocument implements Sump {
 
   @Within(LIMITS.submerged, 'What hung equipment lets go when the pump stops, m³.')
   hungWaterM3!: number
+
+  @Type(() => TopOffDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('What makes up for evaporation; null: the keeper tops up by hand.')
+  topOff!: TopOffDocument | null
 }

@@ -67,19 +67,3 @@ export const WALL_KINDS = wordsOf<WallKind>({
   pipe: true,
   solid: true,
 })
-
-/** Sizes of bulkheads, as the core knows them (a test holds the two lists together). */
-export const BULKHEAD_SIZES: readonly string[] = [
-  '1/2 in',
-  '3/4 in',
-  '1 in',
-  '1 1/4 in',
-  '1 1/2 in',
-  '2 in',
-  '20 mm',
-  '25 mm',
-  '32 mm',
-  '40 mm',
-  '50 mm',
-  '63 mm',
-]

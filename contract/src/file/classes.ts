@@ -26,9 +26,12 @@ import {
   SumpBoxDocument,
   SumpDocument,
   SumpWallDocument,
+  TopOffDocument,
 } from '../design/sump.ts'
 import { DisplacementDocument, TankDocument } from '../design/tank.ts'
 import { WaterDocument } from '../design/water.ts'
+import { BulkheadDocument } from '../design/bulkhead.ts'
+import { OwnDrillDocument, OwnDrillStepDocument } from '../design/drill.ts'
 import { BasinFile, FileDesign } from './basin-file.ts'
 
 /** Every class a basin file is made of: what the format's documentation is written from. */
@@ -46,6 +49,7 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   OverflowBoxDocument,
   PassageDocument,
   HoleDocument,
+  BulkheadDocument,
   DrainDocument,
   DrainInletDocument,
   DrainEndDocument,
@@ -54,6 +58,7 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   DepthRangeDocument,
   SumpBoxDocument,
   SumpWallDocument,
+  TopOffDocument,
   ReturnSideDocument,
   PlacedPumpDocument,
   ReturnLineDocument,
@@ -68,4 +73,6 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   PumpPartDocument,
   CurvePointDocument,
   PowerPointDocument,
+  OwnDrillDocument,
+  OwnDrillStepDocument,
 ]

@@ -1,12 +1,21 @@
 import type { PipeSeries, PumpPart, ValveForm } from '@yew-basin/core'
 import { check, type Checked, type Fault } from '../check.ts'
+import { BulkheadSpec } from '../design/bulkhead.ts'
 import { COUNTS, LIMITS } from '../design/limits.ts'
 import { PipeSizeDocument } from '../design/pipe-size.ts'
 import { PumpPartDocument } from '../design/pump-part.ts'
 import { OneOf, Text, Within } from '../design/rules.ts'
 
 /** What a keeper can keep among the parts. */
-export const PART_KINDS = ['pump', 'pipe', 'hose', 'fitting', 'valve', 'nozzle'] as const
+export const PART_KINDS = [
+  'pump',
+  'pipe',
+  'hose',
+  'fitting',
+  'valve',
+  'nozzle',
+  'bulkhead',
+] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
 /** A pipe or hose with the bore it really has. */
@@ -43,6 +52,7 @@ export type PartSpec =
   | { readonly kind: 'fitting'; readonly spec: FittingSpec }
   | { readonly kind: 'valve'; readonly spec: ValveSpec }
   | { readonly kind: 'nozzle'; readonly spec: NozzleSpec }
+  | { readonly kind: 'bulkhead'; readonly spec: BulkheadSpec }
 
 /** A part as it is sent to be kept; its spec is checked by its kind. */
 export class SavePart {
@@ -60,6 +70,7 @@ const SPECS: Readonly<Record<PartKind, new () => object>> = {
   fitting: FittingSpec,
   valve: ValveSpec,
   nozzle: NozzleSpec,
+  bulkhead: BulkheadSpec,
 }
 
 const HOSES = ['smooth-hose', 'braided-hose', 'ribbed-hose']

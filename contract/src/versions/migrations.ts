@@ -1,3 +1,4 @@
+import { badDays } from './004-bad-days.ts'
 import { theWayDown } from './003-the-way-down.ts'
 import { tanksAndLines } from './002-tanks-and-lines.ts'
 
@@ -15,6 +16,7 @@ export interface Migration {
 export const MIGRATIONS: readonly Migration[] = [
   { name: 'tanks-and-lines', up: tanksAndLines },
   { name: 'the-way-down', up: theWayDown },
+  { name: 'bad-days', up: badDays },
 ]
 
 /** A stored design document brought to the present format. */

@@ -83,6 +83,19 @@ export interface Tariff {
   readonly currency: string
 }
 
+/** One drill of the list, begun so long after the first. */
+export interface OwnDrillStep {
+  readonly drillId: string
+  readonly atS: number
+}
+
+/** A chain of drills. */
+export interface OwnDrill {
+  readonly id: string
+  readonly name: string
+  readonly steps: readonly OwnDrillStep[]
+}
+
 /** All that the core needs to solve a basin. */
 export interface BasinDesign {
   /** The first is the one a design is known by. */
@@ -96,6 +109,8 @@ export interface BasinDesign {
   readonly pumps: readonly PumpPart[]
   /** null: not told. */
   readonly tariff: Tariff | null
+  /** Bad days of the keeper's own making. */
+  readonly drills: readonly OwnDrill[]
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

@@ -1,3 +1,4 @@
+import type { Bulkhead } from '../fitting/bulkhead.ts'
 import type { Point } from '../run/path.ts'
 import type { Run } from '../run/piece.ts'
 import type { Guard, Teeth } from '../weir/rim.ts'
@@ -44,8 +45,8 @@ export interface Hole {
   readonly alongM: number
   /** Its middle up the panel, or back from the front of the floor, m. */
   readonly upM: number
-  /** One of the bulkhead sizes. */
-  readonly size: string
+  /** As it was when chosen from the parts. */
+  readonly bulkhead: Bulkhead
 }
 
 /** How water leaves a tank. Heights over the tank's inside floor, m. */

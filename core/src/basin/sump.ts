@@ -65,6 +65,13 @@ export interface SumpWall {
   readonly opaque: boolean
 }
 
+/** What makes up for evaporation. */
+export interface TopOff {
+  readonly flowM3PerS: number
+  /** What a can beside the sump holds when it is full, m³; null: it draws on the sump's reservoir. */
+  readonly canM3: number | null
+}
+
 /** Where the water waits between the drains and the pump. */
 export interface Sump {
   readonly chambers: readonly SumpChamber[]
@@ -79,6 +86,8 @@ export interface Sump {
   readonly evaporationMmPerDay: number
   /** What hung equipment lets go when the pump stops, m³. */
   readonly hungWaterM3: number
+  /** null: the keeper tops up by hand. */
+  readonly topOff: TopOff | null
 }
 
 /** Where a chamber begins and ends, from the sump's left inside face. */

@@ -1,6 +1,6 @@
 /** A bulkhead by the pipe it takes: general trade figures, so measure your own before you drill. */
 export interface Bulkhead {
-  /** "1 in", "1 1/4 in"; "25 mm" and so on for metric pipe. */
+  /** What the keeper calls it: "1 in", "1 1/4 in"; "25 mm" and so on for metric pipe. */
   readonly size: string
   readonly boreM: number
   readonly holeM: number

@@ -3,12 +3,14 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import * as first from './migrations/001-workspaces-basins-designs.ts'
 import * as second from './migrations/002-sessions.ts'
 import * as third from './migrations/003-own-parts.ts'
+import * as fourth from './migrations/004-bulkheads.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
   first,
   second,
   third,
+  fourth,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */

@@ -101,6 +101,7 @@ const THIMBLE: DemoBasin = {
     },
     pumps: [samplePump('teasel-4')],
     tariff: null,
+    drills: [],
   },
 }
 
@@ -160,4 +161,5 @@ export const STARTER_DESIGN: BasinDesign = {
   },
   pumps: [samplePump('rowan-30')],
   tariff: null,
+  drills: [],
 }

@@ -6,6 +6,7 @@ import {
   aTank,
   aWall,
   ball,
+  bulkheadOf,
   device,
   elbow,
   gate,
@@ -36,9 +37,30 @@ const OVERFLOW: Overflow = {
   passage: null,
   chamberId: null,
   holes: [
-    { id: 'siphon-hole', panel: 'floor', glass: 'plain', alongM: 0.6, upM: 0.83, size: '1 in' },
-    { id: 'trickle-hole', panel: 'floor', glass: 'plain', alongM: 0.7, upM: 0.83, size: '1 in' },
-    { id: 'spare-hole', panel: 'floor', glass: 'plain', alongM: 0.8, upM: 0.83, size: '1 in' },
+    {
+      id: 'siphon-hole',
+      panel: 'floor',
+      glass: 'plain',
+      alongM: 0.6,
+      upM: 0.83,
+      bulkhead: bulkheadOf('1 in'),
+    },
+    {
+      id: 'trickle-hole',
+      panel: 'floor',
+      glass: 'plain',
+      alongM: 0.7,
+      upM: 0.83,
+      bulkhead: bulkheadOf('1 in'),
+    },
+    {
+      id: 'spare-hole',
+      panel: 'floor',
+      glass: 'plain',
+      alongM: 0.8,
+      upM: 0.83,
+      bulkhead: bulkheadOf('1 in'),
+    },
   ],
   sensorM: null,
 }
@@ -151,6 +173,8 @@ const SUMP: Sump = {
     aWall('return-wall', 'over', 0.976, 0.2),
   ],
   hungWaterM3: 0.0008,
+  // The biggest can that the shop had.
+  topOff: { flowM3PerS: 100 * L_PER_H, canM3: 0.08 },
 }
 
 /** A wide, shallow lagoon. Its return line was laid in what the shop had: too narrow for what is asked of it. */
@@ -258,5 +282,6 @@ export const LANTERN: DemoBasin = {
     },
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
+    drills: [],
   },
 }

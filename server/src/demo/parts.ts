@@ -1,4 +1,5 @@
 import type { PartSpec } from '@yew-basin/contract'
+import { BULKHEADS, type Bulkhead } from '@yew-basin/core'
 import { SAMPLE_PUMPS } from './pumps.ts'
 
 type SamplePart = PartSpec & { readonly id: string; readonly name: string }
@@ -45,8 +46,14 @@ function nozzle(id: string, name: string, mm: number) {
   return { id, name, kind: 'nozzle', spec: { boreM: mm / 1000 } } as const
 }
 
+function bulkhead(size: string, spec: Omit<Bulkhead, 'size'>) {
+  const id = `bulkhead-${size.replace(/[^0-9a-z]+/g, '-')}`
+  return { id, name: `Bulkhead ${size}`, kind: 'bulkhead', spec } as const
+}
+
 /** The whole sample library. */
 export const SAMPLE_PARTS: readonly SamplePart[] = [
   ...SAMPLE_PUMPS.map((spec) => ({ id: spec.id, name: spec.name, kind: 'pump', spec }) as const),
   ...OTHERS,
+  ...BULKHEADS.map(({ size, ...spec }) => bulkhead(size, spec)),
 ]

@@ -1,18 +1,20 @@
-import type {
-  DevicePiece,
-  DisplayTank,
-  LineEnd,
-  LineStart,
-  Overflow,
-  Piece,
-  PipePiece,
-  PlacedPump,
-  Point,
-  ReturnLine,
-  Run,
-  SumpChamber,
-  SumpWall,
-  TeeForm,
+import {
+  BULKHEADS,
+  type Bulkhead,
+  type DevicePiece,
+  type DisplayTank,
+  type LineEnd,
+  type LineStart,
+  type Overflow,
+  type Piece,
+  type PipePiece,
+  type PlacedPump,
+  type Point,
+  type ReturnLine,
+  type Run,
+  type SumpChamber,
+  type SumpWall,
+  type TeeForm,
 } from '@yew-basin/core'
 
 export const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
@@ -100,6 +102,12 @@ export const USUAL = {
   gapM: 0.0016,
   evaporationMmPerDay: 3,
   hungWaterM3: 0,
+  topOff: null,
+}
+
+/** A bulkhead of the trade by its size. */
+export function bulkheadOf(size: string): Bulkhead {
+  return BULKHEADS.find((one) => one.size === size)!
 }
 
 export function aWall(

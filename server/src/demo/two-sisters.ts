@@ -5,6 +5,7 @@ import {
   aPump,
   aTank,
   ball,
+  bulkheadOf,
   elbow,
   gate,
   inOrder,
@@ -50,7 +51,14 @@ function overflowAt(xM: number, name: string): Overflow {
     passage: null,
     chamberId: null,
     holes: [
-      { id: `${name}-notch`, panel: 'back', glass: 'plain', alongM: 0.45, upM: 0.4, size: '50 mm' },
+      {
+        id: `${name}-notch`,
+        panel: 'back',
+        glass: 'plain',
+        alongM: 0.45,
+        upM: 0.4,
+        bulkhead: bulkheadOf('50 mm'),
+      },
     ],
     sensorM: null,
   }
@@ -266,5 +274,6 @@ export const TWO_SISTERS: DemoBasin = {
     },
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
+    drills: [],
   },
 }

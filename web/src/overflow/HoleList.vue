@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { BULKHEADS, type Hole } from '@yew-basin/core'
-import { computed } from 'vue'
+import { BULKHEADS, type Bulkhead, type Hole } from '@yew-basin/core'
+import { computed, onMounted } from 'vue'
+import { RouterLink } from 'vue-router'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
+import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { GLASS, PANELS } from './overflow-words.ts'
@@ -14,7 +16,28 @@ const store = useDesign()
 const units = useUnits()
 const path = computed(() => ['tanks', store.tankIndex, 'overflow', 'holes'])
 const holes = computed(() => store.tank!.overflow!.holes)
-const SIZES = BULKHEADS.map(({ size }) => ({ value: size, label: size }))
+const parts = useParts()
+onMounted(() => void parts.load())
+
+/** The library's bulkheads and the keeper's own; the trade's usual ones until they are fetched. */
+const shelf = computed((): readonly Bulkhead[] => {
+  const own = parts.parts.flatMap((part) =>
+    part.kind === 'bulkhead' ? [{ size: part.name, ...part.spec }] : [],
+  )
+  return own.length > 0 ? own : BULKHEADS
+})
+/** What may be chosen for a hole: what it has, and the shelf. */
+function sizesFor({ bulkhead }: Hole) {
+  const names = new Set([bulkhead.size, ...shelf.value.map(({ size }) => size)])
+  return [...names].map((size) => ({ value: size, label: size }))
+}
+function choose(index: number, size: string) {
+  const chosen = shelf.value.find((one) => one.size === size)
+  if (chosen) store.set([...path.value, index, 'bulkhead'], chosen)
+}
+const USUAL_SIZE = '32 mm'
+const usual = () =>
+  shelf.value.find(({ size }) => size.endsWith(USUAL_SIZE)) ?? shelf.value[0] ?? BULKHEADS[0]!
 
 function add() {
   const { tank } = store
@@ -23,7 +46,7 @@ function add() {
     id: crypto.randomUUID(),
     panel: last?.panel ?? 'back',
     glass: last?.glass ?? 'plain',
-    size: last?.size ?? '32 mm',
+    bulkhead: last?.bulkhead ?? usual(),
     alongM: Math.min((last?.alongM ?? tank!.lengthM / 2 - 0.1) + 0.1, tank!.lengthM - 0.05),
     upM: last?.upM ?? Math.max(0.05, tank!.overflow!.crestM - 0.08),
   }
@@ -39,7 +62,6 @@ const remove = (id: string) =>
   )
 const give = (index: number, name: string, to: unknown) =>
   store.set([...path.value, index, name], to)
-const drillM = (size: string) => BULKHEADS.find((one) => one.size === size)!
 </script>
 
 <template>
@@ -55,8 +77,8 @@ const drillM = (size: string) => BULKHEADS.find((one) => one.size === size)!
         <div class="flex items-center gap-2">
           <span class="grow font-semibold">Hole {{ i + 1 }}</span>
           <span class="caption">
-            drill {{ units.text('length', drillM(hole.size).holeM) }}, flange
-            {{ units.text('length', drillM(hole.size).flangeM) }}
+            drill {{ units.text('length', hole.bulkhead.holeM) }}, flange
+            {{ units.text('length', hole.bulkhead.flangeM) }}
           </span>
           <button
             class="icon-button size-7!"
@@ -69,9 +91,9 @@ const drillM = (size: string) => BULKHEADS.find((one) => one.size === size)!
         <div class="grid grid-cols-3 gap-2">
           <ChoiceField
             label="Bulkhead"
-            :options="SIZES"
-            :model-value="hole.size"
-            @update:model-value="give(i, 'size', $event)"
+            :options="sizesFor(hole)"
+            :model-value="hole.bulkhead.size"
+            @update:model-value="choose(i, $event)"
           />
           <ChoiceField
             label="Panel"
@@ -104,7 +126,8 @@ const drillM = (size: string) => BULKHEADS.find((one) => one.size === size)!
     </ul>
     <p class="caption mt-1">
       Never drill tempered glass: it shatters as a whole. Holes are usual sizes; measure your own
-      bulkhead, and let a glazier drill what you are not sure of.
+      bulkhead, keep it among your <RouterLink class="underline" to="/parts">parts</RouterLink>, and
+      let a glazier drill what you are not sure of.
     </p>
   </section>
 </template>

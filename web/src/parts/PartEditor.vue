@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
+import type { BulkheadSpec, FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import type { PipeSize, PumpPart } from '@yew-basin/core'
 import { ref, shallowRef } from 'vue'
@@ -85,6 +85,26 @@ async function keep() {
         :limit="LIMITS.kv"
         :model-value="(spec as ValveSpec).kvM3PerH"
         @update:model-value="give({ kvM3PerH: $event })"
+      />
+    </div>
+    <div v-else-if="draft.kind === 'bulkhead'" class="grid grid-cols-3 gap-3">
+      <QuantityField
+        label="Its bore"
+        :limit="LIMITS.bore"
+        :model-value="(spec as BulkheadSpec).boreM"
+        @update:model-value="give({ boreM: $event })"
+      />
+      <QuantityField
+        label="Hole to drill"
+        :limit="LIMITS.drilledHole"
+        :model-value="(spec as BulkheadSpec).holeM"
+        @update:model-value="give({ holeM: $event })"
+      />
+      <QuantityField
+        label="Across its flange"
+        :limit="LIMITS.drilledHole"
+        :model-value="(spec as BulkheadSpec).flangeM"
+        @update:model-value="give({ flangeM: $event })"
       />
     </div>
     <QuantityField

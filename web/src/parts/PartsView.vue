@@ -72,6 +72,8 @@ function figures(part: PartAnswer): string {
       return `${part.spec.form}, ${units.text('valve-coefficient', part.spec.kvM3PerH)} open`
     case 'nozzle':
       return `mouth ${units.text('length', part.spec.boreM)}`
+    case 'bulkhead':
+      return `bore ${units.text('length', part.spec.boreM)}, drill ${units.text('length', part.spec.holeM)}, flange ${units.text('length', part.spec.flangeM)}`
   }
 }
 </script>

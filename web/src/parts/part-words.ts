@@ -12,6 +12,7 @@ export const KINDS: readonly {
   { kind: 'fitting', label: 'Fittings', one: 'fitting' },
   { kind: 'valve', label: 'Valves', one: 'valve' },
   { kind: 'nozzle', label: 'Nozzles', one: 'nozzle' },
+  { kind: 'bulkhead', label: 'Bulkheads', one: 'bulkhead' },
 ]
 
 /** A flow as a box prints it. */
@@ -53,6 +54,8 @@ export function newSpec(kind: PartKind): object {
       return { form: 'ball', kvM3PerH: 20 }
     case 'nozzle':
       return { boreM: 0.02 }
+    case 'bulkhead':
+      return { boreM: 0.027, holeM: 0.044, flangeM: 0.064 }
   }
 }
 

@@ -146,5 +146,10 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
         label: part.name,
         make: (id) => ({ id, kind: 'nozzle', boreM: part.spec.boreM }),
       }
+    case 'bulkhead':
+      return {
+        label: part.name,
+        make: (id) => ({ id, kind: 'bulkhead', boreM: part.spec.boreM }),
+      }
   }
 }

@@ -1,5 +1,4 @@
 import { gather } from '../../numeric/gather.ts'
-import { BULKHEADS } from '../../fitting/bulkhead.ts'
 import { GRAVITY_M_PER_S2 } from '../../fluid/water.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { flowOver } from '../../weir/rim.ts'
@@ -237,8 +236,8 @@ function tempered({ tank, words }: OverflowCase, { panel }: Hole): Finding {
   })
 }
 
-function holeM({ size }: Hole): number {
-  return BULKHEADS.find((one) => one.size === size)?.holeM ?? 0
+function holeM({ bulkhead }: Hole): number {
+  return bulkhead.holeM
 }
 
 function toEdgeM(tank: DisplayTank, hole: Hole): number {

@@ -25,9 +25,15 @@ export class FeltLevels {
   readonly #nodes: readonly FeltNode[]
   readonly #network: Network
 
-  constructor(design: BasinDesign, layout: Layout, network: Network) {
+  /** `held`: lines that let nothing back whatever stands at their end, as a siphon that broke. */
+  constructor(
+    design: BasinDesign,
+    layout: Layout,
+    network: Network,
+    held: ReadonlySet<string> = NONE_HELD,
+  ) {
     this.#network = network
-    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network)]
+    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network, held)]
   }
 
   /** Puts the network against the levels; false where it feels none of what moved. */
@@ -49,6 +55,8 @@ export class FeltLevels {
   }
 }
 
+const NONE_HELD: ReadonlySet<string> = new Set()
+
 function drawn({ tanks, sump }: BasinDesign, { pumps, segments, problem }: Layout): FeltNode[] {
   if (!sump.box) return []
   return gather(pumps, ({ placed, lineIndex }): FeltNode[] => {
@@ -59,7 +67,12 @@ function drawn({ tanks, sump }: BasinDesign, { pumps, segments, problem }: Layou
   })
 }
 
-function ended(design: BasinDesign, layout: Layout, network: Network): FeltNode[] {
+function ended(
+  design: BasinDesign,
+  layout: Layout,
+  network: Network,
+  held: ReadonlySet<string>,
+): FeltNode[] {
   return gather(layout.lines, (laid, i): FeltNode[] => {
     const level = levelOf(design, laid)
     if (level < 0) return []
@@ -70,7 +83,7 @@ function ended(design: BasinDesign, layout: Layout, network: Network): FeltNode[
         level,
         mouthM: laid.mouth.zM,
         link: network.live.indexOf(link),
-        hasCheck: layout.cuts[i]!.at(-1)!.hasCheck,
+        hasCheck: layout.cuts[i]!.at(-1)!.hasCheck || held.has(laid.line.id),
       },
     ]
   })

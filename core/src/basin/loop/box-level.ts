@@ -1,5 +1,6 @@
 import { fallFlowAt, fallHeadM, type Fall, type FallFlow } from '../../drain/fall.ts'
 import { forgetFriction } from '../../network/laws.ts'
+import { FILLED, ventedFlow } from '../../drain/vented.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../../weir/inlet.ts'
 import type { LaidDrain } from './lay-drains.ts'
 
@@ -19,6 +20,10 @@ export interface BoxDrains {
   readonly guess: Float64Array
   /** 1 where the full pipe held the flow back when last asked, not the inlet. */
   readonly pipeRules: Uint8Array
+  /** Share of each pipe's flow that gets through: less where something lies in it. */
+  readonly open: Float64Array
+  /** 0 for a siphon that has air in it: it runs down its wall as a vented pipe does. */
+  readonly primed: Uint8Array
   /** Heads at each trunk's join, found last. */
   readonly joinM: Float64Array
   /** Height found last. */
@@ -44,6 +49,8 @@ export function boxDrains(drains: readonly LaidDrain[]): BoxDrains {
     perFall: room(),
     guess: new Float64Array(drains.length * 2).fill(3e-4),
     pipeRules: new Uint8Array(drains.length),
+    open: room().fill(1),
+    primed: new Uint8Array(drains.length).fill(1),
     joinM: room(),
     levelM: NaN,
   }
@@ -95,6 +102,12 @@ function taken(
   const headM = levelM - downM
   if (riseM <= 0 || headM <= 0 || pipe.shut || blocked.has(drain.id)) return
   const rim = circularRimFlow(boreM, riseM)
+  if (box.primed[i] === 0) {
+    const most = ventedFlow(boreM, FILLED.most)
+    box.flow[i] = box.open[i]! * Math.min(rim, most)
+    box.perLevel[i] = rim < most ? (box.open[i]! * 1.5 * rim) / riseM : 0
+    return
+  }
   // A siphon is full: its mouth is no orifice to air.
   const mouth = drain.role === 'siphon' ? Infinity : orificeFlow(boreM, riseM)
   const inlet = Math.min(rim, mouth)
@@ -113,6 +126,11 @@ function taken(
     box.flow[i] = inlet
     box.perLevel[i] = ((rim <= mouth ? 1.5 : 0.5) * inlet) / riseM
   }
+  const open = box.open[i]!
+  if (open === 1) return
+  box.flow[i] = box.flow[i] * open
+  box.perLevel[i] = box.perLevel[i] * open
+  box.perFall[i] = box.perFall[i]! * open
 }
 
 /** A full pipe's flow settles to rounding in fewer steps than this; the bracket halves where it does not. */

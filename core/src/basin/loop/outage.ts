@@ -10,12 +10,12 @@ import {
   type StoppingPipe,
 } from '../../sump/drain-back.ts'
 import { crestM } from '../../sump/wall.ts'
-import type { PlacedPiece } from '../../run/path.ts'
 import { filledShareOf, noiseBand } from '../../drain/vented.ts'
 import { surfaceM } from '../design.ts'
 import type { LineCut } from '../layout/cut-line.ts'
 import type { SolvedOutage } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
+import { addPipesAbove } from './pipe-water.ts'
 import { chamberLevelM, type Settled } from './settle.ts'
 
 /** What a power cut brings down, and whether the sump holds it. */
@@ -142,21 +142,4 @@ function siphonBreak(
 
 function sourceLevel({ chambers, returnIndex }: Settled): number {
   return chambers[returnIndex]!.levelM
-}
-
-/** Straight pipe above a level, by bore. */
-function addPipesAbove(
-  pipes: StoppingPipe[],
-  placed: readonly PlacedPiece[],
-  levelM: number,
-  filledShare: number,
-): void {
-  for (const { piece, from, to, boreBeforeM } of placed) {
-    if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
-    const low = Math.min(from.zM, to.zM)
-    const high = Math.max(from.zM, to.zM)
-    if (high <= levelM) continue
-    const share = low >= levelM ? 1 : (high - levelM) / (high - low)
-    pipes.push({ boreM: boreBeforeM, lengthM: piece.lengthM * share, filledShare })
-  }
 }

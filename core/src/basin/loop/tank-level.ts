@@ -59,9 +59,16 @@ export function overflowing(
   }
 }
 
-const rimOf = kept(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
+/** The law of an overflow's rim. */
+export const rimOf = kept(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
   rimLaw({ lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }),
 )
+
+/** One hole or tube of a passage, and how many there are; throws where there is none. */
+export function passageOf({ passage, overflow }: Overflowing): { fall: Fall; count: number } {
+  if (!passage || !overflow.passage) throw new RangeError('the overflow has no passage')
+  return { fall: passage, count: overflow.passage.count }
+}
 
 /** New plastic. */
 const SMOOTH_M = 1.5e-6

@@ -1,4 +1,3 @@
-import { gather } from '../../numeric/gather.ts'
 import { waterAt } from '../../fluid/water.ts'
 import {
   evaporationM3PerS,
@@ -7,6 +6,7 @@ import {
   timeToFallS,
 } from '../../sump/water-use.ts'
 import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/volume.ts'
+import type { LaidPump } from '../layout/layout.ts'
 import type { SolvedWaterUse } from '../solved-gravity.ts'
 import type { SumpBox } from '../sump.ts'
 import type { Settled } from './settle.ts'
@@ -51,17 +51,22 @@ export function solveWaterUse(
   }
 }
 
+/** Level at which a pump draws air for certain; null: its inlet's height is not told. */
+export function drawsAirBelowM({ placed, part }: LaidPump): number | null {
+  if (placed.inletHeightM === null) return null
+  return placed.inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)
+}
+
 /**
  * Level at which the first pump of the return chamber draws air for certain: its maker's least
  * water over the inlet, else one bore of it. A vortex may draw some sooner: that is said apart.
  */
 function leastLevelM({ design, layout, returnIndex }: Settled): number | null {
   const { id } = design.sump.chambers[returnIndex]!
-  const levels = gather(layout.pumps, ({ placed, part }) => {
-    const { inletHeightM, chamberId } = placed
-    if (chamberId !== id || inletHeightM === null) return []
-    return [inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)]
-  })
+  const levels = layout.pumps
+    .filter(({ placed }) => placed.chamberId === id)
+    .map(drawsAirBelowM)
+    .filter((level) => level !== null)
   return levels.length > 0 ? Math.max(...levels) : null
 }
 

@@ -1,0 +1,271 @@
+import type { Settled } from '../basin/loop/settle.ts'
+import { sentence } from '../quantity/sentence.ts'
+import { canDrill } from './plant.ts'
+import type { Drill, Fault, FaultAt } from './fault.ts'
+
+const HOUR_S = 3600
+const DAY_S = 86_400
+/** A blocked drain has shown all it does after so long (choice). */
+const BLOCKED_RUN_S = HOUR_S
+/** Power that comes back does so after everything has run down (choice). */
+const BACK_AFTER_S = HOUR_S
+/** Days are watched up to so many. */
+const MOST_DAYS = 30
+/** What a keeper takes out with a hose in a water change, and how fast (choice). */
+const CHANGE_SHARE = 0.15
+const CHANGE_M3_PER_S = 20 / 60 / 1000
+/** A fouled pump gives this share of its flow (hydraulics reference, §9). */
+const FOULED_SHARE = 0.6
+
+/** Every drill that applies to a design, in the order of the water's way; none where it can't be drilled. */
+export function drillsOf(settled: Settled): Drill[] {
+  if (!canDrill(settled)) return []
+  return [
+    ...power(settled),
+    ...drains(settled),
+    ...overflows(settled),
+    ...sump(settled),
+    ...returnSide(settled),
+    waterChange(settled),
+  ]
+}
+
+interface More {
+  readonly runS?: number
+  readonly evaporates?: boolean
+}
+
+function drill(id: string, title: string, faults: readonly FaultAt[], more: More = {}): Drill {
+  const { runS = BLOCKED_RUN_S, evaporates = false } = more
+  return { id, title: sentence(title), faults, runS, evaporates }
+}
+
+const atOnce = (fault: Fault): FaultAt[] => [{ atS: 0, fault }]
+
+function power({ design }: Settled): Drill[] {
+  const cut: Fault = { kind: 'power-cut' }
+  const back: Fault = { kind: 'power-back' }
+  const { pumps } = design.returnSide
+  return [
+    drill('power-cut', 'Power cut', atOnce(cut), { runS: 2 * HOUR_S }),
+    drill(
+      'power-back',
+      'Power comes back after an hour',
+      [
+        { atS: 0, fault: cut },
+        { atS: BACK_AFTER_S, fault: back },
+      ],
+      { runS: BACK_AFTER_S + HOUR_S },
+    ),
+    ...pumps.map(({ id, pumpId }) =>
+      drill(
+        `pump-stops ${id}`,
+        pumps.length > 1
+          ? `A controller stops one pump: ${nameOfPump(design, pumpId)}`
+          : 'A controller stops the return pump',
+        atOnce({ kind: 'pump-stops', placedId: id }),
+      ),
+    ),
+  ]
+}
+
+function nameOfPump(design: Settled['design'], pumpId: string): string {
+  return design.pumps.find(({ id }) => id === pumpId)?.name ?? pumpId
+}
+
+function drains({ design, drains: laid, tankLevels }: Settled): Drill[] {
+  const tankOf = (tankId: string) => {
+    const tank = design.tanks.find(({ id }) => id === tankId)!
+    return design.tanks.length > 1 ? ` of ${tank.name}` : ''
+  }
+  const blocked = (ids: readonly string[], share: number): Fault => ({
+    kind: 'drains-blocked',
+    drainIds: ids,
+    share,
+  })
+  const single = laid.flatMap(({ drain }) => [
+    drill(
+      `blocked ${drain.id}`,
+      `${drain.name}${tankOf(drain.tankId)} blocked`,
+      atOnce(blocked([drain.id], 1)),
+    ),
+    drill(
+      `half ${drain.id}`,
+      `${drain.name}${tankOf(drain.tankId)} half blocked`,
+      atOnce(blocked([drain.id], 0.5)),
+    ),
+  ])
+  const joined = laid.flatMap(({ drain, trunkId }) => {
+    const trunk = laid.find((one) => one.drain.id === trunkId)
+    if (!trunk) return []
+    return [
+      drill(
+        `joined ${drain.id}`,
+        `${trunk.drain.name} and ${drain.name}${tankOf(drain.tankId)} blocked below their join`,
+        atOnce(blocked([trunk.drain.id, drain.id], 1)),
+      ),
+    ]
+  })
+  // The pipe that carries most, and the emergency that should have taken over.
+  const both = design.tanks.flatMap((tank, i) => {
+    if (!tankLevels[i]) return []
+    const own = laid.filter(({ drain }) => drain.tankId === tank.id)
+    const main = own.find(({ drain }) => drain.role === 'siphon' || drain.role === 'vented')
+    const emergency = own.find(({ drain }) => drain.role === 'emergency')
+    if (!main || !emergency) return []
+    return [
+      drill(
+        `both ${tank.id}`,
+        `${main.drain.name} and ${emergency.drain.name}${tankOf(tank.id)} blocked at once`,
+        atOnce(blocked([main.drain.id, emergency.drain.id], 1)),
+      ),
+    ]
+  })
+  return [...single, ...joined, ...both]
+}
+
+function overflows({ design, overflows: laid, drains: pipes }: Settled): Drill[] {
+  return laid.flatMap((one) => {
+    if (!one) return []
+    const { tank, overflow } = one
+    const of = design.tanks.length > 1 ? ` of ${tank.name}` : ''
+    const list: Drill[] = []
+    if (overflow.teeth) {
+      list.push(
+        drill(
+          `teeth ${tank.id}`,
+          `Half of the teeth${of} fouled`,
+          atOnce({ kind: 'teeth-fouled', tankId: tank.id, share: 0.5 }),
+        ),
+      )
+    }
+    if (overflow.passage?.kind === 'siphon') {
+      list.push(
+        drill(
+          `prime ${tank.id}`,
+          `The hung box${of} loses its prime`,
+          atOnce({ kind: 'prime-lost', tankId: tank.id }),
+        ),
+      )
+    }
+    const own = pipes.filter(({ drain }) => drain.tankId === tank.id)
+    if (overflow.sensorM !== null && own.length > 0) {
+      list.push(
+        drill(`sensor ${tank.id}`, `Level sensor${of} stuck while all drains block`, [
+          { atS: 0, fault: { kind: 'sensor-stuck' } },
+          {
+            atS: 0,
+            fault: { kind: 'drains-blocked', drainIds: own.map(({ drain }) => drain.id), share: 1 },
+          },
+        ]),
+      )
+    }
+    return list
+  })
+}
+
+function sump({ design }: Settled): Drill[] {
+  const { chambers, topOff } = design.sump
+  const list = chambers.flatMap(({ id, name, use, footprintM2, submergedM3 }): Drill[] => {
+    if (use === 'socks' || use === 'roller') {
+      const what = use === 'socks' ? 'Socks full' : 'Roller jammed'
+      const fault: Fault = { kind: 'sock-blocked', chamberId: id }
+      return [drill(`sock ${id}`, `${what} in ${name}`, atOnce(fault))]
+    }
+    if (use !== 'skimmer' || footprintM2 + submergedM3 <= 0) return []
+    const fault: Fault = { kind: 'object-out', chamberId: id }
+    return [drill(`out ${id}`, `The skimmer is lifted out of ${name}`, atOnce(fault))]
+  })
+  if (!topOff) return list
+  const days = { runS: MOST_DAYS * DAY_S }
+  return [
+    ...list,
+    drill('top-off-open', 'Top-off stuck open', atOnce({ kind: 'top-off-open' }), {
+      runS: DAY_S,
+    }),
+    drill('top-off-shut', 'Top-off stuck shut', atOnce({ kind: 'top-off-shut' }), {
+      ...days,
+      evaporates: true,
+    }),
+  ]
+}
+
+function returnSide({ design, layout }: Settled): Drill[] {
+  const { lines, pumps } = design.returnSide
+  const cut: FaultAt = { atS: 0, fault: { kind: 'power-cut' } }
+  const byLine = lines.flatMap((line, i): Drill[] => {
+    const laid = layout.lines[i]!
+    const list: Drill[] = []
+    const has = (kind: string) => line.run.pieces.some((piece) => piece.kind === kind)
+    const { id } = line
+    if (has('check-valve')) {
+      list.push(
+        drill(
+          `check-open ${id}`,
+          `Power cut with the check valve of ${line.name} stuck open`,
+          [{ atS: 0, fault: { kind: 'check-open', lineId: id } }, cut],
+          { runS: 2 * HOUR_S },
+        ),
+        drill(
+          `check-shut ${id}`,
+          `Check valve of ${line.name} stuck shut`,
+          atOnce({ kind: 'check-shut', lineId: id }),
+        ),
+      )
+    }
+    if (line.end.at === 'tank' && laid.end === 'under-water' && line.end.breakDepthM !== null) {
+      list.push(
+        drill(
+          `grown ${id}`,
+          `Power cut with the break hole of ${line.name} grown over`,
+          [{ atS: 0, fault: { kind: 'break-hole-grown', lineId: id } }, cut],
+          { runS: 4 * HOUR_S },
+        ),
+      )
+    }
+    if (!has('valve')) return list
+    if (line.end.at === 'tank') {
+      list.push(
+        drill(
+          `shut ${id}`,
+          `A valve of ${line.name} knocked shut`,
+          atOnce({ kind: 'valve-shut', lineId: id }),
+        ),
+      )
+    } else if (line.end.at === 'chamber') {
+      list.push(
+        drill(
+          `open ${id}`,
+          `${line.name} left wide open`,
+          atOnce({ kind: 'takeoff-open', lineId: id }),
+        ),
+      )
+    }
+    return list
+  })
+  const fouled = pumps.map(({ id, pumpId }) =>
+    drill(
+      `fouled ${id}`,
+      `${nameOfPump(design, pumpId)} fouled to 60 % of its flow`,
+      atOnce({ kind: 'pump-fouled', placedId: id, share: FOULED_SHARE }),
+    ),
+  )
+  return [...byLine, ...fouled]
+}
+
+function waterChange({ design }: Settled): Drill {
+  const litres = design.tanks.reduce(
+    (total, tank) => total + tank.lengthM * tank.widthM * tank.waterLevelM,
+    0,
+  )
+  const lastsS = (CHANGE_SHARE * litres) / CHANGE_M3_PER_S
+  return drill(
+    'water-change',
+    'Water change with the pump left on',
+    [
+      { atS: 0, fault: { kind: 'water-taken', flowM3PerS: CHANGE_M3_PER_S } },
+      { atS: lastsS, fault: { kind: 'water-kept' } },
+    ],
+    { runS: lastsS + HOUR_S },
+  )
+}

@@ -1,0 +1,51 @@
+import type { Sentence } from '../quantity/sentence.ts'
+
+/** One thing that goes wrong, or right again. */
+export type Fault =
+  /** Everything that is plugged in stops: pumps and top-off. */
+  | { readonly kind: 'power-cut' }
+  | { readonly kind: 'power-back' }
+  /** A controller stops one pump. */
+  | { readonly kind: 'pump-stops'; readonly placedId: string }
+  /** It gives this share of its flow at every head. */
+  | { readonly kind: 'pump-fouled'; readonly placedId: string; readonly share: number }
+  /** This share of each drain's flow is lost. */
+  | {
+      readonly kind: 'drains-blocked'
+      readonly drainIds: readonly string[]
+      readonly share: number
+    }
+  | { readonly kind: 'sensor-stuck' }
+  /** A full sock or a jammed roller: its chamber gives nothing on but over its wall. */
+  | { readonly kind: 'sock-blocked'; readonly chamberId: string }
+  | { readonly kind: 'teeth-fouled'; readonly tankId: string; readonly share: number }
+  | { readonly kind: 'top-off-open' }
+  | { readonly kind: 'top-off-shut' }
+  | { readonly kind: 'check-open'; readonly lineId: string }
+  | { readonly kind: 'check-shut'; readonly lineId: string }
+  | { readonly kind: 'break-hole-grown'; readonly lineId: string }
+  | { readonly kind: 'valve-shut'; readonly lineId: string }
+  | { readonly kind: 'takeoff-open'; readonly lineId: string }
+  | { readonly kind: 'prime-lost'; readonly tankId: string }
+  | { readonly kind: 'object-out'; readonly chamberId: string }
+  /** Water is taken out of the first tank, so fast, while all runs on. */
+  | { readonly kind: 'water-taken'; readonly flowM3PerS: number }
+  | { readonly kind: 'water-kept' }
+
+export type FaultKind = Fault['kind']
+
+export interface FaultAt {
+  readonly atS: number
+  readonly fault: Fault
+}
+
+/** A bad day: what goes wrong when, from the design as it runs. */
+export interface Drill {
+  readonly id: string
+  readonly title: Sentence
+  readonly faults: readonly FaultAt[]
+  /** So long it is watched; it ends sooner when all is at rest. */
+  readonly runS: number
+  /** Water goes into the air while it runs: for days, not for minutes. */
+  readonly evaporates: boolean
+}

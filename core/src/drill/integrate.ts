@@ -1,0 +1,162 @@
+import type { Law } from './rates.ts'
+import { Stepper } from './step.ts'
+import { levelsOf, type Vessel } from './vessel.ts'
+
+/** Something that happens when a figure of the system reaches nil from below. */
+export interface Watch {
+  readonly name: string
+  /** Negative while it has not happened. */
+  readonly value: (levels: Float64Array, timeS: number) => number
+}
+
+/** A stretch of time in which nothing is switched. */
+export interface Stretch {
+  readonly vessels: readonly Vessel[]
+  readonly laws: readonly Law[]
+  readonly watches: readonly Watch[]
+  readonly fromS: number
+  readonly toS: number
+  /** Each step that would do is taken as so many equal ones: 2 to see what halving it moves. */
+  readonly stepsForOne?: number
+  /** Called after every step, and where the stretch begins. */
+  readonly seen: (timeS: number, volumes: Float64Array, levels: Float64Array) => void
+}
+
+/** How a stretch ended. */
+export interface StretchEnd {
+  readonly timeS: number
+  /** What ended it; null: its time was up, or nothing moved any more. */
+  readonly watch: Watch | null
+  readonly atRest: boolean
+  readonly steps: number
+}
+
+/** What a step may be off by, m of level. */
+const TOLERANCE_M = 2e-6
+const FIRST_STEP_S = 0.01
+const LEAST_STEP_S = 1e-7
+/** A level that moves slower than this is at rest: 0.1 mm in a month, m/s. */
+const AT_REST_M_PER_S = 4e-11
+/** A watch's moment is found to this, s. */
+const MOMENT_S = 1e-5
+/** No run takes more steps than this. */
+const MOST_STEPS = 200_000
+
+/** Lets water flow until a watch strikes, the time is up or all is at rest; `volumes` is moved in place. */
+export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
+  const { vessels, laws, watches, toS, seen, stepsForOne = 1 } = stretch
+  const stepper = new Stepper(vessels, laws)
+  const levels = new Float64Array(vessels.length)
+  const next = new Float64Array(vessels.length)
+  const nextLevels = new Float64Array(vessels.length)
+  let timeS = stretch.fromS
+  let stepS = FIRST_STEP_S
+  let steps = 0
+  levelsOf(vessels, volumes, levels)
+  seen(timeS, volumes, levels)
+  const struck = watches.find((watch) => watch.value(levels, timeS) >= 0)
+  if (struck) return { timeS, watch: struck, atRest: false, steps }
+  while (timeS < toS && steps < MOST_STEPS) {
+    stepper.begin(volumes)
+    if (rests(stepper)) return { timeS: toS, watch: null, atRest: true, steps }
+    const tookS = tryStep(stepper, volumes, Math.min(stepS, toS - timeS), next)
+    stepS = nextStep(tookS, stepper.offM)
+    let movedS = tookS / stepsForOne
+    if (stepsForOne > 1) stepper.step(volumes, movedS, next)
+    levelsOf(vessels, next, nextLevels)
+    const striking = watches.filter((watch) => watch.value(nextLevels, timeS + movedS) >= 0)
+    const first = striking.length > 0 ? firstOf(stepper, volumes, striking, timeS, movedS) : null
+    if (first) {
+      movedS = first.afterS
+      stepper.step(volumes, movedS, next)
+      levelsOf(vessels, next, nextLevels)
+    }
+    volumes.set(next)
+    levels.set(nextLevels)
+    timeS += movedS
+    steps++
+    seen(timeS, volumes, levels)
+    if (first) return { timeS, watch: first.watch, atRest: false, steps }
+  }
+  return { timeS, watch: null, atRest: false, steps }
+}
+
+function rests({ rates, vessels }: Stepper): boolean {
+  for (let i = 0; i < rates.length; i++) {
+    if (Math.abs(rates[i]!) > AT_REST_M_PER_S * vessels[i]!.areaM2) return false
+  }
+  return true
+}
+
+/** The longest step up to this one that does; writes where it leads. */
+function tryStep(
+  stepper: Stepper,
+  from: Float64Array,
+  wantedS: number,
+  into: Float64Array,
+): number {
+  let stepS = wantedS
+  for (;;) {
+    stepper.step(from, stepS, into)
+    if (stepper.offM <= TOLERANCE_M || stepS <= LEAST_STEP_S) return stepS
+    stepS = Math.max(
+      LEAST_STEP_S,
+      stepS * Math.max(0.1, 0.8 * Math.cbrt(TOLERANCE_M / stepper.offM)),
+    )
+  }
+}
+
+function nextStep(tookS: number, offM: number): number {
+  const grow = offM > 0 ? 0.85 * Math.cbrt(TOLERANCE_M / offM) : 4
+  return tookS * Math.min(4, Math.max(0.3, grow))
+}
+
+/** A watch, and how far into a step it strikes. */
+interface Struck {
+  readonly watch: Watch
+  readonly afterS: number
+}
+
+/** The watch that strikes first within a step, and when, by halving with a secant's help (Illinois). */
+function firstOf(
+  stepper: Stepper,
+  from: Float64Array,
+  watches: readonly Watch[],
+  timeS: number,
+  stepS: number,
+): Struck {
+  const at = new Float64Array(from.length)
+  const levels = new Float64Array(from.length)
+  const valueAfter = (watch: Watch, afterS: number) => {
+    stepper.step(from, afterS, at)
+    levelsOf(stepper.vessels, at, levels)
+    return watch.value(levels, timeS + afterS)
+  }
+  let found: Struck | null = null
+  for (const watch of watches) {
+    const latestS: number = found ? found.afterS : stepS
+    levelsOf(stepper.vessels, from, levels)
+    let low = 0
+    let lowValue = watch.value(levels, timeS)
+    let high = latestS
+    let highValue = valueAfter(watch, latestS)
+    if (highValue < 0) continue
+    for (let i = 0; i < 60 && high - low > MOMENT_S; i++) {
+      const secant = low + ((high - low) * -lowValue) / (highValue - lowValue)
+      const inside = i % 3 < 2 && secant > low && secant < high
+      const middle = inside ? secant : (low + high) / 2
+      const value = valueAfter(watch, middle)
+      if (value >= 0) {
+        high = middle
+        highValue = value
+        lowValue /= 2
+      } else {
+        low = middle
+        lowValue = value
+        highValue /= 2
+      }
+    }
+    found = { watch, afterS: high }
+  }
+  return found!
+}

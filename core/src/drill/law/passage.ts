@@ -1,0 +1,12 @@
+import { fallFlow, type Fall } from '../../drain/fall.ts'
+import { Between, bothWays } from '../rates.ts'
+
+/** Water through holes or tubes between a tank's inner side and its box, whichever way. */
+export function throughPassage(from: number, to: number, passage: Fall, count: number): Between {
+  let guess = 1e-4
+  const down = (highM: number, lowM: number) => {
+    guess = fallFlow(passage, highM - lowM, guess)
+    return count * guess
+  }
+  return new Between(from, to, bothWays(down))
+}

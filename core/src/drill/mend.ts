@@ -1,0 +1,132 @@
+import type { BasinDesign } from '../basin/design.ts'
+import type { Edit } from '../basin/edit.ts'
+import type { Settled } from '../basin/loop/settle.ts'
+import { withHeight } from '../basin/build/sump-edits.ts'
+import { sentence, type Sentence } from '../quantity/sentence.ts'
+import type { DrillRun } from './run-drill.ts'
+import type { Verdict } from './verdict.ts'
+
+/** A change that may mend a drill; whether it does is found by running it again. */
+export interface Mend {
+  readonly label: Sentence
+  readonly edits: readonly Edit[]
+}
+
+/** A break hole is drilled so far under the surface, m (choice). */
+const BREAK_DEPTH_M = 0.02
+/** A sensor stands so far over where the water runs, m (choice). */
+const SENSOR_OVER_M = 0.01
+
+/** What may mend a drill that wets the floor or lets the pump draw air. */
+export function mendsOf(settled: Settled, run: DrillRun, verdict: Verdict): Mend[] {
+  if (verdict.outcome === 'dry') return []
+  const kinds = new Set(run.drill.faults.map(({ fault }) => fault.kind))
+  return [
+    ...sumpMends(settled, verdict),
+    ...(kinds.has('top-off-open') ? canMends(settled, verdict) : []),
+    ...(kinds.has('power-cut') || kinds.has('break-hole-grown') ? holeMends(settled) : []),
+    ...(kinds.has('drains-blocked') ? [...sensorMends(settled), ...joinMends(settled)] : []),
+  ]
+}
+
+/** Water ran over the sump: lower what it runs at, or build it higher. */
+function sumpMends({ design, chambers, returnIndex }: Settled, verdict: Verdict): Mend[] {
+  const over = verdict.vessels.filter(
+    ({ kind, marginM }) => kind === 'chamber' && marginM !== null && marginM < 0,
+  )
+  const { sump } = design
+  if (over.length === 0 || !sump.box) return []
+  const areaM2 = sump.box.lengthM * sump.box.widthM
+  const missingM = verdict.spilledM3 / areaM2 + sump.marginM
+  const returnAreaM2 = returnArea(design, returnIndex)
+  const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2
+  const heightM = upToMillimetre(sump.box.heightM + missingM)
+  const raised: Mend = {
+    label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
+    edits: [{ op: 'set', path: ['sump'], to: withHeight(sump, heightM) }],
+  }
+  if (levelM <= sump.box.floorHeightM + 0.05) return [raised]
+  const lowered: Mend = {
+    label: sentence('Fill it {less} lower while it runs', {
+      less: ['length', chambers[returnIndex]!.levelM - levelM],
+    }),
+    edits: [{ op: 'set', path: ['sump', 'chambers', returnIndex, 'levelM'], to: levelM }],
+  }
+  return [lowered, raised]
+}
+
+function returnArea({ sump }: BasinDesign, index: number): number {
+  const { walls, box } = sump
+  const left = walls[index - 1]
+  const fromM = left ? left.atM + left.thicknessM : 0
+  const toM = walls[index]?.atM ?? box!.lengthM
+  return Math.max(1e-3, (toM - fromM) * box!.widthM - sump.chambers[index]!.footprintM2)
+}
+
+const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000
+
+/** A can no bigger than what the sump has room for. */
+function canMends({ design }: Settled, { spilledM3 }: Verdict): Mend[] {
+  const { topOff } = design.sump
+  if (!topOff || topOff.canM3 === null) return []
+  const litres = Math.floor((topOff.canM3 - spilledM3) * 0.95 * 1000)
+  if (litres < 1) return []
+  return [
+    {
+      label: sentence('A can of {litres}', { litres: ['volume', litres / 1000] }),
+      edits: [{ op: 'set', path: ['sump', 'topOff', 'canM3'], to: litres / 1000 }],
+    },
+  ]
+}
+
+/** Outlets under water that nothing breaks. */
+function holeMends({ layout }: Settled): Mend[] {
+  const edits = layout.lines.flatMap((laid): Edit[] => {
+    const { end } = laid.line
+    if (end.at !== 'tank' || laid.end !== 'under-water' || end.breakDepthM !== null) return []
+    return [
+      {
+        op: 'set',
+        path: ['returnSide', 'lines', laid.index, 'end', 'breakDepthM'],
+        to: BREAK_DEPTH_M,
+      },
+    ]
+  })
+  if (edits.length === 0) return []
+  return [
+    {
+      label: sentence('Drill a break hole {deep} under the surface', {
+        deep: ['length', BREAK_DEPTH_M],
+      }),
+      edits,
+    },
+  ]
+}
+
+/** A sensor in each box that has none; a device that can fail. */
+function sensorMends({ design, tankLevels }: Settled): Mend[] {
+  const edits = design.tanks.flatMap((tank, i): Edit[] => {
+    const levels = tankLevels[i]
+    if (!tank.overflow || tank.overflow.sensorM !== null || !levels) return []
+    const atM = (levels.boxM ?? levels.surfaceM) + SENSOR_OVER_M - tank.floorHeightM
+    return [{ op: 'set', path: ['tanks', i, 'overflow', 'sensorM'], to: upToMillimetre(atM) }]
+  })
+  if (edits.length === 0) return []
+  return [
+    {
+      label: sentence('Add a level sensor that stops the pump (a device that can fail)'),
+      edits,
+    },
+  ]
+}
+
+/** Drains that join run apart to the chamber they end in. */
+function joinMends({ design, drains }: Settled): Mend[] {
+  const edits = drains.flatMap((laid): Edit[] => {
+    if (laid.trunkId === null) return []
+    const end = { at: 'chamber', id: laid.chamberId, landing: laid.drain.end.landing }
+    return [{ op: 'set', path: ['drains', laid.index, 'end'], to: end }]
+  })
+  if (edits.length === 0 || design.drains.length < 2) return []
+  return [{ label: sentence('Separate the joined drains'), edits }]
+}

@@ -1,0 +1,172 @@
+import type { BasinDesign, PlacedPump, ReturnLine } from '../basin/design.ts'
+import type { PumpPart } from '../pump/part.ts'
+import type { Piece } from '../run/piece.ts'
+import type { Fault } from './fault.ts'
+
+export type TopOff = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'
+
+/** How the system stands between two switchings. */
+export interface Mode {
+  /** The design with what went wrong in it. */
+  readonly design: BasinDesign
+  readonly powered: boolean
+  /** Pumps that a sensor, a controller or air has stopped. */
+  readonly stopped: ReadonlySet<string>
+  /** Share of each blocked drain's flow that is lost. */
+  readonly blocked: ReadonlyMap<string, number>
+  /** Siphon drains with air in them. */
+  readonly unprimed: ReadonlySet<string>
+  /** Lines whose siphon drew air. */
+  readonly broken: ReadonlySet<string>
+  /** Lines whose break hole has grown over. */
+  readonly grown: ReadonlySet<string>
+  readonly sensorStuck: boolean
+  readonly topOff: TopOff
+  /** Tanks whose hung box lost its prime. */
+  readonly primeLost: ReadonlySet<string>
+  readonly socksBlocked: ReadonlySet<string>
+  readonly objectsOut: ReadonlySet<string>
+  readonly takenM3PerS: number
+}
+
+export function atTheStart(design: BasinDesign): Mode {
+  return {
+    design,
+    powered: true,
+    stopped: new Set(),
+    blocked: new Map(),
+    unprimed: new Set(),
+    broken: new Set(),
+    grown: new Set(),
+    sensorStuck: false,
+    topOff: 'waits',
+    primeLost: new Set(),
+    socksBlocked: new Set(),
+    objectsOut: new Set(),
+    takenM3PerS: 0,
+  }
+}
+
+export function withMember<T>(set: ReadonlySet<T>, member: T): Set<T> {
+  return new Set(set).add(member)
+}
+
+/** Does a pump run now? */
+export function runsNow(mode: Mode, { id, stopped }: PlacedPump): boolean {
+  return mode.powered && !stopped && !mode.stopped.has(id)
+}
+
+/** The mode after something went wrong. */
+export function afterFault(mode: Mode, fault: Fault): Mode {
+  switch (fault.kind) {
+    case 'power-cut':
+      return { ...mode, powered: false }
+    case 'power-back':
+      // A pump that starts fills its line again: what broke the siphon is under water once more.
+      return { ...mode, powered: true, broken: new Set() }
+    case 'pump-stops':
+      return { ...mode, stopped: withMember(mode.stopped, fault.placedId) }
+    case 'pump-fouled':
+      return { ...mode, design: fouled(mode.design, fault.placedId, fault.share) }
+    case 'drains-blocked': {
+      const blocked = new Map(mode.blocked)
+      for (const id of fault.drainIds) blocked.set(id, Math.max(blocked.get(id) ?? 0, fault.share))
+      return { ...mode, blocked }
+    }
+    case 'sensor-stuck':
+      return { ...mode, sensorStuck: true }
+    case 'sock-blocked':
+      return { ...mode, socksBlocked: withMember(mode.socksBlocked, fault.chamberId) }
+    case 'teeth-fouled':
+      return { ...mode, design: withFouledTeeth(mode.design, fault.tankId, fault.share) }
+    case 'top-off-open':
+      return { ...mode, topOff: 'stuck-open' }
+    case 'top-off-shut':
+      return { ...mode, topOff: 'stuck-shut' }
+    case 'check-open':
+      return { ...mode, design: withLine(mode.design, fault.lineId, withoutCheck) }
+    case 'check-shut':
+      return { ...mode, design: withLine(mode.design, fault.lineId, withCheckShut) }
+    case 'break-hole-grown':
+      return { ...mode, grown: withMember(mode.grown, fault.lineId) }
+    case 'valve-shut':
+      return { ...mode, design: withLine(mode.design, fault.lineId, withValves(0)) }
+    case 'takeoff-open':
+      return { ...mode, design: withLine(mode.design, fault.lineId, withValves(1)) }
+    case 'prime-lost':
+      return { ...mode, primeLost: withMember(mode.primeLost, fault.tankId) }
+    case 'object-out':
+      return { ...mode, objectsOut: withMember(mode.objectsOut, fault.chamberId) }
+    case 'water-taken':
+      return { ...mode, takenM3PerS: fault.flowM3PerS }
+    case 'water-kept':
+      return { ...mode, takenM3PerS: 0 }
+  }
+}
+
+/** The design with its pumps as they stand now. */
+export function pumpsAsTheyStand(mode: Mode): BasinDesign {
+  const { returnSide } = mode.design
+  const pumps = returnSide.pumps.map((pump) => ({ ...pump, stopped: !runsNow(mode, pump) }))
+  return { ...mode.design, returnSide: { ...returnSide, pumps } }
+}
+
+/** A fouled pump: the same heads at less flow. */
+function fouled(design: BasinDesign, placedId: string, share: number): BasinDesign {
+  const placed = design.returnSide.pumps.find(({ id }) => id === placedId)!
+  const part = design.pumps.find(({ id }) => id === placed.pumpId)!
+  const weaker: PumpPart = {
+    ...part,
+    id: `${part.id} fouled in ${placedId}`,
+    curve: part.curve.map(({ flowM3PerS, headM }) => ({ flowM3PerS: flowM3PerS * share, headM })),
+    maxFlowM3PerS: part.maxFlowM3PerS === null ? null : part.maxFlowM3PerS * share,
+  }
+  const pumps = design.returnSide.pumps.map((one) =>
+    one.id === placedId ? { ...one, pumpId: weaker.id } : one,
+  )
+  return {
+    ...design,
+    pumps: [...design.pumps, weaker],
+    returnSide: { ...design.returnSide, pumps },
+  }
+}
+
+function withFouledTeeth(design: BasinDesign, tankId: string, share: number): BasinDesign {
+  return {
+    ...design,
+    tanks: design.tanks.map((tank) => {
+      const teeth = tank.id === tankId ? tank.overflow?.teeth : null
+      if (!teeth) return tank
+      const blockedShare = 1 - (1 - teeth.blockedShare) * (1 - share)
+      return { ...tank, overflow: { ...tank.overflow!, teeth: { ...teeth, blockedShare } } }
+    }),
+  }
+}
+
+function withLine(
+  design: BasinDesign,
+  lineId: string,
+  change: (piece: Piece) => Piece,
+): BasinDesign {
+  const lines = design.returnSide.lines.map((line): ReturnLine =>
+    line.id === lineId
+      ? { ...line, run: { ...line.run, pieces: line.run.pieces.map(change) } }
+      : line,
+  )
+  return { ...design, returnSide: { ...design.returnSide, lines } }
+}
+
+/** A flap that hangs open costs what an open union does. */
+function withoutCheck(piece: Piece): Piece {
+  return piece.kind === 'check-valve' ? { id: piece.id, kind: 'union' } : piece
+}
+
+function withCheckShut(piece: Piece): Piece {
+  return piece.kind === 'check-valve'
+    ? { id: piece.id, kind: 'valve', form: 'ball', opening: 0, kvM3PerH: null }
+    : piece
+}
+
+function withValves(opening: number): (piece: Piece) => Piece {
+  return (piece) => (piece.kind === 'valve' ? { ...piece, opening } : piece)
+}

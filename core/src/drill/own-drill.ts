@@ -1,0 +1,35 @@
+import type { OwnDrill } from '../basin/design.ts'
+import { sentence } from '../quantity/sentence.ts'
+import type { Drill } from './fault.ts'
+
+/** A keeper's chain as one drill; steps whose drill no longer applies are left out. null: none is left. */
+export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
+  const steps = own.steps.flatMap(({ drillId, atS }) => {
+    const drill = known.find(({ id }) => id === drillId)
+    return drill ? [{ drill, atS }] : []
+  })
+  if (steps.length === 0) return null
+  return {
+    id: `own ${own.id}`,
+    title: sentence(own.name),
+    faults: steps.flatMap(({ drill, atS }) =>
+      drill.faults.map((one) => ({ fault: one.fault, atS: one.atS + atS })),
+    ),
+    runS: Math.max(...steps.map(({ drill, atS }) => atS + drill.runS)),
+    evaporates: steps.some(({ drill }) => drill.evaporates),
+  }
+}
+
+/** Two bad days at once. */
+export function together(a: Drill, b: Drill): Drill {
+  return {
+    id: `${a.id} + ${b.id}`,
+    title: {
+      text: `${a.title.text} + ${b.title.text}`,
+      values: { ...a.title.values, ...b.title.values },
+    },
+    faults: [...a.faults, ...b.faults].sort((one, other) => one.atS - other.atS),
+    runS: Math.max(a.runS, b.runS),
+    evaporates: a.evaporates || b.evaporates,
+  }
+}

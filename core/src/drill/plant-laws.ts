@@ -1,0 +1,182 @@
+import { FeltLevels } from '../basin/layout/felt-levels.ts'
+import { layOut } from '../basin/layout/layout.ts'
+import { passageOf, rimOf } from '../basin/loop/tank-level.ts'
+import { NONE_BLOCKED, type Blocked } from '../basin/loop/box-level.ts'
+import type { SumpWall } from '../basin/sump.ts'
+import { makeNetwork } from '../network/network.ts'
+import { evaporationM3PerS } from '../sump/water-use.ts'
+import { Drains } from './law/drains.ts'
+import { throughPassage } from './law/passage.ts'
+import { ReturnFlow, type Tap } from './law/return.ts'
+import { overEdge, overRim } from './law/rim.ts'
+import { Steady } from './law/steady.ts'
+import { pastWall } from './law/wall.ts'
+import { pumpsAsTheyStand, type Mode } from './mode.ts'
+import { chamberEdgesM, type Plant, type TankPlaces } from './plant.ts'
+import { levelIn, type Vessel } from './vessel.ts'
+import type { Law } from './rates.ts'
+
+/** The laws of a mode, and the one that is asked what runs. */
+export interface PlantLaws {
+  readonly laws: readonly Law[]
+  readonly returnFlow: ReturnFlow
+  readonly vessels: readonly Vessel[]
+}
+
+export function plantLaws(
+  plant: Plant,
+  mode: Mode,
+  evaporates: boolean,
+  before?: ReturnFlow,
+): PlantLaws {
+  const returnFlow = returnFlowOf(plant, mode, before)
+  return {
+    laws: [
+      ...plant.tanks.flatMap((places) => tankLaws(plant, mode, places)),
+      ...wallLaws(plant, mode),
+      ...edgeLaws(plant),
+      ...topOffLaws(plant, mode),
+      ...(mode.takenM3PerS > 0 ? [new Steady(0, plant.bucket, mode.takenM3PerS)] : []),
+      ...(evaporates ? evaporation(plant) : []),
+      returnFlow,
+    ],
+    returnFlow,
+    vessels: vesselsOf(plant, mode),
+  }
+}
+
+/** The vessels as they are in a mode: what is lifted out of a chamber leaves it more room. */
+export function vesselsOf({ vessels, settled, chamberAt }: Plant, mode: Mode): readonly Vessel[] {
+  if (mode.objectsOut.size === 0) return vessels
+  return vessels.map((vessel, v) => {
+    if (!mode.objectsOut.has(vessel.id) || chamberAt.get(vessel.id) !== v) return vessel
+    const chamber = settled.design.sump.chambers.find(({ id }) => id === vessel.id)!
+    return { ...vessel, areaM2: vessel.areaM2 + chamber.footprintM2, submergedM3: 0 }
+  })
+}
+
+function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
+  const { laid, tank, inner, box } = places
+  const overflow = mode.design.tanks[tank]!.overflow!
+  const base = laid.tank.floorHeightM
+  const crestM = base + overflow.crestM
+  const rim = rimOf(overflow)
+  const edge = {
+    lengthM: 2 * (laid.tank.lengthM + laid.tank.widthM),
+    rimM: base + laid.tank.rimM,
+    depthBelowM: laid.tank.rimM,
+  }
+  const laws: Law[] = [overEdge(tank, plant.floor, edge)]
+  if (overflow.chamberId !== null) {
+    return [...laws, overRim(tank, plant.chamberAt.get(overflow.chamberId)!, rim, crestM)]
+  }
+  laws.push(overRim(tank, inner >= 0 ? inner : box, rim, crestM))
+  if (inner >= 0 && !mode.primeLost.has(laid.tank.id)) {
+    const { fall, count } = passageOf(laid)
+    laws.push(throughPassage(inner, box, fall, count))
+  }
+  laws.push(drainsOf(plant, mode, places))
+  const rimM = plant.places[box]!.rimM
+  if (Number.isFinite(rimM)) {
+    const { lengthM, widthM, floorM } = laid.overflow.box!
+    const depthBelowM = Math.max(0.02, rimM - base - floorM)
+    laws.push(overEdge(box, plant.floor, { lengthM: 2 * (lengthM + widthM), rimM, depthBelowM }))
+  }
+  return laws
+}
+
+function drainsOf(plant: Plant, mode: Mode, { laid, box, drains: own }: TankPlaces): Drains {
+  const { drains } = laid
+  const mouth = (id: string | null) => drains.find(({ drain }) => drain.id === id)
+  drains.forEach(({ drain }, i) => {
+    own.open[i] = 1 - (mode.blocked.get(drain.id) ?? 0)
+    own.primed[i] = mode.unprimed.has(drain.id) ? 0 : 1
+  })
+  const shut = drains.filter((_, i) => own.open[i] === 0).map(({ drain }) => drain.id)
+  const blocked: Blocked = shut.length > 0 ? new Set(shut) : NONE_BLOCKED
+  return new Drains(box, own, {
+    into: drains.map(({ chamberId }) => plant.chamberAt.get(chamberId)!),
+    mouthM: drains.map((one) => (mouth(one.trunkId) ?? one).mouth.zM),
+    blocked,
+  })
+}
+
+function wallLaws(plant: Plant, mode: Mode): Law[] {
+  const { design, returnIndex } = plant.settled
+  const { walls, chambers } = design.sump
+  const { widthM, floorHeightM: floorM, heightM } = plant.sumpBox
+  const first = design.tanks.length
+  return walls.map((wall, i) => {
+    // A sock holds its chamber's water back from what leaves it on the way to the pump.
+    const behind = chambers[i < returnIndex ? i : i + 1]!
+    const shape = mode.socksBlocked.has(behind.id) ? overOnly(wall) : wall
+    // Water that stands over a wall's top passes whatever the wall is below.
+    const open = shape.kind === 'solid' ? { ...shape, kind: 'over' as const, topM: heightM } : shape
+    return pastWall(first + i, first + i + 1, open, { widthM, floorM })
+  })
+}
+
+function overOnly(wall: SumpWall): SumpWall {
+  return wall.kind === 'solid' ? wall : { ...wall, kind: 'over' }
+}
+
+function edgeLaws(plant: Plant): Law[] {
+  const { floorHeightM, heightM } = plant.sumpBox
+  const first = plant.settled.design.tanks.length
+  return chamberEdgesM(plant).map((lengthM, i) =>
+    overEdge(first + i, plant.floor, {
+      lengthM,
+      rimM: floorHeightM + heightM,
+      depthBelowM: heightM,
+    }),
+  )
+}
+
+function topOffLaws(plant: Plant, { topOff, powered }: Mode): Law[] {
+  const { fresh, returnChamber, settled } = plant
+  const runs = topOff === 'stuck-open' || (topOff === 'runs' && powered)
+  if (fresh < 0 || !runs) return []
+  return [new Steady(fresh, returnChamber, settled.design.sump.topOff!.flowM3PerS)]
+}
+
+/** Every open surface gives to the air; a reservoir is kept covered. */
+function evaporation(plant: Plant): Law[] {
+  const { settled, places, vessels, air, fresh } = plant
+  const { evaporationMmPerDay } = settled.design.sump
+  return places.flatMap((place, v) => {
+    if (!place || place.kind === 'can' || v === fresh) return []
+    const loss = evaporationM3PerS(evaporationMmPerDay, vessels[v]!.areaM2)
+    // All of it comes out of the return chamber in the end; taken there, no dry box runs below nothing.
+    return loss > 0 ? [new Steady(plant.returnChamber, air, loss)] : []
+  })
+}
+
+function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow {
+  const design = pumpsAsTheyStand(mode)
+  const layout = layOut(design)
+  const network = makeNetwork(layout.problem)
+  const ends: Tap[] = []
+  layout.lines.forEach(({ line, end }, i) => {
+    const { link } = layout.segments[i]!.at(-1)!
+    if (end === 'outside-tank') ends.push({ link, vessel: plant.floor })
+    else if (line.end.at === 'tank') {
+      ends.push({ link, vessel: design.tanks.findIndex(({ id }) => id === line.end.id) })
+    } else if (line.end.at === 'chamber') {
+      ends.push({ link, vessel: plant.chamberAt.get(line.end.id!)! })
+    }
+  })
+  const draws = layout.pumps.flatMap(({ placed, lineIndex }): Tap[] =>
+    lineIndex === null
+      ? []
+      : [
+          {
+            link: layout.segments[lineIndex]![0]!.link,
+            vessel: plant.chamberAt.get(placed.chamberId)!,
+          },
+        ],
+  )
+  const felt = new FeltLevels(design, layout, network, mode.broken)
+  const levels = Float64Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
+  felt.put(levels)
+  return new ReturnFlow(network, felt, { draws, ends }, before?.flowing.flowsM3PerS)
+}

@@ -1,0 +1,177 @@
+import { drawsAirBelowM } from '../basin/loop/water-use.ts'
+import { runsNow, withMember, type Mode } from './mode.ts'
+import type { Plant } from './plant.ts'
+import type { Watch } from './integrate.ts'
+
+/** What a watch that strikes is called in the log. */
+export type Happening =
+  | { readonly kind: 'sensor-stops-pumps'; readonly tankId: string }
+  | { readonly kind: 'pump-draws-air'; readonly placedId: string }
+  | { readonly kind: 'siphon-primes'; readonly drainId: string }
+  | { readonly kind: 'siphon-drops'; readonly drainId: string }
+  | { readonly kind: 'back-siphon-breaks'; readonly lineId: string }
+  | { readonly kind: 'top-off-starts' }
+  | { readonly kind: 'top-off-stops' }
+  | { readonly kind: 'top-off-empty' }
+  | { readonly kind: 'runs-over'; readonly vesselId: string }
+
+/** A watch with what it does to the system; null: it is only written down. */
+export interface PlantWatch extends Watch {
+  readonly happening: Happening
+  readonly then: ((mode: Mode) => Mode) | null
+}
+
+/** A siphon has air in it once its box falls this near to its lip, m (choice). */
+const DROPS_M = 0.001
+/** It takes water whole again once its lip is drowned by its own bore (choice). */
+const PRIMES_BORES = 1
+/** A float waits until the level has fallen so far, m (choice). */
+const FLOAT_M = 0.005
+
+/** All that may happen in a mode; `written` are those that were written down already. */
+export function plantWatches(plant: Plant, mode: Mode, written: ReadonlySet<string>): PlantWatch[] {
+  return [
+    ...sensors(plant, mode),
+    ...dryPumps(plant, mode),
+    ...primes(plant, mode),
+    ...breaks(plant, mode),
+    ...floats(plant, mode),
+    ...edges(plant, written),
+  ]
+}
+
+function sensors(plant: Plant, mode: Mode): PlantWatch[] {
+  const { pumps } = mode.design.returnSide
+  if (mode.sensorStuck || !pumps.some((pump) => runsNow(mode, pump))) return []
+  return plant.tanks.flatMap(({ laid, tank, box }): PlantWatch[] => {
+    const { sensorM } = laid.overflow
+    if (sensorM === null) return []
+    const at = box >= 0 ? box : tank
+    const heightM = laid.tank.floorHeightM + sensorM
+    return [
+      {
+        name: `sensor ${laid.tank.id}`,
+        value: (levels) => levels[at]! - heightM,
+        happening: { kind: 'sensor-stops-pumps', tankId: laid.tank.id },
+        then: (now) => ({ ...now, stopped: new Set(pumps.map(({ id }) => id)) }),
+      },
+    ]
+  })
+}
+
+function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
+  return plant.settled.layout.pumps.flatMap((pump): PlantWatch[] => {
+    const leastM = drawsAirBelowM(pump)
+    const { id, chamberId } = pump.placed
+    if (leastM === null || !runsNow(mode, pump.placed)) return []
+    const at = plant.chamberAt.get(chamberId)!
+    return [
+      {
+        name: `dry ${id}`,
+        value: (levels) => leastM - levels[at]!,
+        happening: { kind: 'pump-draws-air', placedId: id },
+        then: (now) => ({ ...now, stopped: withMember(now.stopped, id) }),
+      },
+    ]
+  })
+}
+
+function primes(plant: Plant, mode: Mode): PlantWatch[] {
+  return plant.tanks.flatMap(({ laid, box }) =>
+    laid.drains.flatMap(({ drain, lipM, boreM }): PlantWatch[] => {
+      if (drain.role !== 'siphon' || mode.blocked.get(drain.id) === 1) return []
+      const { id } = drain
+      if (!mode.unprimed.has(id)) {
+        return [
+          {
+            name: `drops ${id}`,
+            value: (levels) => lipM + DROPS_M - levels[box]!,
+            happening: { kind: 'siphon-drops', drainId: id },
+            then: (now) => ({ ...now, unprimed: withMember(now.unprimed, id) }),
+          },
+        ]
+      }
+      const primed = (now: Mode) => new Set([...now.unprimed].filter((one) => one !== id))
+      return [
+        {
+          name: `primes ${id}`,
+          value: (levels) => levels[box]! - lipM - PRIMES_BORES * boreM,
+          happening: { kind: 'siphon-primes', drainId: id },
+          then: (now) => ({ ...now, unprimed: primed(now) }),
+        },
+      ]
+    }),
+  )
+}
+
+/** Where an end under water lets air in: its hole while that is clean, else its mouth. */
+function breaks(plant: Plant, mode: Mode): PlantWatch[] {
+  const { layout, design } = plant.settled
+  return layout.lines.flatMap((laid): PlantWatch[] => {
+    const { end, id } = laid.line
+    if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
+    const tank = design.tanks.findIndex((one) => one.id === end.id)
+    const surfaceM = design.tanks[tank]!.floorHeightM + design.tanks[tank]!.waterLevelM
+    const clean = end.breakDepthM !== null && !mode.grown.has(id)
+    const airM = clean ? Math.max(surfaceM - end.breakDepthM, laid.mouth.zM) : laid.mouth.zM
+    return [
+      {
+        name: `breaks ${id}`,
+        value: (levels) => airM - levels[tank]!,
+        happening: { kind: 'back-siphon-breaks', lineId: id },
+        then: (now) => ({ ...now, broken: withMember(now.broken, id) }),
+      },
+    ]
+  })
+}
+
+function floats(plant: Plant, mode: Mode): PlantWatch[] {
+  const { fresh, returnChamber, settled, vessels } = plant
+  const runs = mode.topOff === 'stuck-open' || (mode.topOff === 'runs' && mode.powered)
+  if (fresh < 0) return []
+  const keptM = settled.chambers[settled.returnIndex]!.levelM
+  const watches: PlantWatch[] = []
+  if (runs) {
+    watches.push({
+      name: 'top-off empty',
+      value: (levels) => vessels[fresh]!.floorM - levels[fresh]!,
+      happening: { kind: 'top-off-empty' },
+      then: (now) => ({ ...now, topOff: 'empty' }),
+    })
+  }
+  if (mode.topOff === 'runs') {
+    watches.push({
+      name: 'top-off stops',
+      value: (levels) => levels[returnChamber]! - keptM,
+      happening: { kind: 'top-off-stops' },
+      then: (now) => ({ ...now, topOff: 'waits' }),
+    })
+  }
+  if (mode.topOff === 'waits' && mode.powered) {
+    watches.push({
+      name: 'top-off starts',
+      value: (levels) => keptM - FLOAT_M - levels[returnChamber]!,
+      happening: { kind: 'top-off-starts' },
+      then: (now) => ({ ...now, topOff: 'runs' }),
+    })
+  }
+  return watches
+}
+
+/** A vessel runs over once water stands a hair above its rim. */
+const HAIR_M = 1e-5
+
+function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantWatch[] {
+  return places.flatMap((place, v): PlantWatch[] => {
+    const name = `over ${vessels[v]!.id}`
+    if (!place || !Number.isFinite(place.rimM) || written.has(name)) return []
+    return [
+      {
+        name,
+        value: (levels) => levels[v]! - place.rimM - HAIR_M,
+        happening: { kind: 'runs-over', vesselId: vessels[v]!.id },
+        then: null,
+      },
+    ]
+  })
+}

@@ -1,0 +1,254 @@
+import { boxDrains, type BoxDrains } from '../basin/loop/box-level.ts'
+import type { Settled } from '../basin/loop/settle.ts'
+import { pipeWaterM3 } from '../basin/loop/pipe-water.ts'
+import { chamberAreasM2 } from '../basin/loop/sump-levels.ts'
+import { boxRim, type Overflowing } from '../basin/loop/tank-level.ts'
+import { chamberSpans, type SumpBox } from '../basin/sump.ts'
+import { pathTo } from '../basin/layout/layout.ts'
+import { filledShareOf, noiseBand } from '../drain/vented.ts'
+import { store, volumeAt, type Vessel } from './vessel.ts'
+
+/** What a vessel is to the keeper. */
+export interface Place {
+  readonly name: string
+  readonly kind: 'tank' | 'box' | 'chamber' | 'can'
+  /** Where it runs over, above the room's floor; Infinity: it can't. */
+  readonly rimM: number
+}
+
+/** Water that stands in a pipe while it runs, and where it falls. */
+export interface PipeWater {
+  /** The line or drain it stands in. */
+  readonly id: string
+  readonly vessel: number
+  readonly fullM3: number
+  readonly fallsTo: number
+}
+
+/** A tank's overflow among the vessels; −1: it has none of that. */
+export interface TankPlaces {
+  readonly laid: Overflowing
+  readonly tank: number
+  /** The skimming side before a passage. */
+  readonly inner: number
+  readonly box: number
+  /** Its drains, with room of their own to work in. */
+  readonly drains: BoxDrains
+}
+
+/** The system as vessels: display tanks first, then the sump's chambers, as the loop counts its levels. */
+export interface Plant {
+  readonly settled: Settled
+  readonly sumpBox: SumpBox
+  readonly vessels: readonly Vessel[]
+  /** null: a store that no keeper sees as a vessel. */
+  readonly places: readonly (Place | null)[]
+  readonly volumes: Float64Array
+  readonly tanks: readonly TankPlaces[]
+  readonly chamberAt: ReadonlyMap<string, number>
+  readonly floor: number
+  readonly air: number
+  readonly bucket: number
+  readonly linePipes: readonly PipeWater[]
+  readonly drainPipes: readonly PipeWater[]
+  readonly hung: PipeWater | null
+  /** Where the top-off draws; −1: there is none. */
+  readonly fresh: number
+  /** Where it gives. */
+  readonly returnChamber: number
+  /** Of each line: the vessel its pump draws from. */
+  readonly drawsFrom: readonly number[]
+}
+
+/** An inner box with no sizes told is so deep from its rim to the tank's panel, m (choice). */
+const INNER_DEPTH_M = 0.06
+/** Its floor stands so far below its rim, m (choice): its water never falls there. */
+const INNER_HEIGHT_M = 0.4
+/** A chamber that what stands in it fills wholly keeps this much surface, m². */
+const LEAST_AREA_M2 = 1e-4
+
+/** Can a design be drilled? Its tanks must have overflows with a way down, and its sump its sizes. */
+export function canDrill({ design, overflows }: Settled): boolean {
+  if (!design.sump.box) return false
+  return overflows.every(
+    (one) => one !== null && (one.overflow.chamberId !== null || one.drains.length > 0),
+  )
+}
+
+/** Collects vessels with what they hold. */
+class Vessels {
+  readonly list: Vessel[] = []
+  readonly places: (Place | null)[] = []
+  readonly volumes: number[] = []
+
+  add(vessel: Vessel, volumeM3: number, place: Place | null = null): number {
+    this.places.push(place)
+    this.volumes.push(volumeM3)
+    return this.list.push(vessel) - 1
+  }
+
+  at(vessel: Vessel, levelM: number, place: Place | null): number {
+    return this.add(vessel, volumeAt(vessel, levelM), place)
+  }
+}
+
+/** The vessels of a settled design and what is in each; throws where it can't be drilled. */
+export function makePlant(settled: Settled): Plant {
+  const { design, returnIndex } = settled
+  const box = design.sump.box
+  if (!box || !canDrill(settled)) throw new RangeError('the design has no whole way down')
+  const all = new Vessels()
+  design.tanks.forEach((tank, i) => {
+    const vessel = {
+      id: tank.id,
+      areaM2: tank.lengthM * tank.widthM,
+      floorM: tank.floorHeightM,
+      submergedM3: 0,
+    }
+    const rimM = tank.floorHeightM + tank.rimM
+    all.at(vessel, settled.tankLevels[i]!.surfaceM, { name: tank.name, kind: 'tank', rimM })
+  })
+  addChambers(all, settled, box)
+  const tankCount = design.tanks.length
+  const tanks = design.tanks.map((_, i) => tankPlaces(all, settled, i))
+  const chamberAt = new Map(design.sump.chambers.map(({ id }, i) => [id, tankCount + i]))
+  const returnChamber = tankCount + returnIndex
+  const floor = all.add(store('floor'), 0)
+  const air = all.add(store('air'), 0)
+  const bucket = all.add(store('bucket'), 0)
+  const drawsFrom = design.returnSide.lines.map((_, i) => {
+    const first = settled.layout.lines[pathTo(settled.layout, i)[0]!.lineIndex]!
+    const pump = design.returnSide.pumps.find(({ id }) => id === first.line.start.id)!
+    return chamberAt.get(pump.chamberId)!
+  })
+  const linePipes = settled.layout.lines.map((laid, i) => {
+    const from = settled.chambers[drawsFrom[i]! - tankCount]!.levelM
+    const flows = laid.line.end.at !== 'cap'
+    const fullM3 = flows ? pipeWaterM3(laid.placed, from, 1) : 0
+    const vessel = all.add(store(`pipe ${laid.line.id}`), fullM3)
+    return { id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
+  })
+  const drainPipes = drainWater(all, settled, chamberAt)
+  const hungM3 = design.sump.hungWaterM3
+  const skimmer = design.sump.chambers.find(({ use }) => use === 'skimmer')
+  const hung: PipeWater | null =
+    hungM3 > 0
+      ? {
+          id: 'hung',
+          vessel: all.add(store('hung'), hungM3),
+          fullM3: hungM3,
+          fallsTo: skimmer ? chamberAt.get(skimmer.id)! : returnChamber,
+        }
+      : null
+  const fresh = addFresh(all, settled, chamberAt)
+  return {
+    settled,
+    sumpBox: box,
+    vessels: all.list,
+    places: all.places,
+    volumes: Float64Array.from(all.volumes),
+    tanks,
+    chamberAt,
+    floor,
+    air,
+    bucket,
+    linePipes,
+    drainPipes,
+    hung,
+    fresh,
+    returnChamber,
+    drawsFrom,
+  }
+}
+
+function addChambers(all: Vessels, { design, chambers }: Settled, box: SumpBox): void {
+  const areas = chamberAreasM2(design.sump, box)
+  const rimM = box.floorHeightM + box.heightM
+  design.sump.chambers.forEach((chamber, i) => {
+    const vessel = {
+      id: chamber.id,
+      areaM2: Math.max(LEAST_AREA_M2, areas[i]!),
+      floorM: box.floorHeightM,
+      submergedM3: chamber.submergedM3,
+    }
+    all.at(vessel, chambers[i]!.levelM, { name: chamber.name, kind: 'chamber', rimM })
+  })
+}
+
+function tankPlaces(all: Vessels, settled: Settled, i: number): TankPlaces {
+  const laid = settled.overflows[i]!
+  const { overflow, tank } = laid
+  const { innerM, boxM } = settled.tankLevels[i]!
+  const { box, passage } = overflow
+  const drains = boxDrains(laid.drains)
+  if (!box || boxM === null) return { laid, tank: i, inner: -1, box: -1, drains }
+  const inner = passage
+    ? all.at(
+        {
+          id: `inner ${tank.id}`,
+          areaM2: overflow.rimLengthM * INNER_DEPTH_M,
+          floorM: tank.floorHeightM + overflow.crestM - INNER_HEIGHT_M,
+          submergedM3: 0,
+        },
+        innerM,
+        null,
+      )
+    : -1
+  const vessel = {
+    id: `box ${tank.id}`,
+    areaM2: box.lengthM * box.widthM,
+    floorM: tank.floorHeightM + box.floorM,
+    submergedM3: 0,
+  }
+  const spills = overflow.form !== 'inner-box'
+  const rimM = spills ? tank.floorHeightM + boxRim(laid) : Infinity
+  const name = settled.design.tanks.length > 1 ? `Overflow box of ${tank.name}` : 'Overflow box'
+  return { laid, tank: i, inner, box: all.at(vessel, boxM, { name, kind: 'box', rimM }), drains }
+}
+
+/** What stands in the drains that run. */
+function drainWater(
+  all: Vessels,
+  { drains, drainFlows, chambers }: Settled,
+  chamberAt: ReadonlyMap<string, number>,
+): PipeWater[] {
+  const tankCount = [...chamberAt.values()][0]!
+  return drains.flatMap((laid): PipeWater[] => {
+    const flow = drainFlows[laid.index]!
+    if (flow <= 0) return []
+    const full = laid.drain.role === 'siphon' || noiseBand(laid.boreM, flow) === 'over'
+    const into = chamberAt.get(laid.chamberId)!
+    const share = full ? 1 : filledShareOf(laid.boreM, flow)
+    const fullM3 = pipeWaterM3(laid.placed, chambers[into - tankCount]!.levelM, share)
+    const vessel = all.add(store(`drain ${laid.drain.id}`), fullM3)
+    return [{ id: laid.drain.id, vessel, fullM3, fallsTo: into }]
+  })
+}
+
+/** Where the top-off draws: its can, or the sump's reservoir. */
+function addFresh(
+  all: Vessels,
+  { design, chambers }: Settled,
+  chamberAt: ReadonlyMap<string, number>,
+): number {
+  const { topOff, chambers: own } = design.sump
+  if (!topOff) return -1
+  if (topOff.canM3 !== null) {
+    return all.add(store('can'), topOff.canM3, {
+      name: 'Top-off can',
+      kind: 'can',
+      rimM: Infinity,
+    })
+  }
+  const reservoir = own.findIndex(({ use }, i) => use === 'reservoir' && chambers[i]!.apart)
+  return reservoir < 0 ? -1 : chamberAt.get(own[reservoir]!.id)!
+}
+
+/** Lengths along which each chamber runs over the sump's rim, m. */
+export function chamberEdgesM({ settled, sumpBox }: Plant): number[] {
+  const { sump } = settled.design
+  return chamberSpans(sump, sumpBox.lengthM).map(({ fromM, toM }, i) => {
+    const ends = (i === 0 ? 1 : 0) + (i === sump.chambers.length - 1 ? 1 : 0)
+    return Math.max(0.01, 2 * (toM - fromM) + ends * sumpBox.widthM)
+  })
+}

@@ -1,0 +1,251 @@
+import { waterAt } from '../fluid/water.ts'
+import { brineOf, mixed, type Brine } from './brine.ts'
+import type { Drill, Fault } from './fault.ts'
+import { letFlow, type Watch } from './integrate.ts'
+import { afterFault, atTheStart, type Mode } from './mode.ts'
+import { drainTurns, movePipeWater } from './pipe-water.ts'
+import { plantLaws, type PlantLaws } from './plant-laws.ts'
+import { plantWatches, type Happening, type PlantWatch } from './plant-watches.ts'
+import { makePlant, type Plant } from './plant.ts'
+import type { Settled } from '../basin/loop/settle.ts'
+import { levelsOf } from './vessel.ts'
+
+/** What happened when. */
+export interface LogEntry {
+  readonly atS: number
+  readonly what: { readonly fault: Fault } | { readonly happening: Happening }
+}
+
+/** One moment of a drill, for playing it. */
+export interface Moment {
+  readonly timeS: number
+  /** Of every vessel. */
+  readonly levelsM: Float64Array
+  /** In every link of the return side, in the design's order. */
+  readonly returnFlows: Float64Array
+  /** Of every drain, in the design's order. */
+  readonly drainFlows: Float64Array
+  readonly spilledM3: number
+}
+
+/** Highest and lowest of one vessel. */
+export interface Extremes {
+  readonly highestM: number
+  readonly highestAtS: number
+  readonly lowestM: number
+  readonly lowestAtS: number
+}
+
+/** How a drill went. */
+export interface DrillRun {
+  readonly plant: Plant
+  readonly drill: Drill
+  readonly log: readonly LogEntry[]
+  readonly moments: readonly Moment[]
+  readonly extremes: readonly Extremes[]
+  readonly volumes: Float64Array
+  readonly brine: Brine
+  readonly startBrine: Brine
+  readonly endS: number
+  readonly atRest: boolean
+  readonly steps: number
+  /** Water made or lost by the reckoning itself, as a share of all water. */
+  readonly unaccounted: number
+}
+
+/** How a drill is run. */
+export interface RunOptions {
+  /** Each step taken as so many: 2 to see what halving it moves. */
+  readonly stepsForOne?: number
+  /** Keeps moments for playing; without, only the extremes. */
+  readonly keepsMoments?: boolean
+}
+
+/** A system that switches more often than this is chattering, and is left at that. */
+const MOST_SWITCHINGS = 2000
+/** No more moments than this are kept: every other one goes when there are more. */
+const MOST_MOMENTS = 900
+
+export function runDrill(settled: Settled, drill: Drill, options: RunOptions = {}): DrillRun {
+  return new DrillWalk(makePlant(settled), drill, options).walk()
+}
+
+/** One drill from its first fault to its end. */
+class DrillWalk {
+  readonly #plant: Plant
+  readonly #drill: Drill
+  readonly #options: RunOptions
+  readonly #volumes: Float64Array
+  readonly #levels: Float64Array
+  readonly #highest: Extremes[]
+  readonly #log: LogEntry[] = []
+  readonly #written = new Set<string>()
+  #moments: Moment[] = []
+  #every = 1
+  #seen = 0
+  #mode: Mode
+  #laws: PlantLaws
+  #brine: Brine
+  readonly #startBrine: Brine
+  readonly #freshKgPerM3: number
+  #freshBefore: number
+  #lostBefore = 0
+  #timeS = 0
+  #steps = 0
+  #atRest = false
+  readonly #startM3: number
+
+  constructor(plant: Plant, drill: Drill, options: RunOptions) {
+    this.#plant = plant
+    this.#drill = drill
+    this.#options = options
+    this.#volumes = plant.volumes.slice()
+    this.#levels = new Float64Array(plant.vessels.length)
+    levelsOf(plant.vessels, this.#volumes, this.#levels)
+    this.#highest = [...this.#levels].map((levelM) => ({
+      highestM: levelM,
+      highestAtS: 0,
+      lowestM: levelM,
+      lowestAtS: 0,
+    }))
+    this.#startM3 = sum(this.#volumes)
+    const { design } = plant.settled
+    this.#mode = atTheStart(design)
+    this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
+    const { temperatureC, salinityPpt } = design.water
+    this.#freshKgPerM3 = waterAt({ temperatureC, salinityPpt: 0 }).densityKgPerM3
+    this.#freshBefore = plant.fresh < 0 ? 0 : this.#volumes[plant.fresh]!
+    const density = waterAt(design.water).densityKgPerM3
+    this.#startBrine = brineOf(this.#saltyM3(), salinityPpt, density)
+    this.#brine = this.#startBrine
+  }
+
+  walk(): DrillRun {
+    const { faults, runS } = this.#drill
+    const due = [...faults].sort((a, b) => a.atS - b.atS)
+    for (const [i, { atS, fault }] of due.entries()) {
+      this.#flowUntil(atS)
+      this.#log.push({ atS: this.#timeS, what: { fault } })
+      this.#switch(afterFault(this.#mode, fault))
+      if (i === due.length - 1) this.#flowUntil(runS)
+    }
+    return {
+      plant: this.#plant,
+      drill: this.#drill,
+      log: this.#log,
+      moments: this.#moments,
+      extremes: this.#highest,
+      volumes: this.#volumes,
+      brine: this.#brine,
+      startBrine: this.#startBrine,
+      endS: this.#timeS,
+      atRest: this.#atRest,
+      steps: this.#steps,
+      unaccounted: Math.abs(sum(this.#volumes) - this.#startM3) / this.#startM3,
+    }
+  }
+
+  #flowUntil(toS: number): void {
+    for (let switchings = 0; switchings < MOST_SWITCHINGS; switchings++) {
+      const watches = plantWatches(this.#plant, this.#mode, this.#written)
+      const turns = drainTurns(this.#plant, this.#volumes)
+      const end = letFlow(this.#volumes, {
+        vessels: this.#laws.vessels,
+        laws: this.#laws.laws,
+        watches: [...watches, ...turns] as readonly Watch[],
+        fromS: this.#timeS,
+        toS,
+        ...(this.#options.stepsForOne ? { stepsForOne: this.#options.stepsForOne } : {}),
+        seen: (timeS, volumes, levels) => this.#see(timeS, volumes, levels),
+      })
+      this.#timeS = end.timeS
+      this.#steps += end.steps
+      this.#atRest = end.atRest
+      if (!end.watch) return
+      const struck = watches.find((watch) => watch === end.watch)
+      if (struck) this.#strike(struck)
+      else this.#settlePipes()
+    }
+  }
+
+  #strike(watch: PlantWatch): void {
+    this.#log.push({ atS: this.#timeS, what: { happening: watch.happening } })
+    this.#written.add(watch.name)
+    if (watch.then) this.#switch(watch.then(this.#mode))
+  }
+
+  #switch(mode: Mode): void {
+    this.#mode = mode
+    const { returnFlow } = this.#laws
+    this.#laws = plantLaws(this.#plant, mode, this.#drill.evaporates, returnFlow)
+    this.#settlePipes()
+  }
+
+  #settlePipes(): void {
+    levelsOf(this.#laws.vessels, this.#volumes, this.#levels)
+    movePipeWater(this.#plant, this.#mode, this.#volumes, this.#levels)
+  }
+
+  #see(timeS: number, volumes: Float64Array, levels: Float64Array): void {
+    for (let v = 0; v < levels.length; v++) {
+      const levelM = levels[v]!
+      const { highestM, lowestM } = this.#highest[v]!
+      if (levelM > highestM) {
+        this.#highest[v] = { ...this.#highest[v]!, highestM: levelM, highestAtS: timeS }
+      } else if (levelM < lowestM) {
+        this.#highest[v] = { ...this.#highest[v]!, lowestM: levelM, lowestAtS: timeS }
+      }
+    }
+    this.#mix(volumes)
+    if (this.#options.keepsMoments) this.#keep(timeS, levels)
+  }
+
+  #mix(volumes: Float64Array): void {
+    const { fresh, floor, bucket, air } = this.#plant
+    const freshNow = fresh < 0 ? 0 : volumes[fresh]!
+    const freshM3 = this.#freshBefore - freshNow - volumes[air]!
+    const lostM3 = volumes[floor]! + volumes[bucket]! - this.#lostBefore
+    if (freshM3 !== 0 || lostM3 > 0) {
+      this.#brine = mixed(this.#brine, { freshM3, lostM3, freshKgPerM3: this.#freshKgPerM3 })
+    }
+    this.#freshBefore = freshNow + volumes[air]!
+    this.#lostBefore = volumes[floor]! + volumes[bucket]!
+  }
+
+  #saltyM3(): number {
+    const { fresh, places, linePipes, drainPipes, hung } = this.#plant
+    let total = 0
+    places.forEach((place, v) => {
+      if (place && v !== fresh) total += this.#volumes[v]!
+    })
+    for (const { vessel } of [...linePipes, ...drainPipes, ...(hung ? [hung] : [])]) {
+      total += this.#volumes[vessel]!
+    }
+    return total
+  }
+
+  #keep(timeS: number, levels: Float64Array): void {
+    if (this.#seen++ % this.#every !== 0) return
+    const { settled, tanks, floor } = this.#plant
+    const drainFlows = new Float64Array(settled.drains.length)
+    for (const { laid, drains } of tanks) {
+      laid.drains.forEach(({ index }, i) => (drainFlows[index] = drains.flow[i]!))
+    }
+    this.#moments.push({
+      timeS,
+      levelsM: levels.slice(),
+      returnFlows: this.#laws.returnFlow.flowing.flowsM3PerS.slice(),
+      drainFlows,
+      spilledM3: this.#volumes[floor]!,
+    })
+    if (this.#moments.length <= MOST_MOMENTS) return
+    this.#moments = this.#moments.filter((_, i) => i % 2 === 0)
+    this.#every *= 2
+  }
+}
+
+function sum(list: Float64Array): number {
+  let total = 0
+  for (const one of list) total += one
+  return total
+}

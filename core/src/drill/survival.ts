@@ -1,0 +1,63 @@
+import type { Sentence } from '../quantity/sentence.ts'
+import type { Drill } from './fault.ts'
+import { together } from './own-drill.ts'
+import type { Outcome, Verdict } from './verdict.ts'
+
+/** What can fail by itself: one thing at once, and no power cut's history. */
+export function singleFailures(drills: readonly Drill[]): Drill[] {
+  return drills.filter(
+    ({ id, faults }) =>
+      !id.startsWith('own ') &&
+      !id.startsWith('half ') &&
+      !id.startsWith('both ') &&
+      !id.startsWith('sensor ') &&
+      id !== 'power-back' &&
+      id !== 'water-change' &&
+      faults.length <= 2,
+  )
+}
+
+/** Every two of them at once; a pair that names one thing twice is no pair. */
+export function pairsOf(singles: readonly Drill[]): Drill[] {
+  const kinds = ({ faults }: Drill) => faults.map(({ fault }) => JSON.stringify(fault))
+  return singles.flatMap((a, i) =>
+    singles
+      .slice(i + 1)
+      .filter((b) => !kinds(a).some((one) => kinds(b).includes(one)))
+      .map((b) => together(a, b)),
+  )
+}
+
+/** What the system survives, by one failure and by two. */
+export interface Survival {
+  readonly single: Readonly<Record<Outcome, number>>
+  readonly double: Readonly<Record<Outcome, number>>
+  /** Failures that alone put water on the floor. */
+  readonly points: readonly { readonly drillId: string; readonly title: Sentence }[]
+  /** Pairs that do, though neither does alone. */
+  readonly pairs: readonly { readonly drillId: string; readonly title: Sentence }[]
+}
+
+export function survivalOf(single: readonly Verdict[], double: readonly Verdict[]): Survival {
+  const wetAlone = new Set(
+    single.filter(({ outcome }) => outcome === 'wet').map(({ drillId }) => drillId),
+  )
+  const named = ({ drillId, title }: Verdict) => ({ drillId, title })
+  return {
+    single: counted(single),
+    double: counted(double),
+    points: single.filter(({ outcome }) => outcome === 'wet').map(named),
+    pairs: double
+      .filter(
+        ({ outcome, drillId }) =>
+          outcome === 'wet' && !drillId.split(' + ').some((one) => wetAlone.has(one)),
+      )
+      .map(named),
+  }
+}
+
+function counted(verdicts: readonly Verdict[]): Record<Outcome, number> {
+  const counts = { wet: 0, watch: 0, dry: 0 }
+  for (const { outcome } of verdicts) counts[outcome]++
+  return counts
+}

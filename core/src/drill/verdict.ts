@@ -1,0 +1,181 @@
+import { drawsAirBelowM } from '../basin/loop/water-use.ts'
+import { sentence, type Sentence } from '../quantity/sentence.ts'
+import { salinityPpt } from './brine.ts'
+import type { Fault } from './fault.ts'
+import type { DrillRun, LogEntry } from './run-drill.ts'
+
+/** How high and how low one vessel went; heights above the room's floor. */
+export interface VesselVerdict {
+  readonly vesselId: string
+  readonly name: string
+  readonly kind: 'tank' | 'box' | 'chamber' | 'can'
+  /** null: it can't run over. */
+  readonly rimM: number | null
+  readonly highestM: number
+  readonly highestAtS: number
+  readonly lowestM: number
+  readonly lowestAtS: number
+  /** From its highest level up to its rim; nil and below: it ran over. */
+  readonly marginM: number | null
+}
+
+/** dry: nothing reaches the floor. wet: something does. watch: dry, but the pump drew air or little is left. */
+export type Outcome = 'wet' | 'watch' | 'dry'
+
+/** What a drill came to. */
+export interface Verdict {
+  readonly drillId: string
+  readonly title: Sentence
+  readonly outcome: Outcome
+  /** What came of it, in words. */
+  readonly said: Sentence
+  readonly spilledM3: number
+  readonly vessels: readonly VesselVerdict[]
+  /** The least margin of all vessels, m; below nil: water stood over a rim. */
+  readonly marginM: number
+  /** The vessel that has it. */
+  readonly tightestId: string
+  /** Lowest level over the inlet of the pump that came nearest to air, and how far above it; null: no inlet is told. */
+  readonly pump: {
+    readonly lowestM: number
+    readonly aboveAirM: number
+    readonly drewAirAtS: number | null
+  } | null
+  /** Time until something must be done; null: nothing must. */
+  readonly actWithinS: number | null
+  readonly act: Sentence | null
+  readonly salinityPpt: number
+  readonly startSalinityPpt: number
+  /** The return flow in the end, into all tanks, m³/s. */
+  readonly endS: number
+  readonly atRest: boolean
+  readonly log: readonly LogEntry[]
+  readonly unaccounted: number
+}
+
+/** Less than this left to a rim, or to a pump's air, is worth an eye, m (choice). */
+const LITTLE_M = 0.01
+/** A splash smaller than this is rounding, m³. */
+const SPLASH_M3 = 1e-6
+
+export function verdictOf(run: DrillRun): Verdict {
+  const vessels = vesselVerdicts(run)
+  const rimmed = vessels.filter(({ marginM }) => marginM !== null)
+  const tightest = rimmed.reduce((a, b) => (b.marginM! < a.marginM! ? b : a))
+  const spilledM3 = run.volumes[run.plant.floor]!
+  const pump = pumpVerdict(run)
+  const wet = spilledM3 > SPLASH_M3
+  const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
+  const outcome: Outcome = wet ? 'wet' : tight ? 'watch' : 'dry'
+  const over = run.log.find(
+    ({ what }) => 'happening' in what && what.happening.kind === 'runs-over',
+  )
+  const actWithinS = wet ? (over?.atS ?? 0) : (pump?.drewAirAtS ?? null)
+  return {
+    drillId: run.drill.id,
+    title: run.drill.title,
+    outcome,
+    said: saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
+    spilledM3,
+    vessels,
+    marginM: tightest.marginM!,
+    tightestId: tightest.vesselId,
+    pump,
+    actWithinS,
+    act: actWithinS === null ? null : actOf(run.drill.faults.at(-1)!.fault, wet),
+    salinityPpt: salinityPpt(run.brine),
+    startSalinityPpt: salinityPpt(run.startBrine),
+    endS: run.endS,
+    atRest: run.atRest,
+    log: run.log,
+    unaccounted: run.unaccounted,
+  }
+}
+
+function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
+  return plant.places.flatMap((place, v): VesselVerdict[] => {
+    if (!place) return []
+    const rimM = Number.isFinite(place.rimM) ? place.rimM : null
+    const { highestM } = extremes[v]!
+    return [
+      {
+        vesselId: plant.vessels[v]!.id,
+        name: place.name,
+        kind: place.kind,
+        rimM,
+        ...extremes[v]!,
+        marginM: rimM === null ? null : rimM - highestM,
+      },
+    ]
+  })
+}
+
+function pumpVerdict({ plant, extremes, log }: DrillRun): Verdict['pump'] {
+  const told = plant.settled.layout.pumps.flatMap((pump) => {
+    const leastM = drawsAirBelowM(pump)
+    if (leastM === null) return []
+    const { lowestM } = extremes[plant.chamberAt.get(pump.placed.chamberId)!]!
+    return [{ lowestM, aboveAirM: lowestM - leastM }]
+  })
+  if (told.length === 0) return null
+  const nearest = told.reduce((a, b) => (b.aboveAirM < a.aboveAirM ? b : a))
+  const air = log.find(
+    ({ what }) => 'happening' in what && what.happening.kind === 'pump-draws-air',
+  )
+  return { ...nearest, drewAirAtS: air?.atS ?? null }
+}
+
+interface Said {
+  readonly outcome: Outcome
+  readonly tightest: VesselVerdict
+  readonly spilledM3: number
+  readonly pump: Verdict['pump']
+  readonly overAtS: number | null
+}
+
+function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence {
+  const name = tightest.name
+  if (outcome === 'wet') {
+    return sentence(`{litres} reach the floor; ${name} runs over after {time}.`, {
+      litres: ['volume', spilledM3],
+      time: ['duration', overAtS ?? 0],
+    })
+  }
+  if (pump?.drewAirAtS != null) {
+    return sentence('The floor stays dry; the pump draws air after {time}.', {
+      time: ['duration', pump.drewAirAtS],
+    })
+  }
+  return sentence(`The floor stays dry; ${name} keeps {margin} to its rim.`, {
+    margin: ['length', tightest.marginM!],
+  })
+}
+
+function actOf(fault: Fault, wet: boolean): Sentence {
+  switch (fault.kind) {
+    case 'power-cut':
+    case 'pump-stops':
+    case 'power-back':
+      return sentence(
+        wet
+          ? 'Nobody may be there: let the design hold it, or take water out of the sump before then.'
+          : 'Let the sump fill again before the pump is started.',
+      )
+    case 'top-off-open':
+      return sentence('Shut the top-off off by hand.')
+    case 'top-off-shut':
+      return sentence('Top up with fresh water by hand.')
+    case 'water-taken':
+    case 'water-kept':
+      return sentence('Switch the return pump off before you take water.')
+    default:
+      return sentence('Switch the return pump off, then clear what is blocked or shut.')
+  }
+}
+
+const RANK: Readonly<Record<Outcome, number>> = { wet: 0, watch: 1, dry: 2 }
+
+/** Worst first: floods, then what needs an eye, then by the least margin. */
+export function worstFirst(verdicts: readonly Verdict[]): Verdict[] {
+  return [...verdicts].sort((a, b) => RANK[a.outcome] - RANK[b.outcome] || a.marginM - b.marginM)
+}

@@ -1,0 +1,192 @@
+import { makeFall, fallFlow, type Fall } from '../../src/drain/fall.ts'
+import { openPipeFlow } from '../../src/drain/emergency.ts'
+import { waterAt, type Water } from '../../src/fluid/water.ts'
+import { letFlow, type StretchEnd, type Watch } from '../../src/drill/integrate.ts'
+import { Between, type Law } from '../../src/drill/rates.ts'
+import { store, volumeAt, type Vessel } from '../../src/drill/vessel.ts'
+import { makeLine } from '../../src/network/line.ts'
+import { makeNetwork } from '../../src/network/network.ts'
+import { solveNetwork } from '../../src/network/solve-network.ts'
+import { pumpCurve } from '../../src/pump/curve.ts'
+import type { PumpPart } from '../../src/pump/part.ts'
+import { smoothRim } from '../../src/weir/smooth.ts'
+import { toothedRim } from '../../src/weir/toothed.ts'
+import type { RimLaw } from '../../src/weir/rim.ts'
+import { fittingOf, type CheckFitting } from '../check-fitting.ts'
+import { jsonTable, L_PER_H } from '../tables.ts'
+
+export interface CheckLine {
+  readonly pipes: readonly { bore_m: number; length_m: number; roughness_m: number }[]
+  readonly fittings: readonly CheckFitting[]
+}
+
+/** A drill of the check table; every kind has its own numbers beside these. */
+export interface CheckDrill {
+  readonly id: string
+  readonly kind: string
+  readonly comment: string
+  readonly result: Readonly<Record<string, unknown>>
+  readonly [name: string]: unknown
+}
+
+export const CHECK_DRILLS = jsonTable<CheckDrill[]>('drills.json')
+export const ofKind = (kind: string) =>
+  CHECK_DRILLS.filter((one) => one.kind === kind).map((one) => [one.id, one] as const)
+
+export const num = (given: Readonly<Record<string, unknown>>, name: string): number => {
+  const value = given[name]
+  if (typeof value !== 'number') throw new Error(`the drill has no number ${name}`)
+  return value
+}
+
+export const waterOf = (given: CheckDrill): Water =>
+  waterAt({ salinityPpt: num(given, 'S_ppt'), temperatureC: num(given, 'T_C') })
+const PLAIN: Water = waterAt({ salinityPpt: 35, temperatureC: 25 })
+
+function lineOf({ pipes, fittings }: CheckLine) {
+  return makeLine(
+    pipes.map(({ bore_m, length_m, roughness_m }) => ({
+      boreM: bore_m,
+      lengthM: length_m,
+      roughnessM: roughness_m,
+      factor: 1,
+    })),
+    fittings.flatMap((fitting) =>
+      Array.from({ length: fitting.count ?? 1 }, () => ({
+        boreM: fitting.bore_m,
+        loss: fittingOf(fitting)!,
+        exit: fitting.type === 'exit',
+      })),
+    ),
+  )
+}
+
+/** A table's line as a full pipe, a stopped pump in it where there is one. */
+export function fallOf(line: CheckLine, water = PLAIN, more: readonly CheckFitting[] = []): Fall {
+  return makeFall(lineOf({ ...line, fittings: [...line.fittings, ...more] }), [], false, water)
+}
+
+export function rimOf(given: Readonly<Record<string, unknown>>): RimLaw {
+  const depthBelowM = num(given, 'depth_below_rim_m')
+  if (given.kind === 'smooth') return smoothRim({ lengthM: num(given, 'length_m'), depthBelowM })
+  return toothedRim({
+    slotWidthM: num(given, 'slot_width_m'),
+    pitchM: num(given, 'pitch_m'),
+    heightM: num(given, 'tooth_height_m'),
+    count: num(given, 'slots'),
+    blockedShare: num(given, 'blocked_share'),
+    depthBelowM,
+    rimAboveM: num(given, 'rim_above_m'),
+  })
+}
+
+/** Flow of a pump through a line up to an outlet in air, by the lift. */
+export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
+  const curve = given.pump_curve as { points_L_h_m: [number, number][]; outlet_bore_m: number }
+  const part: PumpPart = {
+    id: 'p',
+    name: 'p',
+    control: 'controllable',
+    mounting: 'under-water',
+    curve: curve.points_L_h_m.map(([flow, headM]) => ({ flowM3PerS: flow * L_PER_H, headM })),
+    shutOffHeadM: null,
+    maxFlowM3PerS: null,
+    ratedPowerW: 40,
+    power: [],
+    outletBoreM: curve.outlet_bore_m,
+    inletBoreM: null,
+    leastDepthM: null,
+    leastSpeed: 0.1,
+    priceClass: null,
+  }
+  const line = lineOf(given.return_line as CheckLine)
+  return (liftM) => {
+    const network = makeNetwork({
+      nodes: [
+        { id: 'in', headM: 0 },
+        { id: 'out', headM: liftM },
+      ],
+      links: [
+        {
+          id: 'l',
+          from: 0,
+          to: 1,
+          line,
+          tables: [],
+          pump: {
+            curve: pumpCurve(part),
+            outletBoreM: part.outletBoreM,
+            speed: num(given, 'speed'),
+            stopped: false,
+          },
+          oneWay: true,
+          shut: false,
+        },
+      ],
+      water: PLAIN,
+    })
+    const solved = solveNetwork(network)
+    return solved.ok ? solved.value.flowsM3PerS[0]! : 0
+  }
+}
+
+export const vessel = (id: string, areaM2: number, floorM = 0): Vessel => ({
+  id,
+  areaM2,
+  floorM,
+  submergedM3: 0,
+})
+export const FLOOR = store('floor')
+
+/** An open pipe from a box: rim, then mouth, and its full pipe where one is given. */
+export function openPipe(
+  from: number,
+  to: number,
+  { boreM, lipM, fall, dropM }: { boreM: number; lipM: number; fall?: Fall; dropM?: number },
+): Law {
+  const below = fall && dropM !== undefined ? { fall, dropM } : null
+  return new Between(from, to, (fromM) => openPipeFlow({ boreM, below }, fromM - lipM))
+}
+
+export const throughFall = (from: number, to: number, fall: Fall): Law =>
+  new Between(from, to, (fromM, toM) => (fromM > toM ? fallFlow(fall, fromM - toM, 5e-4) : 0))
+
+export interface Ran extends StretchEnd {
+  readonly levelM: (vessel: number, timeS: number) => number
+  readonly volumes: Float64Array
+}
+
+/** Runs a system from its levels; `at` are times at which levels are asked for. */
+export function flowOn(given: {
+  readonly vessels: readonly Vessel[]
+  readonly laws: readonly Law[]
+  readonly levelsM: readonly number[]
+  readonly toS: number
+  readonly watches?: readonly Watch[]
+  readonly fromS?: number
+  readonly stepsForOne?: number
+  readonly seen?: (timeS: number, levels: Float64Array) => void
+}): Ran {
+  const volumes = Float64Array.from(given.vessels, (one, i) => volumeAt(one, given.levelsM[i]!))
+  const seen: { timeS: number; levels: Float64Array }[] = []
+  const end = letFlow(volumes, {
+    vessels: given.vessels,
+    laws: given.laws,
+    watches: given.watches ?? [],
+    fromS: given.fromS ?? 0,
+    toS: given.toS,
+    ...(given.stepsForOne ? { stepsForOne: given.stepsForOne } : {}),
+    seen: (timeS, _, levels) => {
+      seen.push({ timeS, levels: levels.slice() })
+      given.seen?.(timeS, levels)
+    },
+  })
+  return {
+    ...end,
+    volumes,
+    levelM: (index, timeS) => {
+      const at = seen.find((one) => Math.abs(one.timeS - timeS) < 1e-6) ?? seen.at(-1)!
+      return at.levels[index]!
+    },
+  }
+}

@@ -1,0 +1,310 @@
+import { describe, expect, test } from '@jest/globals'
+import { openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
+import { fallFlow } from '../../src/drain/fall.ts'
+import { overRim } from '../../src/drill/law/rim.ts'
+import { Between, type Law } from '../../src/drill/rates.ts'
+import { volumeAt } from '../../src/drill/vessel.ts'
+import { risingRoot } from '../../src/numeric/rising-root.ts'
+import { circularRimFlow } from '../../src/weir/inlet.ts'
+import { flowOver, headOver } from '../../src/weir/rim.ts'
+import { brent } from '../../src/numeric/brent.ts'
+import { L_PER_H } from '../tables.ts'
+import {
+  FLOOR,
+  fallOf,
+  flowOn,
+  num,
+  ofKind,
+  openPipe,
+  pumpFlowOf,
+  rimOf,
+  throughFall,
+  vessel,
+  waterOf,
+  type CheckDrill,
+  type CheckLine,
+} from './check-drill.ts'
+
+const LEVEL_M = 2e-4
+const level = (what: string, got: number, wanted: number) => {
+  if (!(Math.abs(got - wanted) <= LEVEL_M)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
+}
+const time = (what: string, got: number, wanted: number, leastS = 0.05) => {
+  const within = Math.max(leastS, 0.005 * wanted)
+  if (!(Math.abs(got - wanted) <= within)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
+}
+const record = (given: CheckDrill, name: string) => given[name] as Record<string, unknown>
+
+describe('a tank runs down over its rim when the pump stops', () => {
+  test.each(ofKind('weir_drain_back'))('%s', (_, given) => {
+    const { result } = given
+    const rim = rimOf(record(given, 'weir'))
+    const flow = num(given, 'flow_before_stop_L_h') * L_PER_H
+    const boreM = num(given, 'standpipe_bore_m')
+    const headM = headOver(rim, flow)
+    const riseM = openPipeRiseM({ boreM, below: null }, flow)
+    level('weir head', headM, num(result, 'weir_head_running_m'))
+    level('box', riseM, num(result, 'box_level_over_standpipe_running_m'))
+    const vessels = [
+      vessel('display', num(given, 'display_area_m2')),
+      vessel('box', num(given, 'box_area_m2'), -1),
+      vessel('sump', num(given, 'sump_area_m2')),
+    ]
+    // The box stands lower than the rim, so the rim runs free: its levels count from its own zero.
+    const laws: Law[] = [
+      new Between(0, 1, (h) => flowOver(rim, h)),
+      openPipe(1, 2, { boreM, lipM: 0 }),
+    ]
+    const fallenM = num(given, 'pipe_water_falling_at_once_m3') / vessels[2]!.areaM2
+    let levelsM = [headM, riseM, num(given, 'sump_running_level_m') + fallenM]
+    let fromS = 0
+    for (const [at, wanted] of Object.entries(
+      result.at_time_s as Record<string, Record<string, unknown>>,
+    )) {
+      const ran = flowOn({ vessels, laws, levelsM, fromS, toS: Number(at) })
+      levelsM = vessels.map((one, i) => ran.volumes[i]! / one.areaM2 + one.floorM)
+      level(`display at ${at} s`, levelsM[0]!, num(wanted, 'display_head_m'))
+      level(`box at ${at} s`, levelsM[1]!, num(wanted, 'box_head_m'))
+      level(`sump at ${at} s`, levelsM[2]!, num(wanted, 'sump_level_m'))
+      fromS = Number(at)
+    }
+    const rest = flowOn({ vessels, laws, levelsM, fromS, toS: 1e9 })
+    const endM = rest.volumes[2]! / vessels[2]!.areaM2
+    level('sump in the end', endM, num(result, 'sump_level_in_the_end_m'))
+  })
+})
+
+describe('a tank runs back through its return until its siphon breaks', () => {
+  test.each(ofKind('back_siphon'))('%s', (_, given) => {
+    const { result } = given
+    const rim = rimOf(record(given, 'weir'))
+    const rimM = num(given, 'rim_level_m')
+    const stopped = {
+      type: 'fixed_K',
+      bore_m: num(given, 'pump_outlet_bore_m'),
+      K: num(given, 'stopped_pump_K'),
+    }
+    const fall = fallOf(given.return_line as CheckLine, waterOf(given), [stopped])
+    const headM = headOver(rim, num(given, 'flow_before_stop_L_h') * L_PER_H)
+    const sumpM = num(given, 'sump_running_level_m')
+    level('weir head', headM, num(result, 'weir_head_running_m'))
+    const back = (tankM: number, lowM: number) => fallFlow(fall, tankM - lowM, 5e-4)
+    expect(back(rimM + headM, sumpM) / L_PER_H).toBeCloseTo(
+      num(result, 'back_flow_at_start_L_h'),
+      1,
+    )
+    const vessels = [
+      vessel('display', num(given, 'display_area_m2')),
+      vessel('sump', num(given, 'sump_area_m2')),
+    ]
+    const weir = new Between(0, 1, (tankM) => flowOver(rim, tankM - rimM))
+    const breaksM = rimM - num(given, 'air_enters_below_rim_m')
+    let rimReachedS = NaN
+    const ran = flowOn({
+      vessels,
+      laws: [weir, throughFall(0, 1, fall)],
+      levelsM: [rimM + headM, sumpM],
+      toS: 1e7,
+      watches: [{ name: 'breaks', value: (levels) => breaksM - levels[0]! }],
+    })
+    const toRim = flowOn({
+      vessels,
+      laws: [weir, throughFall(0, 1, fall)],
+      levelsM: [rimM + headM, sumpM],
+      toS: 1e7,
+      watches: [{ name: 'rim', value: (levels) => rimM - levels[0]! }],
+    })
+    rimReachedS = toRim.timeS
+    time('rim reached', rimReachedS, num(result, 'rim_level_reached_s'))
+    const endM = ran.volumes[1]! / vessels[1]!.areaM2
+    if (result.siphon_breaks_s === null) {
+      expect(ran.watch).toBeNull()
+    } else {
+      time('siphon breaks', ran.timeS, num(result, 'siphon_breaks_s'))
+      level('sump at the break', endM, num(result, 'sump_level_at_break_m'))
+      const lastFlow = back(breaksM, endM) / L_PER_H
+      expect(Math.abs(lastFlow / num(result, 'back_flow_at_break_L_h') - 1)).toBeLessThan(0.005)
+    }
+    const fallen = ran.watch ? num(given, 'pipe_water_falling_at_break_m3') : 0
+    const restM = endM + fallen / vessels[1]!.areaM2
+    level('sump in the end', restM, num(result, 'sump_level_in_the_end_m'))
+    expect(restM >= num(given, 'sump_rim_m')).toBe(result.sump_rim_reached)
+  })
+})
+
+describe('an emergency pipe takes over', () => {
+  test.each(ofKind('emergency_takeover'))('%s', (_, given) => {
+    const { result } = given
+    const flow = num(given, 'flow_L_h') * L_PER_H
+    const boreM = num(given, 'emergency_bore_m')
+    const lipM = num(given, 'emergency_inlet_level_m')
+    const fall = fallOf(given.emergency_line as CheckLine, waterOf(given))
+    const dropM = num(given, 'emergency_inlet_to_discharge_drop_m')
+    const pipe = { boreM, below: { fall, dropM } }
+    const riseM = openPipeRiseM(pipe, flow)
+    level('rise', riseM, num(result, 'steady_rise_over_emergency_inlet_m'))
+    expect(
+      { rim: 'circular_weir', mouth: 'orifice', pipe: 'full_pipe' }[ruledBy(pipe, riseM)],
+    ).toBe(result.ruled_by === 'weir' ? 'circular_weir' : result.ruled_by)
+    const vessels = [vessel('source', 1), vessel('box', num(given, 'box_area_m2')), FLOOR]
+    const laws: Law[] = [
+      new Between(0, 1, () => flow),
+      new Between(1, 2, (boxM) => openPipeFlow(pipe, boxM - lipM)),
+    ]
+    const to = (name: string, wantedM: number) =>
+      flowOn({
+        vessels,
+        laws,
+        levelsM: [100, num(given, 'box_running_level_m'), 0],
+        toS: 1e5,
+        watches: [{ name, value: (levels) => levels[1]! - wantedM }],
+      }).timeS
+    time('starts', to('starts', lipM), num(result, 'emergency_starts_s'))
+    const steadyM = lipM + riseM
+    time('steady', to('steady', steadyM - 1e-4), num(result, 'within_0.1_mm_of_steady_s'))
+    level('box', steadyM, num(result, 'box_level_steady_m'))
+    level(
+      'headroom',
+      num(given, 'weir_rim_level_m') - steadyM,
+      num(result, 'headroom_to_weir_rim_m'),
+    )
+    const heldM3 = (steadyM - num(given, 'box_running_level_m')) * num(given, 'box_area_m2')
+    level(
+      'return chamber',
+      heldM3 / num(given, 'return_chamber_area_m2'),
+      num(result, 'return_chamber_falls_by_m'),
+    )
+  })
+})
+
+describe('all drains are blocked while the pump runs on', () => {
+  test.each(ofKind('both_drains_blocked'))('%s', (_, given) => {
+    const { result } = given
+    const pump = pumpFlowOf(given)
+    const rim = rimOf(record(given, 'weir'))
+    const outM = num(given, 'outlet_level_m')
+    const crestM = num(given, 'weir_rim_level_m')
+    const startM = num(given, 'return_chamber_level_m')
+    const flow = pump(outM - startM)
+    expect(flow / L_PER_H).toBeCloseTo(num(result, 'flow_at_start_L_h'), 1)
+    const headM = headOver(rim, flow)
+    level('weir head', headM, num(result, 'weir_head_at_start_m'))
+    const vessels = [
+      vessel('display', num(given, 'display_area_m2')),
+      vessel('box', num(given, 'box_area_m2')),
+      vessel('return', num(given, 'return_chamber_area_m2')),
+    ]
+    const rimReached = { name: 'rim', value: (z: Float64Array) => z[1]! - crestM }
+    const ends = [
+      {
+        name: 'tank_rim_reached',
+        value: (z: Float64Array) => z[0]! - num(given, 'tank_rim_level_m'),
+      },
+      {
+        name: 'pump_stops',
+        value: (z: Float64Array) => num(given, 'pump_least_level_m') - z[2]!,
+      },
+    ]
+    const laws = [overRim(0, 1, rim, crestM), new Between(2, 0, (lowM) => pump(outM - lowM))]
+    const levelsM = [crestM + headM, num(given, 'box_running_level_m'), startM]
+    const filling = flowOn({ vessels, laws, levelsM, toS: 1e6, watches: [rimReached, ...ends] })
+    if (filling.watch?.name === 'rim') {
+      time('box at the rim', filling.timeS, num(result, 'box_reaches_weir_rim_s'))
+    }
+    const ran = flowOn({ vessels, laws, levelsM, toS: 1e6, watches: ends })
+    if (result.outcome === 'tank_rim_reached') expect(ran.watch?.name).toBe('tank_rim_reached')
+    else expect(ran.watch?.name).toBe('pump_stops')
+    time('outcome', ran.timeS, num(result, 'outcome_s'))
+    level(
+      'return',
+      ran.volumes[2]! / vessels[2]!.areaM2,
+      num(result, 'return_chamber_level_then_m'),
+    )
+    level('display', ran.volumes[0]! / vessels[0]!.areaM2, num(result, 'display_level_then_m'))
+  })
+})
+
+describe('the pump comes back and a siphon must prime', () => {
+  test.each(ofKind('restart'))('%s', (_, given) => {
+    const { result } = given
+    const pump = pumpFlowOf(given)
+    const rim = rimOf(record(given, 'weir'))
+    const wall = rimOf(record(given, 'chamber_wall'))
+    const lipM = num(given, 'drain_inlet_level_m')
+    const crestM = num(given, 'wall_crest_level_m')
+    const boreM = num(given, 'drain_bore_m')
+    const most = num(given, 'unprimed_most_L_h') * L_PER_H
+    const fall = fallOf(given.drain_line as CheckLine)
+    const vessels = [
+      vessel('display', num(given, 'display_area_m2')),
+      vessel('box', num(given, 'box_area_m2')),
+      vessel('inlet', num(given, 'inlet_chamber_area_m2')),
+      vessel('return', num(given, 'return_chamber_area_m2')),
+    ]
+    const others: Law[] = [
+      new Between(3, 0, (lowM) => pump(num(given, 'outlet_level_m') - lowM)),
+      new Between(0, 1, (headM) => flowOver(rim, headM)),
+      new Between(2, 3, (inM) => flowOver(wall, inM - crestM)),
+    ]
+    const unprimed = new Between(1, 2, (boxM) =>
+      Math.min(circularRimFlow(boreM, boxM - lipM), most),
+    )
+    const primed = new Between(1, 2, (boxM, inM) =>
+      boxM > lipM ? fallFlow(fall, boxM - inM, 6e-4) : 0,
+    )
+    const primesM = lipM + num(given, 'primes_at_over_inlet_m')
+    let lowestM = Infinity
+    let lowestS = NaN
+    const seen = (timeS: number, z: Float64Array) => {
+      if (z[3]! < lowestM) {
+        lowestM = z[3]!
+        lowestS = timeS
+      }
+    }
+    const start = [0, lipM, crestM, num(given, 'return_chamber_level_m')]
+    const filling = flowOn({
+      vessels,
+      laws: [...others, unprimed],
+      levelsM: start,
+      toS: num(given, 'run_s'),
+      watches: [{ name: 'primes', value: (z) => z[1]! - primesM }],
+      seen,
+    })
+    const fromS = filling.timeS
+    const levelsM = vessels.map((one, i) => filling.volumes[i]! / one.areaM2)
+    if (result.siphon_primes_s === null) expect(filling.watch).toBeNull()
+    else time('primes', fromS, num(result, 'siphon_primes_s'))
+    const ran = flowOn({
+      vessels,
+      laws: [...others, filling.watch ? primed : unprimed],
+      levelsM,
+      fromS,
+      toS: num(given, 'run_s'),
+      seen,
+    })
+    level('lowest', lowestM, num(result, 'lowest_return_chamber_level_m'))
+    time('lowest at', lowestS, num(result, 'lowest_at_s'), 0.5)
+    expect(lowestM < num(given, 'pump_least_level_m')).toBe(result.below_pump_least_level)
+    const endM = (i: number) => ran.volumes[i]! / vessels[i]!.areaM2
+    level('return', endM(3), num(result, 'steady_return_chamber_level_m'))
+    level('box', endM(1) - lipM, num(result, 'steady_box_level_over_inlet_m'))
+    level('weir', endM(0), num(result, 'steady_weir_head_m'))
+    level('wall', endM(2) - crestM, num(result, 'steady_wall_head_m'))
+    const flow = pump(num(given, 'outlet_level_m') - endM(3)) / L_PER_H
+    expect(Math.abs(flow / num(result, 'steady_flow_L_h') - 1)).toBeLessThan(1e-3)
+  })
+})
+
+test('the helpers of these tests are the laws themselves', () => {
+  const found = brent((x) => x - 2, 0, 5, { tolerance: 1e-12 })
+  expect(found.ok && found.value).toBeCloseTo(2)
+  expect(volumeAt(vessel('a', 2, 1), 3)).toBe(4)
+  expect(
+    risingRoot((x, into) => ((into.value = x), (into.slope = 1)), 3, {
+      low: 0,
+      guess: 1,
+      most: 9,
+      tolerance: 1e-9,
+    }),
+  ).toBe(3)
+})

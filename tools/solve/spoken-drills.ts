@@ -1,0 +1,56 @@
+import {
+  drillAll,
+  logWords,
+  say,
+  settle,
+  type BasinDesign,
+  type Outcome,
+  type Verdict,
+} from '@yew-basin/core'
+
+/** A drill's verdict with its sentences written out in metric units. */
+export interface SpokenVerdict extends Omit<
+  Verdict,
+  'title' | 'said' | 'act' | 'log' | 'unaccounted'
+> {
+  readonly title: string
+  readonly said: string
+  readonly act: string | null
+  readonly log: readonly { readonly atS: number; readonly what: string }[]
+  /** Water that the reckoning itself made or lost, as a share of all water. */
+  readonly unaccountedShare: number
+}
+
+type Named = readonly { readonly drillId: string; readonly title: string }[]
+
+/** What every drill came to, worst first, and what the system survives. */
+export interface SpokenDrills {
+  readonly verdicts: readonly SpokenVerdict[]
+  readonly survival: {
+    readonly single: Readonly<Record<Outcome, number>>
+    readonly double: Readonly<Record<Outcome, number>>
+    readonly points: Named
+    readonly pairs: Named
+  }
+}
+
+export function spokenDrills(design: BasinDesign): SpokenDrills {
+  const settled = settle(design)
+  const { verdicts, survival } = drillAll(settled)
+  const named = (list: readonly { drillId: string; title: Verdict['title'] }[]): Named =>
+    list.map(({ drillId, title }) => ({ drillId, title: say(title, 'metric') }))
+  return {
+    verdicts: verdicts.map(({ unaccounted, ...verdict }) => ({
+      ...verdict,
+      title: say(verdict.title, 'metric'),
+      said: say(verdict.said, 'metric'),
+      act: verdict.act && say(verdict.act, 'metric'),
+      log: verdict.log.map((entry) => ({
+        atS: entry.atS,
+        what: say(logWords(settled.design, entry), 'metric'),
+      })),
+      unaccountedShare: unaccounted,
+    })),
+    survival: { ...survival, points: named(survival.points), pairs: named(survival.pairs) },
+  }
+}
