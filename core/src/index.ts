@@ -207,3 +207,11 @@ export {
   type Verdict,
   type VesselVerdict,
 } from './drill/verdict.ts'
+export { asItStands, type AsItStands } from './drill/as-it-stands.ts'
+export {
+  lastNotAfter,
+  momentAt,
+  playbackOf,
+  type Playback,
+  type PlayedMoment,
+} from './drill/playback.ts'

@@ -22,6 +22,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/basins/:id/drills',
+      name: 'drills',
+      component: () => import('./drills/DrillsView.vue'),
+      props: true,
+    },
+    {
       path: '/basins/:id/size',
       name: 'size',
       component: () => import('./size/SizeView.vue'),

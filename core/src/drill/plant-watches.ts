@@ -163,7 +163,8 @@ const HAIR_M = 1e-5
 
 function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantWatch[] {
   return places.flatMap((place, v): PlantWatch[] => {
-    const name = `over ${vessels[v]!.id}`
+    // The sump's rim is one: that any chamber stands over it is said once.
+    const name = place?.kind === 'chamber' ? 'over the sump' : `over ${vessels[v]!.id}`
     if (!place || !Number.isFinite(place.rimM) || written.has(name)) return []
     return [
       {

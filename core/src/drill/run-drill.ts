@@ -63,6 +63,8 @@ export interface RunOptions {
 
 /** A system that switches more often than this is chattering, and is left at that. */
 const MOST_SWITCHINGS = 2000
+/** What a system does once its pump drew air shows in so long, s (choice). */
+const AFTER_AIR_S = 3600
 /** No more moments than this are kept: every other one goes when there are more. */
 const MOST_MOMENTS = 900
 
@@ -91,6 +93,8 @@ class DrillWalk {
   #freshBefore: number
   #lostBefore = 0
   #timeS = 0
+  /** A drill that took days is over an hour after its pump drew air. */
+  #lastS = Infinity
   #steps = 0
   #atRest = false
   readonly #startM3: number
@@ -147,6 +151,8 @@ class DrillWalk {
 
   #flowUntil(toS: number): void {
     for (let switchings = 0; switchings < MOST_SWITCHINGS; switchings++) {
+      const untilS = Math.min(toS, this.#lastS)
+      if (this.#timeS >= untilS) return
       const watches = plantWatches(this.#plant, this.#mode, this.#written)
       const turns = drainTurns(this.#plant, this.#volumes)
       const end = letFlow(this.#volumes, {
@@ -154,7 +160,7 @@ class DrillWalk {
         laws: this.#laws.laws,
         watches: [...watches, ...turns] as readonly Watch[],
         fromS: this.#timeS,
-        toS,
+        toS: untilS,
         ...(this.#options.stepsForOne ? { stepsForOne: this.#options.stepsForOne } : {}),
         seen: (timeS, volumes, levels) => this.#see(timeS, volumes, levels),
       })
@@ -171,6 +177,9 @@ class DrillWalk {
   #strike(watch: PlantWatch): void {
     this.#log.push({ atS: this.#timeS, what: { happening: watch.happening } })
     this.#written.add(watch.name)
+    if (this.#drill.evaporates && watch.happening.kind === 'pump-draws-air') {
+      this.#lastS = this.#timeS + AFTER_AIR_S
+    }
     if (watch.then) this.#switch(watch.then(this.#mode))
   }
 

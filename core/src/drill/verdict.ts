@@ -8,7 +8,7 @@ import type { DrillRun, LogEntry } from './run-drill.ts'
 export interface VesselVerdict {
   readonly vesselId: string
   readonly name: string
-  readonly kind: 'tank' | 'box' | 'chamber' | 'can'
+  readonly kind: 'tank' | 'box' | 'chamber'
   /** null: it can't run over. */
   readonly rimM: number | null
   readonly highestM: number
@@ -94,7 +94,7 @@ export function verdictOf(run: DrillRun): Verdict {
 
 function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
   return plant.places.flatMap((place, v): VesselVerdict[] => {
-    if (!place) return []
+    if (!place || place.kind === 'can') return []
     const rimM = Number.isFinite(place.rimM) ? place.rimM : null
     const { highestM } = extremes[v]!
     return [

@@ -23,7 +23,8 @@ export function measured(quantity: QuantityName, si: number): Measured {
 }
 
 export function show({ quantity, si }: Measured, family: UnitFamily): Shown {
-  const unit = QUANTITIES[quantity].shown[family]
+  const { shown: units, larger = [] } = QUANTITIES[quantity]
+  const unit = larger.find(({ fromSi: from }) => Math.abs(si) >= from)?.unit ?? units[family]
   const shown = fromSi(unit, si)
   if (!Number.isFinite(shown)) return { number: '–', unit: unit.label }
   return { number: grouped(shown, unit.decimals(shown)), unit: unit.label }

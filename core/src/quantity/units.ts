@@ -43,6 +43,8 @@ export interface Quantity {
   readonly shown: Readonly<Record<UnitFamily, Unit>>
   /** Other units that may be typed. */
   readonly alsoTyped: readonly Unit[]
+  /** Units that a large value is shown in, largest first; a field keeps to the one above. */
+  readonly larger?: readonly { readonly fromSi: number; readonly unit: Unit }[]
 }
 
 /** Kv (m³/h at 1 bar of fresh water) of a US Cv (US gal/min at 1 psi). */
@@ -177,7 +179,16 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   },
   duration: {
     shown: both(unit('s', 's sec second seconds', 1, (s) => (Math.abs(s) < 10 ? 1 : 0))),
-    alsoTyped: [unit('min', 'min minute minutes', 60, fixed(1))],
+    alsoTyped: [
+      unit('min', 'min minute minutes', 60, fixed(1)),
+      unit('h', 'h hour hours', 3600, fixed(1)),
+      unit('d', 'd day days', 86_400, fixed(1)),
+    ],
+    larger: [
+      { fromSi: 2 * 86_400, unit: unit('d', '', 86_400, fixed(1)) },
+      { fromSi: 2 * 3600, unit: unit('h', '', 3600, fixed(1)) },
+      { fromSi: 120, unit: unit('min', '', 60, fixed(1)) },
+    ],
   },
   days: { shown: both(unit('days', 'd day days', 86_400, fixed(1))), alsoTyped: [] },
   acceleration: { shown: both(unit('m/s²', 'm/s2', 1, fixed(3))), alsoTyped: [] },

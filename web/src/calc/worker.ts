@@ -1,12 +1,27 @@
 import {
   balance,
+  mendsOf,
+  playbackOf,
+  runDrill,
+  settle,
   size,
+  verdictOf,
   type BasinDesign,
+  type Drill,
   type FlowTarget,
+  type Mend,
+  type Playback,
   type SizingAnswer,
   type SizingWish,
+  type Verdict,
 } from '@yew-basin/core'
 import { expose } from 'comlink'
+
+/** What a drill came to, and what may mend it. */
+export interface Drilled {
+  readonly verdict: Verdict
+  readonly mends: readonly Mend[]
+}
 
 /** Core's long searches, off the page's thread. */
 const calc = {
@@ -14,6 +29,16 @@ const calc = {
     balance(design, targets, pumpIndex),
   size: (wish: SizingWish, progress: (done: number, of: number) => void): SizingAnswer =>
     size(wish, () => crypto.randomUUID(), progress),
+  drills: (design: BasinDesign, drills: readonly Drill[]): Drilled[] => {
+    const settled = settle(design)
+    return drills.map((drill) => {
+      const run = runDrill(settled, drill)
+      const verdict = verdictOf(run)
+      return { verdict, mends: mendsOf(settled, run, verdict) }
+    })
+  },
+  play: (design: BasinDesign, drill: Drill): Playback =>
+    playbackOf(runDrill(settle(design), drill, { keepsMoments: true })),
 }
 export type Calc = typeof calc
 

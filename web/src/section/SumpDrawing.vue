@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { reordered } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { wallRange, type DrawnSump, type DrawnWall } from './sump-drawing.ts'
+import ChamberGrip from './ChamberGrip.vue'
 import type { Scale } from './scale.ts'
 
 /** The sump with the water in it; its walls can be dragged, or moved with the arrow keys. */
@@ -47,6 +49,17 @@ function step(event: KeyboardEvent, wall: DrawnWall) {
   event.preventDefault()
   const atM = store.design!.sump.walls[wall.index]!.atM
   moveTo(wall.index, atM + way * (event.shiftKey ? BIG_STEP_M : STEP_M))
+}
+
+function reorder(from: number, to: number) {
+  if (store.preview) return
+  const ids = store.design!.sump.chambers.map(({ id }) => id)
+  const [moved] = ids.splice(from, 1)
+  ids.splice(to, 0, moved!)
+  store.edit(
+    [{ op: 'set', path: ['sump'], to: reordered(store.design!.sump, ids) }],
+    `order ${Date.now()}`,
+  )
 }
 
 /** The teeth of a comb as notches in its top. */
@@ -139,6 +152,16 @@ function comb({ x, width, top, teethPx }: DrawnWall): string {
         stroke="var(--ink)"
       />
     </g>
+    <template v-if="movable && sump.chambers.length > 1">
+      <ChamberGrip
+        v-for="chamber in sump.chambers.filter((one) => one.right - one.left > 34)"
+        :key="`g${chamber.id}`"
+        :chamber="chamber"
+        :chambers="sump.chambers"
+        :bottom="sump.bottom"
+        @move="reorder"
+      />
+    </template>
     <path
       :d="`M${sump.left - 2} ${sump.top} V${sump.bottom + 2} H${sump.right + 2} V${sump.top}`"
       fill="none"

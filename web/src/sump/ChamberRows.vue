@@ -81,7 +81,8 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
       </button>
     </div>
     <p class="caption">
-      Drag to reorder; drag a wall in the section to move it, or use its arrow keys.
+      Drag to reorder, here or by its handle in the section; drag a wall there to move it, or use
+      the arrow keys.
     </p>
     <VueDraggable
       v-model="chambers"

@@ -9,6 +9,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import ChamberList from '../pumps/ChamberList.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import TopOffFields from './TopOffFields.vue'
 import ChamberRows from './ChamberRows.vue'
 import LayoutCompare from './LayoutCompare.vue'
 import NewSump from './NewSump.vue'
@@ -163,6 +164,7 @@ const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.s
               @update:model-value="ofSump('hungWaterM3')($event)"
             />
           </div>
+          <TopOffFields class="mt-2" />
         </section>
         <CutList v-if="box.make === 'self-built'" />
         <LayoutCompare />

@@ -10,10 +10,13 @@ import {
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
+import { STATE_OF } from '../drills/drill-words.ts'
+import { useDrills } from '../drills/drills-store.ts'
 import { useDesign } from './design-store.ts'
 import type { StopName } from './stops.ts'
 
 const store = useDesign()
+const drills = useDrills()
 const units = useUnits()
 
 interface Cell {
@@ -21,7 +24,7 @@ interface Cell {
   readonly label: string
   readonly value: Measured
   readonly after: string
-  readonly stop: StopName
+  readonly stop: StopName | 'drills'
   readonly state: Severity
 }
 
@@ -76,6 +79,25 @@ function outageCell({ sump, totals }: SolvedBasin, stateOf: StateOf): Cell {
       }
 }
 
+/** The worst of the bad days; nothing until they have been run. */
+const worstDrill = computed((): Cell[] => {
+  const { worst } = drills
+  if (!worst || drills.progress) return []
+  const wet = worst.outcome === 'wet'
+  return [
+    {
+      id: 'drills',
+      label: 'Worst drill',
+      value: wet
+        ? { quantity: 'volume', si: worst.spilledM3 }
+        : { quantity: 'length', si: worst.marginM },
+      after: wet ? 'on the floor' : 'to a rim',
+      stop: 'drills',
+      state: STATE_OF[worst.outcome],
+    },
+  ]
+})
+
 const cells = computed((): Cell[] => {
   const solved = store.solved
   if (!solved) return []
@@ -127,12 +149,17 @@ const cells = computed((): Cell[] => {
     },
     drainCell(solved, stateOf),
     outageCell(solved, stateOf),
+    ...worstDrill.value,
   ]
 })
 </script>
 
 <template>
-  <nav aria-label="Margins" class="grid grid-cols-3 bg-[#23483c] text-[#f7f5ef] lg:grid-cols-6">
+  <nav
+    aria-label="Margins"
+    class="grid grid-cols-4 bg-[#23483c] text-[#f7f5ef]"
+    :class="cells.length > 6 ? 'lg:grid-cols-7' : 'grid-cols-3 lg:grid-cols-6'"
+  >
     <RouterLink
       v-for="cell in cells"
       :key="cell.id"

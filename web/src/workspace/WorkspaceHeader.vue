@@ -16,6 +16,7 @@ const views = computed(() => {
   const stop = STOPS.find((one) => route.path === `${base}/${one}`)
   return [
     { to: stop ? `${base}/${stop}` : base, label: 'Design' },
+    { to: `${base}/drills`, label: 'Drills' },
     { to: `${base}/pumps`, label: 'Pumps' },
     { to: `${base}/size`, label: 'Size it for me' },
     { to: `/parts?from=${store.basin?.id}`, label: 'Parts' },

@@ -1,0 +1,59 @@
+import type { BasinDesign } from '../basin/design.ts'
+import type { SolvedBasin } from '../basin/solved-basin.ts'
+import type { Playback, PlayedMoment } from './playback.ts'
+
+/** A design and its figures with the water where it stands at one moment of a drill: what a drawing is made from. */
+export interface AsItStands {
+  readonly design: BasinDesign
+  readonly solved: SolvedBasin
+}
+
+export function asItStands(
+  design: BasinDesign,
+  solved: SolvedBasin,
+  { vesselIds }: Playback,
+  { levelsM }: PlayedMoment,
+): AsItStands {
+  const tankCount = design.tanks.length
+  const levelOf = (id: string) => levelsM[vesselIds.indexOf(id)]
+  return {
+    design: {
+      ...design,
+      tanks: design.tanks.map((tank, i) => ({
+        ...tank,
+        waterLevelM: levelsM[i]! - tank.floorHeightM,
+      })),
+      sump: {
+        ...design.sump,
+        chambers: design.sump.chambers.map((chamber, i) => ({
+          ...chamber,
+          levelM: levelsM[tankCount + i]!,
+        })),
+      },
+    },
+    solved: {
+      ...solved,
+      tanks: solved.tanks.map((tank, i) => ({ ...tank, surfaceM: levelsM[i]! })),
+      overflows: solved.overflows.map((one) => {
+        const tank = design.tanks.findIndex(({ id }) => id === one.tankId)
+        const { teeth, crestM } = design.tanks[tank]!.overflow!
+        const headM = levelsM[tank]! - design.tanks[tank]!.floorHeightM - crestM
+        return {
+          ...one,
+          surfaceM: levelsM[tank]!,
+          headM,
+          overTeethM: teeth ? headM - teeth.heightM : null,
+          boxM: levelOf(`box ${one.tankId}`) ?? one.boxM,
+        }
+      }),
+      sump: {
+        ...solved.sump,
+        chambers: solved.sump.chambers.map((chamber, i) => {
+          const levelM = levelsM[tankCount + i]!
+          const floorM = design.sump.box?.floorHeightM ?? 0
+          return { ...chamber, levelM, depthM: levelM - floorM }
+        }),
+      },
+    },
+  }
+}

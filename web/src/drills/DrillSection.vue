@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import {
+  asItStands,
+  momentAt,
+  type BasinDesign,
+  type Playback,
+  type SolvedBasin,
+} from '@yew-basin/core'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import GroundDrawing from '../section/GroundDrawing.vue'
+import LevelMark from '../section/LevelMark.vue'
+import OverflowDrawing from '../section/OverflowDrawing.vue'
+import { drawOverflows } from '../section/overflow-drawing.ts'
+import RunDrawing from '../section/RunDrawing.vue'
+import { drawRun } from '../section/run-drawing.ts'
+import { scaleFor, scaleWords, windowOf, type Sheet } from '../section/scale.ts'
+import { drawSump } from '../section/sump-drawing.ts'
+import SumpDrawing from '../section/SumpDrawing.vue'
+import TankDrawing from '../section/TankDrawing.vue'
+import { useUnits } from '../shell/units.ts'
+
+/** The section with its water where it stands at one moment of a drill. */
+const { design, solved, playback, timeS } = defineProps<{
+  design: BasinDesign
+  solved: SolvedBasin
+  playback: Playback | null
+  timeS: number
+}>()
+const units = useUnits()
+const sheet = useTemplateRef<HTMLElement>('sheet')
+const { width, height } = useElementSize(sheet)
+
+/** What no moment moves: worked out once for a design and a size of the sheet. */
+const frame = computed(() => {
+  if (width.value === 0) return null
+  const room = windowOf(design, solved)
+  const scale = scaleFor(room, width.value, height.value)
+  const on: Sheet = { view: 'section', scale }
+  const { lines } = solved.returnSide
+  const still = (pieces: (typeof lines)[number]['pieces']) =>
+    pieces.map((piece) => ({ ...piece, speedMPerS: 0, flowM3PerS: 0 }))
+  return {
+    scale,
+    words: scaleWords(scale),
+    floor: room.bottom > 0 ? null : scale.y(0),
+    bottom: scale.y(room.bottom),
+    moving: lines.map((line, i) => drawRun(design.returnSide.lines[i]!, line, on)),
+    standing: lines.map((line, i) =>
+      drawRun(design.returnSide.lines[i]!, { pieces: still(line.pieces) }, on),
+    ),
+    drains: design.drains.map((drain, i) => {
+      const pieces = solved.drains[i]!.pieces.map((piece) => ({ ...piece, speedMPerS: 0.6 }))
+      const dry = solved.drains[i]!.pieces.map((piece) => ({ ...piece, speedMPerS: 0 }))
+      const filling = drain.role === 'siphon' ? 'water' : 'film'
+      return {
+        wet: drawRun(drain, { pieces }, on, filling),
+        dry: drawRun(drain, { pieces: dry }, on, 'air'),
+      }
+    }),
+    pumps: design.returnSide.pumps.map(({ id, outlet }) => ({
+      id,
+      x: scale.x(outlet.xM),
+      y: scale.y(outlet.zM),
+    })),
+    pumpPx: Math.min(34, Math.max(12, 0.09 * scale.pxPerM)),
+  }
+})
+
+const moment = computed(() => (playback ? momentAt(playback, timeS) : null))
+/** The link that each line ends with. */
+const linkOfLine = computed(() => {
+  const { lines } = design.returnSide
+  let link = -1
+  return lines.map(({ run }) => {
+    const meets = (id: string) =>
+      lines.some(
+        ({ start, end }) =>
+          (start.at === 'tee' && start.id === id) || (end.at === 'tee' && end.id === id),
+      )
+    link += run.pieces.filter(({ kind, id }) => kind === 'tee' && meets(id)).length + 1
+    return link
+  })
+})
+const stands = computed(() =>
+  playback && moment.value
+    ? asItStands(design, solved, playback, moment.value)
+    : { design, solved },
+)
+const drawn = computed(() => {
+  const still = frame.value
+  if (!still) return null
+  const { design: now, solved: figures } = stands.value
+  const { scale } = still
+  const flows = moment.value?.returnFlowsM3PerS
+  return {
+    tanks: now.tanks.map((tank, i) => ({
+      tank,
+      solved: figures.tanks[i]!,
+      left: scale.x(tank.xM),
+      surface: scale.y(figures.tanks[i]!.surfaceM),
+      spills: figures.tanks[i]!.surfaceM > tank.floorHeightM + tank.rimM,
+      right: scale.x(tank.xM + tank.lengthM),
+      rim: scale.y(tank.floorHeightM + tank.rimM),
+    })),
+    overflows: drawOverflows(now, figures, scale),
+    sump: drawSump(now, figures, scale),
+    runs: still.moving.map((run, i) => {
+      const flow = flows?.[linkOfLine.value[i]!] ?? figures.returnSide.lines[i]!.flowM3PerS
+      if (Math.abs(flow) < 1e-8) return still.standing[i]!
+      return flow > 0
+        ? run
+        : { ...run, pipes: run.pipes.map((pipe) => ({ ...pipe, backwards: true })) }
+    }),
+    drains: still.drains.map(({ wet, dry }, i) =>
+      (moment.value?.drainFlowsM3PerS[i] ?? figures.drains[i]!.flowM3PerS) > 1e-8 ? wet : dry,
+    ),
+    spilledM3: moment.value?.spilledM3 ?? 0,
+  }
+})
+const inWords = computed(() => {
+  if (!drawn.value) return ''
+  const tanks = drawn.value.tanks.map(
+    ({ tank, solved: one }) => `${tank.name} ${units.text('length', one.surfaceM)}`,
+  )
+  const chambers = (drawn.value.sump?.chambers ?? []).map(
+    ({ name, levelM }) => `${name} ${units.text('length', levelM)}`,
+  )
+  return [...tanks, ...chambers].join(', ')
+})
+</script>
+
+<template>
+  <figure ref="sheet" class="absolute inset-0" aria-labelledby="drill-section-title">
+    <figcaption id="drill-section-title" class="caption absolute left-4 top-2">
+      Section<template v-if="frame">, {{ frame.words }}</template>
+    </figcaption>
+    <svg
+      v-if="frame && drawn"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="`Levels above the room’s floor: ${inWords}`"
+      class="absolute inset-0"
+      data-testid="drill-section"
+    >
+      <defs>
+        <linearGradient id="depth" x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stop-color="var(--water-light)" />
+          <stop offset="1" stop-color="var(--water-deep)" stop-opacity="0.75" />
+        </linearGradient>
+        <pattern
+          id="ground"
+          width="8"
+          height="8"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <path d="M0 0V8" stroke="var(--rule)" stroke-width="1.6" />
+        </pattern>
+      </defs>
+      <TankDrawing
+        v-for="one in drawn.tanks"
+        :key="one.tank.id"
+        :tank="one.tank"
+        :solved="one.solved"
+        :scale="frame.scale"
+        :bottom="frame.floor ?? frame.bottom"
+      />
+      <OverflowDrawing v-for="one in drawn.overflows" :key="one.tankId" :one="one" />
+      <GroundDrawing
+        :floor="frame.floor"
+        :bottom="frame.bottom"
+        :width="width"
+        :below-text="`The tank’s floor is ${units.text('length', design.tanks[0]!.floorHeightM)} above the room’s.`"
+      />
+      <SumpDrawing v-if="drawn.sump" :sump="drawn.sump" :scale="frame.scale" :movable="false" />
+      <RunDrawing
+        v-for="run in drawn.drains"
+        :key="`d${run.lineId}`"
+        :run="run"
+        :selected="null"
+        :chosen="true"
+      />
+      <RunDrawing
+        v-for="run in drawn.runs"
+        :key="run.lineId"
+        :run="run"
+        :selected="null"
+        :chosen="true"
+      />
+      <g
+        v-for="pump in frame.pumps"
+        :key="pump.id"
+        :transform="`translate(${pump.x} ${pump.y}) scale(${frame.pumpPx / 34})`"
+      >
+        <rect x="-17" y="0" width="34" height="25" rx="4" fill="var(--needle)" />
+        <rect x="-6" y="-4" width="12" height="6" fill="var(--needle)" />
+      </g>
+      <template v-for="one in drawn.tanks" :key="`s${one.tank.id}`">
+        <path
+          v-if="one.spills"
+          :d="`M${one.left - 5} ${one.rim} V${frame.floor ?? frame.bottom} M${one.right + 5} ${one.rim} V${frame.floor ?? frame.bottom}`"
+          stroke="var(--aril-mark)"
+          stroke-width="3"
+          stroke-dasharray="5 3"
+        />
+      </template>
+      <rect
+        v-if="drawn.spilledM3 > 1e-6 && frame.floor !== null"
+        x="0"
+        :y="frame.floor - 4"
+        :width="width"
+        height="5"
+        fill="var(--water-deep)"
+        data-part="spilled"
+      />
+      <LevelMark
+        v-for="one in drawn.tanks"
+        :key="`m${one.tank.id}`"
+        :x="one.left + (one.right - one.left) * 0.12"
+        :y="one.surface"
+        :text="units.text('length', one.solved.surfaceM)"
+      />
+    </svg>
+    <p
+      v-if="drawn && drawn.spilledM3 > 1e-6"
+      class="absolute bottom-2 left-4 font-semibold text-aril"
+      data-testid="spilled-now"
+    >
+      {{ units.text('volume', drawn.spilledM3) }} on the floor
+    </p>
+  </figure>
+</template>

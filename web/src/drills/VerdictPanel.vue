@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { logWords, say, type BasinDesign, type Mend, type Verdict } from '@yew-basin/core'
+import { computed } from 'vue'
+import StateMark from '../shell/StateMark.vue'
+import { useUnits } from '../shell/units.ts'
+import { OUTCOME_WORDS, STATE_OF } from './drill-words.ts'
+import { useDrills } from './drills-store.ts'
+
+/** What one drill came to: what stands where, when something must be done, and what would mend it. */
+const { design, verdict, mends } = defineProps<{
+  design: BasinDesign
+  verdict: Verdict
+  mends: readonly Mend[]
+}>()
+defineEmits<{ goTo: [timeS: number] }>()
+const drills = useDrills()
+const units = useUnits()
+
+const TONES = {
+  wet: 'border-aril bg-aril-wash',
+  watch: 'border-resin bg-resin-wash',
+  dry: 'border-lichen bg-lichen-wash',
+}
+const preview = computed(() =>
+  drills.preview?.drillId === verdict.drillId ? drills.preview : null,
+)
+/** What the mend would make of this drill, and of the others. */
+const after = computed(() => {
+  if (!preview.value) return null
+  const { verdicts } = preview.value
+  const now = new Map(drills.verdicts.map((one) => [one.drillId, one]))
+  const rank = { wet: 0, watch: 1, dry: 2 }
+  const changed = verdicts.filter(({ drillId, outcome }) => now.get(drillId)?.outcome !== outcome)
+  const better = changed.filter(
+    ({ drillId, outcome }) => rank[outcome] > rank[now.get(drillId)?.outcome ?? 'wet'],
+  )
+  return {
+    own: verdicts.find(({ drillId }) => drillId === verdict.drillId) ?? null,
+    better: better.length,
+    worse: changed.filter((one) => now.has(one.drillId) && !better.includes(one)),
+  }
+})
+</script>
+
+<template>
+  <section :aria-label="say(verdict.title, units.family)" class="space-y-3 p-3">
+    <div class="rounded-r-lg border-l-4 px-3 py-2" :class="TONES[verdict.outcome]">
+      <h2 class="flex items-start gap-2 font-semibold leading-snug">
+        <StateMark :state="STATE_OF[verdict.outcome]" :size="15" class="mt-0.5" />
+        {{ say(verdict.title, units.family) }}
+      </h2>
+      <p class="mt-0.5" data-testid="drill-said">{{ say(verdict.said, units.family) }}</p>
+      <p v-if="verdict.act && verdict.actWithinS !== null" class="mt-1 text-[0.92rem]">
+        <strong>Within {{ units.text('duration', verdict.actWithinS) }}:</strong>
+        {{ say(verdict.act, units.family) }}
+      </p>
+    </div>
+    <div v-if="mends.length > 0">
+      <h3 class="heading">What may mend it</h3>
+      <ul class="mt-1 space-y-1">
+        <li v-for="(mend, i) in mends" :key="i" class="flex items-center gap-2">
+          <span class="grow leading-tight">{{ say(mend.label, units.family) }}</span>
+          <button
+            class="button"
+            :disabled="drills.stale || !!drills.progress"
+            :aria-label="`Preview: ${say(mend.label, units.family)}`"
+            @click="drills.look(mend, verdict.drillId)"
+          >
+            Preview
+          </button>
+        </li>
+      </ul>
+      <div
+        v-if="preview && after"
+        class="mt-2 rounded-lg border-2 border-dashed border-needle p-2"
+        role="status"
+        data-testid="mend-preview"
+      >
+        <p class="font-semibold">{{ say(preview.mend.label, units.family) }}</p>
+        <p v-if="after.own" class="flex items-start gap-2">
+          <StateMark :state="STATE_OF[after.own.outcome]" :size="13" class="mt-1" />
+          {{ say(after.own.said, units.family) }}
+        </p>
+        <p v-else>This drill would no longer apply.</p>
+        <p class="caption">
+          {{ after.better }} {{ after.better === 1 ? 'drill' : 'drills' }} better,
+          {{ after.worse.length }} worse<template v-if="after.worse.length > 0"
+            >: {{ after.worse.map((one) => say(one.title, units.family)).join(', ') }}</template
+          >.
+        </p>
+        <div class="mt-1 flex gap-2">
+          <button class="button button-main" @click="drills.apply(preview.mend)">Apply</button>
+          <button class="button" @click="drills.leavePreview()">Leave it</button>
+        </div>
+      </div>
+    </div>
+    <div>
+      <h3 class="heading">How high, how low</h3>
+      <table class="w-full text-[0.92rem]">
+        <thead class="caption text-left">
+          <tr>
+            <th scope="col" class="font-normal">Where</th>
+            <th scope="col" class="text-right font-normal">Highest</th>
+            <th scope="col" class="text-right font-normal">To its rim</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in verdict.vessels" :key="one.vesselId" class="border-t border-rule">
+            <th scope="row" class="py-0.5 text-left font-normal">{{ one.name }}</th>
+            <td class="text-right">{{ units.text('length', one.highestM) }}</td>
+            <td
+              class="text-right"
+              :class="{ 'font-semibold text-aril': one.marginM !== null && one.marginM < 0 }"
+            >
+              {{
+                one.marginM === null
+                  ? '–'
+                  : one.marginM < 0
+                    ? 'runs over'
+                    : units.text('length', one.marginM)
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <dl class="facts mt-2">
+        <template v-if="verdict.pump">
+          <dt>Least water over the pump’s air</dt>
+          <dd>{{ units.text('length', verdict.pump.aboveAirM) }}</dd>
+        </template>
+        <dt>On the floor</dt>
+        <dd>{{ units.text('volume', verdict.spilledM3) }}</dd>
+        <template v-if="Math.abs(verdict.salinityPpt - verdict.startSalinityPpt) > 0.005">
+          <dt>Salinity in the end</dt>
+          <dd>{{ units.text('salinity', verdict.salinityPpt) }}</dd>
+        </template>
+      </dl>
+    </div>
+    <div>
+      <h3 class="heading">What happens when</h3>
+      <ol class="text-[0.92rem]">
+        <li v-for="(entry, i) in verdict.log" :key="i">
+          <button
+            class="flex w-full gap-2 rounded px-1 py-0.5 text-left hover:bg-sunk"
+            @click="$emit('goTo', entry.atS)"
+          >
+            <span class="w-20 shrink-0 text-right tabular-nums text-ink-soft">{{
+              units.text('duration', entry.atS)
+            }}</span>
+            {{ say(logWords(design, entry), units.family) }}
+          </button>
+        </li>
+        <li class="flex gap-2 px-1 py-0.5">
+          <span class="w-20 shrink-0 text-right tabular-nums text-ink-soft">{{
+            units.text('duration', verdict.endS)
+          }}</span>
+          {{ verdict.atRest ? 'All is at rest' : 'Watched so long' }}
+        </li>
+      </ol>
+    </div>
+    <p class="caption">
+      {{ OUTCOME_WORDS[verdict.outcome] }} by the model. Try it with fresh water and a bucket before
+      you trust it: pull the plug, and stand by.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import { computed } from 'vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TickField from '../bench/TickField.vue'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** What makes up for evaporation, and how much of it there is: what a stuck one can do is a drill. */
+const store = useDesign()
+const topOff = computed(() => store.shown!.sump.topOff)
+const hasReservoir = computed(() =>
+  store.shown!.sump.chambers.some(({ use }) => use === 'reservoir'),
+)
+/** A small pump on a 20 L can: what most keepers begin with. */
+const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02 }
+const give = (name: 'flowM3PerS' | 'canM3', to: number | null) =>
+  store.set(['sump', 'topOff', name], to)
+</script>
+
+<template>
+  <div>
+    <TickField
+      label="A top-off makes up for evaporation"
+      :model-value="topOff !== null"
+      @update:model-value="store.set(['sump', 'topOff'], $event ? USUAL : null)"
+    />
+    <div v-if="topOff" class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
+      <QuantityField
+        label="It lets in"
+        :limit="LIMITS.topOffFlow"
+        :model-value="topOff.flowM3PerS"
+        @update:model-value="give('flowM3PerS', $event)"
+      />
+      <QuantityField
+        v-if="topOff.canM3 !== null"
+        label="Its can holds"
+        :limit="LIMITS.can"
+        :model-value="topOff.canM3"
+        @update:model-value="give('canM3', $event)"
+      />
+    </div>
+    <TickField
+      v-if="topOff && hasReservoir"
+      class="mt-1"
+      label="It draws on the sump’s reservoir"
+      :model-value="topOff.canM3 === null"
+      @update:model-value="give('canM3', $event ? null : USUAL.canM3)"
+    />
+  </div>
+</template>
