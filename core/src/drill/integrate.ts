@@ -40,7 +40,7 @@ const AT_REST_M_PER_S = 4e-11
 /** A watch's moment is found to this, s. */
 const MOMENT_S = 1e-5
 /** No run takes more steps than this. */
-const MOST_STEPS = 200_000
+const MOST_STEPS = 30_000
 
 /** Lets water flow until a watch strikes, the time is up or all is at rest; `volumes` is moved in place. */
 export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
@@ -56,7 +56,7 @@ export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
   seen(timeS, volumes, levels)
   const struck = watches.find((watch) => watch.value(levels, timeS) >= 0)
   if (struck) return { timeS, watch: struck, atRest: false, steps }
-  while (timeS < toS && steps < MOST_STEPS) {
+  while (toS - timeS > MOMENT_S && steps < MOST_STEPS) {
     stepper.begin(volumes)
     if (rests(stepper)) return { timeS: toS, watch: null, atRest: true, steps }
     const tookS = tryStep(stepper, volumes, Math.min(stepS, toS - timeS), next)

@@ -1,6 +1,6 @@
-import type { BasinDesign } from '../basin/design.ts'
 import type { Edit } from '../basin/edit.ts'
 import type { Settled } from '../basin/loop/settle.ts'
+import { chamberAreasM2 } from '../basin/loop/sump-levels.ts'
 import { withHeight } from '../basin/build/sump-edits.ts'
 import { sentence, type Sentence } from '../quantity/sentence.ts'
 import type { DrillRun } from './run-drill.ts'
@@ -36,9 +36,10 @@ function sumpMends({ design, chambers, returnIndex }: Settled, verdict: Verdict)
   )
   const { sump } = design
   if (over.length === 0 || !sump.box) return []
-  const areaM2 = sump.box.lengthM * sump.box.widthM
+  const areas = chamberAreasM2(sump, sump.box)
+  const areaM2 = areas.reduce((sum, one) => sum + one, 0)
   const missingM = verdict.spilledM3 / areaM2 + sump.marginM
-  const returnAreaM2 = returnArea(design, returnIndex)
+  const returnAreaM2 = Math.max(1e-3, areas[returnIndex]!)
   const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2
   const heightM = upToMillimetre(sump.box.heightM + missingM)
   const raised: Mend = {
@@ -53,14 +54,6 @@ function sumpMends({ design, chambers, returnIndex }: Settled, verdict: Verdict)
     edits: [{ op: 'set', path: ['sump', 'chambers', returnIndex, 'levelM'], to: levelM }],
   }
   return [lowered, raised]
-}
-
-function returnArea({ sump }: BasinDesign, index: number): number {
-  const { walls, box } = sump
-  const left = walls[index - 1]
-  const fromM = left ? left.atM + left.thicknessM : 0
-  const toM = walls[index]?.atM ?? box!.lengthM
-  return Math.max(1e-3, (toM - fromM) * box!.widthM - sump.chambers[index]!.footprintM2)
 }
 
 const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000

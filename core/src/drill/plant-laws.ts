@@ -175,7 +175,15 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
           },
         ],
   )
-  const felt = new FeltLevels(design, layout, network, mode.broken)
+  // A mouth lets air in when its watch says so: a step must not fall off that edge by itself.
+  const under = plant.settled.layout.lines
+    .filter(({ line, end }) => line.end.at === 'tank' && end === 'under-water')
+    .map(({ line }) => line.id)
+    .filter((id) => !mode.broken.has(id))
+  const felt = new FeltLevels(design, layout, network, {
+    held: mode.broken,
+    under: new Set(under),
+  })
   const levels = Float64Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
   felt.put(levels)
   return new ReturnFlow(network, felt, { draws, ends }, before?.flowing.flowsM3PerS)

@@ -61,9 +61,11 @@ function sensors(plant: Plant, mode: Mode): PlantWatch[] {
 
 function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
   return plant.settled.layout.pumps.flatMap((pump): PlantWatch[] => {
-    const leastM = drawsAirBelowM(pump)
     const { id, chamberId } = pump.placed
-    if (leastM === null || !runsNow(mode, pump.placed)) return []
+    if (!runsNow(mode, pump.placed)) return []
+    // Where no inlet is told: at the latest when its chamber is empty.
+    const emptyM = plant.sumpBox.floorHeightM + pump.part.outletBoreM
+    const leastM = drawsAirBelowM(pump) ?? emptyM
     const at = plant.chamberAt.get(chamberId)!
     return [
       {

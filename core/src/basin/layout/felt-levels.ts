@@ -17,6 +17,14 @@ interface FeltNode {
   readonly hasCheck: boolean
 }
 
+/** Ends whose state is told, not found from the levels. */
+export interface ToldEnds {
+  /** Lines that let nothing back whatever stands at their end, as a siphon that broke. */
+  readonly held: ReadonlySet<string>
+  /** Lines that count as under water until they are told otherwise. */
+  readonly under: ReadonlySet<string>
+}
+
 /**
  * Where a network feels levels that the loop moves, tanks first, then chambers: moving them in
  * place spares laying the design out anew for every pass.
@@ -25,15 +33,14 @@ export class FeltLevels {
   readonly #nodes: readonly FeltNode[]
   readonly #network: Network
 
-  /** `held`: lines that let nothing back whatever stands at their end, as a siphon that broke. */
-  constructor(
-    design: BasinDesign,
-    layout: Layout,
-    network: Network,
-    held: ReadonlySet<string> = NONE_HELD,
-  ) {
+  constructor(design: BasinDesign, layout: Layout, network: Network, told: ToldEnds = NONE_TOLD) {
     this.#network = network
-    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network, held)]
+    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network, told)]
+  }
+
+  /** Places of the levels that it feels. */
+  get places(): readonly number[] {
+    return [...new Set(this.#nodes.map(({ level }) => level))]
   }
 
   /** Puts the network against the levels; false where it feels none of what moved. */
@@ -55,7 +62,7 @@ export class FeltLevels {
   }
 }
 
-const NONE_HELD: ReadonlySet<string> = new Set()
+const NONE_TOLD: ToldEnds = { held: new Set(), under: new Set() }
 
 function drawn({ tanks, sump }: BasinDesign, { pumps, segments, problem }: Layout): FeltNode[] {
   if (!sump.box) return []
@@ -71,7 +78,7 @@ function ended(
   design: BasinDesign,
   layout: Layout,
   network: Network,
-  held: ReadonlySet<string>,
+  { held, under }: ToldEnds,
 ): FeltNode[] {
   return gather(layout.lines, (laid, i): FeltNode[] => {
     const level = levelOf(design, laid)
@@ -81,7 +88,7 @@ function ended(
       {
         node: layout.problem.links[link]!.to,
         level,
-        mouthM: laid.mouth.zM,
+        mouthM: under.has(laid.line.id) ? -Infinity : laid.mouth.zM,
         link: network.live.indexOf(link),
         hasCheck: layout.cuts[i]!.at(-1)!.hasCheck || held.has(laid.line.id),
       },

@@ -9,12 +9,16 @@ export interface Tap {
   readonly vessel: number
 }
 
+/** Step of a level by which the flows are felt out, m. */
+const FEEL_M = 1e-6
+
 /** The return side as one network: pumps draw from chambers, ends give into tanks and chambers. */
 export class ReturnFlow implements Law {
   readonly #network: Network
   readonly #felt: FeltLevels
   readonly #draws: readonly Tap[]
   readonly #ends: readonly Tap[]
+  readonly #places: readonly number[]
   /** What runs, as last asked for. */
   flowing: Flowing
 
@@ -26,27 +30,57 @@ export class ReturnFlow implements Law {
   ) {
     this.#network = network
     this.#felt = felt
+    this.#places = felt.places
     this.#draws = taps.draws
     this.#ends = taps.ends
     this.flowing = flowThrough(network, from)
   }
 
-  add(levels: Float64Array, rates: Rates): void {
-    if (this.#felt.put(levels)) {
-      this.flowing = flowThrough(this.#network, this.flowing.flowsM3PerS)
+  add(levels: Float64Array, rates: Rates, wantsSlopes: boolean): void {
+    this.#solve(levels)
+    const here = this.flowing.flowsM3PerS
+    this.#spread(here, (vessel, flow) => (rates.rate[vessel] = rates.rate[vessel]! + flow))
+    // Water that runs back hangs on the levels as a root does; a pump's hardly moves with them.
+    if (wantsSlopes && here.some((flow) => flow < 0)) this.#feelOut(levels, rates, here)
+  }
+
+  #solve(levels: Float64Array): void {
+    if (!this.#felt.put(levels)) return
+    this.flowing = flowThrough(this.#network, this.flowing.flowsM3PerS)
+  }
+
+  /** Each level moved a little, and what that does to every flow. */
+  #feelOut(levels: Float64Array, rates: Rates, here: Float64Array): void {
+    const moved = levels.slice()
+    const { flowing } = this
+    for (const place of this.#places) {
+      moved[place] = levels[place]! + FEEL_M
+      this.#solve(moved)
+      const there = this.flowing.flowsM3PerS
+      const off = here.map((flow, link) => (there[link]! - flow) / FEEL_M)
+      this.#spread(off, (vessel, perLevel) => {
+        const at = vessel * rates.size + place
+        rates.perLevel[at] = rates.perLevel[at]! + perLevel
+      })
+      moved[place] = levels[place]!
     }
-    const { flowsM3PerS } = this.flowing
+    this.#felt.put(levels)
+    this.flowing = flowing
+  }
+
+  /** What each vessel gets of the flows, so that nothing is lost between draws and ends. */
+  #spread(flows: Float64Array, give: (vessel: number, flow: number) => void): void {
     let over = 0
     for (const { link, vessel } of this.#draws) {
-      rates.rate[vessel] = rates.rate[vessel]! - flowsM3PerS[link]!
-      over -= flowsM3PerS[link]!
+      give(vessel, -flows[link]!)
+      over -= flows[link]!
     }
     for (const { link, vessel } of this.#ends) {
-      rates.rate[vessel] = rates.rate[vessel]! + flowsM3PerS[link]!
-      over += flowsM3PerS[link]!
+      give(vessel, flows[link]!)
+      over += flows[link]!
     }
     // What rounding left between draws and ends is taken where the first pump draws.
     const first = this.#draws[0]
-    if (first) rates.rate[first.vessel] = rates.rate[first.vessel]! - over
+    if (first) give(first.vessel, -over)
   }
 }

@@ -1,0 +1,304 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  allDrills,
+  applyEdits,
+  chained,
+  drillAll,
+  drillsOf,
+  logWords,
+  mendsOf,
+  momentAt,
+  pairsOf,
+  playbackOf,
+  runDrill,
+  say,
+  settle,
+  singleFailures,
+  verdictOf,
+  worstFirst,
+  type BasinDesign,
+  type Drill,
+  type Verdict,
+} from '../../src/index.ts'
+import { atTheStart } from '../../src/drill/mode.ts'
+import { plantLaws } from '../../src/drill/plant-laws.ts'
+import { makePlant } from '../../src/drill/plant.ts'
+import { Stepper } from '../../src/drill/step.ts'
+import { aBasin } from '../a-basin.ts'
+import { aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
+
+const MM = 0.001
+const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02 }
+const UNDER = 'up 600 mm, elbow, left 300 mm, down 60 mm'
+const CHECKED = 'check, up 600 mm, elbow, left 300 mm, down 60 mm'
+
+const drillOf = (design: BasinDesign, id: string): Drill => {
+  const found = allDrills(settle(design)).find((one) => one.id === id)
+  if (!found) {
+    const known = allDrills(settle(design)).map((one) => one.id)
+    throw new Error(`no drill ${id}, only ${known.join(', ')}`)
+  }
+  return found
+}
+const ran = (design: BasinDesign, id: string) => runDrill(settle(design), drillOf(design, id))
+const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(ran(design, id))
+const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
+  applyEdits(design, [{ op: 'set', path, to }])
+const happened = ({ log }: Verdict) =>
+  log.flatMap(({ what }) => ('happening' in what ? [what.happening.kind] : []))
+const deepest = (one: Verdict, id: string) => one.vessels.find(({ vesselId }) => vesselId === id)!
+
+/** Its tubes carry what a slow pump gives. */
+const HUNG = aLoop({
+  form: 'hung-box',
+  changes: { 'pumps.0.control': 'controllable', 'returnSide.pumps.0.speed': 0.62 },
+})
+
+const LOOPS: [string, BasinDesign][] = [
+  ['ends in air', aLoop()],
+  ['ends under water', aLoop({ line: UNDER })],
+  ['all-in-one', aLoop({ form: 'rear-chambers', uses: ['media', 'return'] })],
+  ['hung box', HUNG],
+  ['two boxes', aLoop({ form: 'inner-and-outer' })],
+  ['with a top-off', set(aLoop(), ['sump', 'topOff'], TOP_OFF)],
+]
+
+describe('a drill starts from the solved design', () => {
+  test.each(LOOPS)('%s: nothing moves before anything fails', (_, design) => {
+    const plant = makePlant(settle(design))
+    const { laws, vessels } = plantLaws(plant, atTheStart(design), false)
+    const stepper = new Stepper(vessels, laws)
+    stepper.begin(plant.volumes)
+    stepper.rates.forEach((rate) => expect(Math.abs(rate)).toBeLessThan(2e-9))
+  })
+})
+
+describe('every drill of every kind of loop', () => {
+  test.each(LOOPS)(
+    '%s: makes and loses no water, and halving its steps moves nothing',
+    (_, design) => {
+      const settled = settle(design)
+      const drills = allDrills(settled)
+      expect(drills.length).toBeGreaterThan(4)
+      for (const drill of drills) {
+        const whole = runDrill(settled, drill)
+        const halved = runDrill(settled, drill, { stepsForOne: 2 })
+        expect(whole.unaccounted).toBeLessThan(1e-9)
+        expect(halved.unaccounted).toBeLessThan(1e-9)
+        whole.extremes.forEach(({ highestM, lowestM }, v) => {
+          // A store's level is its volume, which no keeper reads.
+          if (!whole.plant.places[v]) return
+          const other = halved.extremes[v]!
+          const off = Math.max(
+            Math.abs(highestM - other.highestM),
+            Math.abs(lowestM - other.lowestM),
+          )
+          if (off > 1e-4) throw new Error(`${drill.id}: ${whole.plant.vessels[v]!.id} by ${off} m`)
+        })
+      }
+    },
+  )
+})
+
+describe('a power cut', () => {
+  test('ends where the drain-back says', () => {
+    const design = aLoop()
+    const run = ran(design, 'power-cut')
+    const settled = settle(design)
+    const { chambers } = settled
+    const rises = deepest(verdictOf(run), settled.design.sump.chambers[settled.returnIndex]!.id)
+    expect(rises.highestM).toBeGreaterThan(chambers[settled.returnIndex]!.levelM)
+    expect(verdictOf(run).outcome).toBe('dry')
+  })
+  test('an end under water runs back to its mouth, or to its break hole', () => {
+    const open = aLoop({ line: UNDER })
+    const holed = set(open, ['returnSide', 'lines', 0, 'end', 'breakDepthM'], 0.015)
+    const to = (design: BasinDesign) => deepest(verdict(design, 'power-cut'), 'tank').lowestM
+    expect(to(open)).toBeLessThan(to(holed))
+    const { tanks } = settle(holed).design
+    const surfaceM = tanks[0]!.floorHeightM + tanks[0]!.waterLevelM
+    expect(to(holed)).toBeCloseTo(surfaceM - 0.015, 3)
+    expect(happened(verdict(holed, 'power-cut'))).toContain('back-siphon-breaks')
+    const grown = verdict(holed, 'grown main')
+    expect(deepest(grown, 'tank').lowestM).toBeCloseTo(to(open), 3)
+  })
+  test('a check valve holds the tank, until it stays open', () => {
+    const design = aLoop({ line: CHECKED })
+    const held = deepest(verdict(design, 'power-cut'), 'tank').lowestM
+    const stuck = deepest(verdict(design, 'check-open main'), 'tank').lowestM
+    expect(stuck).toBeLessThan(held - 10 * MM)
+    expect(verdict(design, 'check-shut main').outcome).not.toBe('wet')
+  })
+  test('power that comes back primes the siphon and finds its levels again', () => {
+    const run = ran(aLoop(), 'power-back')
+    expect(run.atRest).toBe(true)
+    expect(happened(verdictOf(run))).toEqual(
+      expect.arrayContaining(['siphon-drops', 'siphon-primes']),
+    )
+    const settled = settle(aLoop())
+    const endM = run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM
+    expect(Math.abs(endM - settled.levels[0]!)).toBeLessThan(2 * MM)
+  })
+})
+
+describe('blocked drains', () => {
+  const deep = set(aLoop(), ['sump', 'chambers', 5, 'levelM'], 0.33)
+  const all = (design: BasinDesign): Drill => ({
+    ...drillOf(design, 'power-cut'),
+    id: 'all',
+    faults: [
+      {
+        atS: 0,
+        fault: { kind: 'drains-blocked', drainIds: design.drains.map(({ id }) => id), share: 1 },
+      },
+    ],
+  })
+  test('all of them: the tank spills, or the pump draws air first', () => {
+    const found = verdictOf(runDrill(settle(deep), all(deep)))
+    expect(found.outcome === 'wet' || happened(found).includes('pump-draws-air')).toBe(true)
+  })
+  test('a sensor stops the pump in time, unless it is stuck', () => {
+    const settled = settle(deep)
+    const boxM = settled.tankLevels[0]!.boxM! - deep.tanks[0]!.floorHeightM
+    const watched = set(deep, ['tanks', 0, 'overflow', 'sensorM'], boxM + 0.02)
+    const safe = verdictOf(runDrill(settle(watched), all(watched)))
+    expect(happened(safe)).toContain('sensor-stops-pumps')
+    expect(safe.outcome).toBe('dry')
+    expect(happened(verdict(watched, 'sensor tank'))).not.toContain('sensor-stops-pumps')
+  })
+  test('one alone leaves the floor dry, by half even drier', () => {
+    const [siphon] = aLoop().drains
+    const whole = verdict(aLoop(), `blocked ${siphon!.id}`)
+    const half = verdict(aLoop(), `half ${siphon!.id}`)
+    expect(whole.outcome).toBe('dry')
+    expect(deepest(half, 'box tank').highestM).toBeLessThanOrEqual(
+      deepest(whole, 'box tank').highestM + 1e-6,
+    )
+  })
+})
+
+describe('the top-off', () => {
+  const told = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.06 } })
+  const small = set(told, ['sump', 'topOff'], TOP_OFF)
+  const big = set(told, ['sump', 'topOff'], { ...TOP_OFF, canM3: 0.12 })
+  test('stuck open: a small can freshens, a big one floods; a smaller can mends it', () => {
+    expect(verdict(small, 'top-off-open').outcome).not.toBe('wet')
+    expect(verdict(small, 'top-off-open').salinityPpt).toBeLessThan(35)
+    const flood = verdict(big, 'top-off-open')
+    expect(flood.outcome).toBe('wet')
+    expect(flood.spilledM3).toBeGreaterThan(0.005)
+    expect(flood.marginM).toBeLessThan(0)
+    const settled = settle(big)
+    const mends = mendsOf(settled, ran(big, 'top-off-open'), flood)
+    const can = mends.find(({ edits }) => edits[0]!.path.includes('canM3'))!
+    expect(verdict(applyEdits(big, can.edits), 'top-off-open').outcome).not.toBe('wet')
+    const raised = mends.find(({ label }) => label.text.startsWith('Raise'))!
+    expect(verdict(applyEdits(big, raised.edits), 'top-off-open').outcome).not.toBe('wet')
+  })
+  test('stuck shut: salinity climbs until the pump draws air, as the run-dry days say', () => {
+    const found = verdict(small, 'top-off-shut')
+    expect(happened(found)).toContain('pump-draws-air')
+    expect(found.salinityPpt).toBeGreaterThan(35)
+    expect(found.actWithinS).toBeGreaterThan(86_400)
+  })
+})
+
+describe('what else may happen', () => {
+  test('a hung box that loses its prime lets the tank rise', () => {
+    const found = verdict(HUNG, 'prime tank')
+    const settled = settle(HUNG)
+    expect(deepest(found, 'tank').highestM).toBeGreaterThan(settled.levels[0]! + 5 * MM)
+  })
+  test('a skimmer lifted out lowers the sump', () => {
+    const design = applyEdits(aLoop(), [
+      { op: 'set', path: ['sump', 'chambers', 1, 'footprintM2'], to: 0.02 },
+    ])
+    const found = verdict(design, `out ${design.sump.chambers[1]!.id}`)
+    expect(found.pump).not.toBeUndefined()
+    expect(found.outcome).toBe('dry')
+  })
+  test('water taken with the pump left on lowers the return chamber', () => {
+    const found = verdict(aLoop(), 'water-change')
+    const settled = settle(aLoop())
+    const id = settled.design.sump.chambers[settled.returnIndex]!.id
+    expect(deepest(found, id).lowestM).toBeLessThan(settled.chambers[settled.returnIndex]!.levelM)
+  })
+  test('a design without its way down has nothing to drill', () => {
+    expect(drillsOf(settle(aBasin()))).toEqual([])
+    expect(() => makePlant(settle(aBasin()))).toThrow(/way down/)
+  })
+})
+
+describe('a chain of the keeper’s own', () => {
+  const own = {
+    id: 'mine',
+    name: 'Blocked, then dark',
+    steps: [
+      { drillId: `blocked ${aLoop().drains[0]!.id}`, atS: 0 },
+      { drillId: 'power-cut', atS: 300 },
+      { drillId: 'no such drill', atS: 600 },
+    ],
+  }
+  test('runs its steps at their times and leaves out what no longer applies', () => {
+    const design = { ...aLoop(), drills: [own] }
+    const drill = drillOf(design, 'own mine')
+    expect(drill.faults.map(({ atS }) => atS)).toEqual([0, 300])
+    const { log } = runDrill(settle(design), drill)
+    const faults = log.filter(({ what }) => 'fault' in what)
+    expect(faults.map(({ atS }) => Math.round(atS))).toEqual([0, 300])
+  })
+  test('of nothing that applies is none', () => {
+    expect(chained({ ...own, steps: [{ drillId: 'gone', atS: 0 }] }, [])).toBeNull()
+  })
+})
+
+describe('all of them together', () => {
+  const design = aLoop()
+  test('the list is worst first, and every line of every log has its words', () => {
+    const { verdicts, survival } = drillAll(settle(design))
+    expect(verdicts).toEqual(worstFirst(verdicts))
+    for (const one of verdicts) {
+      for (const entry of one.log) expect(say(logWords(design, entry), 'us')).toMatch(/\w/)
+      expect(say(one.said, 'metric')).not.toMatch(/[{}]/)
+    }
+    const { single, double, points } = survival
+    const count = singleFailures(allDrills(settle(design))).length
+    expect(single.dry + single.watch + single.wet).toBe(count)
+    expect(double.dry + double.watch + double.wet).toBe(
+      pairsOf(singleFailures(allDrills(settle(design)))).length,
+    )
+    expect(points).toHaveLength(single.wet)
+  })
+  test('no pair is one failure twice', () => {
+    for (const { faults } of pairsOf(singleFailures(drillsOf(settle(design))))) {
+      const told = faults.map(({ fault }) => JSON.stringify(fault))
+      expect(new Set(told).size).toBe(told.length)
+    }
+  })
+})
+
+describe('playing a drill', () => {
+  const run = runDrill(settle(aLoop()), drillOf(aLoop(), 'power-cut'), { keepsMoments: true })
+  const playback = playbackOf(run)
+  test('begins where it runs, ends where it ended, and is between in between', () => {
+    const first = momentAt(playback, 0)
+    const last = momentAt(playback, 1e9)
+    expect(first.levelsM[0]).toBeCloseTo(run.plant.settled.levels[0]!, 9)
+    expect(last.levelsM[0]).toBeCloseTo(
+      run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM,
+      6,
+    )
+    const { timesS } = playback
+    const at = Math.floor(timesS.length / 2)
+    const middle = momentAt(playback, (timesS[at]! + timesS[at + 1]!) / 2)
+    const [a, b] = [momentAt(playback, timesS[at]!), momentAt(playback, timesS[at + 1]!)]
+    middle.levelsM.forEach((level, v) =>
+      expect(level).toBeCloseTo((a.levelsM[v]! + b.levelsM[v]!) / 2, 9),
+    )
+  })
+  test('keeps no more moments than are looked at', () => {
+    expect(playback.timesS.length).toBeLessThanOrEqual(900)
+    expect([...playback.timesS]).toEqual([...playback.timesS].sort((a, b) => a - b))
+  })
+})
