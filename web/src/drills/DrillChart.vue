@@ -37,6 +37,12 @@ const tankLinks = computed(() => {
     return end.at === 'tank' ? [link] : []
   })
 })
+/** One function while the drill is the same, so that a moment that passes draws no chart anew. */
+const option = computed(() => {
+  const about = { family: units.family, tankLinks: tankLinks.value }
+  const [of, played, lines] = [design, playback, levels.value]
+  return (colour: (token: string) => string) => drillChart(of, played, lines, about, colour)
+})
 const endS = computed(() => playback.timesS.at(-1)!)
 const cursorX = computed(
   () =>
@@ -86,15 +92,12 @@ function point(event: PointerEvent) {
       @pointermove="point"
     >
       <PlainChart
-        class="h-40 w-full"
+        class="h-40 w-full will-change-transform"
         :in-words="`Levels against where they run, and flows, from the first moment of the drill to its end.`"
-        :option="
-          (colour) =>
-            drillChart(design, playback, levels, { family: units.family, tankLinks }, colour)
-        "
+        :option="option"
       />
       <div
-        class="pointer-events-none absolute w-0.5 bg-aril"
+        class="pointer-events-none absolute w-0.5 bg-aril will-change-transform"
         :style="{
           left: 0,
           top: `${FRAME.top}px`,

@@ -26,6 +26,8 @@ const { design, solved, playback, timeS } = defineProps<{
   solved: SolvedBasin
   playback: Playback | null
   timeS: number
+  /** While it plays, the levels are what moves: the dashes in the pipes stand. */
+  playing: boolean
 }>()
 const units = useUnits()
 const sheet = useTemplateRef<HTMLElement>('sheet')
@@ -141,7 +143,8 @@ const inWords = computed(() => {
       :height="height"
       role="img"
       :aria-label="`Levels above the room’s floor: ${inWords}`"
-      class="absolute inset-0"
+      class="absolute inset-0 will-change-transform"
+      :class="{ playing }"
       data-testid="drill-section"
     >
       <defs>
@@ -232,3 +235,9 @@ const inWords = computed(() => {
     </p>
   </figure>
 </template>
+
+<style scoped>
+.playing :deep(*) {
+  animation: none;
+}
+</style>

@@ -45,7 +45,12 @@ const units = useUnits()
       units.text('duration', player.timeS.value)
     }}</output>
     <label class="sr-only" for="drill-rate">How fast it is played</label>
-    <select id="drill-rate" v-model="player.rate.value" class="box w-auto! py-0.5!">
+    <select
+      id="drill-rate"
+      :value="player.rate.value"
+      class="box w-auto! py-0.5!"
+      @change="player.setRate(RATES[($event.target as HTMLSelectElement).selectedIndex]!.value)"
+    >
       <option v-for="one in RATES" :key="one.value" :value="one.value">{{ one.label }}</option>
     </select>
   </div>

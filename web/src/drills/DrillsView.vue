@@ -75,6 +75,7 @@ function goTo(timeS: number) {
             :solved="store.solved"
             :playback="drills.stale ? null : playback"
             :time-s="player.timeS.value"
+            :playing="player.playing.value"
           />
         </div>
         <p v-if="fault" class="px-3 text-aril" role="alert">{{ fault }}</p>

@@ -64,35 +64,41 @@ export function timeOfShare(share: number, endS: number): number {
   return FIRST_S * (Math.max(endS, FIRST_S * 10) / FIRST_S) ** Math.min(1, share)
 }
 
+/** What the chart is drawn in. */
+export interface ChartLook {
+  readonly family: UnitFamily
+  /** The links that give into tanks. */
+  readonly tankLinks: readonly number[]
+}
+
 /** Levels against where they run, and what comes into the tanks, over time, with what happened marked. */
 export function drillChart(
   design: BasinDesign,
   playback: Playback,
   levels: readonly DrawnLevel[],
-  { family, tankLinks }: { family: UnitFamily; tankLinks: readonly number[] },
+  look: ChartLook,
   colour: Palette,
 ): Record<string, unknown> {
-  const length = QUANTITIES.length.shown[family]
-  const flow = QUANTITIES.flow.shown[family]
-  const { timesS, levelsM, vesselIds, returnFlows, links, drainFlows, drains, log } = playback
-  const x = (i: number) => Math.max(FIRST_S, timesS[i]!)
-  const points = (of: (i: number) => number) => [...timesS].map((_, i) => [x(i), of(i)])
-  const sum = (packed: Float64Array, columns: number, row: number, which: readonly number[]) =>
-    which.reduce((total, column) => total + packed[row * columns + column]!, 0)
-  const all = Array.from({ length: drains }, (_, i) => i)
-  const line = (name: string, data: number[][], look: object) => ({
-    name,
-    type: 'line',
-    data,
-    showSymbol: false,
-    silent: true,
-    ...look,
-  })
-  const ink = colour('--ink-soft')
   return {
     animation: false,
     textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
     grid: FRAME,
+    ...timeAxes(playback, look.family, colour),
+    series: [
+      ...levelLines(playback, levels, look.family, colour),
+      ...flowLines(playback, look, colour),
+      happenings(design, playback, look.family, colour),
+    ],
+  }
+}
+
+function timeAxes({ timesS }: Playback, family: UnitFamily, colour: Palette) {
+  const ink = colour('--ink-soft')
+  const name = (text: string, align: 'left' | 'right', padding: number[]) => ({
+    name: text,
+    nameTextStyle: { color: ink, fontSize: 12, align, padding },
+  })
+  return {
     xAxis: {
       type: 'log',
       min: FIRST_S,
@@ -106,54 +112,98 @@ export function drillChart(
         ...axis(colour),
         min: null,
         scale: true,
-        name: `level against running, ${length.label}`,
-        nameTextStyle: { color: ink, fontSize: 12, align: 'left', padding: [0, 0, 0, -46] },
+        ...name(
+          `level against running, ${QUANTITIES.length.shown[family].label}`,
+          'left',
+          [0, 0, 0, -46],
+        ),
       },
       {
         ...axis(colour),
-        name: `flow, ${flow.label}`,
         splitLine: { show: false },
-        nameTextStyle: { color: ink, fontSize: 12, align: 'right', padding: [0, -50, 0, 0] },
+        ...name(`flow, ${QUANTITIES.flow.shown[family].label}`, 'right', [0, -50, 0, 0]),
       },
     ],
-    series: [
-      ...levels.map(({ name, column, colour: token, dash }) =>
-        line(
-          name,
-          points((i) => fromSi(length, levelsM[i * vesselIds.length + column]! - levelsM[column]!)),
-          { lineStyle: { color: colour(token), width: 2, type: dash } },
-        ),
-      ),
-      line(
-        'into the tanks',
-        points((i) => fromSi(flow, sum(returnFlows, links, i, tankLinks))),
-        {
-          yAxisIndex: 1,
-          lineStyle: { color: colour('--glass'), width: 1.6, type: 'dotted' },
-        },
-      ),
-      line(
-        'down the drains',
-        points((i) => fromSi(flow, sum(drainFlows, drains, i, all))),
-        {
-          yAxisIndex: 1,
-          lineStyle: { color: colour('--ink-soft'), width: 1.2, type: 'dashed' },
-        },
-      ),
-      {
-        name: 'what happened',
-        type: 'scatter',
-        silent: true,
-        symbol: 'diamond',
-        symbolSize: 9,
-        yAxisIndex: 1,
-        itemStyle: { color: colour('--aril-mark') },
-        data: log.map((entry) => ({
-          name: say(logWords(design, entry), family),
-          value: [Math.max(FIRST_S, entry.atS), 0],
-        })),
-      },
-    ],
+  }
+}
+
+/** A line over the drill's moments. */
+function overTime(
+  { timesS }: Playback,
+  name: string,
+  of: (moment: number) => number,
+  look: object,
+) {
+  return {
+    name,
+    type: 'line',
+    data: [...timesS].map((timeS, i) => [Math.max(FIRST_S, timeS), of(i)]),
+    showSymbol: false,
+    silent: true,
+    ...look,
+  }
+}
+
+function levelLines(
+  playback: Playback,
+  levels: readonly DrawnLevel[],
+  family: UnitFamily,
+  colour: Palette,
+) {
+  const { levelsM, vesselIds } = playback
+  const length = QUANTITIES.length.shown[family]
+  return levels.map(({ name, column, colour: token, dash }) =>
+    overTime(
+      playback,
+      name,
+      (i) => fromSi(length, levelsM[i * vesselIds.length + column]! - levelsM[column]!),
+      { lineStyle: { color: colour(token), width: 2, type: dash } },
+    ),
+  )
+}
+
+function flowLines(playback: Playback, { family, tankLinks }: ChartLook, colour: Palette) {
+  const { returnFlows, links, drainFlows, drains } = playback
+  const flow = QUANTITIES.flow.shown[family]
+  const all = Array.from({ length: drains }, (_, i) => i)
+  const sum = (packed: Float64Array, columns: number, which: readonly number[]) => (row: number) =>
+    fromSi(
+      flow,
+      which.reduce((total, column) => total + packed[row * columns + column]!, 0),
+    )
+  const look = (token: string, width: number, type: string) => ({
+    yAxisIndex: 1,
+    lineStyle: { color: colour(token), width, type },
+  })
+  return [
+    overTime(
+      playback,
+      'into the tanks',
+      sum(returnFlows, links, tankLinks),
+      look('--glass', 1.6, 'dotted'),
+    ),
+    overTime(
+      playback,
+      'down the drains',
+      sum(drainFlows, drains, all),
+      look('--ink-soft', 1.2, 'dashed'),
+    ),
+  ]
+}
+
+function happenings(design: BasinDesign, { log }: Playback, family: UnitFamily, colour: Palette) {
+  return {
+    name: 'what happened',
+    type: 'scatter',
+    silent: true,
+    symbol: 'diamond',
+    symbolSize: 9,
+    yAxisIndex: 1,
+    itemStyle: { color: colour('--aril-mark') },
+    data: log.map((entry) => ({
+      name: say(logWords(design, entry), family),
+      value: [Math.max(FIRST_S, entry.atS), 0],
+    })),
   }
 }
 

@@ -34,19 +34,77 @@ export interface MendPreview {
   readonly verdicts: readonly Verdict[]
 }
 
+/** Asks a pool about drills and says how far it is. */
+function useAsking() {
+  const progress = ref<{ done: number; of: number } | null>(null)
+  const fault = ref('')
+
+  async function ask(
+    by: CalcPool,
+    about: BasinDesign,
+    list: readonly Drill[],
+    told: (one: Drilled) => void,
+  ): Promise<boolean> {
+    progress.value = { done: 0, of: list.length }
+    const sent = plain(about)
+    try {
+      await by.each(
+        list,
+        BATCH,
+        (calc, some) => calc.drills(sent, plain(some)),
+        (answers) => {
+          answers.forEach(told)
+          if (progress.value)
+            progress.value = { ...progress.value, done: progress.value.done + answers.length }
+        },
+      )
+      progress.value = null
+      return true
+    } catch (error) {
+      if (!(error instanceof Cancelled)) {
+        progress.value = null
+        fault.value = (error as Error).message
+      }
+      return false
+    }
+  }
+
+  return { progress, fault, ask }
+}
+
+type Ask = ReturnType<typeof useAsking>['ask']
+
+/** All drills with a mend made, before it is. */
+function useMendPreview(ask: Ask, present: () => BasinDesign | null) {
+  const previewPool = new CalcPool()
+  const preview = shallowRef<MendPreview | null>(null)
+
+  /** What all drills would say with a mend made. */
+  async function look(mend: Mend, drillId: string): Promise<void> {
+    const now = present()
+    if (!now) return
+    const mended = applyEdits(now, mend.edits)
+    const after: Verdict[] = []
+    const done = await ask(previewPool, mended, allDrills(settle(mended)), (one) =>
+      after.push(one.verdict),
+    )
+    if (done) preview.value = { mend, drillId, verdicts: after }
+  }
+
+  return { preview, previewPool, look }
+}
+
 /** Every drill of the opened design, run over all cores; run again when the design changes. */
 export const useDrills = defineStore('drills', () => {
   const design = useDesign()
   const pool = new CalcPool()
-  const previewPool = new CalcPool()
   const drills = shallowRef<readonly Drill[]>([])
   const found = shallowRef<ReadonlyMap<string, Drilled>>(new Map())
   /** The design that `found` is of. */
   const of = shallowRef<BasinDesign | null>(null)
-  const progress = ref<{ done: number; of: number } | null>(null)
-  const fault = ref('')
+  const { progress, fault, ask } = useAsking()
+  const { preview, previewPool, look } = useMendPreview(ask, () => design.design)
   const survival = shallowRef<Survival | null>(null)
-  const preview = shallowRef<MendPreview | null>(null)
 
   const possible = computed(() => (design.design ? canDrill(settle(design.design)) : false))
   const stale = computed(() => of.value !== null && of.value !== design.design)
@@ -81,51 +139,9 @@ export const useDrills = defineStore('drills', () => {
     survival.value = survivalOf(single, double)
   }
 
-  /** What all drills would say with a mend made. */
-  async function look(mend: Mend, drillId: string): Promise<void> {
-    const now = design.design
-    if (!now) return
-    const mended = applyEdits(now, mend.edits)
-    const after: Verdict[] = []
-    const done = await ask(previewPool, mended, allDrills(settle(mended)), (one) =>
-      after.push(one.verdict),
-    )
-    if (done) preview.value = { mend, drillId, verdicts: after }
-  }
-
   function apply(mend: Mend): void {
     preview.value = null
     design.edit(mend.edits, `mend ${Date.now()}`)
-  }
-
-  async function ask(
-    by: CalcPool,
-    about: BasinDesign,
-    list: readonly Drill[],
-    told: (one: Drilled) => void,
-  ): Promise<boolean> {
-    progress.value = { done: 0, of: list.length }
-    const sent = plain(about)
-    try {
-      await by.each(
-        list,
-        BATCH,
-        (calc, some) => calc.drills(sent, plain(some)),
-        (answers) => {
-          answers.forEach(told)
-          if (progress.value)
-            progress.value = { ...progress.value, done: progress.value.done + answers.length }
-        },
-      )
-      progress.value = null
-      return true
-    } catch (error) {
-      if (!(error instanceof Cancelled)) {
-        progress.value = null
-        fault.value = (error as Error).message
-      }
-      return false
-    }
   }
 
   function cancel(): void {

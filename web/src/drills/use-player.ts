@@ -79,6 +79,7 @@ export function usePlayer(playback: Ref<Playback | null>) {
     stop,
     goTo,
     goToMoment,
+    setRate: (to: Rate) => (rate.value = to),
     step: (by: 1 | -1) => {
       stop()
       goToMoment(at.value + by)

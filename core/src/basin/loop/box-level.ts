@@ -130,7 +130,7 @@ function taken(
   if (open === 1) return
   box.flow[i] = box.flow[i] * open
   box.perLevel[i] = box.perLevel[i] * open
-  box.perFall[i] = box.perFall[i]! * open
+  box.perFall[i] = box.perFall[i] * open
 }
 
 /** A full pipe's flow settles to rounding in fewer steps than this; the bracket halves where it does not. */
