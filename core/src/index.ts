@@ -215,3 +215,4 @@ export {
   type Playback,
   type PlayedMoment,
 } from './drill/playback.ts'
+export { joinedMatch } from './basin/loop/joined-match.ts'

@@ -121,5 +121,5 @@ function joinMends({ design, drains }: Settled): Mend[] {
     return [{ op: 'set', path: ['drains', laid.index, 'end'], to: end }]
   })
   if (edits.length === 0 || design.drains.length < 2) return []
-  return [{ label: sentence('Separate the joined drains'), edits }]
+  return [{ label: sentence('Separate the joined drains (then lay each to its chamber)'), edits }]
 }

@@ -12,7 +12,14 @@ import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
 import { pumpsAsTheyStand, type Mode } from './mode.ts'
-import { chamberEdgesM, type Plant, type TankPlaces } from './plant.ts'
+import {
+  chamberEdgesM,
+  OUTSIDE,
+  OVER_SUMP,
+  puddleUnder,
+  type Plant,
+  type TankPlaces,
+} from './plant.ts'
 import { levelIn, type Vessel } from './vessel.ts'
 import type { Law } from './rates.ts'
 
@@ -66,7 +73,7 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
     rimM: base + laid.tank.rimM,
     depthBelowM: laid.tank.rimM,
   }
-  const laws: Law[] = [overEdge(tank, plant.floor, edge)]
+  const laws: Law[] = [overEdge(tank, puddleUnder(plant, tank), edge)]
   if (overflow.chamberId !== null) {
     return [...laws, overRim(tank, plant.chamberAt.get(overflow.chamberId)!, rim, crestM)]
   }
@@ -80,7 +87,8 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
   if (Number.isFinite(rimM)) {
     const { lengthM, widthM, floorM } = laid.overflow.box!
     const depthBelowM = Math.max(0.02, rimM - base - floorM)
-    laws.push(overEdge(box, plant.floor, { lengthM: 2 * (lengthM + widthM), rimM, depthBelowM }))
+    const edgeOfBox = { lengthM: 2 * (lengthM + widthM), rimM, depthBelowM }
+    laws.push(overEdge(box, puddleUnder(plant, box), edgeOfBox))
   }
   return laws
 }
@@ -124,7 +132,7 @@ function edgeLaws(plant: Plant): Law[] {
   const { floorHeightM, heightM } = plant.sumpBox
   const first = plant.settled.design.tanks.length
   return chamberEdgesM(plant).map((lengthM, i) =>
-    overEdge(first + i, plant.floor, {
+    overEdge(first + i, puddleUnder(plant, OVER_SUMP), {
       lengthM,
       rimM: floorHeightM + heightM,
       depthBelowM: heightM,
@@ -158,7 +166,7 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
   const ends: Tap[] = []
   layout.lines.forEach(({ line, end }, i) => {
     const { link } = layout.segments[i]!.at(-1)!
-    if (end === 'outside-tank') ends.push({ link, vessel: plant.floor })
+    if (end === 'outside-tank') ends.push({ link, vessel: puddleUnder(plant, OUTSIDE) })
     else if (line.end.at === 'tank') {
       ends.push({ link, vessel: design.tanks.findIndex(({ id }) => id === line.end.id) })
     } else if (line.end.at === 'chamber') {

@@ -46,7 +46,8 @@ export interface Plant {
   readonly volumes: Float64Array
   readonly tanks: readonly TankPlaces[]
   readonly chamberAt: ReadonlyMap<string, number>
-  readonly floor: number
+  /** Water on the floor, by where it came from. */
+  readonly puddles: readonly Puddle[]
   readonly air: number
   readonly bucket: number
   readonly linePipes: readonly PipeWater[]
@@ -74,6 +75,17 @@ export function canDrill({ design, overflows }: Settled): boolean {
     (one) => one !== null && (one.overflow.chamberId !== null || one.drains.length > 0),
   )
 }
+
+/** Water on the floor that came from one place. */
+export interface Puddle {
+  /** A tank's vessel, a box's, or −1 for the sump's rim and −2 for a line that ends over no tank. */
+  readonly from: number
+  readonly name: string
+  readonly vessel: number
+}
+
+export const OVER_SUMP = -1
+export const OUTSIDE = -2
 
 /** Collects vessels with what they hold. */
 class Vessels {
@@ -113,7 +125,7 @@ export function makePlant(settled: Settled): Plant {
   const tanks = design.tanks.map((_, i) => tankPlaces(all, settled, i))
   const chamberAt = new Map(design.sump.chambers.map(({ id }, i) => [id, tankCount + i]))
   const returnChamber = tankCount + returnIndex
-  const floor = all.add(store('floor'), 0)
+  const puddles = puddlesOf(all, settled, tanks)
   const air = all.add(store('air'), 0)
   const bucket = all.add(store('bucket'), 0)
   const drawsFrom = design.returnSide.lines.map((_, i) => {
@@ -149,7 +161,7 @@ export function makePlant(settled: Settled): Plant {
     volumes: Float64Array.from(all.volumes),
     tanks,
     chamberAt,
-    floor,
+    puddles,
     air,
     bucket,
     linePipes,
@@ -159,6 +171,27 @@ export function makePlant(settled: Settled): Plant {
     returnChamber,
     drawsFrom,
   }
+}
+
+function puddlesOf(all: Vessels, { design }: Settled, tanks: readonly TankPlaces[]): Puddle[] {
+  const under = (from: number, name: string): Puddle => ({
+    from,
+    name,
+    vessel: all.add(store(`floor under ${name}`), 0),
+  })
+  return [
+    ...design.tanks.map(({ name }, i) => under(i, name)),
+    ...tanks
+      .filter(({ box }) => box >= 0)
+      .map(({ box, laid }) => under(box, `overflow box of ${laid.tank.name}`)),
+    under(OVER_SUMP, 'sump'),
+    under(OUTSIDE, 'a line that ends over no tank'),
+  ]
+}
+
+/** Where what runs over a place lands. */
+export function puddleUnder({ puddles }: Plant, from: number): number {
+  return puddles.find((one) => one.from === from)!.vessel
 }
 
 function addChambers(all: Vessels, { design, chambers }: Settled, box: SumpBox): void {

@@ -210,15 +210,15 @@ class DrillWalk {
   }
 
   #mix(volumes: Float64Array): void {
-    const { fresh, floor, bucket, air } = this.#plant
+    const { fresh, bucket, air } = this.#plant
     const freshNow = fresh < 0 ? 0 : volumes[fresh]!
     const freshM3 = this.#freshBefore - freshNow - volumes[air]!
-    const lostM3 = volumes[floor]! + volumes[bucket]! - this.#lostBefore
+    const lostM3 = onFloor(this.#plant, volumes) + volumes[bucket]! - this.#lostBefore
     if (freshM3 !== 0 || lostM3 > 0) {
       this.#brine = mixed(this.#brine, { freshM3, lostM3, freshKgPerM3: this.#freshKgPerM3 })
     }
     this.#freshBefore = freshNow + volumes[air]!
-    this.#lostBefore = volumes[floor]! + volumes[bucket]!
+    this.#lostBefore += lostM3
   }
 
   #saltyM3(): number {
@@ -235,7 +235,7 @@ class DrillWalk {
 
   #keep(timeS: number, levels: Float64Array): void {
     if (this.#seen++ % this.#every !== 0) return
-    const { settled, tanks, floor } = this.#plant
+    const { settled, tanks } = this.#plant
     const drainFlows = new Float64Array(settled.drains.length)
     for (const { laid, drains } of tanks) {
       laid.drains.forEach(({ index }, i) => (drainFlows[index] = drains.flow[i]!))
@@ -245,12 +245,17 @@ class DrillWalk {
       levelsM: levels.slice(),
       returnFlows: this.#laws.returnFlow.flowing.flowsM3PerS.slice(),
       drainFlows,
-      spilledM3: this.#volumes[floor]!,
+      spilledM3: onFloor(this.#plant, this.#volumes),
     })
     if (this.#moments.length <= MOST_MOMENTS) return
     this.#moments = this.#moments.filter((_, i) => i % 2 === 0)
     this.#every *= 2
   }
+}
+
+/** All water that reached the floor. */
+export function onFloor({ puddles }: Plant, volumes: Float64Array): number {
+  return puddles.reduce((total, { vessel }) => total + volumes[vessel]!, 0)
 }
 
 function sum(list: Float64Array): number {

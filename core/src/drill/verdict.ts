@@ -2,7 +2,7 @@ import { drawsAirBelowM } from '../basin/loop/water-use.ts'
 import { sentence, type Sentence } from '../quantity/sentence.ts'
 import { salinityPpt } from './brine.ts'
 import type { Fault } from './fault.ts'
-import type { DrillRun, LogEntry } from './run-drill.ts'
+import { onFloor, type DrillRun, type LogEntry } from './run-drill.ts'
 
 /** How high and how low one vessel went; heights above the room's floor. */
 export interface VesselVerdict {
@@ -30,6 +30,8 @@ export interface Verdict {
   /** What came of it, in words. */
   readonly said: Sentence
   readonly spilledM3: number
+  /** What ran over where. */
+  readonly spilledFrom: readonly { readonly name: string; readonly volumeM3: number }[]
   readonly vessels: readonly VesselVerdict[]
   /** The least margin of all vessels, m; below nil: water stood over a rim. */
   readonly marginM: number
@@ -62,7 +64,7 @@ export function verdictOf(run: DrillRun): Verdict {
   const vessels = vesselVerdicts(run)
   const rimmed = vessels.filter(({ marginM }) => marginM !== null)
   const tightest = rimmed.reduce((a, b) => (b.marginM! < a.marginM! ? b : a))
-  const spilledM3 = run.volumes[run.plant.floor]!
+  const spilledM3 = onFloor(run.plant, run.volumes)
   const pump = pumpVerdict(run)
   const wet = spilledM3 > SPLASH_M3
   const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
@@ -77,6 +79,9 @@ export function verdictOf(run: DrillRun): Verdict {
     outcome,
     said: saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
     spilledM3,
+    spilledFrom: run.plant.puddles
+      .map(({ name, vessel }) => ({ name, volumeM3: run.volumes[vessel]! }))
+      .filter(({ volumeM3 }) => volumeM3 > SPLASH_M3),
     vessels,
     marginM: tightest.marginM!,
     tightestId: tightest.vesselId,

@@ -1,5 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
-import { settle, solveBasin, type BasinDesign, type DrainSchool } from '../../src/index.ts'
+import {
+  applyEdits,
+  BULKHEADS,
+  joinedMatch,
+  settle,
+  solveBasin,
+  tuneValve,
+  type BasinDesign,
+  type DrainSchool,
+} from '../../src/index.ts'
 import { aLoop } from '../a-loop.ts'
 import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
@@ -262,7 +271,9 @@ describe('findings of the way down', () => {
   })
 
   test('a tempered panel is refused, and holes too near are said', () => {
-    const hole = { id: 'h', panel: 'back', glass: 'tempered', alongM: 0.5, upM: 0.3, size: '1 in' }
+    const bulkhead = BULKHEADS.find(({ size }) => size === '1 in')!
+    const at = { id: 'h', panel: 'back', alongM: 0.5, upM: 0.3, bulkhead }
+    const hole = { ...at, glass: 'tempered' }
     expect(codesOf(aLoop({ changes: { 'tanks.0.overflow.holes': [hole] } }))).toContain(
       'tempered-panel',
     )
@@ -329,4 +340,53 @@ test('a pump that draws from a walled-off chamber starves it', () => {
     },
   })
   expect(solved.findings.map(({ code }) => code)).toContain('chamber-starved')
+})
+
+describe('siphons that join', () => {
+  const loop = aLoop({ school: 'siphon-emergency' })
+  /** The emergency made a second siphon that joins the first, and one more pipe to hold the level by. */
+  function joinedLoop(): BasinDesign {
+    const [siphon, emergency] = loop.drains
+    const tee = { id: 'join', kind: 'tee', form: 'side' } as const
+    const valve = siphon!.run.pieces.findIndex((piece) => piece.kind === 'valve')
+    const trunk = {
+      ...siphon!,
+      run: {
+        ...siphon!.run,
+        pieces: [
+          ...siphon!.run.pieces.slice(0, valve + 1),
+          tee,
+          ...siphon!.run.pieces.slice(valve + 1),
+        ],
+      },
+    }
+    const member = {
+      ...siphon!,
+      id: 'second',
+      name: 'Second',
+      run: {
+        ...siphon!.run,
+        pieces: siphon!.run.pieces
+          .slice(0, valve + 1)
+          .map((piece) => ({ ...piece, id: `second-${piece.id}` }))
+          .map((piece) => (piece.kind === 'valve' ? { ...piece, opening: 0.25 } : piece)),
+      },
+      end: { at: 'tee' as const, id: 'join', landing: 'open' as const },
+    }
+    return { ...loop, drains: [trunk, member, emergency!] }
+  }
+
+  test('are matched together: set so, the box stands where it should', () => {
+    const design = joinedLoop()
+    const settled = settle(design)
+    expect(solveBasin(design).drains[0]!.match).toBeNull()
+    const match = joinedMatch(settled, 0)!
+    expect(match.opening).not.toBeNull()
+    expect(match.levelPerTouchM).toBeGreaterThan(0)
+    const tuned = settle(applyEdits(design, tuneValve(design, 0, match)))
+    expect(Math.abs(tuned.tankLevels[0]!.boxM! - match.levelM)).toBeLessThan(0.01)
+  })
+  test('a pipe that is no siphon has no setting', () => {
+    expect(joinedMatch(settle(loop), 1)).toBeNull()
+  })
 })

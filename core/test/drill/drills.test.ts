@@ -189,6 +189,8 @@ describe('the top-off', () => {
     expect(flood.outcome).toBe('wet')
     expect(flood.spilledM3).toBeGreaterThan(0.005)
     expect(flood.marginM).toBeLessThan(0)
+    expect(flood.spilledFrom.map(({ name }) => name)).toEqual(['sump'])
+    expect(flood.spilledFrom[0]!.volumeM3).toBeCloseTo(flood.spilledM3, 9)
     const settled = settle(big)
     const mends = mendsOf(settled, ran(big, 'top-off-open'), flood)
     const can = mends.find(({ edits }) => edits[0]!.path.includes('canM3'))!

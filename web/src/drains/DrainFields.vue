@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { tuneValve, type Drain, type Piece, type SolvedDrain } from '@yew-basin/core'
+import {
+  joinedMatch,
+  settle,
+  tuneValve,
+  type Drain,
+  type Piece,
+  type SolvedDrain,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -52,7 +59,8 @@ function setEnd(chosen: string) {
   store.set(at('end'), { ...drain.end, at: kind, id: rest.join(' ') })
 }
 
-const match = computed(() => solved.match)
+/** A siphon that joins another is matched on the drains themselves, when it is looked at. */
+const match = computed(() => solved.match ?? joinedMatch(settle(store.shown!), index))
 /** A tee goes out with what joins there: that pipe then ends where this one does. */
 function mayTake(piece: Piece): boolean {
   const member = store.shown!.drains.findIndex(({ end }) => end.at === 'tee' && end.id === piece.id)
@@ -118,7 +126,7 @@ const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', a
       </dl>
       <p v-if="match && match.opening !== null" class="rounded-lg bg-sunk px-3 py-2 text-[0.92rem]">
         <strong>{{ units.text('share', match.opening) }} open</strong> its {{ match.form }} valve
-        matches the flow.
+        matches the flow<template v-if="!solved.match">, the pipe it joins as it stands</template>.
         <template v-if="match.levelPerTouchM !== null">
           {{ match.form === 'ball' ? 'One degree' : 'One turn' }} moves the box by
           {{ units.text('length', match.levelPerTouchM)

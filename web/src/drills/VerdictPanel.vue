@@ -130,6 +130,10 @@ const after = computed(() => {
         </template>
         <dt>On the floor</dt>
         <dd>{{ units.text('volume', verdict.spilledM3) }}</dd>
+        <template v-for="one in verdict.spilledFrom" :key="one.name">
+          <dt>from the {{ one.name }}</dt>
+          <dd>{{ units.text('volume', one.volumeM3) }}</dd>
+        </template>
         <template v-if="Math.abs(verdict.salinityPpt - verdict.startSalinityPpt) > 0.005">
           <dt>Salinity in the end</dt>
           <dd>{{ units.text('salinity', verdict.salinityPpt) }}</dd>

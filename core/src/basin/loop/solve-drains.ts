@@ -12,6 +12,7 @@ import type { ValvePiece } from '../../run/piece.ts'
 import type { Drain } from '../overflow.ts'
 import type { DrainState, SolvedDrain, SolvedMatch } from '../solved-gravity.ts'
 import type { LaidDrain } from './lay-drains.ts'
+import { matchTarget, throttleOf, touchOf } from './match-target.ts'
 import { chamberLevelM, type Settled } from './settle.ts'
 
 /** Every drain as it runs, in the design's order. */
@@ -100,32 +101,15 @@ function emergencyOf(settled: Settled, laid: LaidDrain, outM: number): SolvedDra
   return { riseM, ruledBy: ruledBy(pipe, riseM) }
 }
 
-/** Share of the flow a siphon leaves to the trickle beside it (choice). */
-const TRICKLE_SHARE = 0.05
-/** A siphon without a trickle holds the box this far below the emergency's lip (choice). */
-const BELOW_EMERGENCY_M = 0.025
-
-/** What a siphon's valve should be set to. */
+/** What a siphon's valve should be set to; one that is joined is worked out when it is asked for. */
 function matchOf(settled: Settled, laid: LaidDrain, outM: number): SolvedMatch | null {
-  const at = laid.placed.find(({ piece }) => piece.kind === 'valve' && piece.form !== 'diaphragm')
-  const all = tankFlowOf(settled, laid.drain.tankId)
-  const others = settled.drains.filter(
-    ({ drain }) => drain.tankId === laid.drain.tankId && drain.role !== 'siphon',
-  )
-  const siphons = settled.drains.filter(
-    ({ drain }) => drain.tankId === laid.drain.tankId && drain.role === 'siphon',
-  )
-  if (!at || laid.after || laid.trunkId !== null || all <= 0 || others.length === 0) return null
+  const at = throttleOf(laid)
+  const target = matchTarget(settled, laid.drain.tankId)
+  if (!at || !target || laid.after || laid.trunkId !== null) return null
   const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
-  const trickle = others.find(({ drain }) => drain.role !== 'emergency')
-  const lipM = Math.min(...others.map((one) => one.lipM))
-  const kept = trickle ? all * TRICKLE_SHARE : 0
-  const levelM = trickle
-    ? trickle.lipM + openPipeRiseM({ boreM: trickle.boreM, below: null }, kept)
-    : lipM - BELOW_EMERGENCY_M
-  const flowM3PerS = (all - kept) / siphons.length
+  const { levelM, siphons } = target
+  const flowM3PerS = target.flowM3PerS / siphons.length
   const matched = matchedAt(settled, laid, at, { flowM3PerS, dropM: levelM - outM })
-  const perTouch = valve.form === 'ball' ? 1 / QUARTER_TURN_DEG : 1 / GATE_TURNS
   return {
     pieceId: valve.id,
     form: valve.form,
@@ -133,13 +117,11 @@ function matchOf(settled: Settled, laid: LaidDrain, outM: number): SolvedMatch |
     levelM,
     opening: levelM > laid.lipM ? matched.opening : null,
     levelPerTouchM:
-      matched.levelPerOpeningM === null ? null : Math.abs(matched.levelPerOpeningM) * perTouch,
+      matched.levelPerOpeningM === null
+        ? null
+        : Math.abs(matched.levelPerOpeningM) * touchOf(valve.form),
   }
 }
-
-const QUARTER_TURN_DEG = 90
-/** Turns of a small gate valve from shut to open (choice: they run from 8 to 12). */
-export const GATE_TURNS = 10
 
 function matchedAt(
   { design }: Settled,

@@ -1,0 +1,96 @@
+import { waterAt } from '../../fluid/water.ts'
+import { brent } from '../../numeric/brent.ts'
+import type { ValvePiece } from '../../run/piece.ts'
+import type { Drain } from '../overflow.ts'
+import type { SolvedMatch } from '../solved-gravity.ts'
+import { boxDrains, drainAt, endAgainst, NONE_BLOCKED } from './box-level.ts'
+import { layDrains } from './lay-drains.ts'
+import { matchTarget, throttleOf, touchOf } from './match-target.ts'
+import { chamberLevelM, type Settled } from './settle.ts'
+
+/** No valve is set finer than this, share of its stroke. */
+const LEAST_OPENING = 0.01
+const FEEL_M = 1e-4
+
+/**
+ * The setting of a siphon's own valve that makes all siphons of its tank match the flow together,
+ * the others as they stand: for siphons that join, where no one pipe's losses tell it. Searched on
+ * the drains themselves, so it is asked for when someone looks at it.
+ */
+export function joinedMatch(settled: Settled, drainIndex: number): SolvedMatch | null {
+  const laid = settled.drains[drainIndex]!
+  const at = throttleOf(laid)
+  const target = matchTarget(settled, laid.drain.tankId)
+  if (laid.drain.role !== 'siphon' || !at || !target) return null
+  const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
+  const { levelM, flowM3PerS, siphons } = target
+  const carried = (opening: number, boxM = levelM) =>
+    siphonFlow(
+      settled,
+      laid.drain.tankId,
+      withOpening(settled, drainIndex, valve.id, opening),
+      boxM,
+    )
+  const found = brent((opening) => carried(opening) - flowM3PerS, LEAST_OPENING, 1, {
+    tolerance: 1e-5,
+  })
+  const opening = found.ok ? found.value : null
+  return {
+    pieceId: valve.id,
+    form: valve.form,
+    flowM3PerS: flowM3PerS / siphons.length,
+    levelM,
+    opening,
+    levelPerTouchM:
+      opening === null ? null : touchiness(carried, opening, levelM) * touchOf(valve.form),
+  }
+}
+
+/** How far the box moves for the whole stroke, were it all as at this setting. */
+function touchiness(
+  carried: (opening: number, boxM?: number) => number,
+  opening: number,
+  levelM: number,
+): number {
+  const step = Math.min(0.005, (1 - opening) / 2, opening / 2)
+  const perOpening = (carried(opening + step) - carried(opening - step)) / (2 * step)
+  const perLevel =
+    (carried(opening, levelM + FEEL_M) - carried(opening, levelM - FEEL_M)) / (2 * FEEL_M)
+  return perLevel > 0 ? Math.abs(perOpening / perLevel) : 0
+}
+
+function withOpening(
+  { design }: Settled,
+  drainIndex: number,
+  pieceId: string,
+  opening: number,
+): readonly Drain[] {
+  return design.drains.map((drain, i) =>
+    i === drainIndex
+      ? {
+          ...drain,
+          run: {
+            ...drain.run,
+            pieces: drain.run.pieces.map((piece) =>
+              piece.id === pieceId && piece.kind === 'valve' ? { ...piece, opening } : piece,
+            ),
+          },
+        }
+      : drain,
+  )
+}
+
+/** What all siphons of a tank carry with the box at a level. */
+function siphonFlow(
+  settled: Settled,
+  tankId: string,
+  drains: readonly Drain[],
+  boxM: number,
+): number {
+  const all = layDrains(drains, waterAt(settled.design.water))
+  const own = all.filter(({ drain }) => drain.tankId === tankId)
+  const box = boxDrains(own)
+  endAgainst(box, (chamberId) => chamberLevelM(settled, chamberId))
+  drainAt(box, boxM, NONE_BLOCKED)
+  return own.reduce((sum, { drain }, i) => (drain.role === 'siphon' ? sum + box.flow[i]! : sum), 0)
+}
