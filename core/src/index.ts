@@ -216,3 +216,4 @@ export {
   type PlayedMoment,
 } from './drill/playback.ts'
 export { joinedMatch } from './basin/loop/joined-match.ts'
+export { setAlike } from './basin/set-alike.ts'

@@ -74,3 +74,57 @@ test('nonsense in the sump’s fields is named and nothing is lost', async ({ pa
   await keeper.field('Top, wall 1').fill('270')
   await expect(page.getByText(/^Possible: /)).toHaveCount(0)
 })
+
+test('a chamber is dragged past another in the section, and by its arrow keys back', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.stop(/Sump/)
+  const first = page.getByRole('list', { name: 'Chambers' }).getByRole('listitem')
+  await expect(first.nth(2)).toContainText('Refugium')
+  const grip = page.getByRole('slider', { name: /Chamber Refugium/ })
+  const box = (await grip.boundingBox())!
+  const other = (await page.getByRole('slider', { name: /Chamber Skimmer/ }).boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(other.x + other.width / 2, other.y + 4, { steps: 6 })
+  await page.mouse.up()
+  await expect(first.nth(1)).toContainText('Refugium')
+  await grip.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(first.nth(2)).toContainText('Refugium')
+  await keeper.saved()
+})
+
+test('a bulkhead kept among one’s own parts goes into a hole', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Parts' }).click()
+  await page.getByRole('button', { name: 'Bulkheads' }).click()
+  await page.getByRole('button', { name: 'New bulkhead' }).click()
+  await keeper.field('Name of the part').fill('Wide flange 35')
+  await keeper.field('Hole to drill').fill('52 mm')
+  await keeper.field('Hole to drill').blur()
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('list', { name: 'Parts' })).toContainText('Wide flange 35')
+  await page.getByRole('link', { name: 'Back to the design' }).click()
+  await keeper.stop(/Overflow/)
+  const bulkhead = page.getByLabel('Bulkhead').first()
+  await bulkhead.selectOption('Wide flange 35')
+  await expect(page.getByRole('list', { name: 'Holes' })).toContainText(/drill 52/)
+  await keeper.saved()
+})
+
+test('siphons that join are given a setting for each', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Two Sisters')
+  await keeper.stop(/Drains/)
+  await page
+    .getByRole('button', { name: /Siphon, west/ })
+    .first()
+    .click()
+  await expect(
+    page.getByText(/matches the flow, with all siphons of this tank set alike/).first(),
+  ).toBeVisible()
+})

@@ -48,7 +48,7 @@ function nozzle(id: string, name: string, mm: number) {
 
 function bulkhead(size: string, spec: Omit<Bulkhead, 'size'>) {
   const id = `bulkhead-${size.replace(/[^0-9a-z]+/g, '-')}`
-  return { id, name: `Bulkhead ${size}`, kind: 'bulkhead', spec } as const
+  return { id, name: size, kind: 'bulkhead', spec } as const
 }
 
 /** The whole sample library. */

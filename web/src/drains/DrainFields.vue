@@ -2,6 +2,7 @@
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
   joinedMatch,
+  setAlike,
   settle,
   tuneValve,
   type Drain,
@@ -84,7 +85,15 @@ function meets(piece: Piece): string {
 }
 
 function setValve() {
-  store.edit(tuneValve(store.design!, index, match.value!), `tune ${drain.id}`)
+  const { opening } = match.value!
+  const { drains } = store.design!
+  const edits = solved.match
+    ? tuneValve(store.design!, index, solved.match)
+    : setAlike(drains, drain.tankId, Math.round((opening ?? 1) * 1000) / 1000).map((edit) => ({
+        ...edit,
+        path: ['drains', ...edit.path],
+      }))
+  store.edit(edits, `tune ${drain.id}`)
 }
 const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', axis), si)
 </script>
@@ -126,7 +135,9 @@ const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', a
       </dl>
       <p v-if="match && match.opening !== null" class="rounded-lg bg-sunk px-3 py-2 text-[0.92rem]">
         <strong>{{ units.text('share', match.opening) }} open</strong> its {{ match.form }} valve
-        matches the flow<template v-if="!solved.match">, the pipe it joins as it stands</template>.
+        matches the flow<template v-if="!solved.match"
+          >, with all siphons of this tank set alike</template
+        >.
         <template v-if="match.levelPerTouchM !== null">
           {{ match.form === 'ball' ? 'One degree' : 'One turn' }} moves the box by
           {{ units.text('length', match.levelPerTouchM)

@@ -37,7 +37,7 @@ function choose(index: number, size: string) {
 }
 const USUAL_SIZE = '32 mm'
 const usual = () =>
-  shelf.value.find(({ size }) => size.endsWith(USUAL_SIZE)) ?? shelf.value[0] ?? BULKHEADS[0]!
+  shelf.value.find(({ size }) => size === USUAL_SIZE) ?? shelf.value[0] ?? BULKHEADS[0]!
 
 function add() {
   const { tank } = store

@@ -148,7 +148,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
       }
     case 'bulkhead':
       return {
-        label: part.name,
+        label: `Bulkhead ${part.name}`,
         make: (id) => ({ id, kind: 'bulkhead', boreM: part.spec.boreM }),
       }
   }

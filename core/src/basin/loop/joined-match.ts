@@ -1,6 +1,8 @@
 import { waterAt } from '../../fluid/water.ts'
 import { brent } from '../../numeric/brent.ts'
 import type { ValvePiece } from '../../run/piece.ts'
+import { applyEdits } from '../edit.ts'
+import { setAlike } from '../set-alike.ts'
 import type { Drain } from '../overflow.ts'
 import type { SolvedMatch } from '../solved-gravity.ts'
 import { boxDrains, drainAt, endAgainst, NONE_BLOCKED } from './box-level.ts'
@@ -13,9 +15,9 @@ const LEAST_OPENING = 0.01
 const FEEL_M = 1e-4
 
 /**
- * The setting of a siphon's own valve that makes all siphons of its tank match the flow together,
- * the others as they stand: for siphons that join, where no one pipe's losses tell it. Searched on
- * the drains themselves, so it is asked for when someone looks at it.
+ * The setting that makes all siphons of a tank match the flow together, their valves set alike: for
+ * siphons that join, where no one pipe's losses tell it. Searched on the drains themselves, so it
+ * is asked for when someone looks at it.
  */
 export function joinedMatch(settled: Settled, drainIndex: number): SolvedMatch | null {
   const laid = settled.drains[drainIndex]!
@@ -24,13 +26,10 @@ export function joinedMatch(settled: Settled, drainIndex: number): SolvedMatch |
   if (laid.drain.role !== 'siphon' || !at || !target) return null
   const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
   const { levelM, flowM3PerS, siphons } = target
+  const { drains } = settled.design
+  const { tankId } = laid.drain
   const carried = (opening: number, boxM = levelM) =>
-    siphonFlow(
-      settled,
-      laid.drain.tankId,
-      withOpening(settled, drainIndex, valve.id, opening),
-      boxM,
-    )
+    siphonFlow(settled, tankId, applyEdits(drains, setAlike(drains, tankId, opening)), boxM)
   const found = brent((opening) => carried(opening) - flowM3PerS, LEAST_OPENING, 1, {
     tolerance: 1e-5,
   })
@@ -57,27 +56,6 @@ function touchiness(
   const perLevel =
     (carried(opening, levelM + FEEL_M) - carried(opening, levelM - FEEL_M)) / (2 * FEEL_M)
   return perLevel > 0 ? Math.abs(perOpening / perLevel) : 0
-}
-
-function withOpening(
-  { design }: Settled,
-  drainIndex: number,
-  pieceId: string,
-  opening: number,
-): readonly Drain[] {
-  return design.drains.map((drain, i) =>
-    i === drainIndex
-      ? {
-          ...drain,
-          run: {
-            ...drain.run,
-            pieces: drain.run.pieces.map((piece) =>
-              piece.id === pieceId && piece.kind === 'valve' ? { ...piece, opening } : piece,
-            ),
-          },
-        }
-      : drain,
-  )
 }
 
 /** What all siphons of a tank carry with the box at a level. */
