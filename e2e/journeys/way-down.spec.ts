@@ -121,7 +121,7 @@ test('siphons that join are given a setting for each', async ({ page }) => {
   await keeper.opens('Two Sisters')
   await keeper.stop(/Drains/)
   await page
-    .getByRole('button', { name: /Siphon, west/ })
+    .getByRole('button', { name: /Siphon, west.*gulps air/ })
     .first()
     .click()
   await expect(
