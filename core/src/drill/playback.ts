@@ -1,3 +1,4 @@
+import { endLink } from '../basin/ends.ts'
 import type { DrillRun, LogEntry } from './run-drill.ts'
 
 /** A drill's moments packed for sending and playing. */
@@ -10,6 +11,8 @@ export interface Playback {
   /** One row a moment: in each link of the return side. */
   readonly returnFlows: Float64Array
   readonly links: number
+  /** Of each line: the link that carries what leaves at its end. */
+  readonly endLinks: readonly number[]
   /** One row a moment: of each drain. */
   readonly drainFlows: Float64Array
   readonly drains: number
@@ -38,6 +41,7 @@ export function playbackOf({ plant, moments, log, drill }: DrillRun): Playback {
       links,
     ),
     links,
+    endLinks: plant.settled.layout.lines.map((_, i) => endLink(plant.settled.layout, i)),
     drainFlows: packed(
       moments.map(({ drainFlows }) => drainFlows),
       drains,

@@ -20,23 +20,10 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width } = useElementSize(frame)
 
 const levels = computed(() => drawnLevels(design, playback, solved.sump.returnChamberId))
-/** The links that give into tanks: each line's last. */
-const tankLinks = computed(() => {
-  let link = -1
-  return design.returnSide.lines.flatMap(({ end, run }) => {
-    const tees = run.pieces.filter(
-      (piece) =>
-        piece.kind === 'tee' &&
-        design.returnSide.lines.some(
-          (other) =>
-            (other.start.at === 'tee' && other.start.id === piece.id) ||
-            (other.end.at === 'tee' && other.end.id === piece.id),
-        ),
-    )
-    link += tees.length + 1
-    return end.at === 'tank' ? [link] : []
-  })
-})
+/** The links that give into tanks. */
+const tankLinks = computed(() =>
+  playback.endLinks.filter((_, i) => design.returnSide.lines[i]!.end.at === 'tank'),
+)
 /** One function while the drill is the same, so that a moment that passes draws no chart anew. */
 const option = computed(() => {
   const about = { family: units.family, tankLinks: tankLinks.value }

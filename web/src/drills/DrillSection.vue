@@ -70,20 +70,6 @@ const frame = computed(() => {
 })
 
 const moment = computed(() => (playback ? momentAt(playback, timeS) : null))
-/** The link that each line ends with. */
-const linkOfLine = computed(() => {
-  const { lines } = design.returnSide
-  let link = -1
-  return lines.map(({ run }) => {
-    const meets = (id: string) =>
-      lines.some(
-        ({ start, end }) =>
-          (start.at === 'tee' && start.id === id) || (end.at === 'tee' && end.id === id),
-      )
-    link += run.pieces.filter(({ kind, id }) => kind === 'tee' && meets(id)).length + 1
-    return link
-  })
-})
 const stands = computed(() =>
   playback && moment.value
     ? asItStands(design, solved, playback, moment.value)
@@ -108,7 +94,7 @@ const drawn = computed(() => {
     overflows: drawOverflows(now, figures, scale),
     sump: drawSump(now, figures, scale),
     runs: still.moving.map((run, i) => {
-      const flow = flows?.[linkOfLine.value[i]!] ?? figures.returnSide.lines[i]!.flowM3PerS
+      const flow = flows?.[playback!.endLinks[i]!] ?? figures.returnSide.lines[i]!.flowM3PerS
       if (Math.abs(flow) < 1e-8) return still.standing[i]!
       return flow > 0
         ? run
