@@ -68,7 +68,8 @@ export function verdictOf(run: DrillRun): Verdict {
   const pump = pumpVerdict(run)
   const wet = spilledM3 > SPLASH_M3
   const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
-  const outcome: Outcome = wet ? 'wet' : tight ? 'watch' : 'dry'
+  const lost = lostTrack(run)
+  const outcome: Outcome = wet ? 'wet' : tight || lost ? 'watch' : 'dry'
   const over = run.log.find(
     ({ what }) => 'happening' in what && what.happening.kind === 'runs-over',
   )
@@ -77,7 +78,11 @@ export function verdictOf(run: DrillRun): Verdict {
     drillId: run.drill.id,
     title: run.drill.title,
     outcome,
-    said: saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
+    said: lost
+      ? sentence('It could not be followed past {time}: count on nothing after that.', {
+          time: ['duration', run.endS],
+        })
+      : saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
     spilledM3,
     spilledFrom: run.plant.puddles
       .map(({ name, vessel }) => ({ name, volumeM3: run.volumes[vessel]! }))
@@ -95,6 +100,14 @@ export function verdictOf(run: DrillRun): Verdict {
     log: run.log,
     unaccounted: run.unaccounted,
   }
+}
+
+/** Did the reckoning give up before the drill's time was out? */
+function lostTrack({ drill, endS, atRest, log }: DrillRun): boolean {
+  const air = log.some(
+    ({ what }) => 'happening' in what && what.happening.kind === 'pump-draws-air',
+  )
+  return !atRest && !(drill.evaporates && air) && endS < drill.runS - 1
 }
 
 function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {

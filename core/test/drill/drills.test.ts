@@ -217,7 +217,8 @@ describe('what else may happen', () => {
       { op: 'set', path: ['sump', 'chambers', 1, 'footprintM2'], to: 0.02 },
     ])
     const found = verdict(design, `out ${design.sump.chambers[1]!.id}`)
-    expect(found.pump).not.toBeUndefined()
+    const lifted = deepest(found, design.sump.chambers[1]!.id)
+    expect(lifted.lowestM).toBeLessThan(lifted.highestM - MM)
     expect(found.outcome).toBe('dry')
   })
   test('water taken with the pump left on lowers the return chamber', () => {
