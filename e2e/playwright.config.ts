@@ -18,6 +18,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Moving water drawn without a graphics card keeps a core busy in every page; what is about motion asks for it.
+    contextOptions: { reducedMotion: 'reduce' },
     // A trace photographs every step, which a slow machine pays for in every test.
     trace: process.env.YEW_E2E_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {

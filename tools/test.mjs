@@ -15,6 +15,8 @@ const scratch = mkdtempSync(path.join(os.tmpdir(), 'yew-basin-run-'))
 chmodSync(scratch, 0o755)
 const total = { passed: 0, failed: 0 }
 
+const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
+
 function count(passed, failed) {
   total.passed += passed
   total.failed += failed
@@ -22,8 +24,9 @@ function count(passed, failed) {
 
 /** A check that passes or fails as a whole. */
 async function check(name, command, args, options) {
-  say(name)
+  const started = Date.now()
   const { code, output } = await run(command, args, options)
+  say(`${name} (${seconds(started)})`)
   if (code !== 0) console.log(output)
   count(code === 0 ? 1 : 0, code === 0 ? 0 : 1)
 }
@@ -37,16 +40,20 @@ const readReport = (file) => {
 }
 
 /** Jest counts its own tests; a suite that could not run at all counts as one failure. */
-async function jest() {
-  say('Unit and server tests')
-  const report = path.join(scratch, 'jest.json')
+async function jest(name, projects, workers) {
+  const report = path.join(scratch, `jest-${projects[0]}.json`)
+  const started = Date.now()
   const { code, output } = await run(process.execPath, [
     '--experimental-vm-modules',
     '--no-warnings',
     inRoot('node_modules/jest/bin/jest.js'),
     '--json',
     `--outputFile=${report}`,
+    `--maxWorkers=${workers}`,
+    '--selectProjects',
+    ...projects,
   ])
+  say(`${name} (${seconds(started)})`)
   const found = readReport(report)
   if (code !== 0) console.log(output.replace(/^\{"num.*$/m, ''))
   if (!found) return count(0, 1)
@@ -61,7 +68,7 @@ async function jest() {
 }
 
 async function browser() {
-  say('Browser tests')
+  const started = Date.now()
   const report = path.join(scratch, 'browser.json')
   const { code, output } = await run(bin('playwright'), ['test'], {
     cwd: inRoot('e2e'),
@@ -72,6 +79,7 @@ async function browser() {
     },
   })
   const found = readReport(report)
+  say(`Browser tests (${seconds(started)})`)
   console.log(code === 0 ? measurements(output) : output)
   if (!found) return count(0, 1)
   const { expected, unexpected, flaky } = found.stats
@@ -79,20 +87,16 @@ async function browser() {
   count(expected, unexpected + flaky + (code !== 0 && unexpected + flaky === 0 ? 1 : 0))
 }
 
-/** The figures that the browser tests print. */
-function measurements(output) {
-  return output
-    .split('\n')
-    .filter((line) => / ms \(median/.test(line))
-    .join('\n')
-}
-
-try {
-  await ensurePackages(say)
+/** One after the other: two installations at once lock each other out. */
+async function programs() {
   await ensurePostgres(say)
   await ensureChromium(say)
+}
+
+const lint = () => check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
+
+async function otherChecks() {
   await check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-  await check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
   await check('Walls between the folders', bin('depcruise'), [
     'core',
     'contract',
@@ -105,7 +109,23 @@ try {
   ])
   await check('Types', bin('tsc'), ['-p', 'tsconfig.json'])
   await check('Types of the pages', bin('vue-tsc'), ['-p', 'web/tsconfig.json', '--noEmit'])
-  await jest()
+}
+
+/** The figures that the browser tests print. */
+function measurements(output) {
+  return output
+    .split('\n')
+    .filter((line) => / ms \(median/.test(line))
+    .join('\n')
+}
+
+try {
+  await ensurePackages(say)
+  // Two lanes, for the two cores that any machine has.
+  await Promise.all([programs().then(lint), otherChecks()])
+  await jest('Unit tests', ['core', 'contract', 'web'], '100%')
+  // Many of these wait on one database: side by side they only run into each other's time limits.
+  await jest('Server tests', ['server'], '1')
   await browser()
 } catch (error) {
   if (!(error instanceof StepFailed)) throw error

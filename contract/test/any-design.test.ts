@@ -315,7 +315,7 @@ describe('any design that may be stored', () => {
         expect(solved.findings.length).toBeGreaterThan(0)
         for (const figure of FIGURES) expect(workingOf(figure, design, solved).title).not.toBe('')
       }),
-      { seed: 2026, numRuns: 300 },
+      { seed: 2026, numRuns: 150 },
     )
   }, 120_000)
   test('balances: what the pump gives is lift and losses, where water flows', () => {
@@ -330,7 +330,7 @@ describe('any design that may be stored', () => {
           if (side.pump.flowM3PerS > 0) expect(Math.abs(off) / scale).toBeLessThan(1e-5)
         }
       }),
-      { seed: 11, numRuns: 250 },
+      { seed: 11, numRuns: 150 },
     )
   }, 60_000)
   test('has a run that reads back from its typed line', () => {
@@ -340,7 +340,7 @@ describe('any design that may be stored', () => {
         const back = readNotation(writeNotation(run.pieces, 'us'), 'us', run, () => 'x')
         expect(back.ok && back.pieces).toEqual(run.pieces)
       }),
-      { seed: 12, numRuns: 300 },
+      { seed: 12, numRuns: 150 },
     )
   }, 60_000)
 })

@@ -65,3 +65,10 @@ export function aLoop({
     })),
   )
 }
+
+/** Its tubes carry what a slow pump gives. */
+export const aHungBox = () =>
+  aLoop({
+    form: 'hung-box',
+    changes: { 'pumps.0.control': 'controllable', 'returnSide.pumps.0.speed': 0.62 },
+  })

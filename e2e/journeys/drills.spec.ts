@@ -101,6 +101,7 @@ test('a basin without its way down says what it needs first', async ({ page }) =
 })
 
 test('the picture moves smoothly with the chart open', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'no-preference' })
   const keeper = new Keeper(page)
   await keeper.opens('Lantern')
   await goesToDrills(page)

@@ -20,12 +20,9 @@ import {
   type Drill,
   type Verdict,
 } from '../../src/index.ts'
-import { atTheStart } from '../../src/drill/mode.ts'
-import { plantLaws } from '../../src/drill/plant-laws.ts'
 import { makePlant } from '../../src/drill/plant.ts'
-import { Stepper } from '../../src/drill/step.ts'
 import { aBasin } from '../a-basin.ts'
-import { aLoop } from '../a-loop.ts'
+import { aHungBox, aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
 
 const MM = 0.001
@@ -48,58 +45,6 @@ const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
 const happened = ({ log }: Verdict) =>
   log.flatMap(({ what }) => ('happening' in what ? [what.happening.kind] : []))
 const deepest = (one: Verdict, id: string) => one.vessels.find(({ vesselId }) => vesselId === id)!
-
-/** Its tubes carry what a slow pump gives. */
-const HUNG = aLoop({
-  form: 'hung-box',
-  changes: { 'pumps.0.control': 'controllable', 'returnSide.pumps.0.speed': 0.62 },
-})
-
-const LOOPS: [string, BasinDesign][] = [
-  ['ends in air', aLoop()],
-  ['ends under water', aLoop({ line: UNDER })],
-  ['all-in-one', aLoop({ form: 'rear-chambers', uses: ['media', 'return'] })],
-  ['hung box', HUNG],
-  ['two boxes', aLoop({ form: 'inner-and-outer' })],
-  ['with a top-off', set(aLoop(), ['sump', 'topOff'], TOP_OFF)],
-]
-
-describe('a drill starts from the solved design', () => {
-  test.each(LOOPS)('%s: nothing moves before anything fails', (_, design) => {
-    const plant = makePlant(settle(design))
-    const { laws, vessels } = plantLaws(plant, atTheStart(design), false)
-    const stepper = new Stepper(vessels, laws)
-    stepper.begin(plant.volumes)
-    stepper.rates.forEach((rate) => expect(Math.abs(rate)).toBeLessThan(2e-9))
-  })
-})
-
-describe('every drill of every kind of loop', () => {
-  test.each(LOOPS)(
-    '%s: makes and loses no water, and halving its steps moves nothing',
-    (_, design) => {
-      const settled = settle(design)
-      const drills = allDrills(settled)
-      expect(drills.length).toBeGreaterThan(4)
-      for (const drill of drills) {
-        const whole = runDrill(settled, drill)
-        const halved = runDrill(settled, drill, { stepsForOne: 2 })
-        expect(whole.unaccounted).toBeLessThan(1e-9)
-        expect(halved.unaccounted).toBeLessThan(1e-9)
-        whole.extremes.forEach(({ highestM, lowestM }, v) => {
-          // A store's level is its volume, which no keeper reads.
-          if (!whole.plant.places[v]) return
-          const other = halved.extremes[v]!
-          const off = Math.max(
-            Math.abs(highestM - other.highestM),
-            Math.abs(lowestM - other.lowestM),
-          )
-          if (off > 1e-4) throw new Error(`${drill.id}: ${whole.plant.vessels[v]!.id} by ${off} m`)
-        })
-      }
-    },
-  )
-})
 
 describe('a power cut', () => {
   test('ends where the drain-back says', () => {
@@ -208,8 +153,8 @@ describe('the top-off', () => {
 
 describe('what else may happen', () => {
   test('a hung box that loses its prime lets the tank rise', () => {
-    const found = verdict(HUNG, 'prime tank')
-    const settled = settle(HUNG)
+    const found = verdict(aHungBox(), 'prime tank')
+    const settled = settle(aHungBox())
     expect(deepest(found, 'tank').highestM).toBeGreaterThan(settled.levels[0]! + 5 * MM)
   })
   test('a skimmer lifted out lowers the sump', () => {

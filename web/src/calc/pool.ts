@@ -10,41 +10,54 @@ interface Hand {
   readonly remote: Remote<Calc>
 }
 
-/** A worker for each core, fed from one list; cancelling ends them in the middle of their loops. */
+/** A worker for each core, fed from one list. */
 export class CalcPool {
   #hands: Hand[] = []
+  #turn = 0
   #giveUp: ((reason: Cancelled) => void) | null = null
 
-  /** Asks about every one of a list, a few at a time each; tells each answer as it comes. A new list ends the last. */
+  /**
+   * Asks about every one of a list, a few at a time each; tells each answer as it comes. A new list takes the
+   * place of the last: what is asked already is answered to nobody, and the workers stay warm.
+   */
   async each<One, Answer>(
     list: readonly One[],
     batch: number,
     ask: (calc: Remote<Calc>, some: readonly One[]) => Promise<readonly Answer[]>,
     told: (answers: readonly Answer[]) => void,
   ): Promise<void> {
-    if (this.#giveUp) this.cancel()
+    this.overtake()
+    const turn = this.#turn
     const stopped = new Promise<never>((_, fail) => (this.#giveUp = fail))
     let next = 0
     const work = async ({ remote }: Hand) => {
-      while (next < list.length) {
+      while (turn === this.#turn && next < list.length) {
         const some = list.slice(next, next + batch)
         next += batch
-        told(await ask(remote, some))
+        const answers = await ask(remote, some)
+        if (turn === this.#turn) told(answers)
       }
     }
     const needed = Math.ceil(list.length / batch)
     try {
       await Promise.race([stopped, Promise.all(this.#ready(needed).map(work))])
     } finally {
-      this.#giveUp = null
+      if (turn === this.#turn) this.#giveUp = null
     }
   }
 
+  /** Nothing more of the list is asked; the workers end what they are at, and stay. */
+  overtake(): void {
+    this.#turn += 1
+    this.#giveUp?.(new Cancelled('The drills were stopped.'))
+    this.#giveUp = null
+  }
+
+  /** Ends the workers in the middle of their loops. */
   cancel(): void {
     for (const { worker } of this.#hands) worker.terminate()
     this.#hands = []
-    this.#giveUp?.(new Cancelled('The drills were stopped.'))
-    this.#giveUp = null
+    this.overtake()
   }
 
   #ready(needed: number): readonly Hand[] {

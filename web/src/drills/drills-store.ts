@@ -23,7 +23,7 @@ import { plain } from '../workspace/plain.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** A change is drilled once the keeper has stopped typing for so long. */
-const PAUSE_MS = 500
+const PAUSE_MS = 800
 const BATCH = 3
 
 /** What a mend would make of the drills. */
