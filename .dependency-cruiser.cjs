@@ -1,7 +1,7 @@
 /** The rungs of core's ladder, lowest first: a folder imports its own rung and those below. */
 const RUNGS = [
   ['quantity', 'numeric'],
-  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir'],
+  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir', 'skimmer', 'uv', 'device'],
   ['run'],
   ['network'],
   ['drain', 'sump'],

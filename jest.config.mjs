@@ -24,6 +24,8 @@ const project = (name, more = {}) => ({
 })
 
 export default {
+  // Wide enough for a slow, shared machine: a test fails by what it finds, never by a clock.
+  testTimeout: 60_000,
   projects: [
     project('core'),
     project('contract'),

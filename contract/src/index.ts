@@ -34,5 +34,13 @@ export { readBasinFile, readBasinObject } from './file/read.ts'
 export { FILE_FORMAT, FORMAT_VERSION } from './versions/format.ts'
 export { MIGRATIONS, migrated, type Migration } from './versions/migrations.ts'
 export { DESIGN_CLASSES } from './file/classes.ts'
-export { DRAIN_ROLES, WALL_KINDS } from './design/way-words.ts'
+export {
+  DEVICE_KINDS,
+  DRAIN_ROLES,
+  FEED_FORMS,
+  LOAD_CLASS_WORDS,
+  NOISE_CLASSES,
+  SKIMMER_FORMS,
+  WALL_KINDS,
+} from './design/way-words.ts'
 export type { BulkheadSpec } from './design/bulkhead.ts'

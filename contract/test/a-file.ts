@@ -2,7 +2,7 @@
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 4,
+    formatVersion: 5,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -149,7 +149,16 @@ function aDesign(): Plain {
       gapM: 0.0016,
       evaporationMmPerDay: 3,
       hungWaterM3: 0.001,
-      topOff: { flowM3PerS: 0.00003, canM3: 0.02 },
+      topOff: { flowM3PerS: 0.00003, canM3: 0.02, runLimitS: 600 },
+      devices: [aSkimmer(), aSterilizer()],
+      cabinet: {
+        xM: 0,
+        yM: 0,
+        lengthM: 1.1,
+        widthM: 0.5,
+        topM: 0.85,
+        doors: [{ id: 'door', face: 'front', fromM: 0.1, toM: 0.9, bottomM: 0.05, topM: 0.8 }],
+      },
     },
     returnSide: {
       pumps: [
@@ -250,5 +259,111 @@ function aDesign(): Plain {
     ],
     tariff: { pricePerKWh: 0.3, currency: '€' },
     drills: [{ id: 'own', name: 'Both at once', steps: [{ drillId: 'power-cut', atS: 60 }] }],
+    treatment: {
+      feeds: [{ id: 'cubes', name: 'Cubes', form: 'cube', perDay: 3, massKg: 0.004 }],
+      stock: 'medium',
+      otherShare: 0.2,
+      school: 'oversize',
+      factor: 1.5,
+      targets: [
+        {
+          id: 'green-water',
+          organism: 'Green-water algae',
+          leastJPerM2: 220,
+          mostJPerM2: 300,
+          doublingS: 86_400,
+          source: 'quoted',
+        },
+      ],
+      targetId: 'green-water',
+    },
+  }
+}
+
+const box = { lengthM: 0.2, widthM: 0.18, heightM: 0.5, sectionM2: 0.02, handM: 0.05 }
+const bought = { noise: 'heard-near', priceClass: 3 }
+
+/** Stands in the skimmer's chamber. */
+function aSkimmer(): Plain {
+  return {
+    id: 'skimmer',
+    name: 'Skimmer',
+    part: {
+      id: 'a-skimmer',
+      name: 'A skimmer',
+      kind: 'skimmer',
+      ...box,
+      ...bought,
+      control: 'controllable',
+      powerW: 12,
+      window: null,
+      skimmer: {
+        form: 'internal',
+        ratedM3: { light: 0.8, medium: 0.6, heavy: 0.4 },
+        flowM3PerS: 0.0002,
+        airM3PerS: 0.0001,
+        bodyM3: 0.004,
+        neckBoreM: 0.08,
+        wantsDepth: { leastM: 0.18, mostM: 0.22 },
+        givesBackM3: 0.002,
+        cupLiftM: 0.08,
+      },
+      sterilizer: null,
+    },
+    chamberId: 'entry',
+    xM: 0.1,
+    yM: 0.1,
+    turned: true,
+    standM: 0.03,
+    speed: 0.9,
+    lineId: null,
+    lamp: null,
+  }
+}
+
+/** In the main line. */
+function aSterilizer(): Plain {
+  return {
+    id: 'sterilizer',
+    name: 'Sterilizer',
+    part: {
+      id: 'a-sterilizer',
+      name: 'A sterilizer',
+      kind: 'sterilizer',
+      ...box,
+      ...bought,
+      control: 'fixed-speed',
+      powerW: 25,
+      window: { leastM3PerS: 0.0001, mostM3PerS: 0.0005 },
+      skimmer: null,
+      sterilizer: {
+        by: 'maker',
+        ratedDoseJPerM2: 450,
+        ratedFlowM3PerS: 0.0004,
+        uvcPowerW: 8,
+        arcLengthM: 0.3,
+        sleeveDiameterM: 0.025,
+        chamberBoreM: 0.06,
+        transmittancePerCm: 0.95,
+        mixingFactor: 0.7,
+        ratedHoursS: 32_400_000,
+        pullOutM: 0.45,
+        portBoreM: 0.025,
+      },
+    },
+    chamberId: null,
+    xM: 1,
+    yM: 0,
+    turned: false,
+    standM: 0,
+    speed: 1,
+    lineId: 'main',
+    lamp: {
+      burnedS: 7_200_000,
+      waterFactor: 0.95,
+      sleeveFactor: 0.9,
+      lampSince: '2026-06-01',
+      sleeveSince: null,
+    },
   }
 }

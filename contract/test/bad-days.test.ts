@@ -12,7 +12,7 @@ test('format 3 keeps all it had; its bulkheads are told in full', () => {
   const read = readBasinFile(text)
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   const { sump, tanks, drains, drills } = read.value.designs[0]!.design
-  expect(sump).toEqual({ ...old.sump, topOff: null })
+  expect(sump).toEqual({ ...old.sump, topOff: null, devices: [], cabinet: null })
   expect(drains).toEqual(old.drains)
   expect(drills).toEqual([])
   const [hole] = tanks[0]!.overflow!.holes

@@ -217,3 +217,38 @@ export {
 } from './drill/playback.ts'
 export { joinedMatch } from './basin/loop/joined-match.ts'
 export { setAlike } from './basin/set-alike.ts'
+export {
+  LOAD_CLASSES,
+  dryFeedKgPerDay,
+  loadClassOf,
+  type Feed,
+  type FeedForm,
+  type LoadClass,
+} from './skimmer/load.ts'
+export type { SkimmerForm, SkimmerSpec } from './skimmer/part.ts'
+export { SKIMMER_SCHOOLS, type SkimmerSchool, type SkimmerVerdict } from './skimmer/match.ts'
+export type { SkimmerDepth } from './skimmer/stand.ts'
+export type { LampState, SterilizerSpec } from './uv/part.ts'
+export { QUOTED_TARGETS, type DoseTarget } from './uv/targets.ts'
+export type { DeviceKind, DevicePart, NoiseClass } from './device/part.ts'
+export type { Rectangle } from './device/plan.ts'
+export type { Cabinet, CabinetDoor, Device, Lamp } from './basin/devices.ts'
+export type { TreatmentPlan } from './basin/treatment-plan.ts'
+export { standsInWater } from './basin/contents.ts'
+export { deviceRectangle } from './basin/treatment/place.ts'
+export { NEW_LAMP } from './basin/treatment/solve-sterilizer.ts'
+export type {
+  AgainstTarget,
+  SolvedDevice,
+  SolvedLoad,
+  SolvedRoom,
+  SolvedSkimmer,
+  SolvedSterilizer,
+  SolvedTreatment,
+} from './basin/treatment/solved-treatment.ts'
+export {
+  TREATMENT_FIGURES,
+  treatmentWorkingOf,
+  type AboutTreatment,
+  type TreatmentFigure,
+} from './basin/working/treatment.ts'

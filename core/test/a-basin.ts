@@ -123,6 +123,8 @@ export function aBasin(
       evaporationMmPerDay: 3,
       hungWaterM3: 0,
       topOff: null,
+      devices: [],
+      cabinet: null,
     },
     returnSide: {
       pumps: [
@@ -141,6 +143,15 @@ export function aBasin(
     },
     tariff: null,
     drills: [],
+    treatment: {
+      feeds: [],
+      stock: 'medium',
+      otherShare: 0,
+      school: 'match',
+      factor: 1.5,
+      targets: [],
+      targetId: null,
+    },
     pumps: [TEST_PUMP],
   }
   return applyEdits(

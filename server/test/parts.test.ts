@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { PartAnswer } from '@yew-basin/contract'
+import { PART_KINDS, type PartAnswer } from '@yew-basin/contract'
 import request from 'supertest'
 import { anApp, type TestApp } from './an-app.ts'
 
@@ -46,7 +46,7 @@ describe('parts', () => {
     const guest = await aGuest()
     const { parts } = (await guest.get('/api/parts').expect(200)).body as Listing
     expect(new Set(parts.map(({ kind }) => kind))).toEqual(
-      new Set(['pump', 'pipe', 'hose', 'fitting', 'valve', 'nozzle', 'bulkhead']),
+      new Set(PART_KINDS),
     )
     expect(parts.every(({ own }) => !own)).toBe(true)
   })

@@ -51,6 +51,8 @@ export function aDesign(line: string): BasinDesign {
       evaporationMmPerDay: 3,
       hungWaterM3: 0,
       topOff: null,
+      devices: [],
+      cabinet: null,
     },
     returnSide: {
       pumps: [
@@ -78,6 +80,15 @@ export function aDesign(line: string): BasinDesign {
     },
     tariff: null,
     drills: [],
+    treatment: {
+      feeds: [],
+      stock: 'medium',
+      otherShare: 0,
+      school: 'match',
+      factor: 1.5,
+      targets: [],
+      targetId: null,
+    },
     pumps: [
       {
         id: 'p',

@@ -3,13 +3,15 @@ import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign, Tariff } from '@yew-basin/core'
 import { DrainDocument } from './drain.ts'
 import { OwnDrillDocument } from './drill.ts'
+import { equipmentFault } from './equipment.ts'
 import { gravityFault } from './gravity.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
-import { Judged, Listing, OrNull, Text, Within } from './rules.ts'
+import { Judged, Listing, OrNull, Says, Text, Within } from './rules.ts'
 import { SumpDocument } from './sump.ts'
 import { TankDocument } from './tank.ts'
+import { TreatmentDocument } from './treatment.ts'
 import { WaterDocument } from './water.ts'
 import { plumbingFault } from './plumbing.ts'
 
@@ -45,6 +47,7 @@ export class DesignDocument implements BasinDesign {
   @IsObject(anObject)
   @ValidateNested()
   @Judged('a way down that holds together', (_, owner) => gravityFault(owner as DesignDocument))
+  @Judged('equipment that has its place', (_, owner) => equipmentFault(owner as DesignDocument))
   sump!: SumpDocument
 
   @Type(() => ReturnSideDocument)
@@ -69,6 +72,12 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested({ each: true })
   @Judged('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))
   drills!: OwnDrillDocument[]
+
+  @Type(() => TreatmentDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @Says('What the water has to be cleaned of, and by what it is judged.')
+  treatment!: TreatmentDocument
 }
 
 function ownDrillFault({ drills }: DesignDocument): string | null {

@@ -9,6 +9,7 @@ import type {
   TopOff,
   WallKind,
 } from '@yew-basin/core'
+import { CabinetDocument, DeviceDocument } from './device.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
 import { Id, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
@@ -134,6 +135,9 @@ export class TopOffDocument implements TopOff {
     'What a can beside the sump holds, m³; null: it draws on the reservoir.',
   )
   canM3!: number | null
+
+  @WithinOrNull(LIMITS.runLimit, 'After so long its controller gives up, s; null: never.')
+  runLimitS!: number | null
 }
 
 /** Where the water waits between the drains and the pump. */
@@ -171,4 +175,15 @@ export class SumpDocument implements Sump {
   @ValidateNested()
   @OrNull('What makes up for evaporation; null: the keeper tops up by hand.')
   topOff!: TopOffDocument | null
+
+  @Listing(0, COUNTS.devices, 'What works on its water, in it and beside it.')
+  @Type(() => DeviceDocument)
+  @ValidateNested({ each: true })
+  devices!: DeviceDocument[]
+
+  @Type(() => CabinetDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('What it stands in; null: not told.')
+  cabinet!: CabinetDocument | null
 }

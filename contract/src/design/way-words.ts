@@ -1,10 +1,15 @@
 import type {
   ChamberUse,
+  DeviceKind,
   DrainRole,
+  FeedForm,
   InletForm,
   Landing,
+  LoadClass,
+  NoiseClass,
   OverflowForm,
   OverflowPlace,
+  SkimmerForm,
   WallKind,
 } from '@yew-basin/core'
 
@@ -67,3 +72,24 @@ export const WALL_KINDS = wordsOf<WallKind>({
   pipe: true,
   solid: true,
 })
+
+export const DEVICE_KINDS = wordsOf<DeviceKind>({
+  skimmer: true,
+  sterilizer: true,
+  heater: true,
+  chiller: true,
+  reactor: true,
+  scrubber: true,
+})
+
+export const NOISE_CLASSES = wordsOf<NoiseClass>({
+  silent: true,
+  'heard-near': true,
+  'heard-across': true,
+})
+
+export const SKIMMER_FORMS = wordsOf<SkimmerForm>({ internal: true, external: true, hung: true })
+
+export const FEED_FORMS = wordsOf<FeedForm>({ cube: true, dry: true, sheet: true })
+
+export const LOAD_CLASS_WORDS = wordsOf<LoadClass>({ light: true, medium: true, heavy: true })

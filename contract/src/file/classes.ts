@@ -31,6 +31,19 @@ import {
 import { DisplacementDocument, TankDocument } from '../design/tank.ts'
 import { WaterDocument } from '../design/water.ts'
 import { BulkheadDocument } from '../design/bulkhead.ts'
+import {
+  CabinetDocument,
+  CabinetDoorDocument,
+  DeviceDocument,
+  DevicePartDocument,
+  FlowWindowDocument,
+  LampDocument,
+  RatedVolumesDocument,
+  SkimmerSpecDocument,
+  SterilizerSpecDocument,
+  WorkingDepthDocument,
+} from '../design/device.ts'
+import { DoseTargetDocument, FeedDocument, TreatmentDocument } from '../design/treatment.ts'
 import { OwnDrillDocument, OwnDrillStepDocument } from '../design/drill.ts'
 import { BasinFile, FileDesign } from './basin-file.ts'
 
@@ -75,4 +88,17 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   PowerPointDocument,
   OwnDrillDocument,
   OwnDrillStepDocument,
+  DeviceDocument,
+  DevicePartDocument,
+  FlowWindowDocument,
+  WorkingDepthDocument,
+  RatedVolumesDocument,
+  SkimmerSpecDocument,
+  SterilizerSpecDocument,
+  LampDocument,
+  CabinetDocument,
+  CabinetDoorDocument,
+  TreatmentDocument,
+  FeedDocument,
+  DoseTargetDocument,
 ]

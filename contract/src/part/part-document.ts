@@ -1,6 +1,7 @@
-import type { PipeSeries, PumpPart, ValveForm } from '@yew-basin/core'
+import type { DeviceKind, DevicePart, PipeSeries, PumpPart, ValveForm } from '@yew-basin/core'
 import { check, type Checked, type Fault } from '../check.ts'
 import { BulkheadSpec } from '../design/bulkhead.ts'
+import { DevicePartDocument } from '../design/device.ts'
 import { COUNTS, LIMITS } from '../design/limits.ts'
 import { PipeSizeDocument } from '../design/pipe-size.ts'
 import { PumpPartDocument } from '../design/pump-part.ts'
@@ -15,6 +16,12 @@ export const PART_KINDS = [
   'valve',
   'nozzle',
   'bulkhead',
+  'skimmer',
+  'sterilizer',
+  'heater',
+  'chiller',
+  'reactor',
+  'scrubber',
 ] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
@@ -53,6 +60,7 @@ export type PartSpec =
   | { readonly kind: 'valve'; readonly spec: ValveSpec }
   | { readonly kind: 'nozzle'; readonly spec: NozzleSpec }
   | { readonly kind: 'bulkhead'; readonly spec: BulkheadSpec }
+  | { readonly kind: DeviceKind; readonly spec: DevicePart }
 
 /** A part as it is sent to be kept; its spec is checked by its kind. */
 export class SavePart {
@@ -71,6 +79,12 @@ const SPECS: Readonly<Record<PartKind, new () => object>> = {
   valve: ValveSpec,
   nozzle: NozzleSpec,
   bulkhead: BulkheadSpec,
+  skimmer: DevicePartDocument,
+  sterilizer: DevicePartDocument,
+  heater: DevicePartDocument,
+  chiller: DevicePartDocument,
+  reactor: DevicePartDocument,
+  scrubber: DevicePartDocument,
 }
 
 const HOSES = ['smooth-hose', 'braided-hose', 'ribbed-hose']
@@ -89,7 +103,7 @@ export function readPart(body: unknown): Checked<SavePart & { spec: object }> {
   const { kind } = head.value
   const checked = check(SPECS[kind], spec)
   if (!checked.ok) return { ok: false, faults: checked.faults.map(within) }
-  const fault = seriesFault(kind, checked.value)
+  const fault = seriesFault(kind, checked.value) ?? deviceFault(kind, checked.value)
   if (fault) return { ok: false, faults: [fault] }
   return { ok: true, value: { ...head.value, spec: checked.value } }
 }
@@ -98,6 +112,13 @@ const within = ({ path, message }: Fault): Fault => ({
   path: path ? `spec.${path}` : 'spec',
   message,
 })
+
+/** A device is of the kind it is kept as. */
+function deviceFault(kind: PartKind, spec: object): Fault | null {
+  return spec instanceof DevicePartDocument && spec.kind !== kind
+    ? { path: 'spec.kind', message: `must be ${kind}` }
+    : null
+}
 
 /** A hose is no pipe. */
 function seriesFault(kind: PartKind, spec: object): Fault | null {

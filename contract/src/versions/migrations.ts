@@ -1,3 +1,4 @@
+import { treatment } from './005-treatment.ts'
 import { badDays } from './004-bad-days.ts'
 import { theWayDown } from './003-the-way-down.ts'
 import { tanksAndLines } from './002-tanks-and-lines.ts'
@@ -17,6 +18,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'tanks-and-lines', up: tanksAndLines },
   { name: 'the-way-down', up: theWayDown },
   { name: 'bad-days', up: badDays },
+  { name: 'treatment', up: treatment },
 ]
 
 /** A stored design document brought to the present format. */

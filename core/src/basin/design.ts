@@ -5,6 +5,7 @@ import type { Run } from '../run/piece.ts'
 import type { Displacement, TankBox } from '../tank/volume.ts'
 import type { Drain, Overflow } from './overflow.ts'
 import type { Sump } from './sump.ts'
+import type { TreatmentPlan } from './treatment-plan.ts'
 
 /** A display tank in the room, and what the keeper wants of the loop for it. */
 export interface DisplayTank extends TankBox {
@@ -111,6 +112,7 @@ export interface BasinDesign {
   readonly tariff: Tariff | null
   /** Bad days of the keeper's own making. */
   readonly drills: readonly OwnDrill[]
+  readonly treatment: TreatmentPlan
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

@@ -1,11 +1,13 @@
 import type { BasinDesign } from './design.ts'
 import { findingsOf } from './finding/all.ts'
+import type { Solving } from './finding/finding.ts'
 import { settle } from './loop/settle.ts'
 import { solveGravity } from './loop/solve-gravity.ts'
 import { rulesOfThumb } from './rules-of-thumb.ts'
 import { solveReturn } from './solve-return.ts'
 import { solveTank, solveWater, tankVolumes } from './solve-tank.ts'
 import type { SolvedReturn, SolvedTank } from './solved.ts'
+import { solveTreatment } from './treatment/solve-treatment.ts'
 import { leadOf, type SolvedBasin, type Totals } from './solved-basin.ts'
 
 /**
@@ -24,7 +26,19 @@ export function solveBasin(given: BasinDesign): SolvedBasin {
   )
   const { overflows, drains, sump, loop } = solveGravity(settled, intoTank)
   const lead = leadOf({ returnSide })
-  const solving = { design, layout, settled, tanks, water, overflows, drains, sump, returnSide }
+  const treatment = solveTreatment(design, { tanks, overflows, sump, returnSide })
+  const solving: Solving = {
+    design,
+    layout,
+    settled,
+    tanks,
+    water,
+    overflows,
+    drains,
+    sump,
+    returnSide,
+    treatment,
+  }
   return {
     tanks,
     water,
@@ -33,6 +47,7 @@ export function solveBasin(given: BasinDesign): SolvedBasin {
     sump,
     loop,
     returnSide,
+    treatment,
     totals: totalsOf(tanks, returnSide),
     rulesOfThumb: rulesOfThumb(layout, lead, tanks[0]!.turnoverPerH),
     findings: findingsOf(solving),

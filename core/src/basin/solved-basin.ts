@@ -2,6 +2,7 @@ import { gather } from '../numeric/gather.ts'
 import type { Finding } from './finding/finding.ts'
 import type { RulesOfThumb } from './rules-of-thumb.ts'
 import type { SolvedDrain, SolvedLoop, SolvedOverflow, SolvedSump } from './solved-gravity.ts'
+import type { SolvedTreatment } from './treatment/solved-treatment.ts'
 import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from './solved.ts'
 
 /** What all tanks and lines come to. */
@@ -28,6 +29,7 @@ export interface SolvedBasin {
   readonly sump: SolvedSump
   readonly loop: SolvedLoop
   readonly returnSide: SolvedReturn
+  readonly treatment: SolvedTreatment
   /** Of the line the design is known by. */
   readonly rulesOfThumb: RulesOfThumb
   readonly findings: readonly Finding[]

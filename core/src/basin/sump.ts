@@ -1,4 +1,5 @@
 import type { WallKind } from '../sump/wall.ts'
+import type { Cabinet, Device } from './devices.ts'
 import type { Teeth } from '../weir/rim.ts'
 
 /** What a chamber is for. */
@@ -70,6 +71,8 @@ export interface TopOff {
   readonly flowM3PerS: number
   /** What a can beside the sump holds when it is full, m³; null: it draws on the sump's reservoir. */
   readonly canM3: number | null
+  /** After so long its controller gives up and stops, s; null: never. */
+  readonly runLimitS: number | null
 }
 
 /** Where the water waits between the drains and the pump. */
@@ -88,6 +91,10 @@ export interface Sump {
   readonly hungWaterM3: number
   /** null: the keeper tops up by hand. */
   readonly topOff: TopOff | null
+  /** What works on its water, in it and beside it. */
+  readonly devices: readonly Device[]
+  /** What it stands in; null: not told. */
+  readonly cabinet: Cabinet | null
 }
 
 /** Where a chamber begins and ends, from the sump's left inside face. */

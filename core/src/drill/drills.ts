@@ -1,4 +1,5 @@
 import type { Settled } from '../basin/loop/settle.ts'
+import { chamberContents, skimmersGiveBackM3 } from '../basin/contents.ts'
 import { sentence } from '../quantity/sentence.ts'
 import { canDrill } from './plant.ts'
 import type { Drill, Fault, FaultAt } from './fault.ts'
@@ -166,16 +167,31 @@ function overflows({ design, overflows: laid, drains: pipes }: Settled): Drill[]
 
 function sump({ design }: Settled): Drill[] {
   const { chambers, topOff } = design.sump
-  const list = chambers.flatMap(({ id, name, use, footprintM2, submergedM3 }): Drill[] => {
+  const contents = chamberContents(design.sump)
+  const list = chambers.flatMap(({ id, name, use }, i): Drill[] => {
     if (use === 'socks' || use === 'roller') {
       const what = use === 'socks' ? 'Socks full' : 'Roller jammed'
       const fault: Fault = { kind: 'sock-blocked', chamberId: id }
       return [drill(`sock ${id}`, `${what} in ${name}`, atOnce(fault))]
     }
+    const { footprintM2, submergedM3 } = contents[i]!
     if (use !== 'skimmer' || footprintM2 + submergedM3 <= 0) return []
     const fault: Fault = { kind: 'object-out', chamberId: id }
     return [drill(`out ${id}`, `The skimmer is lifted out of ${name}`, atOnce(fault))]
   })
+  if (skimmersGiveBackM3(design.sump) > 0) {
+    list.push(
+      drill(
+        'skimmer-off',
+        'The skimmer stops, and starts again after an hour',
+        [
+          { atS: 0, fault: { kind: 'skimmers-stop' } },
+          { atS: BACK_AFTER_S, fault: { kind: 'skimmers-start' } },
+        ],
+        { runS: BACK_AFTER_S + HOUR_S },
+      ),
+    )
+  }
   if (!topOff) return list
   const days = { runS: MOST_DAYS * DAY_S }
   return [

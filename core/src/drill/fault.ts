@@ -28,6 +28,9 @@ export type Fault =
   | { readonly kind: 'takeoff-open'; readonly lineId: string }
   | { readonly kind: 'prime-lost'; readonly tankId: string }
   | { readonly kind: 'object-out'; readonly chamberId: string }
+  /** Every skimmer stops: what stands in it falls back. */
+  | { readonly kind: 'skimmers-stop' }
+  | { readonly kind: 'skimmers-start' }
   /** Water is taken out of the first tank, so fast, while all runs on. */
   | { readonly kind: 'water-taken'; readonly flowM3PerS: number }
   | { readonly kind: 'water-kept' }

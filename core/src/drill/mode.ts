@@ -26,6 +26,7 @@ export interface Mode {
   readonly primeLost: ReadonlySet<string>
   readonly socksBlocked: ReadonlySet<string>
   readonly objectsOut: ReadonlySet<string>
+  readonly skimmersStopped: boolean
   readonly takenM3PerS: number
 }
 
@@ -43,6 +44,7 @@ export function atTheStart(design: BasinDesign): Mode {
     primeLost: new Set(),
     socksBlocked: new Set(),
     objectsOut: new Set(),
+    skimmersStopped: false,
     takenM3PerS: 0,
   }
 }
@@ -97,6 +99,10 @@ export function afterFault(mode: Mode, fault: Fault): Mode {
       return { ...mode, primeLost: withMember(mode.primeLost, fault.tankId) }
     case 'object-out':
       return { ...mode, objectsOut: withMember(mode.objectsOut, fault.chamberId) }
+    case 'skimmers-stop':
+      return { ...mode, skimmersStopped: true }
+    case 'skimmers-start':
+      return { ...mode, skimmersStopped: false }
     case 'water-taken':
       return { ...mode, takenM3PerS: fault.flowM3PerS }
     case 'water-kept':

@@ -1,5 +1,5 @@
 import { runsNow, type Mode } from './mode.ts'
-import type { PipeWater, Plant } from './plant.ts'
+import { SKIMMERS, type PipeWater, type Plant } from './plant.ts'
 
 /** Box levels this near to a drain's lip let its pipe run empty; so much over it fill it again, m (choice). */
 const EMPTIES_M = 0.002
@@ -18,7 +18,10 @@ export function movePipeWater(
   for (const [i, pipe] of plant.linePipes.entries()) moveLine(plant, mode, volumes, i, pipe)
   for (const pipe of plant.drainPipes) moveDrain(plant, volumes, levels, pipe)
   const anyRuns = mode.design.returnSide.pumps.some((pump) => runsNow(mode, pump))
-  if (plant.hung) (anyRuns ? fill : empty)(volumes, plant.hung)
+  for (const hung of plant.hung) {
+    const runs = hung.id === SKIMMERS ? mode.powered && !mode.skimmersStopped : anyRuns
+    ;(runs ? fill : empty)(volumes, hung)
+  }
 }
 
 function moveLine(

@@ -2,6 +2,7 @@ import { FeltLevels } from '../basin/layout/felt-levels.ts'
 import { layOut } from '../basin/layout/layout.ts'
 import { passageOf, rimOf } from '../basin/loop/tank-level.ts'
 import { NONE_BLOCKED, type Blocked } from '../basin/loop/box-level.ts'
+import { chamberContents } from '../basin/contents.ts'
 import type { SumpWall } from '../basin/sump.ts'
 import { makeNetwork } from '../network/network.ts'
 import { evaporationM3PerS } from '../sump/water-use.ts'
@@ -57,8 +58,10 @@ export function vesselsOf({ vessels, settled, chamberAt }: Plant, mode: Mode): r
   if (mode.objectsOut.size === 0) return vessels
   return vessels.map((vessel, v) => {
     if (!mode.objectsOut.has(vessel.id) || chamberAt.get(vessel.id) !== v) return vessel
-    const chamber = settled.design.sump.chambers.find(({ id }) => id === vessel.id)!
-    return { ...vessel, areaM2: vessel.areaM2 + chamber.footprintM2, submergedM3: 0 }
+    const { sump } = settled.design
+    const at = sump.chambers.findIndex(({ id }) => id === vessel.id)
+    const { footprintM2 } = chamberContents(sump)[at]!
+    return { ...vessel, areaM2: vessel.areaM2 + footprintM2, submergedM3: 0 }
   })
 }
 

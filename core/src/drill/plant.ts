@@ -3,6 +3,7 @@ import type { Settled } from '../basin/loop/settle.ts'
 import { pipeWaterM3 } from '../basin/loop/pipe-water.ts'
 import { chamberAreasM2 } from '../basin/loop/sump-levels.ts'
 import { boxRim, type Overflowing } from '../basin/loop/tank-level.ts'
+import { skimmersGiveBackM3 } from '../basin/contents.ts'
 import { chamberSpans, type SumpBox } from '../basin/sump.ts'
 import { pathTo } from '../basin/layout/layout.ts'
 import { filledShareOf, noiseBand } from '../drain/vented.ts'
@@ -52,7 +53,7 @@ export interface Plant {
   readonly bucket: number
   readonly linePipes: readonly PipeWater[]
   readonly drainPipes: readonly PipeWater[]
-  readonly hung: PipeWater | null
+  readonly hung: readonly PipeWater[]
   /** Where the top-off draws; −1: there is none. */
   readonly fresh: number
   /** Where it gives. */
@@ -104,6 +105,9 @@ class Vessels {
   }
 }
 
+/** The store of the water that stands in skimmers. */
+export const SKIMMERS = 'skimmers'
+
 /** The vessels of a settled design and what is in each; throws where it can't be drilled. */
 export function makePlant(settled: Settled): Plant {
   const { design, returnIndex } = settled
@@ -141,17 +145,7 @@ export function makePlant(settled: Settled): Plant {
     return { id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
   })
   const drainPipes = drainWater(all, settled, chamberAt)
-  const hungM3 = design.sump.hungWaterM3
-  const skimmer = design.sump.chambers.find(({ use }) => use === 'skimmer')
-  const hung: PipeWater | null =
-    hungM3 > 0
-      ? {
-          id: 'hung',
-          vessel: all.add(store('hung'), hungM3),
-          fullM3: hungM3,
-          fallsTo: skimmer ? chamberAt.get(skimmer.id)! : returnChamber,
-        }
-      : null
+  const hung = hungWater(all, settled, (id) => (id === null ? returnChamber : chamberAt.get(id)!))
   const fresh = addFresh(all, settled, chamberAt)
   return {
     settled,
@@ -171,6 +165,28 @@ export function makePlant(settled: Settled): Plant {
     returnChamber,
     drawsFrom,
   }
+}
+
+/** What falls back when equipment stops: the skimmers' apart, which may stop alone. */
+function hungWater(
+  all: Vessels,
+  { design: { sump } }: Settled,
+  at: (chamberId: string | null) => number,
+): PipeWater[] {
+  const skimmer = sump.devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
+  const made = sump.chambers.find(({ use }) => use === 'skimmer')?.id ?? null
+  const list: [string, number][] = [
+    ['hung', sump.hungWaterM3],
+    [SKIMMERS, skimmersGiveBackM3(sump)],
+  ]
+  return list
+    .filter(([, fullM3]) => fullM3 > 0)
+    .map(([id, fullM3]) => ({
+      id,
+      vessel: all.add(store(id), fullM3),
+      fullM3,
+      fallsTo: at(skimmer?.chamberId ?? made),
+    }))
 }
 
 function puddlesOf(all: Vessels, { design }: Settled, tanks: readonly TankPlaces[]): Puddle[] {

@@ -227,7 +227,7 @@ class DrillWalk {
     places.forEach((place, v) => {
       if (place && v !== fresh) total += this.#volumes[v]!
     })
-    for (const { vessel } of [...linePipes, ...drainPipes, ...(hung ? [hung] : [])]) {
+    for (const { vessel } of [...linePipes, ...drainPipes, ...hung]) {
       total += this.#volumes[vessel]!
     }
     return total

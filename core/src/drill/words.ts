@@ -58,6 +58,10 @@ function faultWords(design: BasinDesign, fault: Fault): Sentence {
       return sentence('The hung box’s tubes draw air')
     case 'object-out':
       return sentence(`What stands in ${chamber(fault.chamberId)} is lifted out`)
+    case 'skimmers-stop':
+      return sentence('The skimmer stops: its water falls back')
+    case 'skimmers-start':
+      return sentence('The skimmer runs again and fills')
     case 'water-taken':
       return sentence('Water is taken out of the tank, {flow}', {
         flow: ['flow', fault.flowM3PerS],

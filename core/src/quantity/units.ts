@@ -26,6 +26,12 @@ export type QuantityName =
   | 'slow-speed'
   | 'duration'
   | 'days'
+  | 'food'
+  | 'dose'
+  | 'rate'
+  | 'irradiance'
+  | 'air-per-neck'
+  | 'food-load'
   | 'number'
 
 /** One unit of a quantity: si = (shown × factor) + offset. */
@@ -191,6 +197,25 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
     ],
   },
   days: { shown: both(unit('days', 'd day days', 86_400, fixed(1))), alsoTyped: [] },
+  // Weighed in grams in both families.
+  food: {
+    shown: both(unit('g', 'g gram grams', 1e-3, tapering(1))),
+    alsoTyped: [unit('oz', 'oz', POUND_KG / 16, fixed(2)), unit('kg', 'kg', 1, fixed(3))],
+  },
+  dose: {
+    shown: both(unit('mJ/cm²', 'mj/cm2 mj/cm²', 10, tapering(1))),
+    alsoTyped: [unit('J/m²', 'j/m2 j/m²', 1, fixed(0))],
+  },
+  rate: {
+    shown: both(unit('/h', '/h', 1 / HOUR_S, tapering(2))),
+    alsoTyped: [unit('/d', '/d', 1 / 86_400, fixed(1))],
+  },
+  irradiance: { shown: both(unit('W/m²', 'w/m2 w/m²', 1, tapering(1))), alsoTyped: [] },
+  'air-per-neck': {
+    shown: both(unit('L/h/cm²', 'l/h/cm2', LITRE_M3 / HOUR_S / 1e-4, tapering(1))),
+    alsoTyped: [],
+  },
+  'food-load': { shown: both(unit('g/100 L', 'g/100l', 1e-2, tapering(2))), alsoTyped: [] },
   acceleration: { shown: both(unit('m/s²', 'm/s2', 1, fixed(3))), alsoTyped: [] },
   number: { shown: both(plain), alsoTyped: [] },
 }

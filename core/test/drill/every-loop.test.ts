@@ -7,7 +7,7 @@ import { Stepper } from '../../src/drill/step.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
 
-const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02 }
+const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02, runLimitS: null }
 const UNDER = 'up 600 mm, elbow, left 300 mm, down 60 mm'
 
 const LOOPS: [string, BasinDesign][] = [

@@ -4,6 +4,7 @@ import * as first from './migrations/001-workspaces-basins-designs.ts'
 import * as second from './migrations/002-sessions.ts'
 import * as third from './migrations/003-own-parts.ts'
 import * as fourth from './migrations/004-bulkheads.ts'
+import * as fifth from './migrations/005-devices.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -11,6 +12,7 @@ const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<v
   second,
   third,
   fourth,
+  fifth,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */

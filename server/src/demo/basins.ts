@@ -3,6 +3,7 @@ import type { DemoBasin } from './demo-basin.ts'
 import { LANTERN } from './lantern.ts'
 import {
   aChamber,
+  aDevice,
   aPump,
   aTank,
   aWall,
@@ -15,7 +16,9 @@ import {
   elbow,
   union,
   USUAL,
+  USUAL_TREATMENT,
 } from './plumbing.ts'
+import { sampleDevice } from './devices.ts'
 import { samplePump } from './pumps.ts'
 import { TWO_SISTERS } from './two-sisters.ts'
 
@@ -61,10 +64,11 @@ const THIMBLE: DemoBasin = {
       ...USUAL,
       chambers: [
         aChamber('media', 'Media', 'media', 1.15, { submergedM3: 0.0006 }),
-        aChamber('middle', 'Skimmer', 'skimmer', 1.14, {
-          wantsDepth: { leastM: 0.3, mostM: 0.34 },
-        }),
+        aChamber('middle', 'Skimmer', 'skimmer', 1.14),
         aChamber('rear', 'Return chamber', 'return', 1.06, { footprintM2: 0.0035 }),
+      ],
+      devices: [
+        aDevice('skimmer', sampleDevice('tansy-8'), { chamberId: 'middle', xM: 0.18, yM: 0.005 }),
       ],
       box: {
         make: 'bought',
@@ -102,6 +106,7 @@ const THIMBLE: DemoBasin = {
     pumps: [samplePump('teasel-4')],
     tariff: null,
     drills: [],
+    treatment: USUAL_TREATMENT,
   },
 }
 
@@ -162,4 +167,5 @@ export const STARTER_DESIGN: BasinDesign = {
   pumps: [samplePump('rowan-30')],
   tariff: null,
   drills: [],
+  treatment: USUAL_TREATMENT,
 }

@@ -2,6 +2,7 @@ import type { Drain, Overflow, Sump } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
+  aDevice,
   aPump,
   aTank,
   aWall,
@@ -18,7 +19,9 @@ import {
   tee,
   union,
   USUAL,
+  USUAL_TREATMENT,
 } from './plumbing.ts'
+import { sampleDevice } from './devices.ts'
 import { samplePump } from './pumps.ts'
 
 const L_PER_H = 1 / 3.6e6
@@ -144,10 +147,7 @@ const SUMP: Sump = {
   ...USUAL,
   chambers: [
     aChamber('drain-chamber', 'Drain chamber', 'socks', 0.38),
-    aChamber('skimmer', 'Skimmer', 'skimmer', 0.36, {
-      footprintM2: 0.012,
-      wantsDepth: { leastM: 0.22, mostM: 0.26 },
-    }),
+    aChamber('skimmer', 'Skimmer', 'skimmer', 0.36),
     aChamber('refugium', 'Refugium', 'refugium', 0.35, { submergedM3: 0.003 }),
     aChamber('trap-in', 'Trap, down', 'trap', 0.35),
     aChamber('trap-out', 'Trap, up', 'trap', 0.3),
@@ -172,9 +172,50 @@ const SUMP: Sump = {
     aWall('trap-wall', 'under', 0.936, 0.3, { slotM: 0.035 }),
     aWall('return-wall', 'over', 0.976, 0.2),
   ],
-  hungWaterM3: 0.0008,
+  hungWaterM3: 0,
+  devices: [
+    aDevice('skimmer', sampleDevice('yarrow-60'), { chamberId: 'skimmer', xM: 0.325, yM: 0.12 }),
+    aDevice(
+      'sterilizer',
+      sampleDevice('saxifrage-25'),
+      { chamberId: null, xM: 0.15, yM: 0.45 },
+      {
+        lineId: 'sterilizer',
+        // Put in when the tank was set up, and never looked at since.
+        lamp: {
+          burnedS: 9600 * 3600,
+          waterFactor: 0.95,
+          sleeveFactor: 0.9,
+          lampSince: '2025-10-04',
+          sleeveSince: '2025-10-04',
+        },
+      },
+    ),
+    aDevice(
+      'scrubber',
+      sampleDevice('moss-20'),
+      { chamberId: null, xM: 0.72, yM: 0.43 },
+      { lineId: 'scrubber', standM: 0.4 },
+    ),
+    aDevice('heater', sampleDevice('ember-300'), {
+      chamberId: 'return-chamber',
+      xM: 1.18,
+      yM: 0.35,
+    }),
+  ],
+  cabinet: {
+    xM: 0.02,
+    yM: 0.2,
+    lengthM: 1.34,
+    widthM: 0.62,
+    topM: 0.86,
+    doors: [
+      { id: 'left-door', face: 'front', fromM: 0.04, toM: 0.64, bottomM: 0.06, topM: 0.82 },
+      { id: 'right-door', face: 'front', fromM: 0.7, toM: 1.3, bottomM: 0.06, topM: 0.82 },
+    ],
+  },
   // The biggest can that the shop had.
-  topOff: { flowM3PerS: 100 * L_PER_H, canM3: 0.08 },
+  topOff: { flowM3PerS: 100 * L_PER_H, canM3: 0.08, runLimitS: 900 },
 }
 
 /** A wide, shallow lagoon. Its return line was laid in what the shop had: too narrow for what is asked of it. */
@@ -283,5 +324,14 @@ export const LANTERN: DemoBasin = {
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
     drills: [],
+    treatment: {
+      ...USUAL_TREATMENT,
+      otherShare: 0.2,
+      feeds: [
+        { id: 'cubes', name: 'Frozen cubes', form: 'cube', perDay: 4, massKg: 0.004 },
+        { id: 'flakes', name: 'Flakes', form: 'dry', perDay: 1, massKg: 0.0015 },
+        { id: 'seaweed', name: 'Seaweed', form: 'sheet', perDay: 1, massKg: 0.002 },
+      ],
+    },
   },
 }

@@ -1,5 +1,6 @@
 import type { PartSpec } from '@yew-basin/contract'
 import { BULKHEADS, type Bulkhead } from '@yew-basin/core'
+import { SAMPLE_DEVICES } from './devices.ts'
 import { SAMPLE_PUMPS } from './pumps.ts'
 
 type SamplePart = PartSpec & { readonly id: string; readonly name: string }
@@ -55,5 +56,8 @@ function bulkhead(size: string, spec: Omit<Bulkhead, 'size'>) {
 export const SAMPLE_PARTS: readonly SamplePart[] = [
   ...SAMPLE_PUMPS.map((spec) => ({ id: spec.id, name: spec.name, kind: 'pump', spec }) as const),
   ...OTHERS,
+  ...SAMPLE_DEVICES.map(
+    (spec) => ({ id: spec.id, name: spec.name, kind: spec.kind, spec }) as const,
+  ),
   ...BULKHEADS.map(({ size, ...spec }) => bulkhead(size, spec)),
 ]

@@ -1,5 +1,6 @@
 import {
   BULKHEADS,
+  QUOTED_TARGETS,
   type Bulkhead,
   type DevicePiece,
   type DisplayTank,
@@ -15,6 +16,9 @@ import {
   type SumpChamber,
   type SumpWall,
   type TeeForm,
+  type Device,
+  type DevicePart,
+  type TreatmentPlan,
 } from '@yew-basin/core'
 
 export const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
@@ -103,6 +107,19 @@ export const USUAL = {
   evaporationMmPerDay: 3,
   hungWaterM3: 0,
   topOff: null,
+  devices: [],
+  cabinet: null,
+}
+
+/** What is taken to be fed and wanted until the keeper says otherwise. */
+export const USUAL_TREATMENT: TreatmentPlan = {
+  feeds: [],
+  stock: 'medium',
+  otherShare: 0,
+  school: 'match',
+  factor: 1.5,
+  targets: QUOTED_TARGETS,
+  targetId: 'green-water',
 }
 
 /** A bulkhead of the trade by its size. */
@@ -131,4 +148,15 @@ export function aWall(
     opaque: false,
     ...more,
   }
+}
+
+/** A device where it stands; of one that can be controlled, at full speed. */
+export function aDevice(
+  id: string,
+  part: DevicePart,
+  place: Pick<Device, 'chamberId' | 'xM' | 'yM'>,
+  more: Partial<Device> = {},
+): Device {
+  const stands = { turned: false, standM: 0, speed: 1, lineId: null, lamp: null }
+  return { id, name: part.name, part, ...place, ...stands, ...more }
 }

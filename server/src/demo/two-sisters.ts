@@ -2,6 +2,7 @@ import type { Drain, Overflow, Piece } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
+  aDevice,
   aPump,
   aTank,
   ball,
@@ -16,7 +17,9 @@ import {
   tee,
   union,
   USUAL,
+  USUAL_TREATMENT,
 } from './plumbing.ts'
+import { sampleDevice } from './devices.ts'
 import { samplePump } from './pumps.ts'
 
 const SISTER = {
@@ -206,7 +209,15 @@ export const TWO_SISTERS: DemoBasin = {
     drains: [...drainsOf(WEST), ...drainsOf(EAST)],
     sump: {
       ...USUAL,
-      chambers: [aChamber('sump', 'Open sump', 'return', 0.28, { footprintM2: 0.045 })],
+      chambers: [aChamber('sump', 'Open sump', 'return', 0.28, { footprintM2: 0.02 })],
+      devices: [
+        aDevice(
+          'skimmer',
+          sampleDevice('campion-60'),
+          { chamberId: 'sump', xM: 0.82, yM: 0.1 },
+          { standM: 0.05 },
+        ),
+      ],
       box: {
         make: 'bought',
         xM: 0.36,
@@ -275,5 +286,11 @@ export const TWO_SISTERS: DemoBasin = {
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
     drills: [],
+    treatment: {
+      ...USUAL_TREATMENT,
+      stock: 'light',
+      feeds: [{ id: 'cubes', name: 'Frozen cubes', form: 'cube', perDay: 3, massKg: 0.004 }],
+      school: 'oversize',
+    },
   },
 }

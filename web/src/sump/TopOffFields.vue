@@ -12,7 +12,7 @@ const hasReservoir = computed(() =>
   store.shown!.sump.chambers.some(({ use }) => use === 'reservoir'),
 )
 /** A small pump on a 20 L can: what most keepers begin with. */
-const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02 }
+const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02, runLimitS: null }
 const give = (name: 'flowM3PerS' | 'canM3', to: number | null) =>
   store.set(['sump', 'topOff', name], to)
 </script>

@@ -13,6 +13,7 @@ import { pumpFindings } from './pump.ts'
 import { sumpFindings } from './sump.ts'
 import { tankFindings } from './tank.ts'
 import { takeoffFindings } from './takeoff.ts'
+import { treatmentFindings } from './treatment.ts'
 
 const ORDER: Readonly<Record<Severity, number>> = { stop: 0, watch: 1, fine: 2 }
 
@@ -33,6 +34,7 @@ export function findingsOf(solving: Solving): Finding[] {
     ...pumpFindings(lines),
     ...gather(overflowCases(solving), (one) => [...overflowFindings(one), ...drainFindings(one)]),
     ...sumpFindings(solving),
+    ...treatmentFindings(solving, lines),
   ].sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
 }
 

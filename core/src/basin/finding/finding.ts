@@ -5,13 +5,14 @@ import type { LaidLine } from '../layout/laid-line.ts'
 import type { LaidPump, Layout } from '../layout/layout.ts'
 import type { Settled } from '../loop/settle.ts'
 import type { SolvedDrain, SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
+import type { SolvedTreatment } from '../treatment/solved-treatment.ts'
 import type { SolvedLine, SolvedReturn, SolvedTank, SolvedWater } from '../solved.ts'
 
 /** stop: it will not do. watch: it will do, with an eye on it. fine: said because it was asked. */
 export type Severity = 'stop' | 'watch' | 'fine'
 
 /** The stop on the water's path that a finding belongs to. */
-export type PathStop = 'tank' | 'overflow' | 'drains' | 'sump' | 'return'
+export type PathStop = 'tank' | 'overflow' | 'drains' | 'sump' | 'return' | 'skimmer' | 'sterilizer'
 
 /** A change that would mend it, and what it would bring. */
 export interface Fix {
@@ -78,6 +79,23 @@ export type FindingCode =
   | 'chamber-starved'
   | 'chamber-runs-over'
   | 'light-leaks'
+  | 'skimmer-fits'
+  | 'skimmer-too-small'
+  | 'skimmer-too-large'
+  | 'cup-stays-on'
+  | 'skimmer-recirculates'
+  | 'top-off-gives-up'
+  | 'outside-window'
+  | 'device-does-not-fit'
+  | 'devices-collide'
+  | 'no-hand-room'
+  | 'cannot-lift-out'
+  | 'lamp-without-flow'
+  | 'dose-reached'
+  | 'dose-short'
+  | 'lamp-old'
+  | 'lamp-glued-in'
+  | 'ports-do-not-meet'
 
 export interface Finding {
   readonly code: FindingCode
@@ -97,6 +115,8 @@ export interface Finding {
   readonly drainId: string | null
   /** The chamber it is about. */
   readonly chamberId: string | null
+  /** The device it is about. */
+  readonly deviceId: string | null
   readonly fixes: readonly Fix[]
 }
 
@@ -111,6 +131,7 @@ export interface Solving {
   readonly drains: readonly SolvedDrain[]
   readonly sump: SolvedSump
   readonly returnSide: SolvedReturn
+  readonly treatment: SolvedTreatment
 }
 
 /** One line of what is judged, with everything known of it. */
@@ -123,7 +144,7 @@ export interface LineCase {
   readonly pump: LaidPump
 }
 
-type Where = 'tankId' | 'lineId' | 'pieceId' | 'drainId' | 'chamberId'
+type Where = 'tankId' | 'lineId' | 'pieceId' | 'drainId' | 'chamberId' | 'deviceId'
 type Needless = 'stop' | 'fixes' | Where
 
 /** A finding as it is written: its fixes are tried out when someone looks at them. */
@@ -144,6 +165,7 @@ class FoundAt implements Finding {
   readonly pieceId: string | null
   readonly drainId: string | null
   readonly chamberId: string | null
+  readonly deviceId: string | null
   readonly #reason: Found['reason']
   readonly #fixes: Found['fixes']
   #tried: readonly Fix[] | undefined
@@ -161,6 +183,7 @@ class FoundAt implements Finding {
     this.pieceId = found.pieceId ?? null
     this.drainId = found.drainId ?? where.drainId ?? null
     this.chamberId = found.chamberId ?? where.chamberId ?? null
+    this.deviceId = where.deviceId ?? null
     this.#reason = found.reason
     this.#fixes = found.fixes
   }

@@ -14,6 +14,7 @@ import { filledShareOf, noiseBand } from '../../drain/vented.ts'
 import { surfaceM } from '../design.ts'
 import type { LineCut } from '../layout/cut-line.ts'
 import type { SolvedOutage } from '../solved-gravity.ts'
+import { givenBackM3 } from '../contents.ts'
 import type { SumpBox } from '../sump.ts'
 import { addPipesAbove } from './pipe-water.ts'
 import { chamberLevelM, type Settled } from './settle.ts'
@@ -94,7 +95,7 @@ function stopping(settled: Settled, checkHolds: boolean): Stopping {
     }),
     returnPipes: returnPipes(settled, checkHolds),
     drainPipes: drainPipes(settled),
-    equipmentM3: design.sump.hungWaterM3,
+    equipmentM3: givenBackM3(design.sump),
   }
 }
 

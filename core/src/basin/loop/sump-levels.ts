@@ -1,4 +1,5 @@
 import { levelAbove } from '../../sump/wall.ts'
+import { chamberContents } from '../contents.ts'
 import { chamberSpans, type Sump, type SumpBox, type SumpWall } from '../sump.ts'
 
 /** A chamber's water as it runs; heights above the room's floor, m. */
@@ -100,7 +101,8 @@ function chamberBehind(
 
 /** Area of a chamber's water, m²: its span less what stands in it. */
 export function chamberAreasM2(sump: Sump, box: SumpBox): number[] {
+  const contents = chamberContents(sump)
   return chamberSpans(sump, box.lengthM).map(({ fromM, toM }, i) =>
-    Math.max(0, (toM - fromM) * box.widthM - sump.chambers[i]!.footprintM2),
+    Math.max(0, (toM - fromM) * box.widthM - contents[i]!.footprintM2),
   )
 }

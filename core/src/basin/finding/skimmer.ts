@@ -1,0 +1,197 @@
+import { sentence } from '../../quantity/sentence.ts'
+import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/match.ts'
+import type { SkimmerDepth } from '../../skimmer/stand.ts'
+import { crestM } from '../../sump/wall.ts'
+import type { Edit } from '../edit.ts'
+import type { SolvedSkimmer } from '../treatment/solved-treatment.ts'
+import type { Finding, Fix } from './finding.ts'
+import { aboutDevice, devicePath, type DeviceCase } from './treatment.ts'
+import { settleWith } from './try-out.ts'
+
+const LOAD_WORDS = { light: 'a light load', medium: 'a medium load', heavy: 'a heavy load' }
+
+export function skimmerFindings(one: DeviceCase): Finding[] {
+  const solved = one.treatment.skimmers.find(({ deviceId }) => deviceId === one.device.id)
+  if (!solved) return []
+  return [
+    ...size(one, solved),
+    ...depth(one, solved),
+    ...cup(one, solved),
+    ...recirculates(one, solved),
+    ...topOff(one, solved),
+  ]
+}
+
+/** What the school in force says; the other one's word stands beside it. */
+function size(one: DeviceCase, { inForce, verdicts }: SolvedSkimmer): Finding[] {
+  const { device, treatment } = one
+  const load = LOAD_WORDS[treatment.load.loadClass]
+  const other = verdicts[inForce.school === 'match' ? 'oversize' : 'match']
+  const values = {
+    rated: ['volume', inForce.ratedM3],
+    wanted: ['volume', inForce.wantedM3],
+  } as const
+  const beside =
+    other.says === inForce.says
+      ? ' The other school says the same.'
+      : ` The other school says ${{ small: 'it is too small', fits: 'it fits', large: 'it is too large' }[other.says]}.`
+  const counted =
+    inForce.school === 'match'
+      ? `At ${load} it is rated for {rated}; there are {wanted} of water.`
+      : 'Its box says {rated}; you ask for {wanted}, your factor times the water.'
+  if (inForce.says === 'fits') {
+    return [
+      aboutDevice(one, {
+        code: 'skimmer-fits',
+        severity: 'fine',
+        title: sentence(`${device.name} suits this water`),
+        reason: sentence(counted + beside, values),
+      }),
+    ]
+  }
+  const small = inForce.says === 'small'
+  return [
+    aboutDevice(one, {
+      code: small ? 'skimmer-too-small' : 'skimmer-too-large',
+      severity: 'watch',
+      title: sentence(
+        small ? `${device.name} is too small for this water` : `${device.name} is too large for it`,
+      ),
+      reason: sentence(
+        small
+          ? counted + beside
+          : `${counted} Over ${FOAMS_UNSTEADILY_FROM} times that, it finds too little to hold a steady head of foam.${beside}`,
+        values,
+      ),
+    }),
+  ]
+}
+
+function depth(one: DeviceCase, { depth: found }: SolvedSkimmer): Finding[] {
+  if (!found || found.says === 'right') return []
+  return [
+    aboutDevice(one, {
+      code: 'skimmer-depth',
+      severity: 'watch',
+      title: sentence(
+        found.says === 'deep'
+          ? `${one.device.name} stands too deep: {depth}`
+          : `${one.device.name} stands too shallow: {depth}`,
+        { depth: ['length', found.depthM] },
+      ),
+      reason: sentence(
+        'It works in {least} to {most} of water. A stand raises it, a wall sets the water.',
+        { least: ['length', found.leastM], most: ['length', found.mostM] },
+      ),
+      fixes: () => [...standFix(one, found), ...wallFix(one, found)],
+    }),
+  ]
+}
+
+/** A stand is cut to the millimetre. */
+const toMillimetres = (lengthM: number) => Math.round(lengthM * 1000) / 1000
+
+function standFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
+  const standM = toMillimetres(found.standM)
+  if (standM === one.device.standM) return []
+  const chamberM = found.depthM + one.device.standM
+  const depthM = chamberM - standM
+  if (depthM < found.leastM || depthM > found.mostM) return []
+  return [
+    {
+      label:
+        standM > 0
+          ? sentence('Cut a stand of {stand}', { stand: ['length', standM] })
+          : sentence('Take the stand away'),
+      brings: sentence('Brings the water over its foot to {depth}.', {
+        depth: ['length', depthM],
+      }),
+      edits: [{ op: 'set', path: [...devicePath(one), 'standM'], to: standM }],
+    },
+  ]
+}
+
+/** The wall by which its chamber's water leaves, set for it where that works. */
+function wallFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
+  const { settled, design } = one.solving
+  const { box, walls, chambers } = design.sump
+  const index = chambers.findIndex(({ id }) => id === one.device.chamberId)
+  const at = index === settled.returnIndex ? -1 : index < settled.returnIndex ? index : index - 1
+  const wall = walls[at]
+  if (!box || !wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return []
+  const nowM = found.depthM + one.device.standM
+  const topM = toMillimetres(Math.min(box.heightM, wall.topM + found.wantedChamberDepthM - nowM))
+  if (topM <= wall.topM - crestM(wall) + 0.02) return []
+  const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', at, 'topM'], to: topM }]
+  const after = settleWith(settled, edits).chambers[index]!
+  const depthM = after.levelM - box.floorHeightM - one.device.standM
+  if (depthM < found.leastM || depthM > found.mostM) return []
+  return [
+    {
+      label: sentence('Make its wall {top} high', { top: ['length', topM] }),
+      brings: sentence('Brings the water over its foot to {depth}.', {
+        depth: ['length', depthM],
+      }),
+      edits,
+    },
+  ]
+}
+
+function cup(one: DeviceCase, { aboveCupM }: SolvedSkimmer): Finding[] {
+  if (aboveCupM === null || aboveCupM >= 0) return []
+  return [
+    aboutDevice(one, {
+      code: 'cup-stays-on',
+      severity: 'stop',
+      title: sentence(`The cup of ${one.device.name} can’t come off: {short} too little`, {
+        short: ['length', -aboveCupM],
+      }),
+      reason: sentence(
+        'It must rise {lift} and meets the cabinet’s top. A lower stand, a shallower chamber or a shorter skimmer gives it room.',
+        { lift: ['length', one.device.part.skimmer!.cupLiftM] },
+      ),
+    }),
+  ]
+}
+
+/** More through it than through its chamber: it draws the same water twice. */
+function recirculates(
+  one: DeviceCase,
+  { shareOfThroughflow, flowM3PerS }: SolvedSkimmer,
+): Finding[] {
+  if (shareOfThroughflow === null || shareOfThroughflow <= 1) return []
+  return [
+    aboutDevice(one, {
+      code: 'skimmer-recirculates',
+      severity: 'watch',
+      title: sentence(`${one.device.name} takes more than passes its chamber`),
+      reason: sentence(
+        'It draws {flow}, {share} of what comes through: part of the water goes round in it twice. That wastes its pump, and harms nothing.',
+        { flow: ['flow', flowM3PerS], share: ['share', shareOfThroughflow] },
+      ),
+    }),
+  ]
+}
+
+function topOff(
+  one: DeviceCase,
+  { pastRunLimit, topOffRunsS, givesBackM3 }: SolvedSkimmer,
+): Finding[] {
+  const limitS = one.solving.design.sump.topOff?.runLimitS ?? null
+  if (!pastRunLimit || topOffRunsS === null || limitS === null) return []
+  return [
+    aboutDevice(one, {
+      code: 'top-off-gives-up',
+      severity: 'watch',
+      title: sentence('After the skimmer stops and starts, the top-off gives up'),
+      reason: sentence(
+        '{back} falls back and fills it again. If the level was set meanwhile, the top-off runs {runs} to make up for it; its controller stops it after {limit}.',
+        {
+          back: ['volume', givesBackM3],
+          runs: ['duration', topOffRunsS],
+          limit: ['duration', limitS],
+        },
+      ),
+    }),
+  ]
+}

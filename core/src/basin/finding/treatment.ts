@@ -1,0 +1,138 @@
+import { gather } from '../../numeric/gather.ts'
+import { sentence } from '../../quantity/sentence.ts'
+import type { Device } from '../devices.ts'
+import type { SolvedDevice, SolvedTreatment } from '../treatment/solved-treatment.ts'
+import { aboutStop, type Finding, type Found, type LineCase, type Solving } from './finding.ts'
+import { skimmerFindings } from './skimmer.ts'
+import { sterilizerFindings } from './sterilizer.ts'
+
+/** A device with everything known of it. */
+export interface DeviceCase {
+  readonly solving: Solving
+  readonly treatment: SolvedTreatment
+  readonly device: Device
+  readonly index: number
+  readonly solved: SolvedDevice
+  /** The line it is in; undefined: none. */
+  readonly line: LineCase | undefined
+}
+
+/** Everything said of skimmers, sterilizers and the rest. */
+export function treatmentFindings(solving: Solving, lines: readonly LineCase[]): Finding[] {
+  const { treatment } = solving
+  return gather(solving.design.sump.devices, (device, index) => {
+    const one: DeviceCase = {
+      solving,
+      treatment,
+      device,
+      index,
+      solved: treatment.devices[index]!,
+      line: lines.find(({ laid }) => laid.line.id === device.lineId),
+    }
+    return [
+      ...skimmerFindings(one),
+      ...sterilizerFindings(one),
+      ...outsideWindow(one),
+      ...noRoom(one),
+    ]
+  })
+}
+
+/** A finding of a device, at the stop that it is designed at. */
+export function aboutDevice({ device }: DeviceCase, found: Found): Finding {
+  const stop = device.part.kind === 'sterilizer' ? 'sterilizer' : 'skimmer'
+  return aboutStop(stop, found, { deviceId: device.id, chamberId: device.chamberId })
+}
+
+export const devicePath = ({ index }: DeviceCase) => ['sump', 'devices', index] as const
+
+/** Does it get the flow that its maker wants? */
+function outsideWindow(one: DeviceCase): Finding[] {
+  const { device, solved } = one
+  const { window } = device.part
+  const { flowM3PerS } = solved
+  if (!window || flowM3PerS === null || solved.window === 'within' || solved.window === null) {
+    return []
+  }
+  const below = solved.window === 'below'
+  return [
+    aboutDevice(one, {
+      code: 'outside-window',
+      severity: 'watch',
+      title: sentence(
+        below ? `${device.name} gets too little: {flow}` : `${device.name} gets too much: {flow}`,
+        { flow: ['flow', flowM3PerS] },
+      ),
+      reason: sentence(
+        device.lineId === null
+          ? 'Its maker wants {least} to {most}. It stands in a chamber where that much does not pass.'
+          : 'Its maker wants {least} to {most}. The valve of its line, or the balance of all, brings it there.',
+        { least: ['flow', window.leastM3PerS], most: ['flow', window.mostM3PerS] },
+      ),
+    }),
+  ]
+}
+
+/** Does it stand in its chamber, and beside what else stands there? */
+function noRoom(one: DeviceCase): Finding[] {
+  const { device, solved, solving } = one
+  const { room } = solved
+  if (!room) return []
+  const list: Finding[] = []
+  if (room.sticksOutM > 0) {
+    list.push(
+      aboutDevice(one, {
+        code: 'device-does-not-fit',
+        severity: 'stop',
+        title: sentence(`${device.name} does not stand in its chamber: {out} too far`, {
+          out: ['length', room.sticksOutM],
+        }),
+        reason: sentence(
+          'Its foot goes through a wall where it is drawn. Move it, turn it, move the wall or take a smaller one.',
+        ),
+      }),
+    )
+  }
+  const other = solving.design.sump.devices.find(({ id }) => id === room.collidesWith[0])
+  if (other) {
+    list.push(
+      aboutDevice(one, {
+        code: 'devices-collide',
+        severity: 'stop',
+        title: sentence(`${device.name} runs into ${other.name}`),
+        reason: sentence(
+          'Two things can’t stand in one place. Drag one of them clear in the room.',
+        ),
+      }),
+    )
+  }
+  if (room.sticksOutM === 0 && room.handM < device.part.handM) {
+    list.push(
+      aboutDevice(one, {
+        code: 'no-hand-room',
+        severity: 'watch',
+        title: sentence(`A hand does not get past ${device.name}: {gap}`, {
+          gap: ['length', room.handM],
+        }),
+        reason: sentence('It wants {hand} on one side to be reached and taken out.', {
+          hand: ['length', device.part.handM],
+        }),
+      }),
+    )
+  }
+  if (room.liftsOutM !== null && room.liftsOutM < 0) {
+    list.push(
+      aboutDevice(one, {
+        code: 'cannot-lift-out',
+        severity: 'watch',
+        title: sentence(`${device.name} can’t be lifted out: {short} too little`, {
+          short: ['length', -room.liftsOutM],
+        }),
+        reason: sentence(
+          'Raised over the sump’s rim it meets the cabinet’s top. Cleaning it means drawing the sump forward, or a cabinet that opens above.',
+        ),
+      }),
+    )
+  }
+  return list
+}

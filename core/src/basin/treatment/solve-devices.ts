@@ -1,0 +1,74 @@
+import { YEAR_S } from '../solve-pumps.ts'
+import type { BasinDesign } from '../design.ts'
+import type { Device } from '../devices.ts'
+import type { SolvedSump } from '../solved-gravity.ts'
+import type { SolvedLine, SolvedReturn } from '../solved.ts'
+import { roomOf } from './place.ts'
+import type { SolvedDevice } from './solved-treatment.ts'
+
+const KWH_J = 3.6e6
+
+/** The line a device is in; undefined: none. */
+export function lineOfDevice(
+  { lineId }: Device,
+  { lines }: Pick<SolvedReturn, 'lines'>,
+): SolvedLine | undefined {
+  return lineId === null ? undefined : lines.find((line) => line.lineId === lineId)
+}
+
+/** What passes a device in a line: at its place among the pieces where that is told, else at the line's end. */
+export function flowInLine({ pieces, flowM3PerS }: SolvedLine): number {
+  return pieces.find(({ kind }) => kind === 'device')?.flowM3PerS ?? flowM3PerS
+}
+
+/** Power goes with the cube of a pump's speed; what has one speed draws what its plate says. */
+export function devicePowerW({ part, speed }: Device): number {
+  return part.powerW * (part.control === 'controllable' ? speed ** 3 : 1)
+}
+
+/** What passes a chamber: over its walls, or what pumps draw from it where drains end in it too. */
+export function passesM3PerS(
+  { returnSide: placed }: BasinDesign,
+  sump: SolvedSump,
+  { pumps }: Pick<SolvedReturn, 'pumps'>,
+  chamberId: string | null,
+): number | null {
+  const chamber = sump.chambers.find((one) => one.chamberId === chamberId)
+  if (!chamber) return null
+  const drawn = placed.pumps.reduce((sum, pump, i) => {
+    const flow = pump.chamberId === chamberId ? pumps[i]!.flowM3PerS : 0
+    return sum + Math.max(0, flow)
+  }, 0)
+  return Math.max(chamber.throughM3PerS, drawn)
+}
+
+export function solveDevice(
+  design: BasinDesign,
+  device: Device,
+  returnSide: SolvedReturn,
+  sump: SolvedSump,
+): SolvedDevice {
+  const line = lineOfDevice(device, returnSide)
+  const flowM3PerS = line
+    ? flowInLine(line)
+    : passesM3PerS(design, sump, returnSide, device.chamberId)
+  const { window } = device.part
+  const powerW = devicePowerW(device)
+  const energyPerYearJ = powerW * YEAR_S
+  return {
+    deviceId: device.id,
+    flowM3PerS,
+    window:
+      window === null || flowM3PerS === null
+        ? null
+        : flowM3PerS < window.leastM3PerS
+          ? 'below'
+          : flowM3PerS > window.mostM3PerS
+            ? 'above'
+            : 'within',
+    powerW,
+    energyPerYearJ,
+    costPerYear: design.tariff ? (energyPerYearJ / KWH_J) * design.tariff.pricePerKWh : null,
+    room: roomOf(design, device),
+  }
+}

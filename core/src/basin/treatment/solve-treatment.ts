@@ -1,0 +1,38 @@
+import { gather } from '../../numeric/gather.ts'
+import type { BasinDesign } from '../design.ts'
+import type { SolvedOverflow, SolvedSump } from '../solved-gravity.ts'
+import type { SolvedReturn, SolvedTank } from '../solved.ts'
+import { solveDevice } from './solve-devices.ts'
+import { solveLoad } from './solve-load.ts'
+import { solveSkimmer } from './solve-skimmer.ts'
+import { solveSterilizer } from './solve-sterilizer.ts'
+import type { SolvedTreatment } from './solved-treatment.ts'
+
+/** What treatment is matched to: the loop as it was solved. */
+export interface SolvedWay {
+  readonly tanks: readonly SolvedTank[]
+  readonly overflows: readonly SolvedOverflow[]
+  readonly sump: SolvedSump
+  readonly returnSide: SolvedReturn
+}
+
+/** Every device against the loop it stands in. `design` has its water where it runs. */
+export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreatment {
+  const { devices } = design.sump
+  const { returnSide, sump } = way
+  const load = solveLoad(design, way.tanks, way.overflows, sump)
+  return {
+    load,
+    devices: devices.map((device) => solveDevice(design, device, returnSide, sump)),
+    skimmers: gather(devices, (device) =>
+      device.part.skimmer
+        ? [solveSkimmer(design, device, device.part.skimmer, { load, sump })]
+        : [],
+    ),
+    sterilizers: gather(devices, (device) =>
+      device.part.sterilizer
+        ? [solveSterilizer(design, device, device.part.sterilizer, { load, returnSide })]
+        : [],
+    ),
+  }
+}

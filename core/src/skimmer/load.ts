@@ -1,0 +1,48 @@
+/** How a food comes. */
+export type FeedForm = 'cube' | 'dry' | 'sheet'
+
+/** A food as the keeper gives it. */
+export interface Feed {
+  readonly id: string
+  readonly name: string
+  readonly form: FeedForm
+  /** Cubes, pinches or sheets a day. */
+  readonly perDay: number
+  /** Of one of them, as it is given. */
+  readonly massKg: number
+}
+
+/** What a maker's rating is printed for, and what a system comes to. */
+export type LoadClass = 'light' | 'medium' | 'heavy'
+
+export const LOAD_CLASSES = ['light', 'medium', 'heavy'] as const satisfies readonly LoadClass[]
+
+/** Share of a food that is no water (choice: frozen food is four fifths water, flakes and seaweed dry to the touch). */
+const DRY_SHARE: Readonly<Record<FeedForm, number>> = { cube: 0.2, dry: 0.92, sheet: 0.9 }
+
+/** Dry food a day in a cubic metre from which a system counts as medium and as heavy, kg (choice). */
+export const MEDIUM_FROM_KG_PER_M3 = 0.005
+export const HEAVY_FROM_KG_PER_M3 = 0.012
+
+/** Dry food in a day, kg. */
+export function dryFeedKgPerDay(feeds: readonly Feed[]): number {
+  return feeds.reduce((sum, { form, perDay, massKg }) => sum + perDay * massKg * DRY_SHARE[form], 0)
+}
+
+/** Dry food that is left to the skimmer in a day and a cubic metre; null without water. */
+export function feedLoadKgPerM3(
+  dryKgPerDay: number,
+  otherShare: number,
+  netVolumeM3: number,
+): number | null {
+  return netVolumeM3 > 0 ? (dryKgPerDay * (1 - otherShare)) / netVolumeM3 : null
+}
+
+export function loadClassOf(loadKgPerM3: number): LoadClass {
+  if (loadKgPerM3 >= HEAVY_FROM_KG_PER_M3) return 'heavy'
+  return loadKgPerM3 >= MEDIUM_FROM_KG_PER_M3 ? 'medium' : 'light'
+}
+
+export function heavier(a: LoadClass, b: LoadClass): LoadClass {
+  return LOAD_CLASSES.indexOf(a) >= LOAD_CLASSES.indexOf(b) ? a : b
+}

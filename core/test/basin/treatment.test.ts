@@ -1,0 +1,224 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  allDrills,
+  applyEdits,
+  QUOTED_TARGETS,
+  runDrill,
+  settle,
+  solveBasin,
+  TREATMENT_FIGURES,
+  treatmentWorkingOf,
+  verdictOf,
+  type BasinDesign,
+  type Device,
+  type Finding,
+} from '../../src/index.ts'
+import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
+import { aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
+
+const LOOP = aLoop()
+const at = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
+const CHAMBER = LOOP.sump.chambers[at]!.id
+const FROM_M = LOOP.sump.walls[at - 1]!.atM + LOOP.sump.walls[at - 1]!.thicknessM
+/** Well inside the skimmer's chamber. */
+const INSIDE = { chamberId: CHAMBER, xM: FROM_M + 0.02, yM: 0.1 }
+const CABINET = { xM: -0.2, yM: 0, lengthM: 1.4, widthM: 0.6, topM: 0.75, doors: [] }
+
+const codes = (findings: readonly Finding[], stop: string) =>
+  findings.filter((one) => one.stop === stop).map(({ code }) => code)
+const solvedWith = (...devices: Device[]) => solveBasin(withDevices(LOOP, ...devices))
+const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
+  applyEdits(design, [{ op: 'set', path, to }])
+const named = (findings: readonly Finding[], code: string) => {
+  const found = findings.find((one) => one.code === code)
+  if (!found) throw new Error(`no ${code}, only ${findings.map((one) => one.code).join(', ')}`)
+  return found
+}
+
+describe('a skimmer in its chamber', () => {
+  test('is matched to the flow there and the water there is', () => {
+    const { treatment, sump } = solvedWith(aSkimmer({}, INSIDE))
+    const [skimmer] = treatment.skimmers
+    const through = sump.chambers[at]!.throughM3PerS
+    expect(skimmer!.shareOfThroughflow).toBeCloseTo((400 * L_PER_H) / through, 9)
+    expect(skimmer!.systemVolumesPerH).toBeCloseTo(0.4 / treatment.load.systemVolumeM3, 9)
+    expect(skimmer!.depth!.depthM).toBeCloseTo(sump.chambers[at]!.depthM!, 12)
+  })
+  test('takes its room of the water', () => {
+    const bare = solveBasin(LOOP).sump.chambers[at]!
+    const filled = solvedWith(aSkimmer({}, INSIDE)).sump.chambers[at]!
+    expect(bare.areaM2! - filled.areaM2!).toBeCloseTo(0.008, 12)
+  })
+  test('beside the sump takes none', () => {
+    const bare = solveBasin(LOOP).sump.chambers[at]!
+    const outside = solvedWith(aSkimmer({ form: 'external', wantsDepth: null }, INSIDE))
+    expect(outside.sump.chambers[at]!.areaM2).toBe(bare.areaM2)
+    expect(outside.treatment.devices[0]!.room).toBeNull()
+  })
+  test('gives its water back in a power cut', () => {
+    const outage = (givesBackM3: number) =>
+      solvedWith(aSkimmer({ givesBackM3 }, INSIDE)).sump.outage!
+    const more = outage(0.004).drainBack.totalM3 - outage(0).drainBack.totalM3
+    expect(more).toBeCloseTo(0.004, 12)
+    expect(outage(0.004).marginM).toBeLessThan(outage(0).marginM)
+  })
+  test('that stands too deep gets a stand that mends it, and a wall', () => {
+    const solved = solvedWith(aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE))
+    const { fixes } = named(solved.findings, 'skimmer-depth')
+    expect(fixes.length).toBeGreaterThan(0)
+    for (const { edits } of fixes) {
+      const device = aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE)
+      const after = solveBasin(applyEdits(withDevices(LOOP, device), edits))
+      expect(after.treatment.skimmers[0]!.depth!.says).toBe('right')
+    }
+  })
+  test('is judged by the school in force, the other one said beside it', () => {
+    const design = withDevices(LOOP, aSkimmer({}, INSIDE))
+    const match = solveBasin(set(design, ['treatment', 'school'], 'match'))
+    const over = solveBasin(
+      applyEdits(design, [
+        { op: 'set', path: ['treatment', 'school'], to: 'oversize' },
+        { op: 'set', path: ['treatment', 'factor'], to: 4 },
+      ]),
+    )
+    expect(codes(match.findings, 'skimmer')).toContain('skimmer-fits')
+    expect(codes(over.findings, 'skimmer')).toContain('skimmer-too-small')
+    expect(named(over.findings, 'skimmer-too-small').reason.text).toMatch(
+      /other school says it fits/,
+    )
+  })
+  test('at a heavier load is rated for less', () => {
+    const design = withDevices(LOOP, aSkimmer({}, INSIDE))
+    const feeds = [{ id: 'd', name: 'Dry', form: 'dry', perDay: 10, massKg: 0.002 }]
+    const fed = solveBasin(set(design, ['treatment', 'feeds'], feeds)).treatment
+    expect(fed.load.loadClass).toBe('heavy')
+    expect(fed.skimmers[0]!.inForce.ratedM3).toBe(0.3)
+  })
+})
+
+describe('room round a device', () => {
+  const cabineted = (device: Device, topM: number) =>
+    solveBasin(set(withDevices(LOOP, device), ['sump', 'cabinet'], { ...CABINET, topM }))
+  test('a cup that meets the cabinet is a stop', () => {
+    const tall = aSkimmer({}, INSIDE)
+    expect(codes(cabineted(tall, 0.45).findings, 'skimmer')).toContain('cup-stays-on')
+    expect(codes(cabineted(tall, 0.95).findings, 'skimmer')).not.toContain('cup-stays-on')
+    const { aboveCupM } = cabineted(tall, 0.95).treatment.skimmers[0]!
+    expect(aboveCupM).toBeCloseTo(0.95 - (0.02 + 0.4) - 0.08, 12)
+  })
+  test('a device that the cabinet keeps in the sump is told', () => {
+    expect(codes(cabineted(aSkimmer({}, INSIDE), 0.6).findings, 'skimmer')).toContain(
+      'cannot-lift-out',
+    )
+  })
+  test('two in one place run into each other, and neither does once turned clear', () => {
+    const other = aDevice({ ...INSIDE, id: 'other', name: 'Other' })
+    const met = solvedWith(aSkimmer({}, INSIDE), other)
+    expect(met.treatment.devices[0]!.room!.collidesWith).toEqual(['other'])
+    const clear = solvedWith(aSkimmer({}, INSIDE), { ...other, yM: 0.25 })
+    expect(clear.treatment.devices[0]!.room!.collidesWith).toEqual([])
+  })
+  test('through a wall is a stop', () => {
+    const solved = solvedWith(aSkimmer({}, { ...INSIDE, xM: FROM_M - 0.03 }))
+    expect(solved.treatment.devices[0]!.room!.sticksOutM).toBeCloseTo(0.03, 9)
+    expect(codes(solved.findings, 'skimmer')).toContain('device-does-not-fit')
+  })
+  test('a device outside its window is told with the window', () => {
+    const window = { leastM3PerS: 1e-6, mostM3PerS: 2e-6 }
+    const solved = solvedWith(aDevice({ ...INSIDE, made: { window } }))
+    expect(solved.treatment.devices[0]!.window).toBe('above')
+    expect(codes(solved.findings, 'skimmer')).toContain('outside-window')
+  })
+})
+
+describe('a sterilizer in a line', () => {
+  const lit = (more: Parameters<typeof aSterilizer>[0] = {}, targetId = 'green-water') =>
+    applyEdits(withDevices(LOOP, aSterilizer({ lineId: 'main', ...more })), [
+      { op: 'set', path: ['treatment', 'targets'], to: QUOTED_TARGETS },
+      { op: 'set', path: ['treatment', 'targetId'], to: targetId },
+    ])
+  test('gets its flow from the network, and its dose from that', () => {
+    const { treatment, returnSide } = solveBasin(lit())
+    const [one] = treatment.sterilizers
+    expect(one!.flowM3PerS).toBe(returnSide.flowM3PerS)
+    const flowLPerH = returnSide.flowM3PerS / L_PER_H
+    expect(one!.doseJPerM2).toBeCloseTo(((450 * 1500) / flowLPerH) * 0.95, 6)
+    expect(one!.doseBandJPerM2).toBeGreaterThan(0)
+  })
+  test('that is short of its target is set for it by a fix that brings it there', () => {
+    const design = lit({}, 'cryptocaryon')
+    const solved = solveBasin(design)
+    const { fixes } = named(solved.findings, 'dose-short')
+    expect(fixes.length).toBeGreaterThan(0)
+    const after = solveBasin(applyEdits(design, fixes[0]!.edits))
+    expect(after.treatment.sterilizers[0]!.doseJPerM2! / 2800).toBeGreaterThan(0.95)
+  })
+  test('without a line is a stop, and has no dose', () => {
+    const solved = solveBasin(lit({ lineId: null }))
+    expect(solved.treatment.sterilizers[0]!.doseJPerM2).toBeNull()
+    expect(solved.treatment.sterilizers[0]!.targets[0]!.halfLifeS).toBeNull()
+    expect(codes(solved.findings, 'sterilizer')).toContain('lamp-without-flow')
+  })
+  test('past its hours is told', () => {
+    const old = { ...aSterilizer().lamp!, burnedS: 9500 * 3600 }
+    expect(codes(solveBasin(lit({ lamp: old })).findings, 'sterilizer')).toContain('lamp-old')
+  })
+  test('says which chambers its water skips', () => {
+    const back = set(lit(), ['returnSide', 'lines', 0, 'end'], {
+      at: 'chamber',
+      id: LOOP.sump.chambers[0]!.id,
+      place: null,
+      breakDepthM: null,
+    })
+    const [one] = solveBasin(back).treatment.sterilizers
+    expect(one!.fromChamberId).toBe(LOOP.sump.chambers.at(-1)!.id)
+    expect(one!.skips).toEqual(LOOP.sump.chambers.slice(1, -1).map(({ id }) => id))
+  })
+})
+
+test('every figure of skimmer and sterilizer opens, with its answer in it', () => {
+  const design = applyEdits(
+    withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' })),
+    [
+      { op: 'set', path: ['treatment', 'targets'], to: QUOTED_TARGETS },
+      { op: 'set', path: ['treatment', 'targetId'], to: 'bacteria' },
+    ],
+  )
+  const solved = solveBasin(design)
+  for (const figure of TREATMENT_FIGURES) {
+    const deviceId = ['dose', 'removal'].includes(figure) ? 'sterilizer' : 'skimmer'
+    const working = treatmentWorkingOf(figure, design, solved, { deviceId })
+    if (!working) throw new Error(`${figure} does not open`)
+    expect(Number.isFinite(working.answer.si)).toBe(true)
+    for (const { value } of working.terms) expect(Number.isFinite(value.si)).toBe(true)
+  }
+  expect(treatmentWorkingOf('dose', design, solved, { deviceId: 'skimmer' })).toBeNull()
+})
+
+describe('a skimmer that stops', () => {
+  const drilled = (runLimitS: number | null) =>
+    applyEdits(withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE)), [
+      { op: 'set', path: ['sump', 'topOff'], to: { flowM3PerS: 1e-5, canM3: 0.02, runLimitS } },
+    ])
+  test('raises the return chamber by what falls back, and it settles again after', () => {
+    const design = withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE))
+    const settled = settle(design)
+    const drill = allDrills(settled).find(({ id }) => id === 'skimmer-off')!
+    const run = runDrill(settled, drill)
+    expect(run.unaccounted).toBeLessThan(1e-9)
+    const { id } = settled.design.sump.chambers[settled.returnIndex]!
+    const there = verdictOf(run).vessels.find(({ vesselId }) => vesselId === id)!
+    const before = settled.chambers[settled.returnIndex]!.levelM
+    expect(there.highestM).toBeGreaterThan(before + 0.004)
+  })
+  test('is no drill where none gives water back', () => {
+    const settled = settle(withDevices(LOOP, aSkimmer({ givesBackM3: 0 }, INSIDE)))
+    expect(allDrills(settled).map(({ id }) => id)).not.toContain('skimmer-off')
+  })
+  test('sends the top-off past its limit where that is short', () => {
+    expect(codes(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')
+    expect(codes(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
+    expect(solveBasin(drilled(null)).treatment.skimmers[0]!.topOffRunsS).toBeCloseTo(200, 9)
+  })
+})
