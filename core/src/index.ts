@@ -252,3 +252,6 @@ export {
   type AboutTreatment,
   type TreatmentFigure,
 } from './basin/working/treatment.ts'
+export { skimmerCandidates, swapped, type SkimmerCandidate } from './basin/treatment/candidates.ts'
+export { removalCurve, type RemovalPoint } from './basin/treatment/removal-curve.ts'
+export { takeOutOf, type TakeOut, type WayOut } from './basin/treatment/take-out.ts'

@@ -28,6 +28,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/basins/:id/room',
+      name: 'room',
+      component: () => import('./room/RoomView.vue'),
+      props: true,
+    },
+    {
       path: '/basins/:id/size',
       name: 'size',
       component: () => import('./size/SizeView.vue'),

@@ -60,7 +60,7 @@ export type PartSpec =
   | { readonly kind: 'valve'; readonly spec: ValveSpec }
   | { readonly kind: 'nozzle'; readonly spec: NozzleSpec }
   | { readonly kind: 'bulkhead'; readonly spec: BulkheadSpec }
-  | { readonly kind: DeviceKind; readonly spec: DevicePart }
+  | { [K in DeviceKind]: { readonly kind: K; readonly spec: DevicePart } }[DeviceKind]
 
 /** A part as it is sent to be kept; its spec is checked by its kind. */
 export class SavePart {

@@ -58,6 +58,8 @@ export interface SkimmerFigures {
 }
 
 const HOUR_S = 3600
+/** Less than this is rounding, m³/s or m³. */
+const NO_FLOW = 1e-9
 
 /** At a share of full speed: water and air go with its pump's speed. */
 export function skimmerFigures(
@@ -67,7 +69,7 @@ export function skimmerFigures(
 ): SkimmerFigures {
   const flowM3PerS = spec.flowM3PerS * speed
   const airM3PerS = spec.airM3PerS * speed
-  const over = (bottom: number, top: number) => (bottom > 0 ? top / bottom : null)
+  const over = (bottom: number, top: number) => (bottom > NO_FLOW ? top / bottom : null)
   return {
     flowM3PerS,
     airM3PerS,

@@ -2,10 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import {
   allDrills,
   applyEdits,
+  asItRuns,
   QUOTED_TARGETS,
+  removalCurve,
   runDrill,
   settle,
+  skimmerCandidates,
   solveBasin,
+  takeOutOf,
   TREATMENT_FIGURES,
   treatmentWorkingOf,
   verdictOf,
@@ -221,4 +225,68 @@ describe('a skimmer that stops', () => {
     expect(codes(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
     expect(solveBasin(drilled(null)).treatment.skimmers[0]!.topOffRunsS).toBeCloseTo(200, 9)
   })
+})
+
+describe('taking the sump out', () => {
+  const door = (id: string, fromM: number, toM: number) =>
+    ({ id, face: 'front', fromM, toM, bottomM: 0, topM: 0.6 }) as const
+  const through = (doors: readonly object[], ...devices: Device[]) =>
+    takeOutOf(
+      set(withDevices(LOOP, ...devices), ['sump', 'cabinet'], { ...CABINET, topM: 1, doors }),
+    )!
+  test('goes through a door that is wide enough', () => {
+    const { way } = through([door('a', 0, 1.2)])
+    expect(way).toMatchObject({ doorIds: ['a'], passes: true })
+    expect(way!.needsM).toBeCloseTo(1.1 + 2 * 0.008, 12)
+  })
+  test('wants the brace out where only both doors together are', () => {
+    const two = [door('a', 0, 0.58), door('b', 0.64, 1.25)]
+    expect(through(two).way!.doorIds).toEqual(['a', 'b'])
+  })
+  test('has no way where even that is too little', () => {
+    expect(through([door('a', 0, 0.4), door('b', 0.5, 0.9)]).way).toBeNull()
+  })
+  test('wants out first what is taller than the door, or stands before it', () => {
+    const tall = aSkimmer({}, { ...INSIDE, made: { heightM: 0.62 } })
+    const before = aDevice({ id: 'before', xM: 0.2, yM: -0.2 })
+    const beside = aDevice({ id: 'beside', xM: 1.5, yM: 0 })
+    expect(through([door('a', 0, 1.2)], tall, before, beside).firstOut).toEqual([
+      'skimmer',
+      'before',
+    ])
+  })
+})
+
+describe('other skimmers in its place', () => {
+  const design = withDevices(LOOP, aSkimmer({}, INSIDE))
+  const solved = solveBasin(design)
+  const small = aSkimmer({}, { made: { id: 'small', sectionM2: 0.004, powerW: 6, lengthM: 0.08 } })
+  const wide = aSkimmer({}, { made: { id: 'wide', lengthM: 1 } })
+  const found = skimmerCandidates(asItRuns(design, solved), solved, 'skimmer', [
+    small.part,
+    wide.part,
+    aDevice().part,
+  ])
+  test('say what they free, and whether they stand', () => {
+    expect(found.map(({ part }) => part.id)).toEqual(['small', 'wide'])
+    expect(found[0]).toMatchObject({ fits: true, savesW: 4 })
+    expect(found[0]!.freesM2).toBeCloseTo(0.004, 12)
+    expect(found[1]!.fits).toBe(false)
+  })
+  test('stand on what brings the water to the middle of what they want', () => {
+    const { depth } = found[0]!.skimmer
+    expect(depth!.depthM).toBeCloseTo(Math.min(0.16, depth!.depthM + found[0]!.standM), 3)
+  })
+})
+
+test('removal rises with flow, dose falls, and both meet the tank’s own figures', () => {
+  const [target] = QUOTED_TARGETS
+  const range = { fromM3PerS: 1e-5, toM3PerS: 1e-3, points: 21 }
+  const curve = removalCurve(target!, 0.19, 0.5, range)
+  expect(curve).toHaveLength(21)
+  expect(curve[20]!.flowM3PerS).toBeCloseTo(1e-3, 12)
+  for (let i = 1; i < curve.length; i++) {
+    expect(curve[i]!.doseJPerM2).toBeLessThan(curve[i - 1]!.doseJPerM2)
+    expect(curve[i]!.removalPerS).toBeGreaterThanOrEqual(curve[i - 1]!.removalPerS)
+  }
 })

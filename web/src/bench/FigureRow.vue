@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import {
+  TREATMENT_FIGURES,
+  treatmentWorkingOf,
   WAY_FIGURES,
   wayWorkingOf,
   workingOf,
   type FigureName,
+  type TreatmentFigure,
   type Measured,
   type WayFigure,
 } from '@yew-basin/core'
@@ -13,6 +16,7 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import WorkingPanel from './WorkingPanel.vue'
 
+type AnyFigure = FigureName | WayFigure | TreatmentFigure
 const {
   figure,
   label,
@@ -22,8 +26,9 @@ const {
   tankId = null,
   drainId = null,
   chamberId = null,
+  deviceId = null,
 } = defineProps<{
-  figure: FigureName | WayFigure
+  figure: AnyFigure
   label: string
   value: Measured
   band?: number | null
@@ -33,6 +38,7 @@ const {
   tankId?: string | null
   drainId?: string | null
   chamberId?: string | null
+  deviceId?: string | null
 }>()
 
 const store = useDesign()
@@ -41,11 +47,14 @@ const open = ref(false)
 const id = useId()
 const shownValue = computed(() => units.shown(value))
 const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
-const ofWay = (name: FigureName | WayFigure): name is WayFigure =>
+const ofWay = (name: AnyFigure): name is WayFigure =>
   (WAY_FIGURES as readonly string[]).includes(name)
+const ofTreatment = (name: AnyFigure): name is TreatmentFigure =>
+  (TREATMENT_FIGURES as readonly string[]).includes(name)
 const working = computed(() => {
   const { shown: design, solved } = store
   if (!open.value || !design || !solved) return null
+  if (ofTreatment(figure)) return treatmentWorkingOf(figure, design, solved, { deviceId })
   return ofWay(figure)
     ? wayWorkingOf(figure, design, solved, { tankId, drainId, chamberId })
     : workingOf(figure, design, solved, { lineId: store.line?.id, tankId })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BulkheadSpec, FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { PipeSize, PumpPart } from '@yew-basin/core'
+import type { DevicePart, PipeSize, PumpPart } from '@yew-basin/core'
 import { ref, shallowRef } from 'vue'
 import { Refused } from '../api/client.ts'
 import QuantityField from '../bench/QuantityField.vue'
@@ -9,9 +9,10 @@ import TextField from '../bench/TextField.vue'
 import PipeSizePicker from '../run/PipeSizePicker.vue'
 import { VALVE_FORMS } from '../run/piece-words.ts'
 import { useNotices } from '../shell/notices.ts'
-import type { Draft } from './part-words.ts'
+import { isDevice, type Draft } from './part-words.ts'
 import { useParts } from './parts-store.ts'
 import PumpEditor from './PumpEditor.vue'
+import DeviceEditor from './DeviceEditor.vue'
 
 /** One part of the keeper's own while it is being changed. */
 const { draft } = defineProps<{ draft: Draft }>()
@@ -30,7 +31,8 @@ async function keep() {
   busy.value = true
   faults.value = []
   try {
-    const sent = draft.kind === 'pump' ? { ...spec.value, id: 'own', name: name.value } : spec.value
+    const named = draft.kind === 'pump' || isDevice(draft.kind)
+    const sent = named ? { ...spec.value, id: 'own', name: name.value } : spec.value
     await store.keep(draft.id, draft.kind, name.value, sent)
     notices.tell(`${name.value} is among your parts.`)
     emit('done')
@@ -51,6 +53,11 @@ async function keep() {
     <PumpEditor
       v-if="draft.kind === 'pump'"
       :model-value="spec as PumpPart"
+      @update:model-value="spec = $event"
+    />
+    <DeviceEditor
+      v-else-if="isDevice(draft.kind)"
+      :model-value="spec as DevicePart"
       @update:model-value="spec = $event"
     />
     <PipeSizePicker

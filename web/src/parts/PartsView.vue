@@ -74,6 +74,21 @@ function figures(part: PartAnswer): string {
       return `mouth ${units.text('length', part.spec.boreM)}`
     case 'bulkhead':
       return `bore ${units.text('length', part.spec.boreM)}, drill ${units.text('length', part.spec.holeM)}, flange ${units.text('length', part.spec.flangeM)}`
+    case 'skimmer':
+      return `${units.text('flow', part.spec.skimmer!.flowM3PerS)}, for ${units.text('volume', part.spec.skimmer!.ratedM3.medium)} at a medium load, ${units.text('power', part.spec.powerW)}`
+    case 'sterilizer': {
+      const { by, ratedDoseJPerM2, ratedFlowM3PerS, uvcPowerW } = part.spec.sterilizer!
+      return by === 'maker'
+        ? `${units.text('dose', ratedDoseJPerM2)} at ${units.text('flow', ratedFlowM3PerS)}, ${units.text('power', part.spec.powerW)}`
+        : `${units.text('power', uvcPowerW)} of ultraviolet C, ${units.text('power', part.spec.powerW)}`
+    }
+    default: {
+      const { window, powerW } = part.spec
+      const flows = window
+        ? `, ${units.text('flow', window.leastM3PerS)} to ${units.text('flow', window.mostM3PerS)}`
+        : ''
+      return `${units.text('power', powerW)}${flows}`
+    }
   }
 }
 </script>

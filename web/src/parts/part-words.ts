@@ -1,5 +1,13 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
-import { QUANTITIES, toSi, type PumpPart } from '@yew-basin/core'
+import {
+  QUANTITIES,
+  toSi,
+  type DeviceKind,
+  type DevicePart,
+  type PumpPart,
+  type SkimmerSpec,
+  type SterilizerSpec,
+} from '@yew-basin/core'
 
 export const KINDS: readonly {
   readonly kind: PartKind
@@ -13,7 +21,25 @@ export const KINDS: readonly {
   { kind: 'valve', label: 'Valves', one: 'valve' },
   { kind: 'nozzle', label: 'Nozzles', one: 'nozzle' },
   { kind: 'bulkhead', label: 'Bulkheads', one: 'bulkhead' },
+  { kind: 'skimmer', label: 'Skimmers', one: 'skimmer' },
+  { kind: 'sterilizer', label: 'Sterilizers', one: 'sterilizer' },
+  { kind: 'heater', label: 'Heaters', one: 'heater' },
+  { kind: 'chiller', label: 'Chillers', one: 'chiller' },
+  { kind: 'reactor', label: 'Reactors', one: 'reactor' },
+  { kind: 'scrubber', label: 'Scrubbers', one: 'scrubber' },
 ]
+
+const DEVICES: ReadonlySet<PartKind> = new Set<DeviceKind>([
+  'skimmer',
+  'sterilizer',
+  'heater',
+  'chiller',
+  'reactor',
+  'scrubber',
+])
+
+/** Is it equipment, not plumbing? */
+export const isDevice = (kind: PartKind): kind is DeviceKind => DEVICES.has(kind)
 
 /** A flow as a box prints it. */
 export const litresAnHour = (shown: number) => toSi(QUANTITIES.flow.shown.metric, shown)
@@ -39,6 +65,54 @@ const NEW_PUMP: PumpPart = {
   priceClass: null,
 }
 
+/** A box of a hand's size, with what its kind needs. */
+function newDevice(kind: DeviceKind): DevicePart {
+  return {
+    id: 'own',
+    name: 'My device',
+    kind,
+    lengthM: 0.2,
+    widthM: 0.18,
+    heightM: 0.45,
+    sectionM2: 0.015,
+    handM: 0.04,
+    control: 'fixed-speed',
+    powerW: 15,
+    noise: 'heard-near',
+    priceClass: 3,
+    window: null,
+    skimmer: kind === 'skimmer' ? NEW_SKIMMER : null,
+    sterilizer: kind === 'sterilizer' ? NEW_STERILIZER : null,
+  }
+}
+
+const NEW_SKIMMER: SkimmerSpec = {
+  form: 'internal',
+  ratedM3: { light: 0.6, medium: 0.45, heavy: 0.3 },
+  flowM3PerS: litresAnHour(600),
+  airM3PerS: litresAnHour(300),
+  bodyM3: 0.0035,
+  neckBoreM: 0.08,
+  wantsDepth: { leastM: 0.18, mostM: 0.22 },
+  givesBackM3: 0.0006,
+  cupLiftM: 0.08,
+}
+
+const NEW_STERILIZER: SterilizerSpec = {
+  by: 'maker',
+  ratedDoseJPerM2: 300,
+  ratedFlowM3PerS: litresAnHour(1000),
+  uvcPowerW: 8,
+  arcLengthM: 0.3,
+  sleeveDiameterM: 0.025,
+  chamberBoreM: 0.068,
+  transmittancePerCm: 0.95,
+  mixingFactor: 0.7,
+  ratedHoursS: 9000 * 3600,
+  pullOutM: 0.45,
+  portBoreM: 0.02,
+}
+
 /** What a new part of a kind starts from. */
 export function newSpec(kind: PartKind): object {
   switch (kind) {
@@ -56,6 +130,8 @@ export function newSpec(kind: PartKind): object {
       return { boreM: 0.02 }
     case 'bulkhead':
       return { boreM: 0.027, holeM: 0.044, flangeM: 0.064 }
+    default:
+      return newDevice(kind)
   }
 }
 

@@ -105,11 +105,33 @@ export const DEVICE_LOSSES = [
   { value: 'table', label: 'a printed table' },
 ] as const
 
+/** Of a device whose maker prints no loss: two wide bends and a body (choice). */
+const DEVICE_K = 6
+
 /** A part of the library or of the keeper's own as a piece with its figures; a pump is none. */
 export function pieceOfPart(part: PartAnswer): NewPiece | null {
   switch (part.kind) {
     case 'pump':
+    case 'skimmer':
+    case 'heater':
       return null
+    case 'sterilizer':
+    case 'chiller':
+    case 'reactor':
+    case 'scrubber':
+      return {
+        label: part.name,
+        make: (id) => ({
+          id,
+          kind: 'device',
+          use: part.kind,
+          name: part.name,
+          by: 'k',
+          k: DEVICE_K,
+          kvM3PerH: 5,
+          table: [],
+        }),
+      }
     case 'pipe':
     case 'hose':
       return {

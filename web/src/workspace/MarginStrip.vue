@@ -98,6 +98,47 @@ const worstDrill = computed((): Cell[] => {
   ]
 })
 
+/** How the first skimmer is rated for the water, by the school in force. */
+function skimmerCells({ treatment: { skimmers } }: SolvedBasin, stateOf: StateOf): Cell[] {
+  const ratio = skimmers[0]?.inForce.ratio ?? null
+  if (ratio === null) return []
+  return [
+    {
+      id: 'skimmer',
+      label: 'Skimmer rated',
+      value: { quantity: 'share', si: ratio },
+      after: 'of what is wanted',
+      stop: 'skimmer',
+      state: stateOf('cup-stays-on', 'skimmer-too-small', 'skimmer-too-large', 'skimmer-depth'),
+    },
+  ]
+}
+
+/** What the water gets from the first lamp. */
+function doseCells({ treatment: { sterilizers } }: SolvedBasin, stateOf: StateOf): Cell[] {
+  const [first] = sterilizers
+  if (!first || first.doseJPerM2 === null) return []
+  const value = { quantity: 'dose', si: first.doseJPerM2 } as const
+  return [
+    {
+      id: 'dose',
+      label: 'Dose',
+      value,
+      after: `± ${units.band(value, first.doseBandJPerM2 ?? 0)}`,
+      stop: 'sterilizer',
+      state: stateOf('lamp-without-flow', 'dose-short', 'lamp-old'),
+    },
+  ]
+}
+
+/** As many columns as there are cells, where the screen has the room. */
+const COLUMNS: Readonly<Record<number, string>> = {
+  6: 'grid-cols-3 lg:grid-cols-6',
+  7: 'grid-cols-4 lg:grid-cols-7',
+  8: 'grid-cols-4 lg:grid-cols-8',
+  9: 'grid-cols-5 lg:grid-cols-9',
+}
+
 const cells = computed((): Cell[] => {
   const solved = store.solved
   if (!solved) return []
@@ -149,17 +190,15 @@ const cells = computed((): Cell[] => {
     },
     drainCell(solved, stateOf),
     outageCell(solved, stateOf),
+    ...skimmerCells(solved, stateOf),
+    ...doseCells(solved, stateOf),
     ...worstDrill.value,
   ]
 })
 </script>
 
 <template>
-  <nav
-    aria-label="Margins"
-    class="grid grid-cols-4 bg-[#23483c] text-[#f7f5ef]"
-    :class="cells.length > 6 ? 'lg:grid-cols-7' : 'grid-cols-3 lg:grid-cols-6'"
-  >
+  <nav aria-label="Margins" class="grid bg-[#23483c] text-[#f7f5ef]" :class="COLUMNS[cells.length]">
     <RouterLink
       v-for="cell in cells"
       :key="cell.id"

@@ -31,6 +31,21 @@ function sumpFigure({ sump: { outage } }: SolvedBasin): string {
   return outage.spills ? 'spills in a power cut' : `${length(outage.marginM)} left, power cut`
 }
 
+const SKIMMER_SAYS = { small: 'too small', fits: 'suits the water', large: 'too large' }
+
+function skimmerFigure({ treatment: { skimmers, devices } }: SolvedBasin): string {
+  const [first] = skimmers
+  if (first) return SKIMMER_SAYS[first.inForce.says]
+  return devices.length > 0 ? 'no skimmer' : 'none told yet'
+}
+
+function sterilizerFigure({ treatment: { sterilizers } }: SolvedBasin): string {
+  const [first] = sterilizers
+  if (!first) return 'none told yet'
+  if (first.doseJPerM2 === null) return 'no water passes it'
+  return `${units.text('dose', first.doseJPerM2)} at ${units.text('flow', first.flowM3PerS)}`
+}
+
 /** On a phone the path is wider than the screen: the open stop is brought into it. */
 const list = useTemplateRef<HTMLElement>('list')
 watch(
@@ -66,6 +81,18 @@ const stops = computed(() => {
       name: 'Return',
       figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', leadOf(solved).pump.headM)}`,
       state: store.states.return,
+    },
+    {
+      id: 'skimmer',
+      name: 'Skimmer and devices',
+      figure: skimmerFigure(solved),
+      state: store.states.skimmer,
+    },
+    {
+      id: 'sterilizer',
+      name: 'Sterilizer',
+      figure: sterilizerFigure(solved),
+      state: store.states.sterilizer,
     },
   ]
 })

@@ -24,6 +24,8 @@ const BENCHES = {
   drains: defineAsyncComponent(() => import('../drains/DrainsBench.vue')),
   sump: defineAsyncComponent(() => import('../sump/SumpBench.vue')),
   return: ReturnBench,
+  skimmer: defineAsyncComponent(() => import('../treatment/SkimmerBench.vue')),
+  sterilizer: defineAsyncComponent(() => import('../treatment/SterilizerBench.vue')),
 }
 const bench = computed(() => BENCHES[stop as StopName])
 

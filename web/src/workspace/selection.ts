@@ -9,6 +9,8 @@ export function useSelection(
   const lineId = ref<string | null>(null)
   const tankId = ref<string | null>(null)
   const selectedPieceId = ref<string | null>(null)
+  /** The device the bench is about; without a choice the first of its kind. */
+  const deviceId = ref<string | null>(null)
   /** The basin whose next view goes on with what is open here. */
   const goesOn = ref<string | null>(null)
 
@@ -42,12 +44,14 @@ export function useSelection(
     lineId.value = null
     tankId.value = null
     selectedPieceId.value = null
+    deviceId.value = null
   }
 
   return {
     clear,
     goesOn,
     selectedPieceId,
+    deviceId,
     lineId,
     lineIndex,
     line,

@@ -73,6 +73,9 @@ function outsideWindow(one: DeviceCase): Finding[] {
   ]
 }
 
+/** What comes out upright; a rod is tilted. */
+const LIFTED: ReadonlySet<string> = new Set(['skimmer', 'reactor'])
+
 /** Does it stand in its chamber, and beside what else stands there? */
 function noRoom(one: DeviceCase): Finding[] {
   const { device, solved, solving } = one
@@ -120,7 +123,7 @@ function noRoom(one: DeviceCase): Finding[] {
       }),
     )
   }
-  if (room.liftsOutM !== null && room.liftsOutM < 0) {
+  if (LIFTED.has(device.part.kind) && room.liftsOutM !== null && room.liftsOutM < 0) {
     list.push(
       aboutDevice(one, {
         code: 'cannot-lift-out',

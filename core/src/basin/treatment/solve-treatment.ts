@@ -26,7 +26,7 @@ export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreat
     devices: devices.map((device) => solveDevice(design, device, returnSide, sump)),
     skimmers: gather(devices, (device) =>
       device.part.skimmer
-        ? [solveSkimmer(design, device, device.part.skimmer, { load, sump })]
+        ? [solveSkimmer(design, device, device.part.skimmer, { load, sump, returnSide })]
         : [],
     ),
     sterilizers: gather(devices, (device) =>

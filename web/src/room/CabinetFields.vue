@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { Cabinet, CabinetDoor } from '@yew-basin/core'
+import { computed } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TickField from '../bench/TickField.vue'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** The inside of what the sump stands in, and its doors. */
+const store = useDesign()
+const cabinet = computed(() => store.shown!.sump.cabinet)
+const set = (name: keyof Cabinet, to: unknown) => store.set(['sump', 'cabinet', name], to)
+const ofDoor = (i: number, name: keyof CabinetDoor) => (to: unknown) =>
+  store.set(['sump', 'cabinet', 'doors', i, name], to)
+
+/** A hand's width of room round the sump, up to the tank's floor. */
+const ROUND_M = 0.05
+const TOP_M = 0.04
+function first(): Cabinet {
+  const { sump, tanks } = store.design!
+  const { xM, yM, lengthM, widthM } = sump.box!
+  const wide = lengthM + 2 * ROUND_M
+  return {
+    xM: xM - ROUND_M,
+    yM: yM - ROUND_M,
+    lengthM: wide,
+    widthM: widthM + 2 * ROUND_M,
+    topM: Math.max(0.3, Math.min(...tanks.map((tank) => tank.floorHeightM)) - TOP_M),
+    doors: [{ id: crypto.randomUUID(), ...FIRST_DOOR, toM: wide - 0.04 }],
+  }
+}
+const FIRST_DOOR = { face: 'front', fromM: 0.04, toM: 0.5, bottomM: 0.05, topM: 0.7 } as const
+const FACES = [
+  { value: 'front', label: 'front' },
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+] as const
+const addDoor = () =>
+  set('doors', [...cabinet.value!.doors, { id: crypto.randomUUID(), ...FIRST_DOOR }])
+</script>
+
+<template>
+  <section aria-labelledby="cabinet-head">
+    <h3 id="cabinet-head" class="heading mb-1">Cabinet</h3>
+    <TickField
+      label="The sump stands in a cabinet"
+      :model-value="cabinet !== null"
+      @update:model-value="store.set(['sump', 'cabinet'], $event ? first() : null)"
+    />
+    <template v-if="cabinet">
+      <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
+        <QuantityField
+          label="Inside length"
+          :limit="LIMITS.cabinetSize"
+          :model-value="cabinet.lengthM"
+          @update:model-value="set('lengthM', $event)"
+        />
+        <QuantityField
+          label="Inside width"
+          :limit="LIMITS.cabinetSize"
+          :model-value="cabinet.widthM"
+          @update:model-value="set('widthM', $event)"
+        />
+        <QuantityField
+          label="Its top’s underside, over the floor"
+          :limit="LIMITS.doorPlace"
+          :model-value="cabinet.topM"
+          @update:model-value="set('topM', $event)"
+        />
+        <span />
+        <QuantityField
+          label="Its left face in the room"
+          :limit="LIMITS.place"
+          :model-value="cabinet.xM"
+          @update:model-value="set('xM', $event)"
+        />
+        <QuantityField
+          label="Its front face in the room"
+          :limit="LIMITS.place"
+          :model-value="cabinet.yM"
+          @update:model-value="set('yM', $event)"
+        />
+      </div>
+      <ul class="mt-3 space-y-3" aria-label="Doors">
+        <li v-for="(door, i) in cabinet.doors" :key="door.id">
+          <div class="flex items-end gap-2">
+            <ChoiceField
+              class="grow"
+              :label="`Door ${i + 1} is in the`"
+              :options="FACES"
+              :model-value="door.face"
+              @update:model-value="ofDoor(i, 'face')($event)"
+            />
+            <button
+              class="icon-button"
+              :aria-label="`Take out door ${i + 1}`"
+              @click="
+                set(
+                  'doors',
+                  cabinet.doors.filter(({ id }) => id !== door.id),
+                )
+              "
+            >
+              <Trash2 :size="16" />
+            </button>
+          </div>
+          <div class="grid grid-cols-2 gap-x-3">
+            <QuantityField
+              :label="`Door ${i + 1} from`"
+              :limit="{ ...LIMITS.doorPlace, max: door.toM - 0.01 }"
+              :model-value="door.fromM"
+              @update:model-value="ofDoor(i, 'fromM')($event)"
+            />
+            <QuantityField
+              :label="`Door ${i + 1} to`"
+              :limit="{ ...LIMITS.doorPlace, min: door.fromM + 0.01 }"
+              :model-value="door.toM"
+              @update:model-value="ofDoor(i, 'toM')($event)"
+            />
+            <QuantityField
+              :label="`Door ${i + 1}, lower edge`"
+              :limit="{ ...LIMITS.doorPlace, max: door.topM - 0.01 }"
+              :model-value="door.bottomM"
+              @update:model-value="ofDoor(i, 'bottomM')($event)"
+            />
+            <QuantityField
+              :label="`Door ${i + 1}, upper edge`"
+              :limit="{ ...LIMITS.doorPlace, min: door.bottomM + 0.01 }"
+              :model-value="door.topM"
+              @update:model-value="ofDoor(i, 'topM')($event)"
+            />
+          </div>
+        </li>
+      </ul>
+      <button class="button mt-2" :disabled="cabinet.doors.length >= COUNTS.doors" @click="addDoor">
+        <Plus :size="14" /> Door
+      </button>
+    </template>
+  </section>
+</template>

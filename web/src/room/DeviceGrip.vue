@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { deviceRectangle, type Device, type SolvedDevice } from '@yew-basin/core'
+import { computed, ref } from 'vue'
+import { useUnits } from '../shell/units.ts'
+import { onFloor, type FloorScale } from './room-scale.ts'
+
+/** A device on the floor: dragged, or moved by the arrow keys, ten times as far with Shift. */
+const { device, solved, scale, chosen } = defineProps<{
+  device: Device
+  solved: SolvedDevice
+  scale: FloorScale
+  chosen: boolean
+}>()
+const emit = defineEmits<{ move: [xM: number, yM: number]; choose: [] }>()
+const units = useUnits()
+
+const STEP_M = 0.005
+const FONT_PX = 12
+const place = computed(() => onFloor(scale, deviceRectangle(device)))
+const bad = computed(
+  () => !!solved.room && (solved.room.sticksOutM > 0 || solved.room.collidesWith.length > 0),
+)
+const inWords = computed(() => {
+  const from = `${units.text('length', device.xM)} from the left, ${units.text('length', device.yM)} from the front`
+  return `${device.name}, ${from}${bad.value ? ', does not fit there' : ''}`
+})
+const dragging = ref(false)
+const round = (m: number) => Math.round(m * 1000) / 1000
+
+function drag(event: PointerEvent) {
+  emit('choose')
+  const target = event.currentTarget as Element
+  const began = { x: event.clientX, y: event.clientY, xM: device.xM, yM: device.yM }
+  // Held fast while it is dragged: the sheet may rescale under it.
+  const { pxPerM } = scale
+  target.setPointerCapture(event.pointerId)
+  dragging.value = true
+  const move = (now: Event) => {
+    const { clientX, clientY } = now as PointerEvent
+    emit(
+      'move',
+      round(began.xM + (clientX - began.x) / pxPerM),
+      round(began.yM - (clientY - began.y) / pxPerM),
+    )
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener(
+    'lostpointercapture',
+    () => {
+      target.removeEventListener('pointermove', move)
+      dragging.value = false
+    },
+    { once: true },
+  )
+}
+
+const BY_KEY: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+function step(event: KeyboardEvent) {
+  const by = BY_KEY[event.key]
+  if (!by) return
+  event.preventDefault()
+  const far = STEP_M * (event.shiftKey ? 10 : 1)
+  emit('move', round(device.xM + by[0] * far), round(device.yM + by[1] * far))
+}
+</script>
+
+<template>
+  <g
+    role="button"
+    tabindex="0"
+    class="grip"
+    :class="{ dragging }"
+    :aria-label="inWords"
+    aria-roledescription="device that can be moved"
+    :aria-pressed="chosen"
+    :data-device="device.id"
+    @pointerdown.prevent="drag"
+    @keydown.stop="step"
+    @keydown.enter.prevent="emit('choose')"
+    @focus="emit('choose')"
+  >
+    <rect
+      v-bind="place"
+      rx="5"
+      :fill="bad ? 'var(--aril-wash)' : 'var(--needle-wash)'"
+      :stroke="bad ? 'var(--aril)' : chosen ? 'var(--needle)' : 'var(--glass)'"
+      :stroke-width="chosen ? 2.5 : 1.5"
+      :stroke-dasharray="bad ? '6 3' : undefined"
+    />
+    <text
+      :x="place.x + place.width / 2"
+      :y="place.y + place.height / 2 + FONT_PX / 3"
+      text-anchor="middle"
+      :font-size="FONT_PX"
+      class="words"
+      fill="var(--ink)"
+    >
+      {{ device.name }}
+    </text>
+  </g>
+</template>
+
+<style scoped>
+.grip {
+  cursor: grab;
+  touch-action: none;
+}
+.dragging {
+  cursor: grabbing;
+}
+.words {
+  pointer-events: none;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { takeOutOf } from '@yew-basin/core'
+import { computed } from 'vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** Can the sump come out again, and what must come out before it. */
+const store = useDesign()
+const units = useUnits()
+const found = computed(() => takeOutOf(store.shown!))
+const names = computed(() =>
+  (found.value?.firstOut ?? []).map(
+    (id) => store.shown!.sump.devices.find((one) => one.id === id)!.name,
+  ),
+)
+/** Lines and drains that end in the sump come off first. */
+const pipes = computed(() => {
+  const { returnSide, drains } = store.shown!
+  const back = returnSide.lines.filter(({ end }) => end.at === 'chamber').length
+  const down = drains.filter(({ end }) => end.at === 'chamber').length
+  return back + down + returnSide.pumps.length
+})
+</script>
+
+<template>
+  <section v-if="found" aria-labelledby="out-head" data-testid="take-out">
+    <h3 id="out-head" class="heading mb-1">Can the sump come out again?</h3>
+    <p v-if="!found.way">
+      No. It wants {{ units.text('length', found.ways[0]?.needsM ?? NaN) }} by
+      {{ units.text('length', found.ways[0]?.needsHeightM ?? NaN) }}, and no opening is that wide
+      and high, brace out or not. It can only come out by the way it came in before the tank stood.
+    </p>
+    <template v-else>
+      <p>
+        <template v-if="found.way.doorIds.length > 1">
+          Only with the brace between two doors taken out:
+        </template>
+        <template v-else>Yes, through one door: </template>
+        {{ units.text('length', found.way.needsM) }} of {{ units.text('length', found.way.hasM) }},
+        {{ units.text('length', found.way.needsHeightM) }} high of
+        {{ units.text('length', found.way.hasHeightM) }}.
+      </p>
+      <p v-if="names.length > 0" class="mt-1">
+        First out: <strong class="font-semibold">{{ names.join(', ') }}</strong>.
+      </p>
+      <p class="caption mt-1">
+        {{ pipes }} pipe ends and pumps come off before it. Empty it first: water is heavy.
+        <template v-if="found.way.doorIds.length > 1">
+          A brace may carry the tank: drain the tank before it comes out, and ask who built the
+          stand.
+        </template>
+      </p>
+    </template>
+  </section>
+</template>

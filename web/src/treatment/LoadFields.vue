@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { Feed, FeedForm } from '@yew-basin/core'
+import { computed } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import FigureRow from '../bench/FigureRow.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import { FEED_FORMS, LOAD_NAMES, LOADS } from './treatment-words.ts'
+
+/** What is fed in a day, what lives there, and what else takes its share. */
+const store = useDesign()
+const units = useUnits()
+const plan = computed(() => store.shown!.treatment)
+const load = computed(() => store.solved!.treatment.load)
+const set = (name: string, to: unknown) => store.set(['treatment', name], to)
+const ofFeed = (i: number, name: keyof Feed) => (to: unknown) =>
+  store.set(['treatment', 'feeds', i, name], to)
+
+/** What one of them weighs until the keeper has weighed it. */
+const USUAL_KG: Readonly<Record<FeedForm, number>> = { cube: 0.004, dry: 0.001, sheet: 0.002 }
+const USUAL_NAME: Readonly<Record<FeedForm, string>> = {
+  cube: 'Frozen cubes',
+  dry: 'Dry food',
+  sheet: 'Seaweed',
+}
+function add(form: FeedForm) {
+  const feed = {
+    id: crypto.randomUUID(),
+    name: USUAL_NAME[form],
+    form,
+    perDay: 1,
+    massKg: USUAL_KG[form],
+  }
+  set('feeds', [...plan.value.feeds, feed])
+}
+</script>
+
+<template>
+  <section aria-labelledby="load-head">
+    <h3 id="load-head" class="heading mb-1">What is fed in a day</h3>
+    <ul class="space-y-2" aria-label="Foods">
+      <li
+        v-for="(feed, i) in plan.feeds"
+        :key="feed.id"
+        class="grid grid-cols-[1fr_4.6rem_5.6rem_2rem] items-end gap-2"
+      >
+        <TextField
+          :label="`Food ${i + 1}`"
+          :most="COUNTS.nameLength"
+          :model-value="feed.name"
+          @update:model-value="ofFeed(i, 'name')($event)"
+        />
+        <QuantityField
+          label="a day"
+          :limit="LIMITS.perDay"
+          :model-value="feed.perDay"
+          @update:model-value="ofFeed(i, 'perDay')($event)"
+        />
+        <QuantityField
+          :label="feed.form === 'cube' ? 'of one cube' : feed.form === 'dry' ? 'pinch' : 'sheet'"
+          :limit="LIMITS.feedMass"
+          :model-value="feed.massKg"
+          @update:model-value="ofFeed(i, 'massKg')($event)"
+        />
+        <button
+          class="icon-button"
+          :aria-label="`Take out ${feed.name}`"
+          @click="
+            set(
+              'feeds',
+              plan.feeds.filter((one) => one.id !== feed.id),
+            )
+          "
+        >
+          <Trash2 :size="16" />
+        </button>
+      </li>
+    </ul>
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button
+        v-for="form in FEED_FORMS"
+        :key="form.value"
+        class="button"
+        :disabled="plan.feeds.length >= COUNTS.feeds"
+        @click="add(form.value)"
+      >
+        <Plus :size="14" /> {{ USUAL_NAME[form.value] }}
+      </button>
+    </div>
+    <div class="mt-2 grid grid-cols-2 gap-x-3">
+      <ChoiceField
+        label="What lives there"
+        :options="LOADS"
+        :model-value="plan.stock"
+        @update:model-value="set('stock', $event)"
+      />
+      <QuantityField
+        label="Other filtration takes"
+        :limit="LIMITS.otherShare"
+        :model-value="plan.otherShare"
+        @update:model-value="set('otherShare', $event)"
+      />
+    </div>
+    <div class="mt-1">
+      <FigureRow
+        figure="systemVolume"
+        label="Water in the system"
+        :value="{ quantity: 'volume', si: load.systemVolumeM3 }"
+      />
+      <FigureRow
+        v-if="load.loadKgPerM3 !== null"
+        figure="feedLoad"
+        label="Dry food left to the skimmer, a day"
+        :value="{ quantity: 'food-load', si: load.loadKgPerM3 }"
+      />
+      <p class="caption mt-1">
+        {{ units.text('food', load.dryFeedKgPerDay) }} of dry food a day: counted as a
+        <strong class="font-semibold">{{ LOAD_NAMES[load.loadClass] }}</strong> load.
+      </p>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { Device } from '@yew-basin/core'
+import { computed } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import TickField from '../bench/TickField.vue'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** Where a device stands, and what water comes to it. */
+const { device, index } = defineProps<{ device: Device; index: number }>()
+const store = useDesign()
+const set = (name: keyof Device, to: unknown) => store.set(['sump', 'devices', index, name], to)
+
+const NONE = ''
+const chambers = computed(() => [
+  { value: NONE, label: device.part.kind === 'skimmer' ? 'none' : 'beside the sump' },
+  ...store.shown!.sump.chambers.map(({ id, name }) => ({ value: id, label: name })),
+])
+const lines = computed(() => [
+  { value: NONE, label: 'no line' },
+  ...store.shown!.returnSide.lines.map(({ id, name }) => ({ value: id, label: name })),
+])
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+    <TextField
+      class="col-span-2"
+      label="What you call it"
+      :most="COUNTS.nameLength"
+      :model-value="device.name"
+      @update:model-value="set('name', $event)"
+    />
+    <ChoiceField
+      label="Works on the water of"
+      :options="chambers"
+      :model-value="device.chamberId ?? NONE"
+      @update:model-value="set('chamberId', $event || null)"
+    />
+    <ChoiceField
+      label="Its line"
+      :options="lines"
+      :model-value="device.lineId ?? NONE"
+      @update:model-value="set('lineId', $event || null)"
+    />
+    <QuantityField
+      label="Left of it, from the sump’s corner"
+      :limit="LIMITS.place"
+      :model-value="device.xM"
+      @update:model-value="set('xM', $event)"
+    />
+    <QuantityField
+      label="Front of it, from there"
+      :limit="LIMITS.place"
+      :model-value="device.yM"
+      @update:model-value="set('yM', $event)"
+    />
+    <QuantityField
+      label="Stand under it"
+      :limit="LIMITS.stand"
+      :model-value="device.standM"
+      @update:model-value="set('standM', $event)"
+    />
+    <QuantityField
+      v-if="device.part.control === 'controllable'"
+      label="Its speed"
+      :limit="LIMITS.speed"
+      :model-value="device.speed"
+      @update:model-value="set('speed', $event)"
+    />
+    <TickField
+      class="col-span-2"
+      label="Turned by a quarter"
+      :model-value="device.turned"
+      @update:model-value="set('turned', $event)"
+    />
+  </div>
+</template>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import FindingList from '../bench/FindingList.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+import DevicePicker from './DevicePicker.vue'
+import LoadFields from './LoadFields.vue'
+import PlaceFields from './PlaceFields.vue'
+import SkimmerCandidates from './SkimmerCandidates.vue'
+import SkimmerFigures from './SkimmerFigures.vue'
+import { SCHOOLS } from './treatment-words.ts'
+import { useDevices } from './use-devices.ts'
+
+const KINDS = ['skimmer', 'heater', 'chiller', 'reactor', 'scrubber'] as const
+const store = useDesign()
+const units = useUnits()
+const { own, chosen, index, add, swap, takeOut } = useDevices(
+  ({ part }) => part.kind !== 'sterilizer',
+)
+const treatment = computed(() => store.solved!.treatment)
+const plan = computed(() => store.shown!.treatment)
+const solved = computed(() =>
+  treatment.value.devices.find(({ deviceId }) => deviceId === chosen.value?.id),
+)
+const skimmer = computed(
+  () => treatment.value.skimmers.find(({ deviceId }) => deviceId === chosen.value?.id) ?? null,
+)
+const SAYS = { small: 'too small', fits: 'fits', large: 'too large' } as const
+</script>
+
+<template>
+  <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
+    <div>
+      <h2 class="text-2xl font-semibold">Skimmer and devices</h2>
+      <p class="text-ink-soft">What cleans the water, matched to what is put into it.</p>
+    </div>
+    <FindingList stop="skimmer" />
+    <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
+      <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />
+      <section v-if="skimmer" aria-labelledby="schools-head">
+        <h3 id="schools-head" class="heading mb-1">Two schools</h3>
+        <div class="grid grid-cols-2 gap-2" role="radiogroup" aria-labelledby="schools-head">
+          <label
+            v-for="school in SCHOOLS"
+            :key="school.value"
+            class="block rounded-lg border px-3 py-2"
+            :class="
+              plan.school === school.value ? 'border-needle bg-needle-wash' : 'border-rule bg-sheet'
+            "
+            :data-school="school.value"
+          >
+            <span class="flex items-center gap-2 font-semibold">
+              <input
+                type="radio"
+                name="skimmer-school"
+                :checked="plan.school === school.value"
+                @change="store.set(['treatment', 'school'], school.value)"
+              />
+              {{ school.label }}
+            </span>
+            <span class="block">
+              {{ SAYS[skimmer.verdicts[school.value].says] }}:
+              {{ units.text('volume', skimmer.verdicts[school.value].ratedM3) }} rated,
+              {{ units.text('volume', skimmer.verdicts[school.value].wantedM3) }} wanted
+            </span>
+            <span class="caption block">{{ school.why }}</span>
+          </label>
+        </div>
+        <QuantityField
+          v-if="plan.school === 'oversize'"
+          class="mt-2 max-w-40"
+          label="Your factor"
+          :limit="LIMITS.oversize"
+          :model-value="plan.factor"
+          @update:model-value="store.set(['treatment', 'factor'], $event)"
+        />
+      </section>
+      <template v-if="chosen && solved">
+        <SkimmerFigures :device="chosen" :solved="solved" :skimmer="skimmer" />
+        <section aria-labelledby="place-head">
+          <h3 id="place-head" class="heading mb-1">Where it stands</h3>
+          <PlaceFields :device="chosen" :index="index" />
+          <div class="mt-2 flex gap-2">
+            <RouterLink class="button" :to="`/basins/${store.basin?.id}/room`"
+              >See it in the room</RouterLink
+            >
+            <button class="button" @click="takeOut">Take it out</button>
+          </div>
+        </section>
+        <SkimmerCandidates v-if="skimmer" :device="chosen" @swap="swap" />
+      </template>
+      <LoadFields />
+    </fieldset>
+    <p class="caption border-t border-rule pt-3">
+      Everything near salt water goes on a residual-current device, with a drip loop in each cable.
+      Switch a heater off before the water leaves it.
+    </p>
+  </div>
+</template>
