@@ -235,7 +235,12 @@ export type { Rectangle } from './device/plan.ts'
 export type { Cabinet, CabinetDoor, Device, Lamp } from './basin/devices.ts'
 export type { TreatmentPlan } from './basin/treatment-plan.ts'
 export { standsInWater } from './basin/contents.ts'
-export { deviceRectangle } from './basin/treatment/place.ts'
+export {
+  cabinetRectangle,
+  deviceRectangle,
+  heightsOf,
+  sumpRectangle,
+} from './basin/treatment/place.ts'
 export { NEW_LAMP } from './basin/treatment/solve-sterilizer.ts'
 export type {
   AgainstTarget,

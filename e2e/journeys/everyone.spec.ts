@@ -62,12 +62,12 @@ for (const [name, width, height] of [
     await keeper.field('Length').fill('1000')
     expect(await fits()).toBe(true)
     await keeper.saved()
-    for (const stop of ['Overflow', 'Drains', 'Sump']) {
+    for (const stop of ['Overflow', 'Drains', 'Sump', 'Skimmer and devices', 'Sterilizer']) {
       await keeper.stop(new RegExp(stop))
       await expect(page.getByRole('heading', { name: stop, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
-    for (const view of ['Pumps', 'Size it for me', 'Parts']) {
+    for (const view of ['Room', 'Pumps', 'Size it for me', 'Parts']) {
       await page.getByRole('link', { name: view, exact: true }).click()
       await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
@@ -131,6 +131,21 @@ const SCREENS: Readonly<Record<string, (keeper: Keeper) => Promise<void>>> = {
       .getByRole('button', { name: /^.*Siphon, west/ })
       .last()
       .click()
+  },
+  skimmer: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.stop(/Skimmer/)
+    await expect(keeper.page.locator('[data-candidate=yarrow-30]')).toBeVisible()
+  },
+  sterilizer: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.stop(/Sterilizer/)
+    await keeper.page.getByRole('button', { name: 'Change Bacteria' }).click()
+  },
+  room: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.page.getByRole('link', { name: 'Room', exact: true }).click()
+    await expect(keeper.page.getByTestId('take-out')).toBeVisible()
   },
   sump: async (keeper) => {
     await keeper.opens('Lantern')

@@ -80,6 +80,7 @@ export const DEVICE_KINDS = wordsOf<DeviceKind>({
   chiller: true,
   reactor: true,
   scrubber: true,
+  'flow-meter': true,
 })
 
 export const NOISE_CLASSES = wordsOf<NoiseClass>({

@@ -22,6 +22,7 @@ export const PART_KINDS = [
   'chiller',
   'reactor',
   'scrubber',
+  'flow-meter',
 ] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
@@ -85,6 +86,7 @@ const SPECS: Readonly<Record<PartKind, new () => object>> = {
   chiller: DevicePartDocument,
   reactor: DevicePartDocument,
   scrubber: DevicePartDocument,
+  'flow-meter': DevicePartDocument,
 }
 
 const HOSES = ['smooth-hose', 'braided-hose', 'ribbed-hose']

@@ -2,7 +2,8 @@ import type { SkimmerSpec } from '../skimmer/part.ts'
 import type { SterilizerSpec } from '../uv/part.ts'
 
 /** What a device is for. */
-export type DeviceKind = 'skimmer' | 'sterilizer' | 'heater' | 'chiller' | 'reactor' | 'scrubber'
+export type DeviceKind =
+  'skimmer' | 'sterilizer' | 'heater' | 'chiller' | 'reactor' | 'scrubber' | 'flow-meter'
 
 /** How loud it is beside the tank. */
 export type NoiseClass = 'silent' | 'heard-near' | 'heard-across'

@@ -58,7 +58,7 @@ describe('a skimmer in its chamber', () => {
     const bare = solveBasin(LOOP).sump.chambers[at]!
     const outside = solvedWith(aSkimmer({ form: 'external', wantsDepth: null }, INSIDE))
     expect(outside.sump.chambers[at]!.areaM2).toBe(bare.areaM2)
-    expect(outside.treatment.devices[0]!.room).toBeNull()
+    expect(outside.treatment.devices[0]!.room).toMatchObject({ inWater: false, handM: null })
   })
   test('gives its water back in a power cut', () => {
     const outage = (givesBackM3: number) =>
@@ -224,6 +224,61 @@ describe('a skimmer that stops', () => {
     expect(codes(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')
     expect(codes(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
     expect(solveBasin(drilled(null)).treatment.skimmers[0]!.topOffRunsS).toBeCloseTo(200, 9)
+  })
+})
+
+describe('a flow meter', () => {
+  const meter = (heightM: number, most = 4000) =>
+    aDevice({
+      lineId: 'main',
+      made: {
+        kind: 'flow-meter',
+        heightM,
+        window: { leastM3PerS: 100 * L_PER_H, mostM3PerS: most * L_PER_H },
+      },
+    })
+  const up = Math.max(
+    ...LOOP.returnSide.lines[0]!.run.pieces.map((piece) =>
+      piece.kind === 'pipe' && piece.direction === 'up' ? piece.lengthM : 0,
+    ),
+  )
+  test('wants a stretch that goes up and is as long as itself', () => {
+    const said = (heightM: number) => codes(solvedWith(meter(heightM)).findings, 'sterilizer')
+    expect(said(up - 0.01)).not.toContain('meter-not-upright')
+    expect(said(up + 0.01)).toContain('meter-not-upright')
+  })
+  test('says when the flow is off its scale', () => {
+    expect(codes(solvedWith(meter(0.1, 200)).findings, 'sterilizer')).toContain('meter-off-scale')
+    expect(codes(solvedWith(meter(0.1)).findings, 'sterilizer')).not.toContain('meter-off-scale')
+  })
+})
+
+describe('a device beside the sump', () => {
+  const lamp = (more: Parameters<typeof aSterilizer>[0], doors: readonly object[] = []) =>
+    solveBasin(
+      set(withDevices(LOOP, aSterilizer({ lineId: 'main', ...more })), ['sump', 'cabinet'], {
+        ...CABINET,
+        doors,
+      }),
+    )
+  const codesOf = (...given: Parameters<typeof lamp>) =>
+    codes(lamp(...given).findings, 'sterilizer')
+  test('may not stand where the sump stands, unless over its rim', () => {
+    expect(codesOf({ xM: 0.2, yM: 0.3 })).toContain('devices-collide')
+    expect(codesOf({ xM: 0.2, yM: 0.3, standM: 0.45 })).not.toContain('devices-collide')
+  })
+  test('may not go through the cabinet', () => {
+    expect(codesOf({ xM: 1.2, yM: 0.42 })).toContain('device-does-not-fit')
+  })
+  test('has its lamp drawn to the farther wall, or out of a door', () => {
+    // From −0.15 to 1.25 m in the cabinet; the lamp is 0.12 m long and wants 0.4 m.
+    expect(lamp({ xM: 0.2, yM: 0.42 }).treatment.devices[0]!.room!.pullOutM).toBeCloseTo(0.93, 9)
+    const turned = { xM: 0.2, yM: 0.42, turned: true }
+    expect(codesOf(turned)).not.toContain('lamp-cannot-be-drawn')
+    const behind = { ...turned, yM: 0.2, standM: 0.45 }
+    expect(codesOf(behind)).toContain('lamp-cannot-be-drawn')
+    const door = { id: 'd', face: 'front', fromM: 0, toM: 1.3, bottomM: 0, topM: 0.7 }
+    expect(codesOf(behind, [door])).not.toContain('lamp-cannot-be-drawn')
   })
 })
 

@@ -391,6 +391,24 @@ const STERILIZERS: readonly PrintedSterilizer[] = [
 ]
 
 const REST: readonly DevicePart[] = [
+  part('flow-meter', {
+    id: 'float-meter-1000',
+    name: 'Float meter 100 to 1 000 L/h',
+    mm: [45, 45, 240],
+    w: 0,
+    noise: 'silent',
+    price: 2,
+    window: [100, 1000],
+  }),
+  part('flow-meter', {
+    id: 'float-meter-4000',
+    name: 'Float meter 400 to 4 000 L/h',
+    mm: [60, 60, 320],
+    w: 0,
+    noise: 'silent',
+    price: 3,
+    window: [400, 4000],
+  }),
   part('heater', {
     id: 'ember-150',
     name: 'Ember rod 150',

@@ -181,6 +181,7 @@ const SUMP: Sump = {
       { chamberId: null, xM: 0.15, yM: 0.45 },
       {
         lineId: 'sterilizer',
+        standM: 0.3,
         // Put in when the tank was set up, and never looked at since.
         lamp: {
           burnedS: 9600 * 3600,
@@ -194,8 +195,8 @@ const SUMP: Sump = {
     aDevice(
       'scrubber',
       sampleDevice('moss-20'),
-      { chamberId: null, xM: 0.72, yM: 0.43 },
-      { lineId: 'scrubber', standM: 0.4 },
+      { chamberId: null, xM: 0.6, yM: 0.25 },
+      { lineId: 'scrubber', standM: 0.5 },
     ),
     aDevice('heater', sampleDevice('ember-300'), {
       chamberId: 'return-chamber',

@@ -27,6 +27,7 @@ export const KINDS: readonly {
   { kind: 'chiller', label: 'Chillers', one: 'chiller' },
   { kind: 'reactor', label: 'Reactors', one: 'reactor' },
   { kind: 'scrubber', label: 'Scrubbers', one: 'scrubber' },
+  { kind: 'flow-meter', label: 'Flow meters', one: 'flow meter' },
 ]
 
 const DEVICES: ReadonlySet<PartKind> = new Set<DeviceKind>([
@@ -36,6 +37,7 @@ const DEVICES: ReadonlySet<PartKind> = new Set<DeviceKind>([
   'chiller',
   'reactor',
   'scrubber',
+  'flow-meter',
 ])
 
 /** Is it equipment, not plumbing? */

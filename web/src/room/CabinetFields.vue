@@ -64,12 +64,12 @@ const addDoor = () =>
           @update:model-value="set('widthM', $event)"
         />
         <QuantityField
-          label="Its top’s underside, over the floor"
+          class="col-span-2"
+          label="Clear height, from the floor"
           :limit="LIMITS.doorPlace"
           :model-value="cabinet.topM"
           @update:model-value="set('topM', $event)"
         />
-        <span />
         <QuantityField
           label="Its left face in the room"
           :limit="LIMITS.place"

@@ -18,12 +18,21 @@ const STEP_M = 0.005
 const FONT_PX = 12
 const place = computed(() => onFloor(scale, deviceRectangle(device)))
 const bad = computed(
-  () => !!solved.room && (solved.room.sticksOutM > 0 || solved.room.collidesWith.length > 0),
+  () =>
+    !!solved.room &&
+    (solved.room.sticksOutM > 0 || solved.room.collidesWith.length > 0 || solved.room.runsIntoSump),
 )
 const inWords = computed(() => {
   const from = `${units.text('length', device.xM)} from the left, ${units.text('length', device.yM)} from the front`
   return `${device.name}, ${from}${bad.value ? ', does not fit there' : ''}`
 })
+/** Words that are wider than the device stand under it. */
+const wordsY = computed(() =>
+  device.name.length * (FONT_PX / 2) > place.value.width
+    ? place.value.y + place.value.height + FONT_PX
+    : place.value.y + place.value.height / 2 + FONT_PX / 3,
+)
+const handPx = computed(() => device.part.handM * scale.pxPerM)
 const dragging = ref(false)
 const round = (m: number) => Math.round(m * 1000) / 1000
 
@@ -64,6 +73,7 @@ function step(event: KeyboardEvent) {
   const by = BY_KEY[event.key]
   if (!by) return
   event.preventDefault()
+  event.stopPropagation()
   const far = STEP_M * (event.shiftKey ? 10 : 1)
   emit('move', round(device.xM + by[0] * far), round(device.yM + by[1] * far))
 }
@@ -80,10 +90,22 @@ function step(event: KeyboardEvent) {
     :aria-pressed="chosen"
     :data-device="device.id"
     @pointerdown.prevent="drag"
-    @keydown.stop="step"
+    @keydown="step"
     @keydown.enter.prevent="emit('choose')"
     @focus="emit('choose')"
   >
+    <rect
+      v-if="chosen"
+      :x="place.x - handPx"
+      :y="place.y - handPx"
+      :width="place.width + 2 * handPx"
+      :height="place.height + 2 * handPx"
+      rx="9"
+      fill="none"
+      stroke="var(--resin-mark)"
+      stroke-dasharray="3 4"
+      data-part="hand room"
+    />
     <rect
       v-bind="place"
       rx="5"
@@ -94,7 +116,7 @@ function step(event: KeyboardEvent) {
     />
     <text
       :x="place.x + place.width / 2"
-      :y="place.y + place.height / 2 + FONT_PX / 3"
+      :y="wordsY"
       text-anchor="middle"
       :font-size="FONT_PX"
       class="words"

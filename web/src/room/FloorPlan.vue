@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { chamberSpans } from '@yew-basin/core'
+import { cabinetRectangle, chamberSpans, sumpRectangle } from '@yew-basin/core'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import DeviceGrip from './DeviceGrip.vue'
-import { cabinetRectangle, floorScale, onFloor, sumpRectangle } from './room-scale.ts'
+import { floorScale, onFloor } from './room-scale.ts'
 
 /** Sump, cabinet and all that stands in them from above, to scale. */
 const store = useDesign()
@@ -16,7 +16,7 @@ const drawing = computed(() => {
   const box = design?.sump.box
   if (!design || !box || width.value === 0) return null
   const scale = floorScale(design, width.value, height.value)
-  const cabinet = cabinetRectangle(design)
+  const cabinet = cabinetRectangle(design.sump)
   const spans = chamberSpans(design.sump, box.lengthM)
   const inside = { fromYM: 0, toYM: box.widthM }
   return {
@@ -40,7 +40,7 @@ const drawing = computed(() => {
               }),
         }))
       : [],
-    sump: onFloor(scale, sumpRectangle(design)),
+    sump: onFloor(scale, sumpRectangle(box)),
     water: spans.map(({ fromM, toM }, i) => ({
       ...design.sump.chambers[i]!,
       ...onFloor(scale, { fromXM: fromM, toXM: toM, ...inside }),

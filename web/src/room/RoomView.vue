@@ -17,19 +17,24 @@ const chosen = computed(() => devices.value.findIndex((one) => one.id === store.
 
 function said(i: number): string {
   const { room } = store.solved!.treatment.devices[i]!
-  if (!room) return 'beside the sump'
+  if (!room) return ''
   if (room.sticksOutM > 0) return `sticks out ${units.text('length', room.sticksOutM)}`
   if (room.collidesWith.length > 0) {
     const other = devices.value.find((one) => one.id === room.collidesWith[0])
     return `runs into ${other?.name}`
   }
+  if (room.runsIntoSump) return 'runs into the sump'
+  const lamp =
+    room.pullOutM === null ? '' : `, ${units.text('length', room.pullOutM)} to draw the lamp`
+  if (!room.inWater) return `beside the sump${lamp}`
+  const rod = devices.value[i]!.part.kind === 'heater'
   const lift =
-    room.liftsOutM === null
+    room.liftsOutM === null || rod
       ? ''
       : room.liftsOutM < 0
         ? `, ${units.text('length', -room.liftsOutM)} short of lifting out`
         : ', lifts out'
-  return `${units.text('length', room.handM)} for a hand${lift}`
+  return `${units.text('length', room.handM ?? NaN)} for a hand${lift}`
 }
 </script>
 
@@ -46,7 +51,7 @@ function said(i: number): string {
     </p>
     <div v-else class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div class="min-w-0 space-y-4">
-        <FloorPlan class="h-96 rounded-lg border border-rule bg-sheet" />
+        <FloorPlan class="h-64 rounded-lg sm:h-96 border border-rule bg-sheet" />
         <ul class="grid gap-x-5 sm:grid-cols-2" aria-label="Devices in the room">
           <li
             v-for="(device, i) in devices"
@@ -54,8 +59,8 @@ function said(i: number): string {
             class="border-b border-rule py-1.5"
             :class="{ 'bg-needle-wash': i === chosen }"
           >
-            <span class="caption">{{ KIND_NAMES[device.part.kind] }}</span>
-            <strong class="font-semibold"> {{ device.name }}</strong>
+            <span class="caption mr-1.5">{{ KIND_NAMES[device.part.kind] }}</span>
+            <strong class="font-semibold">{{ device.name }}</strong>
             <span class="block">{{ said(i) }}</span>
           </li>
         </ul>

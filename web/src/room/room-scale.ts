@@ -1,4 +1,10 @@
-import { deviceRectangle, type BasinDesign, type Rectangle } from '@yew-basin/core'
+import {
+  cabinetRectangle,
+  deviceRectangle,
+  sumpRectangle,
+  type BasinDesign,
+  type Rectangle,
+} from '@yew-basin/core'
 
 /** A place on the sheet for a place on the floor, from the sump's left front inside corner. */
 export interface FloorScale {
@@ -9,26 +15,11 @@ export interface FloorScale {
 
 const MARGIN_PX = 34
 
-/** The cabinet's inside on the floor, from the sump's corner; null: none is told. */
-export function cabinetRectangle({ sump }: BasinDesign): Rectangle | null {
-  const { box, cabinet } = sump
-  if (!box || !cabinet) return null
-  const fromXM = cabinet.xM - box.xM
-  const fromYM = cabinet.yM - box.yM
-  return { fromXM, toXM: fromXM + cabinet.lengthM, fromYM, toYM: fromYM + cabinet.widthM }
-}
-
-/** The sump's outside. */
-export function sumpRectangle({ sump }: BasinDesign): Rectangle {
-  const { lengthM, widthM, panelM } = sump.box!
-  return { fromXM: -panelM, toXM: lengthM + panelM, fromYM: -panelM, toYM: widthM + panelM }
-}
-
 /** Everything on the floor on a sheet, the front at the bottom. */
 export function floorScale(design: BasinDesign, width: number, height: number): FloorScale {
   const all = [
-    sumpRectangle(design),
-    ...[cabinetRectangle(design)].filter((one) => one !== null),
+    sumpRectangle(design.sump.box!),
+    ...[cabinetRectangle(design.sump)].filter((one) => one !== null),
     ...design.sump.devices.map(deviceRectangle),
   ]
   const fromXM = Math.min(...all.map((one) => one.fromXM))

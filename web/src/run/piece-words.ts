@@ -114,6 +114,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'pump':
     case 'skimmer':
     case 'heater':
+    case 'flow-meter':
       return null
     case 'sterilizer':
     case 'chiller':

@@ -4,6 +4,7 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { wallRange, type DrawnSump, type DrawnWall } from './sump-drawing.ts'
 import ChamberGrip from './ChamberGrip.vue'
+import DeviceDrawing from './DeviceDrawing.vue'
 import type { Scale } from './scale.ts'
 
 /** The sump with the water in it; its walls can be dragged, or moved with the arrow keys. */
@@ -85,6 +86,7 @@ function comb({ x, width, top, teethPx }: DrawnWall): string {
       fill="url(#depth)"
       data-part="chamber-water"
     />
+    <DeviceDrawing v-for="device in sump.devices" :key="device.id" :device="device" />
     <path
       v-for="chamber in sump.chambers"
       :key="`l${chamber.id}`"

@@ -1,4 +1,13 @@
-import { chamberSpans, type BasinDesign, type SolvedBasin } from '@yew-basin/core'
+import {
+  chamberSpans,
+  deviceRectangle,
+  heightsOf,
+  standsInWater,
+  type BasinDesign,
+  type Device,
+  type SolvedBasin,
+  type SumpBox,
+} from '@yew-basin/core'
 import type { Scale } from './scale.ts'
 
 /** A chamber's water on the sheet. */
@@ -29,7 +38,23 @@ export interface DrawnWall {
   readonly topM: number
 }
 
+/** A device on the sheet. */
+export interface DrawnDevice {
+  readonly id: string
+  readonly name: string
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+  readonly standPx: number
+  /** Beside the sump: only its outline is drawn. */
+  readonly outside: boolean
+  readonly skims: boolean
+}
+
 export interface DrawnSump {
+  readonly devices: readonly DrawnDevice[]
+
   readonly left: number
   readonly right: number
   readonly top: number
@@ -99,6 +124,7 @@ export function drawSump(
     bottom: z(0),
     chambers,
     walls,
+    devices: sump.devices.map((device) => drawDevice(box, device, scale)),
     fillLine:
       outage && at && fits
         ? {
@@ -109,6 +135,23 @@ export function drawSump(
         : null,
     stillTextX: longest.right - 4,
     still: outage ? scale.y(Math.min(outage.stillM, box.floorHeightM + box.heightM)) : null,
+  }
+}
+
+function drawDevice(box: SumpBox, device: Device, scale: Scale): DrawnDevice {
+  const { fromXM, toXM } = deviceRectangle(device)
+  const { footM, topM } = heightsOf(box, device)
+  const inWater = standsInWater(device)
+  return {
+    id: device.id,
+    name: device.name,
+    x: scale.x(box.xM + fromXM),
+    y: scale.y(topM),
+    width: (toXM - fromXM) * scale.pxPerM,
+    height: (topM - footM) * scale.pxPerM,
+    standPx: inWater ? device.standM * scale.pxPerM : 0,
+    outside: !inWater,
+    skims: device.part.skimmer !== null,
   }
 }
 

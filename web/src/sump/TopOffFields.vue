@@ -13,7 +13,9 @@ const hasReservoir = computed(() =>
 )
 /** A small pump on a 20 L can: what most keepers begin with. */
 const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02, runLimitS: null }
-const give = (name: 'flowM3PerS' | 'canM3', to: number | null) =>
+/** Ten minutes: what many controllers are set to. */
+const USUAL_LIMIT_S = 600
+const give = (name: 'flowM3PerS' | 'canM3' | 'runLimitS', to: number | null) =>
   store.set(['sump', 'topOff', name], to)
 </script>
 
@@ -38,7 +40,21 @@ const give = (name: 'flowM3PerS' | 'canM3', to: number | null) =>
         :model-value="topOff.canM3"
         @update:model-value="give('canM3', $event)"
       />
+      <QuantityField
+        v-if="topOff.runLimitS !== null"
+        label="Its controller gives up after"
+        :limit="LIMITS.runLimit"
+        :model-value="topOff.runLimitS"
+        @update:model-value="give('runLimitS', $event)"
+      />
     </div>
+    <TickField
+      v-if="topOff"
+      class="mt-1"
+      label="Its controller gives up after a while"
+      :model-value="topOff.runLimitS !== null"
+      @update:model-value="give('runLimitS', $event ? USUAL_LIMIT_S : null)"
+    />
     <TickField
       v-if="topOff && hasReservoir"
       class="mt-1"

@@ -18,7 +18,7 @@ const KINDS = ['skimmer', 'heater', 'chiller', 'reactor', 'scrubber'] as const
 const store = useDesign()
 const units = useUnits()
 const { own, chosen, index, add, swap, takeOut } = useDevices(
-  ({ part }) => part.kind !== 'sterilizer',
+  ({ part }) => part.kind !== 'sterilizer' && part.kind !== 'flow-meter',
 )
 const treatment = computed(() => store.solved!.treatment)
 const plan = computed(() => store.shown!.treatment)

@@ -1,5 +1,10 @@
 <script setup lang="ts">
-import { skimmerCandidates, type Device, type DevicePart } from '@yew-basin/core'
+import {
+  skimmerCandidates,
+  type Device,
+  type DevicePart,
+  type SkimmerCandidate,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
@@ -26,8 +31,28 @@ const rows = computed(() => {
     known ? specs : [device.part, ...specs],
   ).toSorted((a, b) => a.skimmer.inForce.ratedM3 - b.skimmer.inForce.ratedM3)
 })
-const signed = (quantity: 'area' | 'power', si: number) =>
-  `${si > 0 ? '−' : si < 0 ? '+' : ''}${units.text(quantity, Math.abs(si))}`
+
+/** Does it stand there, on what, or what keeps it from it. */
+function stands({ fits, standM, skimmer, device: placed }: SkimmerCandidate): string {
+  if (placed.room && (placed.room.sticksOutM > 0 || placed.room.collidesWith.length > 0)) {
+    return 'no room for its foot'
+  }
+  if (skimmer.aboveCupM !== null && skimmer.aboveCupM < 0) return 'no room over its cup'
+  if (!fits && skimmer.depth) return `the water is too ${skimmer.depth.says} for it`
+  return standM > 0 ? `stands on ${units.text('length', standM)}` : 'stands'
+}
+
+/** What it frees and saves against the one that stands there. */
+function against({ part, freesM2, savesW }: SkimmerCandidate): string {
+  if (part.id === device.part.id) return 'stands there now'
+  const surface = units.text('area', Math.abs(freesM2))
+  const power = units.text('power', Math.abs(savesW))
+  const room =
+    freesM2 === 0 ? 'the same room' : freesM2 > 0 ? `frees ${surface}` : `takes ${surface} more`
+  const draw =
+    savesW === 0 ? 'the same power' : savesW > 0 ? `saves ${power}` : `draws ${power} more`
+  return `${room}, ${draw}, price ${part.priceClass} of 5`
+}
 </script>
 
 <template>
@@ -36,59 +61,33 @@ const signed = (quantity: 'area' | 'power', si: number) =>
     <p class="caption mb-1">
       Each in the same place, on the stand that suits it, against {{ device.name }}.
     </p>
-    <div class="overflow-x-auto">
-      <table class="w-full text-[0.85rem]">
-        <thead>
-          <tr class="caption text-left">
-            <th scope="col" class="pr-2 font-normal">Skimmer</th>
-            <th scope="col" class="pr-2 font-normal">match</th>
-            <th scope="col" class="pr-2 font-normal">oversize</th>
-            <th scope="col" class="pr-2 font-normal">place</th>
-            <th scope="col" class="pr-2 text-right font-normal">surface, power</th>
-            <th scope="col"><span class="sr-only">Take it</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="{ part, skimmer, fits, standM, freesM2, savesW } in rows"
-            :key="part.id"
-            class="border-t border-rule align-top"
-            :class="{ 'bg-needle-wash': part.id === device.part.id }"
-            :data-candidate="part.id"
-          >
-            <th scope="row" class="py-1 pr-2 text-left font-semibold">
-              {{ part.name }}
-              <span class="caption block font-normal">{{ NOISE_NAMES[part.noise] }}</span>
-            </th>
-            <td class="py-1 pr-2">{{ SAYS[skimmer.verdicts.match.says] }}</td>
-            <td class="py-1 pr-2">{{ SAYS[skimmer.verdicts.oversize.says] }}</td>
-            <td class="py-1 pr-2">
-              {{ fits ? 'stands' : 'no room' }}
-              <span v-if="standM > 0" class="caption block"
-                >on {{ units.text('length', standM) }}</span
-              >
-            </td>
-            <td class="whitespace-nowrap py-1 pr-2 text-right">
-              <template v-if="part.id !== device.part.id">
-                {{ signed('area', freesM2) }}
-                <span class="caption block">{{ signed('power', savesW) }}</span>
-              </template>
-              <template v-else>stands there</template>
-            </td>
-            <td class="py-1 text-right">
-              <button
-                v-if="part.id !== device.part.id"
-                class="button"
-                :aria-label="`Take ${part.name}`"
-                :disabled="!!store.preview"
-                @click="emit('swap', part, standM)"
-              >
-                Take
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <ul class="divide-y divide-rule" aria-label="Skimmers in its place">
+      <li
+        v-for="row in rows"
+        :key="row.part.id"
+        class="flex items-start gap-3 py-1.5"
+        :class="{ 'bg-needle-wash': row.part.id === device.part.id }"
+        :data-candidate="row.part.id"
+      >
+        <div class="min-w-0 grow">
+          <span class="font-semibold">{{ row.part.name }}</span>
+          <span class="caption ml-1.5">{{ NOISE_NAMES[row.part.noise] }}</span>
+          <span class="block">
+            match: {{ SAYS[row.skimmer.verdicts.match.says] }}; oversize:
+            {{ SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
+          </span>
+          <span class="caption block">{{ against(row) }}</span>
+        </div>
+        <button
+          v-if="row.part.id !== device.part.id"
+          class="button"
+          :aria-label="`Take ${row.part.name}`"
+          :disabled="!!store.preview"
+          @click="emit('swap', row.part, row.standM)"
+        >
+          Take
+        </button>
+      </li>
+    </ul>
   </section>
 </template>

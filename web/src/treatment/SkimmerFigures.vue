@@ -15,7 +15,7 @@ const { device, solved, skimmer } = defineProps<{
 const store = useDesign()
 const units = useUnits()
 const currency = computed(() => store.shown!.tariff?.currency ?? '')
-const HAND = computed(() => solved.room?.handM ?? null)
+const handM = computed(() => solved.room?.handM ?? null)
 const left = (si: number) =>
   si < 0 ? `${units.text('length', -si)} too little` : units.text('length', si)
 </script>
@@ -70,13 +70,13 @@ const left = (si: number) =>
         <dt>Over its cup, raised to come off</dt>
         <dd>{{ left(skimmer.aboveCupM) }}</dd>
       </template>
-      <template v-if="solved.room?.liftsOutM != null">
+      <template v-if="solved.room?.liftsOutM != null && device.part.kind !== 'heater'">
         <dt>Over the sump’s rim, lifted out whole</dt>
         <dd>{{ left(solved.room.liftsOutM) }}</dd>
       </template>
-      <template v-if="HAND !== null">
+      <template v-if="handM !== null">
         <dt>Widest gap for a hand</dt>
-        <dd>{{ units.text('length', HAND) }}</dd>
+        <dd>{{ units.text('length', handM) }}</dd>
       </template>
       <template v-if="solved.flowM3PerS !== null && !skimmer">
         <dt>Water that reaches it</dt>

@@ -8,13 +8,16 @@ import DevicePicker from './DevicePicker.vue'
 import { doseChart, type Lit } from './dose-chart.ts'
 import LampFields from './LampFields.vue'
 import PlaceFields from './PlaceFields.vue'
+import SkimmerFigures from './SkimmerFigures.vue'
 import TargetRows from './TargetRows.vue'
 import { useDevices } from './use-devices.ts'
 
 const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
+const KINDS = ['sterilizer', 'flow-meter'] as const
+const LIT: ReadonlySet<string> = new Set(KINDS)
 const store = useDesign()
 const units = useUnits()
-const { own, chosen, index, add, takeOut } = useDevices(({ part }) => part.kind === 'sterilizer')
+const { own, chosen, index, add, takeOut } = useDevices(({ part }) => LIT.has(part.kind))
 const lit = computed(
   () =>
     store.solved!.treatment.sterilizers.find(({ deviceId }) => deviceId === chosen.value?.id) ??
@@ -67,7 +70,13 @@ const inWords = computed(() => {
     </div>
     <FindingList stop="sterilizer" />
     <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
-      <DevicePicker :devices="own" :chosen="chosen" :kinds="['sterilizer']" @add="add" />
+      <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />
+      <SkimmerFigures
+        v-if="chosen && device && !lit"
+        :device="chosen"
+        :solved="device"
+        :skimmer="null"
+      />
       <template v-if="chosen && lit && device">
         <section aria-label="Figures">
           <dl class="facts">
@@ -115,12 +124,12 @@ const inWords = computed(() => {
         </section>
         <TargetRows :lit="lit" />
         <LampFields v-if="chosen.lamp" :device="chosen" :lamp="chosen.lamp" :index="index" />
-        <section aria-labelledby="place-head">
-          <h3 id="place-head" class="heading mb-1">Where it is</h3>
-          <PlaceFields :device="chosen" :index="index" />
-          <button class="button mt-2" @click="takeOut">Take it out</button>
-        </section>
       </template>
+      <section v-if="chosen" aria-labelledby="place-head">
+        <h3 id="place-head" class="heading mb-1">Where it is</h3>
+        <PlaceFields :device="chosen" :index="index" />
+        <button class="button mt-2" @click="takeOut">Take it out</button>
+      </section>
     </fieldset>
     <p class="caption border-t border-rule pt-3">
       Ultraviolet C hurts eyes and skin: never look at a lit lamp, switch it off at the wall before

@@ -67,4 +67,5 @@ export const KIND_NAMES: Readonly<Record<DeviceKind, string>> = {
   chiller: 'Chiller',
   reactor: 'Reactor',
   scrubber: 'Scrubber',
+  'flow-meter': 'Flow meter',
 }

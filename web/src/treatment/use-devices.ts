@@ -17,10 +17,14 @@ function homeOf({ sump }: BasinDesign, part: DevicePart): string | null {
   return wanted.length > 0 ? sump.chambers[0]!.id : null
 }
 
-/** The line that has a piece of this use; null: none. */
+/** The line that has a piece of this use; a meter goes into a lamp's line. null: none. */
 function lineFor({ returnSide }: BasinDesign, part: DevicePart): string | null {
   const found = returnSide.lines.find(({ run }) =>
-    run.pieces.some((piece) => piece.kind === 'device' && piece.use === part.kind),
+    run.pieces.some(
+      (piece) =>
+        piece.kind === 'device' &&
+        piece.use === (part.kind === 'flow-meter' ? 'sterilizer' : part.kind),
+    ),
   )
   return found?.id ?? null
 }

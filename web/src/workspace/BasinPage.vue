@@ -2,11 +2,13 @@
 import ConflictDialog from './ConflictDialog.vue'
 import NotOpen from './NotOpen.vue'
 import { useDesign } from './design-store.ts'
+import { useUndoKeys } from './use-undo-keys.ts'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
 /** A view of an opened basin that takes the whole page; says so when it cannot be opened. */
 defineProps<{ id: string; heading: string; about: string }>()
 const store = useDesign()
+useUndoKeys()
 </script>
 
 <template>

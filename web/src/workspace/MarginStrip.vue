@@ -65,7 +65,7 @@ function outageCell({ sump, totals }: SolvedBasin, stateOf: StateOf): Cell {
         id: 'outage',
         label: 'Outage margin',
         value: { quantity: 'length', si: sump.outage.marginM },
-        after: 'to the sump’s rim',
+        after: 'to the rim',
         stop: 'sump',
         state: stateOf('sump-too-small', 'above-fill-line'),
       }
@@ -107,7 +107,7 @@ function skimmerCells({ treatment: { skimmers } }: SolvedBasin, stateOf: StateOf
       id: 'skimmer',
       label: 'Skimmer rated',
       value: { quantity: 'share', si: ratio },
-      after: 'of what is wanted',
+      after: 'of wanted',
       stop: 'skimmer',
       state: stateOf('cup-stays-on', 'skimmer-too-small', 'skimmer-too-large', 'skimmer-depth'),
     },
@@ -203,7 +203,7 @@ const cells = computed((): Cell[] => {
       v-for="cell in cells"
       :key="cell.id"
       :to="`/basins/${store.basin?.id}/${cell.stop}`"
-      class="border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
+      class="overflow-hidden border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
       :data-testid="`margin-${cell.id}`"
     >
       <span class="block text-[0.8rem] leading-tight text-white/75">

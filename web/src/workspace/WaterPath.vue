@@ -35,6 +35,7 @@ const SKIMMER_SAYS = { small: 'too small', fits: 'suits the water', large: 'too 
 
 function skimmerFigure({ treatment: { skimmers, devices } }: SolvedBasin): string {
   const [first] = skimmers
+  if (first?.depth && first.depth.says !== 'right') return `stands too ${first.depth.says}`
   if (first) return SKIMMER_SAYS[first.inForce.says]
   return devices.length > 0 ? 'no skimmer' : 'none told yet'
 }

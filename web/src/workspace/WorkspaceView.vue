@@ -11,6 +11,7 @@ import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
 import { STOPS, type StopName } from './stops.ts'
 import { useBasin } from './use-basin.ts'
+import { useUndoKeys } from './use-undo-keys.ts'
 import WaterPath from './WaterPath.vue'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
@@ -36,17 +37,11 @@ function inField(target: EventTarget | null): boolean {
   )
 }
 
+useUndoKeys()
 useEventListener(window, 'keydown', (event) => {
-  const command = event.ctrlKey || event.metaKey
-  const key = event.key.toLowerCase()
-  if (command && key === 'z' && !event.altKey) {
-    event.preventDefault()
-    if (event.shiftKey) void store.redo()
-    else void store.undo()
-  } else if (command && key === 'y') {
-    event.preventDefault()
-    void store.redo()
-  } else if (!command && (key === '[' || key === ']') && !inField(event.target)) {
+  const { key } = event
+  const plain = !event.ctrlKey && !event.metaKey
+  if (plain && (key === '[' || key === ']') && !inField(event.target)) {
     const at = STOPS.indexOf(stop as (typeof STOPS)[number])
     const next = STOPS[at + (key === ']' ? 1 : -1)]
     if (next) void router.push(`/basins/${id}/${next}`)

@@ -95,7 +95,10 @@ export type FindingCode =
   | 'dose-short'
   | 'lamp-old'
   | 'lamp-glued-in'
+  | 'lamp-cannot-be-drawn'
   | 'ports-do-not-meet'
+  | 'meter-not-upright'
+  | 'meter-off-scale'
 
 export interface Finding {
   readonly code: FindingCode

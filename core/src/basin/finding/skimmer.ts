@@ -5,7 +5,7 @@ import { crestM } from '../../sump/wall.ts'
 import type { Edit } from '../edit.ts'
 import type { SolvedSkimmer } from '../treatment/solved-treatment.ts'
 import type { Finding, Fix } from './finding.ts'
-import { aboutDevice, devicePath, type DeviceCase } from './treatment.ts'
+import { aboutDevice, devicePath, type DeviceCase } from './device-case.ts'
 import { settleWith } from './try-out.ts'
 
 const LOAD_WORDS = { light: 'a light load', medium: 'a medium load', heavy: 'a heavy load' }

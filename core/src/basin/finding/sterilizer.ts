@@ -2,7 +2,7 @@ import { sentence } from '../../quantity/sentence.ts'
 import type { SolvedSterilizer } from '../treatment/solved-treatment.ts'
 import type { Finding, Fix } from './finding.ts'
 import { overspeedFixes, reachFixes, throttleFix } from './flow-fixes.ts'
-import { aboutDevice, type DeviceCase } from './treatment.ts'
+import { aboutDevice, type DeviceCase } from './device-case.ts'
 
 /** Ports that differ from the line's bore by more than this share want an adapter (choice). */
 const PORT_SHARE = 0.15
@@ -14,6 +14,7 @@ export function sterilizerFindings(one: DeviceCase): Finding[] {
     ...dry(one, solved),
     ...dose(one, solved),
     ...lampAge(one, solved),
+    ...pullOut(one),
     ...unions(one),
     ...ports(one),
   ]
@@ -114,6 +115,24 @@ function lampAge(one: DeviceCase, { lampLeftS, ageing }: SolvedSterilizer): Find
       reason: sentence(
         'It gives {left} of its first light. It still glows blue long after it does its work: put in a new one, and look at the sleeve. Never look at a lit lamp: ultraviolet C hurts eyes and skin.',
         { left: ['share', ageing] },
+      ),
+    }),
+  ]
+}
+
+/** The lamp is drawn out along its own length. */
+function pullOut(one: DeviceCase): Finding[] {
+  const freeM = one.solved.room?.pullOutM ?? null
+  const wantsM = one.device.part.sterilizer!.pullOutM
+  if (freeM === null || freeM >= wantsM) return []
+  return [
+    aboutDevice(one, {
+      code: 'lamp-cannot-be-drawn',
+      severity: 'watch',
+      title: sentence(`The lamp of ${one.device.name} can’t be drawn where it hangs`),
+      reason: sentence(
+        'It wants {wants} beyond one end and has {free} to the cabinet’s wall. Turn it to a door, or loosen its unions and take it out whole for a new lamp.',
+        { wants: ['length', wantsM], free: ['length', Math.max(0, freeM)] },
       ),
     }),
   ]

@@ -1,21 +1,10 @@
 import { gather } from '../../numeric/gather.ts'
 import { sentence } from '../../quantity/sentence.ts'
-import type { Device } from '../devices.ts'
-import type { SolvedDevice, SolvedTreatment } from '../treatment/solved-treatment.ts'
-import { aboutStop, type Finding, type Found, type LineCase, type Solving } from './finding.ts'
+import { aboutDevice, type DeviceCase } from './device-case.ts'
+import type { Finding, LineCase, Solving } from './finding.ts'
+import { meterFindings } from './meter.ts'
 import { skimmerFindings } from './skimmer.ts'
 import { sterilizerFindings } from './sterilizer.ts'
-
-/** A device with everything known of it. */
-export interface DeviceCase {
-  readonly solving: Solving
-  readonly treatment: SolvedTreatment
-  readonly device: Device
-  readonly index: number
-  readonly solved: SolvedDevice
-  /** The line it is in; undefined: none. */
-  readonly line: LineCase | undefined
-}
 
 /** Everything said of skimmers, sterilizers and the rest. */
 export function treatmentFindings(solving: Solving, lines: readonly LineCase[]): Finding[] {
@@ -32,25 +21,19 @@ export function treatmentFindings(solving: Solving, lines: readonly LineCase[]):
     return [
       ...skimmerFindings(one),
       ...sterilizerFindings(one),
+      ...meterFindings(one),
       ...outsideWindow(one),
       ...noRoom(one),
     ]
   })
 }
 
-/** A finding of a device, at the stop that it is designed at. */
-export function aboutDevice({ device }: DeviceCase, found: Found): Finding {
-  const stop = device.part.kind === 'sterilizer' ? 'sterilizer' : 'skimmer'
-  return aboutStop(stop, found, { deviceId: device.id, chamberId: device.chamberId })
-}
-
-export const devicePath = ({ index }: DeviceCase) => ['sump', 'devices', index] as const
-
 /** Does it get the flow that its maker wants? */
 function outsideWindow(one: DeviceCase): Finding[] {
   const { device, solved } = one
   const { window } = device.part
   const { flowM3PerS } = solved
+  if (device.part.kind === 'flow-meter') return []
   if (!window || flowM3PerS === null || solved.window === 'within' || solved.window === null) {
     return []
   }
@@ -87,9 +70,12 @@ function noRoom(one: DeviceCase): Finding[] {
       aboutDevice(one, {
         code: 'device-does-not-fit',
         severity: 'stop',
-        title: sentence(`${device.name} does not stand in its chamber: {out} too far`, {
-          out: ['length', room.sticksOutM],
-        }),
+        title: sentence(
+          room.inWater
+            ? `${device.name} does not stand in its chamber: {out} too far`
+            : `${device.name} does not stand in the cabinet: {out} too far`,
+          { out: ['length', room.sticksOutM] },
+        ),
         reason: sentence(
           'Its foot goes through a wall where it is drawn. Move it, turn it, move the wall or take a smaller one.',
         ),
@@ -109,7 +95,19 @@ function noRoom(one: DeviceCase): Finding[] {
       }),
     )
   }
-  if (room.sticksOutM === 0 && room.handM < device.part.handM) {
+  if (room.runsIntoSump) {
+    list.push(
+      aboutDevice(one, {
+        code: 'devices-collide',
+        severity: 'stop',
+        title: sentence(`${device.name} runs into the sump`),
+        reason: sentence(
+          'It stands lower than the sump’s rim, where the sump stands. Drag it clear in the room, or set it higher.',
+        ),
+      }),
+    )
+  }
+  if (room.sticksOutM === 0 && room.handM !== null && room.handM < device.part.handM) {
     list.push(
       aboutDevice(one, {
         code: 'no-hand-room',

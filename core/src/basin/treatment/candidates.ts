@@ -70,6 +70,7 @@ export function swapped(now: Device, part: DevicePart, standM: number): Device {
 }
 
 function fits({ depth, aboveCupM }: SolvedSkimmer, { room }: SolvedDevice): boolean {
-  const stands = room === null || (room.sticksOutM === 0 && room.collidesWith.length === 0)
+  const stands =
+    room === null || (room.sticksOutM === 0 && room.collidesWith.length === 0 && !room.runsIntoSump)
   return stands && (depth === null || depth.says === 'right') && (aboveCupM ?? 0) >= 0
 }

@@ -3,6 +3,7 @@ import { standsInWater } from '../contents.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import { chamberSpans, type Sump, type SumpBox } from '../sump.ts'
+import { pullOutFreeM } from './pull-out.ts'
 import type { SolvedRoom } from './solved-treatment.ts'
 
 /** A device's box on the floor, from the sump's left front inside corner. */
@@ -18,31 +19,58 @@ export function chamberRectangle(sump: Sump, box: SumpBox, index: number): Recta
   return { fromXM: fromM, toXM: toM, fromYM: 0, toYM: box.widthM }
 }
 
+/** The cabinet's inside, from the same corner; null: none is told. */
+export function cabinetRectangle({ box, cabinet }: Sump): Rectangle | null {
+  if (!box || !cabinet) return null
+  const fromXM = cabinet.xM - box.xM
+  const fromYM = cabinet.yM - box.yM
+  return { fromXM, toXM: fromXM + cabinet.lengthM, fromYM, toYM: fromYM + cabinet.widthM }
+}
+
+/** The sump with its panels. */
+export function sumpRectangle({ lengthM, widthM, panelM }: SumpBox): Rectangle {
+  return { fromXM: -panelM, toXM: lengthM + panelM, fromYM: -panelM, toYM: widthM + panelM }
+}
+
+/** Foot and top of a device over the room's floor. */
+export function heightsOf(box: SumpBox, device: Device): { footM: number; topM: number } {
+  const footM = (standsInWater(device) ? box.floorHeightM : 0) + device.standM
+  return { footM, topM: footM + device.part.heightM }
+}
+
 /** Touching is not running into each other, m. */
 const TOUCH_M = 1e-9
 
-/** The room a device has in its chamber; null: it stands in none, or the sump has no sizes. */
+/** Two devices in one place at one height. */
+function meet(box: SumpBox, one: Device, other: Device): boolean {
+  if (standsInWater(one) !== standsInWater(other)) return false
+  const a = heightsOf(box, one)
+  const b = heightsOf(box, other)
+  const atOneHeight = a.footM < b.topM - TOUCH_M && b.footM < a.topM - TOUCH_M
+  return atOneHeight && clearanceM(deviceRectangle(one), deviceRectangle(other)) < -TOUCH_M
+}
+
+/** The room a device has in its chamber, or in the cabinet beside the sump; null: no sizes are told. */
 export function roomOf({ sump }: BasinDesign, device: Device): SolvedRoom | null {
   const { box, cabinet, devices, chambers } = sump
+  const inWater = standsInWater(device)
   const index = chambers.findIndex(({ id }) => id === device.chamberId)
-  if (!box || index < 0 || !standsInWater(device)) return null
+  if (!box) return null
   const place = deviceRectangle(device)
-  const chamber = chamberRectangle(sump, box, index)
-  const { heightM } = device.part
+  const around = inWater ? chamberRectangle(sump, box, index) : cabinetRectangle(sump)
+  const { footM, topM } = heightsOf(box, device)
+  const overRimM = box.floorHeightM + box.heightM
   return {
     place,
-    sticksOutM: sticksOutM(place, chamber),
-    handM: widestGapM(place, chamber),
+    inWater,
+    sticksOutM: around ? sticksOutM(place, around) : 0,
+    handM: around ? widestGapM(place, around) : null,
     collidesWith: devices
-      .filter(
-        (other) =>
-          other.id !== device.id &&
-          other.chamberId === device.chamberId &&
-          standsInWater(other) &&
-          clearanceM(place, deviceRectangle(other)) < -TOUCH_M,
-      )
+      .filter((other) => other.id !== device.id && meet(box, device, other))
       .map(({ id }) => id),
-    aboveM: cabinet ? cabinet.topM - (box.floorHeightM + device.standM + heightM) : null,
-    liftsOutM: cabinet ? cabinet.topM - (box.floorHeightM + box.heightM) - heightM : null,
+    runsIntoSump: !inWater && footM < overRimM && clearanceM(place, sumpRectangle(box)) < -TOUCH_M,
+    aboveM: cabinet ? cabinet.topM - topM : null,
+    liftsOutM: cabinet && inWater ? cabinet.topM - overRimM - device.part.heightM : null,
+    pullOutM: device.part.sterilizer ? pullOutFreeM(sump, box, device, place) : null,
   }
 }

@@ -28,20 +28,26 @@ export interface SolvedDevice {
   readonly room: SolvedRoom | null
 }
 
-/** Room round a device that stands in a chamber. */
+/** Room round a device: in its chamber, or in the cabinet beside the sump. */
 export interface SolvedRoom {
   /** From the sump's left front inside corner. */
   readonly place: Rectangle
-  /** Out of its chamber; nil: it fits. */
+  /** It stands in a chamber's water. */
+  readonly inWater: boolean
+  /** Out of its chamber or the cabinet; nil: it fits. */
   readonly sticksOutM: number
-  /** Widest gap to its chamber's walls. */
-  readonly handM: number
-  /** Devices in the same chamber that it runs into. */
+  /** Widest gap to the walls round it; null: no cabinet is told. */
+  readonly handM: number | null
+  /** Devices that it runs into. */
   readonly collidesWith: readonly string[]
+  /** It stands beside the sump, and runs into it. */
+  readonly runsIntoSump: boolean
   /** From its top to the cabinet's; null: no cabinet is told. */
   readonly aboveM: number | null
   /** From the sump's rim to the cabinet's top, less its height: what is left when it is lifted out; null: no cabinet. */
   readonly liftsOutM: number | null
+  /** Free length to draw a lamp, to the cabinet's wall or out of its door; null: no lamp, or no cabinet. */
+  readonly pullOutM: number | null
 }
 
 export interface SolvedSkimmer extends SkimmerFigures {
