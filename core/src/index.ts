@@ -260,3 +260,4 @@ export {
 export { skimmerCandidates, swapped, type SkimmerCandidate } from './basin/treatment/candidates.ts'
 export { removalCurve, type RemovalPoint } from './basin/treatment/removal-curve.ts'
 export { takeOutOf, type TakeOut, type WayOut } from './basin/treatment/take-out.ts'
+export { keepDevices } from './basin/treatment/keep-devices.ts'

@@ -45,9 +45,7 @@ describe('parts', () => {
   test('the library holds every kind, and none of it is the keeper’s own', async () => {
     const guest = await aGuest()
     const { parts } = (await guest.get('/api/parts').expect(200)).body as Listing
-    expect(new Set(parts.map(({ kind }) => kind))).toEqual(
-      new Set(PART_KINDS),
-    )
+    expect(new Set(parts.map(({ kind }) => kind))).toEqual(new Set(PART_KINDS))
     expect(parts.every(({ own }) => !own)).toBe(true)
   })
   test('one’s own is kept, changed and taken away; a pump joins the pump list', async () => {

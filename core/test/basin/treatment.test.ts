@@ -3,8 +3,10 @@ import {
   allDrills,
   applyEdits,
   asItRuns,
+  keepDevices,
   QUOTED_TARGETS,
   removalCurve,
+  reordered,
   runDrill,
   settle,
   skimmerCandidates,
@@ -224,6 +226,38 @@ describe('a skimmer that stops', () => {
     expect(codes(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')
     expect(codes(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
     expect(solveBasin(drilled(null)).treatment.skimmers[0]!.topOffRunsS).toBeCloseTo(200, 9)
+  })
+})
+
+describe('a device stays with its chamber', () => {
+  const design = withDevices(LOOP, aSkimmer({}, { ...INSIDE, lineId: 'main' }))
+  const after = (edits: Parameters<typeof applyEdits>[1]) => {
+    const edited = applyEdits(design, edits)
+    return applyEdits(edited, keepDevices(design, edited)).sump.devices[0]!
+  }
+  test('that changes its place', () => {
+    const ids = design.sump.chambers.map(({ id }) => id)
+    const moved = reordered(design.sump, [ids[1]!, ids[0]!, ...ids.slice(2)])
+    const device = after([{ op: 'set', path: ['sump'], to: moved }])
+    expect(device.chamberId).toBe(CHAMBER)
+    expect(device.xM).toBeCloseTo(0.02, 9)
+  })
+  test('goes to another of its use, or to none, when its own is gone', () => {
+    const { chambers } = design.sump
+    const renamed = chambers.map((one) => (one.id === CHAMBER ? { ...one, id: 'new' } : one))
+    expect(after([{ op: 'set', path: ['sump', 'chambers'], to: renamed }]).chamberId).toBe('new')
+    const other = renamed.map((one) => (one.id === 'new' ? { ...one, use: 'media' as const } : one))
+    expect(after([{ op: 'set', path: ['sump', 'chambers'], to: other }]).chamberId).toBeNull()
+  })
+  test('and is let go by a line that is gone', () => {
+    const lines = design.returnSide.lines.map((one) => ({ ...one, id: `${one.id} anew` }))
+    expect(after([{ op: 'set', path: ['returnSide', 'lines'], to: lines }]).lineId).toBeNull()
+  })
+  test('is left alone by every other change', () => {
+    const edited = set(design, ['tanks', 0, 'lengthM'], 1)
+    expect(keepDevices(design, edited)).toEqual([])
+    const wall = set(design, ['sump', 'walls', at - 1, 'atM'], FROM_M + 0.01)
+    expect(keepDevices(design, wall)).toEqual([])
   })
 })
 

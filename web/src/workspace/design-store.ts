@@ -2,6 +2,7 @@ import type { RevisionAnswer } from '@yew-basin/contract'
 import {
   applyEdits,
   asItRuns,
+  keepDevices,
   solveBasin,
   type Edit,
   type EditPath,
@@ -88,7 +89,10 @@ export const useDesign = defineStore('design', () => {
 
   function edit(edits: readonly Edit[], key: string): void {
     preview.value = null
-    history.edit(edits, key)
+    const now = design.value
+    // What stands in a chamber goes with it, whatever moved or took it.
+    const kept = now ? keepDevices(now, applyEdits(now, edits)) : []
+    history.edit([...edits, ...kept], key)
   }
   const set = (path: EditPath, to: unknown) => edit([{ op: 'set', path, to }], path.join('.'))
 

@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  applyEdits,
+  QUOTED_TARGETS,
+  type BasinDesign,
+  type SolvedSterilizer,
+} from '@yew-basin/core'
+import { floorScale, onFloor } from '../src/room/room-scale.ts'
+import { doseChart, flowRange, type Lit } from '../src/treatment/dose-chart.ts'
+import { placeIn } from '../src/treatment/use-devices.ts'
+import { newSpec } from '../src/parts/part-words.ts'
+import { aDesign } from './a-design.ts'
+
+const L_PER_H = 1 / 3.6e6
+const [TARGET] = QUOTED_TARGETS
+/** 45 mJ/cm² at 1 500 L/h. */
+const DOSE_FLOW = 450 * 1500 * L_PER_H
+
+function lit(flowLPerH: number): Lit {
+  const flowM3PerS = flowLPerH * L_PER_H
+  const one: SolvedSterilizer = {
+    deviceId: 'lamp',
+    flowM3PerS,
+    flowBandM3PerS: 0,
+    doseJPerM2: flowM3PerS > 0 ? DOSE_FLOW / flowM3PerS : null,
+    doseBandJPerM2: null,
+    doseFlow: DOSE_FLOW,
+    ageing: 1,
+    lampLeftS: 1,
+    targets: [
+      {
+        targetId: TARGET!.id,
+        reaches: 'reached',
+        killPerPass: 0.99,
+        removalPerS: 2e-4,
+        halfLifeS: 3000,
+        flowForItM3PerS: DOSE_FLOW / TARGET!.mostJPerM2,
+        outruns: true,
+      },
+    ],
+    fromChamberId: null,
+    toChamberId: null,
+    skips: [],
+  }
+  return { lit: one, volumeM3: 0.5, targets: QUOTED_TARGETS, target: TARGET! }
+}
+
+interface Series {
+  readonly name: string
+  readonly data: readonly (readonly [number, number])[]
+}
+const seriesOf = (one: Lit, family: 'metric' | 'us') =>
+  doseChart(one, family, () => '#000').series as readonly Series[]
+const named = (all: readonly Series[], name: string) => all.filter((one) => one.name === name)
+
+describe('the chart of a lamp', () => {
+  test('marks the branch’s own flow on dose and removal, in the unit in use', () => {
+    const [dose, removal] = named(seriesOf(lit(900), 'metric'), 'this branch')
+    expect(dose!.data[0]![0]).toBeCloseTo(900, 6)
+    expect(dose!.data[0]![1]).toBeCloseTo(75, 6)
+    expect(removal!.data[0]![1]).toBeCloseTo(0.72, 6)
+    const [us] = named(seriesOf(lit(900), 'us'), 'this branch')
+    expect(us!.data[0]![0]).toBeCloseTo(900 / 3.785411784, 4)
+  })
+  test('ends each target’s zone at the flow that gives its dose', () => {
+    const [zone] = named(seriesOf(lit(900), 'metric'), TARGET!.organism)
+    expect(zone!.data[1]![0]).toBeCloseTo(2250, 6)
+    expect(zone!.data[1]![1]).toBeCloseTo(30, 9)
+  })
+  test('without flow marks none, and still shows where the target is met', () => {
+    expect(named(seriesOf(lit(0), 'metric'), 'this branch')).toEqual([])
+    const { fromM3PerS, toM3PerS } = flowRange(lit(0))
+    const met = DOSE_FLOW / TARGET!.mostJPerM2
+    expect(fromM3PerS).toBeLessThan(met)
+    expect(toM3PerS).toBeGreaterThan(met)
+  })
+})
+
+/** A sump of 1 m by 0.4 m with a wall in its middle, in a cabinet. */
+const ROOMED: BasinDesign = applyEdits(aDesign('up 400 mm'), [
+  {
+    op: 'set',
+    path: ['sump', 'box'],
+    to: {
+      make: 'bought',
+      xM: 0.1,
+      yM: 0.1,
+      floorHeightM: 0,
+      lengthM: 1,
+      widthM: 0.4,
+      heightM: 0.4,
+      panelM: 0.01,
+    },
+  },
+  {
+    op: 'set',
+    path: ['sump', 'cabinet'],
+    to: { xM: 0, yM: 0, lengthM: 1.2, widthM: 0.6, topM: 0.8, doors: [] },
+  },
+])
+
+describe('the floor on the sheet', () => {
+  const scale = floorScale(ROOMED, 700, 400)
+  test('holds the cabinet whole, the front at the bottom', () => {
+    const cabinet = onFloor(scale, { fromXM: -0.1, toXM: 1.1, fromYM: -0.1, toYM: 0.5 })
+    expect(cabinet.x).toBeGreaterThanOrEqual(0)
+    expect(cabinet.x + cabinet.width).toBeLessThanOrEqual(700)
+    expect(cabinet.y + cabinet.height).toBeLessThanOrEqual(400)
+    expect(scale.y(0)).toBeGreaterThan(scale.y(0.4))
+  })
+  test('is as long as it is wide, to one scale', () => {
+    expect(scale.x(1) - scale.x(0)).toBeCloseTo(scale.y(0) - scale.y(1), 9)
+  })
+})
+
+describe('a device that is added', () => {
+  const part = newSpec('skimmer') as Parameters<typeof placeIn>[2]
+  test('stands in the middle of its chamber', () => {
+    const [chamber] = ROOMED.sump.chambers
+    const { xM, yM } = placeIn(ROOMED, chamber!.id, part)
+    expect(xM + part.lengthM / 2).toBeCloseTo(0.5, 9)
+    expect(yM + part.widthM / 2).toBeCloseTo(0.2, 9)
+  })
+  test('or behind the sump, where it is in none', () => {
+    expect(placeIn(ROOMED, null, part).yM).toBeGreaterThan(0.4)
+  })
+})
+
+test('a new part of each kind of equipment is one that its kind asks for', () => {
+  expect(newSpec('skimmer')).toMatchObject({ kind: 'skimmer', sterilizer: null })
+  expect(newSpec('sterilizer')).toMatchObject({ kind: 'sterilizer', skimmer: null })
+  expect(newSpec('flow-meter')).toMatchObject({ kind: 'flow-meter', skimmer: null })
+})
