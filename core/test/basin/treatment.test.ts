@@ -103,6 +103,12 @@ describe('a skimmer in its chamber', () => {
   })
 })
 
+test('a skimmer in no chamber is asked for one, and nothing else of its place', () => {
+  const said = codes(solvedWith(aSkimmer()).findings, 'skimmer')
+  expect(said).toContain('skimmer-without-water')
+  expect(said).not.toContain('devices-collide')
+})
+
 describe('room round a device', () => {
   const cabineted = (device: Device, topM: number) =>
     solveBasin(set(withDevices(LOOP, device), ['sump', 'cabinet'], { ...CABINET, topM }))

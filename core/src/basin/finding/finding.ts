@@ -80,6 +80,7 @@ export type FindingCode =
   | 'chamber-runs-over'
   | 'light-leaks'
   | 'skimmer-fits'
+  | 'skimmer-without-water'
   | 'skimmer-too-small'
   | 'skimmer-too-large'
   | 'cup-stays-on'

@@ -14,11 +14,24 @@ export function skimmerFindings(one: DeviceCase): Finding[] {
   const solved = one.treatment.skimmers.find(({ deviceId }) => deviceId === one.device.id)
   if (!solved) return []
   return [
+    ...homeless(one),
     ...size(one, solved),
     ...depth(one, solved),
     ...cup(one, solved),
     ...recirculates(one, solved),
     ...topOff(one, solved),
+  ]
+}
+
+function homeless(one: DeviceCase): Finding[] {
+  if (one.device.chamberId !== null) return []
+  return [
+    aboutDevice(one, {
+      code: 'skimmer-without-water',
+      severity: 'stop',
+      title: sentence(`${one.device.name} works on no water`),
+      reason: sentence('Say which chamber it draws from: its flow and its depth follow from that.'),
+    }),
   ]
 }
 

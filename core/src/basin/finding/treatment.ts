@@ -63,7 +63,8 @@ const LIFTED: ReadonlySet<string> = new Set(['skimmer', 'reactor'])
 function noRoom(one: DeviceCase): Finding[] {
   const { device, solved, solving } = one
   const { room } = solved
-  if (!room) return []
+  // A skimmer that is in no chamber yet has no place to be judged.
+  if (!room || (device.part.skimmer && device.chamberId === null)) return []
   const list: Finding[] = []
   if (room.sticksOutM > 0) {
     list.push(
