@@ -103,6 +103,14 @@ describe('a skimmer in its chamber', () => {
   })
 })
 
+test('a stand says what it leaves over the cup', () => {
+  const device = aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE)
+  const design = set(withDevices(LOOP, device), ['sump', 'cabinet'], CABINET)
+  const [stand] = named(solveBasin(design).findings, 'skimmer-depth').fixes
+  const after = solveBasin(applyEdits(design, stand!.edits)).treatment.skimmers[0]!
+  expect(stand!.brings.values.left!.si).toBeCloseTo(after.aboveCupM!, 9)
+})
+
 test('a skimmer in no chamber is asked for one, and nothing else of its place', () => {
   const said = codes(solvedWith(aSkimmer()).findings, 'skimmer')
   expect(said).toContain('skimmer-without-water')

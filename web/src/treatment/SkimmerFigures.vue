@@ -16,6 +16,7 @@ const store = useDesign()
 const units = useUnits()
 const currency = computed(() => store.shown!.tariff?.currency ?? '')
 const handM = computed(() => solved.room?.handM ?? null)
+const WINDOW_SAYS = { within: 'gets it', below: 'too little', above: 'too much' } as const
 const left = (si: number) =>
   si < 0 ? `${units.text('length', -si)} too little` : units.text('length', si)
 </script>
@@ -81,6 +82,14 @@ const left = (si: number) =>
       <template v-if="solved.flowM3PerS !== null && !skimmer">
         <dt>Water that reaches it</dt>
         <dd>{{ units.text('flow', solved.flowM3PerS) }}</dd>
+        <template v-if="device.part.window && solved.window">
+          <dt>
+            It wants
+            {{ units.shown({ quantity: 'flow', si: device.part.window.leastM3PerS }).number }} to
+            {{ units.text('flow', device.part.window.mostM3PerS) }}
+          </dt>
+          <dd>{{ WINDOW_SAYS[solved.window] }}</dd>
+        </template>
       </template>
       <template v-if="skimmer">
         <dt>Falls back when it stops</dt>

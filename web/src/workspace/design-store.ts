@@ -4,6 +4,7 @@ import {
   asItRuns,
   keepDevices,
   solveBasin,
+  type BasinDesign,
   type Edit,
   type EditPath,
   type Fix,
@@ -32,6 +33,11 @@ function worstByStop(solved: SolvedBasin | null): Record<StopName, Severity> {
   // Findings come worst first, so the last one written wins.
   for (const { stop, severity } of [...(solved?.findings ?? [])].reverse()) worst[stop] = severity
   return worst
+}
+
+/** What stands in a chamber goes with it, whatever moved or took it. */
+function keptWith(now: BasinDesign | null, edits: readonly Edit[]): readonly Edit[] {
+  return now ? keepDevices(now, applyEdits(now, edits)) : []
 }
 
 /** A lost connection that is back, and a page that is left, both ask for a save. */
@@ -89,10 +95,7 @@ export const useDesign = defineStore('design', () => {
 
   function edit(edits: readonly Edit[], key: string): void {
     preview.value = null
-    const now = design.value
-    // What stands in a chamber goes with it, whatever moved or took it.
-    const kept = now ? keepDevices(now, applyEdits(now, edits)) : []
-    history.edit([...edits, ...kept], key)
+    history.edit([...edits, ...keptWith(design.value, edits)], key)
   }
   const set = (path: EditPath, to: unknown) => edit([{ op: 'set', path, to }], path.join('.'))
 

@@ -1,4 +1,4 @@
-import { sentence } from '../../quantity/sentence.ts'
+import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/match.ts'
 import type { SkimmerDepth } from '../../skimmer/stand.ts'
 import { crestM } from '../../sump/wall.ts'
@@ -80,7 +80,7 @@ function size(one: DeviceCase, { inForce, verdicts }: SolvedSkimmer): Finding[] 
   ]
 }
 
-function depth(one: DeviceCase, { depth: found }: SolvedSkimmer): Finding[] {
+function depth(one: DeviceCase, { depth: found, aboveCupM }: SolvedSkimmer): Finding[] {
   if (!found || found.says === 'right') return []
   return [
     aboutDevice(one, {
@@ -96,15 +96,36 @@ function depth(one: DeviceCase, { depth: found }: SolvedSkimmer): Finding[] {
         'It works in {least} to {most} of water. A stand raises it, a wall sets the water.',
         { least: ['length', found.leastM], most: ['length', found.mostM] },
       ),
-      fixes: () => [...standFix(one, found), ...wallFix(one, found)],
+      fixes: () => [...standFix(one, found, aboveCupM), ...wallFix(one, found, aboveCupM)],
     }),
   ]
+}
+
+/** The depth it comes to, and what that leaves over the cup where the cabinet is told. */
+function brings(depthM: number, leftM: number | null): Sentence {
+  const depth = ['length', depthM] as const
+  if (leftM === null) return sentence('Brings the water over its foot to {depth}.', { depth })
+  return leftM < 0
+    ? sentence(
+        'Brings the water over its foot to {depth}; the cup then lacks {short} to come off.',
+        {
+          depth,
+          short: ['length', -leftM],
+        },
+      )
+    : sentence(
+        'Brings the water over its foot to {depth}, and leaves {left} over the raised cup.',
+        {
+          depth,
+          left: ['length', leftM],
+        },
+      )
 }
 
 /** A stand is cut to the millimetre. */
 const toMillimetres = (lengthM: number) => Math.round(lengthM * 1000) / 1000
 
-function standFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
+function standFix(one: DeviceCase, found: SkimmerDepth, aboveCupM: number | null): Fix[] {
   const standM = toMillimetres(found.standM)
   if (standM === one.device.standM) return []
   const chamberM = found.depthM + one.device.standM
@@ -116,16 +137,14 @@ function standFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
         standM > 0
           ? sentence('Cut a stand of {stand}', { stand: ['length', standM] })
           : sentence('Take the stand away'),
-      brings: sentence('Brings the water over its foot to {depth}.', {
-        depth: ['length', depthM],
-      }),
+      brings: brings(depthM, aboveCupM === null ? null : aboveCupM + one.device.standM - standM),
       edits: [{ op: 'set', path: [...devicePath(one), 'standM'], to: standM }],
     },
   ]
 }
 
 /** The wall by which its chamber's water leaves, set for it where that works. */
-function wallFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
+function wallFix(one: DeviceCase, found: SkimmerDepth, aboveCupM: number | null): Fix[] {
   const { settled, design } = one.solving
   const { box, walls, chambers } = design.sump
   const index = chambers.findIndex(({ id }) => id === one.device.chamberId)
@@ -142,9 +161,7 @@ function wallFix(one: DeviceCase, found: SkimmerDepth): Fix[] {
   return [
     {
       label: sentence('Make its wall {top} high', { top: ['length', topM] }),
-      brings: sentence('Brings the water over its foot to {depth}.', {
-        depth: ['length', depthM],
-      }),
+      brings: brings(depthM, aboveCupM),
       edits,
     },
   ]
