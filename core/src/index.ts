@@ -257,7 +257,8 @@ export {
   type AboutTreatment,
   type TreatmentFigure,
 } from './basin/working/treatment.ts'
-export { skimmerCandidates, swapped, type SkimmerCandidate } from './basin/treatment/candidates.ts'
+export { skimmerCandidates, type SkimmerCandidate } from './basin/treatment/candidates.ts'
 export { removalCurve, type RemovalPoint } from './basin/treatment/removal-curve.ts'
 export { takeOutOf, type TakeOut, type WayOut } from './basin/treatment/take-out.ts'
 export { keepDevices } from './basin/treatment/keep-devices.ts'
+export { newCabinet, newDevice, swappedIn } from './basin/build/new-device.ts'

@@ -62,6 +62,41 @@ test('a branch is set for a target, by its own flow', async ({ page }) => {
   await expect(finding(page, 'lamp-old')).toHaveCount(0)
 })
 
+test('set for a target by its valve, the dose changes when another takeoff is opened', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.stop(/Sterilizer/)
+  await page.getByRole('radio', { name: /Amyloodinium/ }).check()
+  await finding(page, 'dose-short').getByRole('button', { name: 'Preview' }).first().click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(finding(page, 'dose-reached')).toContainText('Amyloodinium')
+  const set = await keeper.reads('dose')
+  await keeper.stop(/Return/)
+  await keeper.line('Scrubber').click()
+  await keeper.tab('Run')
+  await page.getByLabel('Opening of piece 1').first().fill('100')
+  await expect.poll(() => keeper.reads('dose')).toBeGreaterThan(set)
+})
+
+test('a skimmer on too high a stand is told the stand that lets its cup come off', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await view(page, 'Room')
+  await keeper.field('Clear height, from the floor').fill('700')
+  await view(page, 'Design')
+  await keeper.stop(/Skimmer/)
+  await keeper.field('Stand under it').fill('30')
+  await expect(finding(page, 'cup-stays-on')).toBeVisible()
+  await finding(page, 'cup-stays-on').getByRole('button', { name: 'Preview' }).first().click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(finding(page, 'cup-stays-on')).toHaveCount(0)
+  await expect(finding(page, 'skimmer-depth')).toHaveCount(0)
+})
+
 test('a device is moved in the room by keys and by dragging, and what it runs into is said', async ({
   page,
 }) => {

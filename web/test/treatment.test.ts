@@ -7,7 +7,6 @@ import {
 } from '@yew-basin/core'
 import { floorScale, onFloor } from '../src/room/room-scale.ts'
 import { doseChart, flowRange, type Lit } from '../src/treatment/dose-chart.ts'
-import { placeIn } from '../src/treatment/use-devices.ts'
 import { newSpec } from '../src/parts/part-words.ts'
 import { aDesign } from './a-design.ts'
 
@@ -110,19 +109,6 @@ describe('the floor on the sheet', () => {
   })
   test('is as long as it is wide, to one scale', () => {
     expect(scale.x(1) - scale.x(0)).toBeCloseTo(scale.y(0) - scale.y(1), 9)
-  })
-})
-
-describe('a device that is added', () => {
-  const part = newSpec('skimmer') as Parameters<typeof placeIn>[2]
-  test('stands in the middle of its chamber', () => {
-    const [chamber] = ROOMED.sump.chambers
-    const { xM, yM } = placeIn(ROOMED, chamber!.id, part)
-    expect(xM + part.lengthM / 2).toBeCloseTo(0.5, 9)
-    expect(yM + part.widthM / 2).toBeCloseTo(0.2, 9)
-  })
-  test('or behind the sump, where it is in none', () => {
-    expect(placeIn(ROOMED, null, part).yM).toBeGreaterThan(0.4)
   })
 })
 

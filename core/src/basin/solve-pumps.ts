@@ -7,8 +7,17 @@ import type { LaidPump, Layout } from './layout/layout.ts'
 import { halfWidth, type Banded, type Running } from './running.ts'
 import type { SolvedPump } from './solved.ts'
 
-export const YEAR_S = 365 * 24 * 3600
+const YEAR_S = 365 * 24 * 3600
 const KWH_J = 3.6e6
+
+/** What a year of this power comes to; cost null when no tariff is told. */
+export function yearOf(powerW: number, tariff: Tariff | null) {
+  const energyPerYearJ = powerW * YEAR_S
+  return {
+    energyPerYearJ,
+    costPerYear: tariff && (energyPerYearJ / KWH_J) * tariff.pricePerKWh,
+  }
+}
 
 /** Every placed pump as it runs. */
 export function solvePumps(layout: Layout, banded: Banded, tariff: Tariff | null): SolvedPump[] {
@@ -30,7 +39,7 @@ function solvePump(
   const wireW = wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), speed)
   const lifting = flowM3PerS > 0 && speed > 0
   const hydraulicW = lifting ? hydraulicPowerW(layout.water.densityKgPerM3, flowM3PerS, headM) : 0
-  const energyPerYearJ = wireW * YEAR_S
+  const { energyPerYearJ, costPerYear } = yearOf(wireW, tariff)
   return {
     placedId: placed.id,
     partId: part.id,
@@ -48,7 +57,7 @@ function solvePump(
     wireToWater: wireW > 0 ? hydraulicW / wireW : 0,
     heatToWaterW: heatToWaterW(part, wireW),
     energyPerYearJ,
-    costPerYear: tariff && (energyPerYearJ / KWH_J) * tariff.pricePerKWh,
+    costPerYear,
     twoNumberCurve: curve.twoNumber,
     leastDepthM:
       part.leastDepthM ?? leastDepthM(part.inletBoreM ?? part.outletBoreM, Math.max(0, flowM3PerS)),

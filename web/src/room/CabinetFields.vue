@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { Cabinet, CabinetDoor } from '@yew-basin/core'
+import { newCabinet, type Cabinet, type CabinetDoor } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -15,22 +15,7 @@ const set = (name: keyof Cabinet, to: unknown) => store.set(['sump', 'cabinet', 
 const ofDoor = (i: number, name: keyof CabinetDoor) => (to: unknown) =>
   store.set(['sump', 'cabinet', 'doors', i, name], to)
 
-/** A hand's width of room round the sump, up to the tank's floor. */
-const ROUND_M = 0.05
-const TOP_M = 0.04
-function first(): Cabinet {
-  const { sump, tanks } = store.design!
-  const { xM, yM, lengthM, widthM } = sump.box!
-  const wide = lengthM + 2 * ROUND_M
-  return {
-    xM: xM - ROUND_M,
-    yM: yM - ROUND_M,
-    lengthM: wide,
-    widthM: widthM + 2 * ROUND_M,
-    topM: Math.max(0.3, Math.min(...tanks.map((tank) => tank.floorHeightM)) - TOP_M),
-    doors: [{ id: crypto.randomUUID(), ...FIRST_DOOR, toM: wide - 0.04 }],
-  }
-}
+const first = () => newCabinet(store.design!, crypto.randomUUID())
 const FIRST_DOOR = { face: 'front', fromM: 0.04, toM: 0.5, bottomM: 0.05, topM: 0.7 } as const
 const FACES = [
   { value: 'front', label: 'front' },

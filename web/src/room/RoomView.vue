@@ -24,8 +24,11 @@ function said(i: number): string {
     return `runs into ${other?.name}`
   }
   if (room.runsIntoSump) return 'runs into the sump'
-  const lamp =
-    room.pullOutM === null ? '' : `, ${units.text('length', room.pullOutM)} to draw the lamp`
+  const lamp = room.pullsThroughDoor
+    ? ', its lamp draws out of a door'
+    : room.pullOutM === null
+      ? ''
+      : `, ${units.text('length', room.pullOutM)} to draw the lamp`
   if (!room.inWater) return `beside the sump${lamp}`
   const rod = devices.value[i]!.part.kind === 'heater'
   const lift =

@@ -13,13 +13,6 @@ const names = computed(() =>
     (id) => store.shown!.sump.devices.find((one) => one.id === id)!.name,
   ),
 )
-/** Lines and drains that end in the sump come off first. */
-const pipes = computed(() => {
-  const { returnSide, drains } = store.shown!
-  const back = returnSide.lines.filter(({ end }) => end.at === 'chamber').length
-  const down = drains.filter(({ end }) => end.at === 'chamber').length
-  return back + down + returnSide.pumps.length
-})
 </script>
 
 <template>
@@ -44,7 +37,7 @@ const pipes = computed(() => {
         First out: <strong class="font-semibold">{{ names.join(', ') }}</strong>.
       </p>
       <p class="caption mt-1">
-        {{ pipes }} pipe ends and pumps come off before it. Empty it first: water is heavy.
+        {{ found.pipeEnds }} pipe ends and pumps come off before it. Empty it first: water is heavy.
         <template v-if="found.way.doorIds.length > 1">
           A brace may carry the tank: drain the tank before it comes out, and ask who built the
           stand.

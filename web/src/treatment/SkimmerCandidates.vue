@@ -34,12 +34,26 @@ const rows = computed(() => {
 
 /** Does it stand there, on what, or what keeps it from it. */
 function stands({ fits, standM, skimmer, device: placed }: SkimmerCandidate): string {
+  if (placed.room && !placed.room.inWater) return 'goes beside the sump'
   if (placed.room && (placed.room.sticksOutM > 0 || placed.room.collidesWith.length > 0)) {
     return 'no room for its foot'
   }
   if (skimmer.aboveCupM !== null && skimmer.aboveCupM < 0) return 'no room over its cup'
   if (!fits && skimmer.depth) return `the water is too ${skimmer.depth.says} for it`
   return standM > 0 ? `stands on ${units.text('length', standM)}` : 'stands'
+}
+
+/** What it does on this water. */
+function works({ skimmer }: SkimmerCandidate): string {
+  const { shareOfThroughflow, systemVolumesPerH, dwellS, airPerNeckMPerS, aboveCupM } = skimmer
+  const said = [
+    shareOfThroughflow !== null && `${units.text('share', shareOfThroughflow)} of the flow`,
+    systemVolumesPerH !== null && units.text('turnover', systemVolumesPerH),
+    dwellS !== null && `dwell ${units.text('duration', dwellS)}`,
+    `air ${units.text('air-per-neck', airPerNeckMPerS)}`,
+    aboveCupM !== null && aboveCupM >= 0 && `${units.text('length', aboveCupM)} over its cup`,
+  ]
+  return said.filter((one) => one !== false).join(', ')
 }
 
 /** What it frees and saves against the one that stands there. */
@@ -76,6 +90,7 @@ function against({ part, freesM2, savesW }: SkimmerCandidate): string {
             match: {{ SAYS[row.skimmer.verdicts.match.says] }}; oversize:
             {{ SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
           </span>
+          <span class="caption block">{{ works(row) }}</span>
           <span class="caption block">{{ against(row) }}</span>
         </div>
         <button

@@ -47,7 +47,7 @@ export function doseChart(one: Lit, family: UnitFamily, colour: Palette): Record
     animation: false,
     textStyle: { fontFamily: 'Source Sans 3 Variable, sans-serif' },
     grid: { left: 44, right: 48, top: 28, bottom: 40 },
-    ...axes(range, least, one, family, colour),
+    ...axes(range, least, family, colour),
     series: [
       ...one.targets.map((target) => {
         const here = target.id === one.target.id
@@ -114,7 +114,6 @@ function branch(
 function axes(
   { fromM3PerS, toM3PerS }: { fromM3PerS: number; toM3PerS: number },
   leastJPerM2: number,
-  _: Lit,
   family: UnitFamily,
   colour: Palette,
 ) {

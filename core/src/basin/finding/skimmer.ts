@@ -1,12 +1,11 @@
 import { sentence, type Sentence } from '../../quantity/sentence.ts'
 import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/match.ts'
 import type { SkimmerDepth } from '../../skimmer/stand.ts'
-import { crestM } from '../../sump/wall.ts'
 import type { Edit } from '../edit.ts'
 import type { SolvedSkimmer } from '../treatment/solved-treatment.ts'
+import { toMillimetres, wallForDepth } from './chamber-depth.ts'
 import type { Finding, Fix } from './finding.ts'
 import { aboutDevice, devicePath, type DeviceCase } from './device-case.ts'
-import { settleWith } from './try-out.ts'
 
 const LOAD_WORDS = { light: 'a light load', medium: 'a medium load', heavy: 'a heavy load' }
 
@@ -122,9 +121,6 @@ function brings(depthM: number, leftM: number | null): Sentence {
       )
 }
 
-/** A stand is cut to the millimetre. */
-const toMillimetres = (lengthM: number) => Math.round(lengthM * 1000) / 1000
-
 function standFix(one: DeviceCase, found: SkimmerDepth, aboveCupM: number | null): Fix[] {
   const standM = toMillimetres(found.standM)
   if (standM === one.device.standM) return []
@@ -145,29 +141,24 @@ function standFix(one: DeviceCase, found: SkimmerDepth, aboveCupM: number | null
 
 /** The wall by which its chamber's water leaves, set for it where that works. */
 function wallFix(one: DeviceCase, found: SkimmerDepth, aboveCupM: number | null): Fix[] {
-  const { settled, design } = one.solving
-  const { box, walls, chambers } = design.sump
-  const index = chambers.findIndex(({ id }) => id === one.device.chamberId)
-  const at = index === settled.returnIndex ? -1 : index < settled.returnIndex ? index : index - 1
-  const wall = walls[at]
-  if (!box || !wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return []
-  const nowM = found.depthM + one.device.standM
-  const topM = toMillimetres(Math.min(box.heightM, wall.topM + found.wantedChamberDepthM - nowM))
-  if (topM <= wall.topM - crestM(wall) + 0.02) return []
-  const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', at, 'topM'], to: topM }]
-  const after = settleWith(settled, edits).chambers[index]!
-  const depthM = after.levelM - box.floorHeightM - one.device.standM
+  const set = wallForDepth(one.solving, chamberIndex(one), found.wantedChamberDepthM)
+  if (!set) return []
+  const depthM = set.depthM - one.device.standM
   if (depthM < found.leastM || depthM > found.mostM) return []
   return [
     {
-      label: sentence('Make its wall {top} high', { top: ['length', topM] }),
+      label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
       brings: brings(depthM, aboveCupM),
-      edits,
+      edits: set.edits,
     },
   ]
 }
 
-function cup(one: DeviceCase, { aboveCupM }: SolvedSkimmer): Finding[] {
+const chamberIndex = ({ device, solving }: DeviceCase) =>
+  solving.design.sump.chambers.findIndex(({ id }) => id === device.chamberId)
+
+function cup(one: DeviceCase, solved: SolvedSkimmer): Finding[] {
+  const { aboveCupM } = solved
   if (aboveCupM === null || aboveCupM >= 0) return []
   return [
     aboutDevice(one, {
@@ -176,11 +167,48 @@ function cup(one: DeviceCase, { aboveCupM }: SolvedSkimmer): Finding[] {
       title: sentence(`The cup of ${one.device.name} can’t come off: {short} too little`, {
         short: ['length', -aboveCupM],
       }),
-      reason: sentence(
-        'It must rise {lift} and meets the cabinet’s top. A lower stand, a shallower chamber or a shorter skimmer gives it room.',
-        { lift: ['length', one.device.part.skimmer!.cupLiftM] },
-      ),
+      reason: (fixes) =>
+        sentence(
+          `It must rise {lift} and meets the cabinet’s top.${fixes.length > 0 ? '' : ' No stand or wall gives it the room: take a shorter one.'}`,
+          { lift: ['length', one.device.part.skimmer!.cupLiftM] },
+        ),
+      fixes: () => lowered(one, solved, aboveCupM),
     }),
+  ]
+}
+
+/** A lower stand, and the wall with it where the water would then be too deep. */
+function lowered(one: DeviceCase, { depth: found }: SolvedSkimmer, aboveCupM: number): Fix[] {
+  const { device, solving } = one
+  // Cut down to whole millimetres, so that the cup really comes off.
+  const standM = Math.floor((device.standM + aboveCupM) * 1000 + 1e-6) / 1000
+  if (standM < 0) return []
+  const stand: Edit = { op: 'set', path: [...devicePath(one), 'standM'], to: standM }
+  const leftM = aboveCupM + device.standM - standM
+  const label = { stand: ['length', standM] } as const
+  const depthM = found === null ? null : found.depthM + device.standM - standM
+  if (found === null || depthM === null || (depthM >= found.leastM && depthM <= found.mostM)) {
+    return [
+      {
+        label: sentence('Cut its stand to {stand}', label),
+        brings: sentence('Leaves {left} over the raised cup.', { left: ['length', leftM] }),
+        edits: [stand],
+      },
+    ]
+  }
+  const wantedM = (found.leastM + found.mostM) / 2 + standM
+  const set = wallForDepth(solving, chamberIndex(one), wantedM, [stand])
+  const after = set ? set.depthM - standM : NaN
+  if (!set || !(after >= found.leastM && after <= found.mostM)) return []
+  return [
+    {
+      label: sentence('Cut its stand to {stand} and make its wall {top} high', {
+        ...label,
+        top: ['length', set.topM],
+      }),
+      brings: brings(after, leftM),
+      edits: set.edits,
+    },
   ]
 }
 

@@ -1,9 +1,12 @@
 import { sentence } from '../../quantity/sentence.ts'
+import { pieceOfDevice } from '../treatment/solve-devices.ts'
 import type { SolvedSterilizer } from '../treatment/solved-treatment.ts'
 import type { Finding, Fix } from './finding.ts'
 import { overspeedFixes, reachFixes, throttleFix } from './flow-fixes.ts'
 import { aboutDevice, type DeviceCase } from './device-case.ts'
 
+/** A valve is set a little slower than the target’s flow, so that its last turn does not leave the dose short (choice). */
+const AIM = 0.98
 /** Ports that differ from the line's bore by more than this share want an adapter (choice). */
 const PORT_SHARE = 0.15
 
@@ -60,7 +63,7 @@ function dose(one: DeviceCase, solved: SolvedSterilizer): Finding[] {
           `{most} is quoted; it would do up to {flow}.${turned} Quoted doses are no promise, and this is no treatment plan.`,
           values,
         ),
-        fixes: () => upToTarget(one, against.flowForItM3PerS),
+        fixes: () => upToTarget(one, AIM * against.flowForItM3PerS),
       }),
     ]
   }
@@ -73,7 +76,7 @@ function dose(one: DeviceCase, solved: SolvedSterilizer): Finding[] {
         `{most} is quoted; at {flow} it would get that.${turned} Slow water gets the dose, fast water turns the tank over: the chart shows both.`,
         values,
       ),
-      fixes: () => setForTarget(one, against.flowForItM3PerS),
+      fixes: () => setForTarget(one, AIM * against.flowForItM3PerS),
     }),
   ]
 }
@@ -122,9 +125,9 @@ function lampAge(one: DeviceCase, { lampLeftS, ageing }: SolvedSterilizer): Find
 
 /** The lamp is drawn out along its own length. */
 function pullOut(one: DeviceCase): Finding[] {
-  const freeM = one.solved.room?.pullOutM ?? null
+  const { pullOutM: freeM = null, pullsThroughDoor = false } = one.solved.room ?? {}
   const wantsM = one.device.part.sterilizer!.pullOutM
-  if (freeM === null || freeM >= wantsM) return []
+  if (freeM === null || pullsThroughDoor || freeM >= wantsM) return []
   return [
     aboutDevice(one, {
       code: 'lamp-cannot-be-drawn',
@@ -143,7 +146,7 @@ function unions(one: DeviceCase): Finding[] {
   const { line, device } = one
   if (!line) return []
   const { pieces } = line.laid.line.run
-  const at = pieces.findIndex(({ kind }) => kind === 'device')
+  const at = pieceOfDevice(pieces, device.part.kind)
   if (at < 0) return []
   const before = pieces.slice(0, at).some(({ kind }) => kind === 'union')
   const after = pieces.slice(at + 1).some(({ kind }) => kind === 'union')
@@ -166,7 +169,9 @@ function unions(one: DeviceCase): Finding[] {
 function ports(one: DeviceCase): Finding[] {
   const { line, device } = one
   const spec = device.part.sterilizer
-  const piece = line?.solved.pieces.find(({ kind }) => kind === 'device')
+  const own = line ? line.laid.line.run.pieces : []
+  const id = own[pieceOfDevice(own, device.part.kind)]?.id
+  const piece = line?.solved.pieces.find(({ pieceId }) => pieceId === id)
   if (!line || !spec || !piece) return []
   const off = spec.portBoreM / piece.boreM - 1
   if (Math.abs(off) <= PORT_SHARE) return []

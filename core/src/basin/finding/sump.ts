@@ -1,11 +1,10 @@
 import { gather } from '../../numeric/gather.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { crestM } from '../../sump/wall.ts'
-import type { Edit } from '../edit.ts'
 import type { SolvedChamber } from '../solved-gravity.ts'
 import type { SumpBox, SumpChamber, SumpWall } from '../sump.ts'
+import { wallForDepth } from './chamber-depth.ts'
 import { aboutStop, type Finding, type Fix, type Found, type Solving } from './finding.ts'
-import { settleWith } from './try-out.ts'
 
 /** A hand with a cup or a pump in it needs so much room (choice). */
 const HAND_M = 0.1
@@ -290,21 +289,13 @@ function skimmerFix(
   one: ChamberCase,
   wants: NonNullable<SumpChamber['wantsDepth']>,
 ): readonly Fix[] {
-  const { solved, solving, outWall, index, box } = one
-  const wall = wallOf(one)
-  if (!wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return []
-  const middleM = (wants.leastM + wants.mostM) / 2
-  const topM = Math.min(box.heightM, wall.topM + middleM - solved.depthM!)
-  if (topM <= 0.02) return []
-  const edits: Edit[] = [{ op: 'set', path: ['sump', 'walls', outWall, 'topM'], to: topM }]
-  const after = settleWith(solving.settled, edits).chambers[index]!
-  const depthM = after.levelM - box.floorHeightM
-  if (depthM < wants.leastM || depthM > wants.mostM) return []
+  const set = wallForDepth(one.solving, one.index, (wants.leastM + wants.mostM) / 2)
+  if (!set || set.depthM < wants.leastM || set.depthM > wants.mostM) return []
   return [
     {
-      label: sentence('Make its wall {top} high', { top: ['length', topM] }),
-      brings: sentence('Brings the water to {depth}.', { depth: ['length', depthM] }),
-      edits,
+      label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
+      brings: sentence('Brings the water to {depth}.', { depth: ['length', set.depthM] }),
+      edits: set.edits,
     },
   ]
 }

@@ -1,8 +1,9 @@
 import type { DevicePart } from '../../device/part.ts'
+import { standsInWater } from '../contents.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import type { SolvedBasin } from '../solved-basin.ts'
-import { solveDevice } from './solve-devices.ts'
+import { devicePowerW, solveDevice } from './solve-devices.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
 import type { SolvedDevice, SolvedSkimmer } from './solved-treatment.ts'
 
@@ -51,14 +52,17 @@ export function skimmerCandidates(
         device,
         standM,
         fits: fits(skimmer, device),
-        freesM2: now.part.sectionM2 - part.sectionM2,
-        savesW: now.part.powerW - part.powerW,
+        freesM2: takesM2(now) - takesM2(placed),
+        savesW: devicePowerW(now) - devicePowerW(placed),
       },
     ]
   })
 }
 
-/** The edits that put a part in a device's place. */
+/** Of the water's surface; what stands outside takes none. */
+const takesM2 = (device: Device) => (standsInWater(device) ? device.part.sectionM2 : 0)
+
+/** A device with another part in its place. */
 export function swapped(now: Device, part: DevicePart, standM: number): Device {
   return {
     ...now,
@@ -70,7 +74,10 @@ export function swapped(now: Device, part: DevicePart, standM: number): Device {
 }
 
 function fits({ depth, aboveCupM }: SolvedSkimmer, { room }: SolvedDevice): boolean {
+  // What goes beside the sump is placed in the room, not where the other one stood.
   const stands =
-    room === null || (room.sticksOutM === 0 && room.collidesWith.length === 0 && !room.runsIntoSump)
+    room === null ||
+    !room.inWater ||
+    (room.sticksOutM === 0 && room.collidesWith.length === 0 && !room.runsIntoSump)
   return stands && (depth === null || depth.says === 'right') && (aboveCupM ?? 0) >= 0
 }

@@ -3,7 +3,7 @@ import { standsInWater } from '../contents.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import { chamberSpans, type Sump, type SumpBox } from '../sump.ts'
-import { pullOutFreeM } from './pull-out.ts'
+import { pullOutOf } from './pull-out.ts'
 import type { SolvedRoom } from './solved-treatment.ts'
 
 /** A device's box on the floor, from the sump's left front inside corner. */
@@ -60,6 +60,10 @@ export function roomOf({ sump }: BasinDesign, device: Device): SolvedRoom | null
   const around = inWater ? chamberRectangle(sump, box, index) : cabinetRectangle(sump)
   const { footM, topM } = heightsOf(box, device)
   const overRimM = box.floorHeightM + box.heightM
+  const pullOut =
+    device.part.sterilizer && cabinet
+      ? pullOutOf(cabinet, box, { place, turned: device.turned, footM, topM })
+      : null
   return {
     place,
     inWater,
@@ -71,6 +75,7 @@ export function roomOf({ sump }: BasinDesign, device: Device): SolvedRoom | null
     runsIntoSump: !inWater && footM < overRimM && clearanceM(place, sumpRectangle(box)) < -TOUCH_M,
     aboveM: cabinet ? cabinet.topM - topM : null,
     liftsOutM: cabinet && inWater ? cabinet.topM - overRimM - device.part.heightM : null,
-    pullOutM: device.part.sterilizer ? pullOutFreeM(sump, box, device, place) : null,
+    pullOutM: pullOut?.freeM ?? null,
+    pullsThroughDoor: pullOut?.throughDoor ?? false,
   }
 }

@@ -1,12 +1,12 @@
-import { YEAR_S } from '../solve-pumps.ts'
+import type { DeviceKind } from '../../device/part.ts'
+import { yearOf } from '../solve-pumps.ts'
+import type { Piece } from '../../run/piece.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import type { SolvedSump } from '../solved-gravity.ts'
 import type { SolvedLine, SolvedReturn } from '../solved.ts'
 import { roomOf } from './place.ts'
 import type { SolvedDevice } from './solved-treatment.ts'
-
-const KWH_J = 3.6e6
 
 /** The line a device is in; undefined: none. */
 export function lineOfDevice(
@@ -16,9 +16,21 @@ export function lineOfDevice(
   return lineId === null ? undefined : lines.find((line) => line.lineId === lineId)
 }
 
-/** What passes a device in a line: at its place among the pieces where that is told, else at the line's end. */
-export function flowInLine({ pieces, flowM3PerS }: SolvedLine): number {
-  return pieces.find(({ kind }) => kind === 'device')?.flowM3PerS ?? flowM3PerS
+/** Which piece of a run a device is: the one of its use, else the only kind of device there is; −1: none. */
+export function pieceOfDevice(pieces: readonly Piece[], kind: DeviceKind): number {
+  const own = pieces.findIndex((piece) => piece.kind === 'device' && piece.use === kind)
+  return own >= 0 ? own : pieces.findIndex((piece) => piece.kind === 'device')
+}
+
+/** What passes a device in its line: at its place among the pieces where that is told, else at the line's end. */
+export function flowInLine(
+  { returnSide }: BasinDesign,
+  { part }: Device,
+  line: SolvedLine,
+): number {
+  const { pieces } = returnSide.lines.find(({ id }) => id === line.lineId)!.run
+  const id = pieces[pieceOfDevice(pieces, part.kind)]?.id
+  return line.pieces.find(({ pieceId }) => pieceId === id)?.flowM3PerS ?? line.flowM3PerS
 }
 
 /** Power goes with the cube of a pump's speed; what has one speed draws what its plate says. */
@@ -50,11 +62,11 @@ export function solveDevice(
 ): SolvedDevice {
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line
-    ? flowInLine(line)
+    ? flowInLine(design, device, line)
     : passesM3PerS(design, sump, returnSide, device.chamberId)
   const { window } = device.part
   const powerW = devicePowerW(device)
-  const energyPerYearJ = powerW * YEAR_S
+  const { energyPerYearJ, costPerYear } = yearOf(powerW, design.tariff)
   return {
     deviceId: device.id,
     flowM3PerS,
@@ -68,7 +80,7 @@ export function solveDevice(
             : 'within',
     powerW,
     energyPerYearJ,
-    costPerYear: design.tariff ? (energyPerYearJ / KWH_J) * design.tariff.pricePerKWh : null,
+    costPerYear,
     room: roomOf(design, device),
   }
 }

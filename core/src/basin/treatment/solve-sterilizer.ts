@@ -4,7 +4,7 @@ import type { SterilizerSpec } from '../../uv/part.ts'
 import type { DoseTarget } from '../../uv/targets.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device, Lamp } from '../devices.ts'
-import type { SolvedReturn } from '../solved.ts'
+import type { SolvedLine, SolvedReturn } from '../solved.ts'
 import { flowInLine, lineOfDevice } from './solve-devices.ts'
 import type { AgainstTarget, SolvedLoad, SolvedSterilizer } from './solved-treatment.ts'
 
@@ -26,7 +26,7 @@ export function solveSterilizer(
 ): SolvedSterilizer {
   const lamp = device.lamp ?? NEW_LAMP
   const line = lineOfDevice(device, returnSide)
-  const flowM3PerS = line ? Math.max(0, flowInLine(line)) : 0
+  const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
   const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
   const product = doseFlow(spec, lamp)
   const doseJPerM2 = flowM3PerS > 0 ? product / flowM3PerS : null
@@ -42,7 +42,7 @@ export function solveSterilizer(
     targets: design.treatment.targets.map((target) =>
       against(target, product, flowM3PerS, load.systemVolumeM3),
     ),
-    ...wayOf(design, device),
+    ...wayOf(design, line),
   }
 }
 
@@ -72,17 +72,10 @@ export function against(
 type Way = Pick<SolvedSterilizer, 'fromChamberId' | 'toChamberId' | 'skips'>
 
 /** From the chamber its pump draws from to the one its line ends in. */
-function wayOf({ returnSide, sump }: BasinDesign, { lineId }: Device): Way {
-  const none: Way = { fromChamberId: null, toChamberId: null, skips: [] }
-  const line = returnSide.lines.find(({ id }) => id === lineId)
-  if (!line) return none
-  let start = line.start
-  // Up the tees to the pump; a design that holds together has no loop of them.
-  for (let hops = 0; start.at === 'tee' && hops < returnSide.lines.length; hops++) {
-    const { id } = start
-    start = returnSide.lines.find(({ run }) => run.pieces.some((piece) => piece.id === id))!.start
-  }
-  const from = returnSide.pumps.find(({ id }) => id === start.id)?.chamberId ?? null
+function wayOf({ returnSide, sump }: BasinDesign, solved: SolvedLine | undefined): Way {
+  const line = returnSide.lines.find(({ id }) => id === solved?.lineId)
+  if (!solved || !line) return { fromChamberId: null, toChamberId: null, skips: [] }
+  const from = returnSide.pumps.find(({ id }) => id === solved.pump.placedId)?.chamberId ?? null
   const to = line.end.at === 'chamber' ? line.end.id : null
   const at = (id: string | null) => sump.chambers.findIndex((one) => one.id === id)
   const [low, high] = [Math.min(at(from), at(to)), Math.max(at(from), at(to))]

@@ -46,8 +46,10 @@ export interface SolvedRoom {
   readonly aboveM: number | null
   /** From the sump's rim to the cabinet's top, less its height: what is left when it is lifted out; null: no cabinet. */
   readonly liftsOutM: number | null
-  /** Free length to draw a lamp, to the cabinet's wall or out of its door; null: no lamp, or no cabinet. */
+  /** Free length to draw a lamp, to the cabinet's wall; null: no lamp, or no cabinet. */
   readonly pullOutM: number | null
+  /** A lamp's end looks out of a door. */
+  readonly pullsThroughDoor: boolean
 }
 
 export interface SolvedSkimmer extends SkimmerFigures {
