@@ -1,12 +1,12 @@
 /** The rungs of core's ladder, lowest first: a folder imports its own rung and those below. */
 const RUNGS = [
-  ['quantity', 'numeric'],
-  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir', 'skimmer', 'uv', 'device'],
+  ['quantity', 'numeric', 'lattice', 'jet'],
+  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir', 'skimmer', 'uv', 'device', 'scene'],
   ['run'],
   ['network'],
   ['drain', 'sump'],
   ['basin'],
-  ['drill'],
+  ['drill', 'currents'],
   ['sizing'],
 ]
 

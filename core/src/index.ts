@@ -262,3 +262,58 @@ export { removalCurve, type RemovalPoint } from './basin/treatment/removal-curve
 export { takeOutOf, type TakeOut, type WayOut } from './basin/treatment/take-out.ts'
 export { keepDevices } from './basin/treatment/keep-devices.ts'
 export { newCabinet, newDevice, swappedIn } from './basin/build/new-device.ts'
+export { openingM2, powerAtW, type CirculationPart, type StreamForm } from './scene/part.ts'
+export { levelAt, type Pattern, type PatternKind } from './scene/pattern.ts'
+export { solidVolumeM3, type RockSolid } from './scene/rock.ts'
+export {
+  emptyScene,
+  type CirculationPump,
+  type NozzleAim,
+  type ScenePanel,
+  type TankScene,
+} from './scene/scene.ts'
+export { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from './scene/zones.ts'
+export { sectionOf, throwOf, type Jet } from './jet/jet.ts'
+export type { Vector } from './jet/vector.ts'
+export { settingOf, type Block, type WaterSetting } from './currents/setting.ts'
+export { aimedAt, openingOf, towardsOf, type Stream } from './currents/streams.ts'
+export {
+  AIR,
+  BOX,
+  PANEL,
+  ROCK,
+  SAND,
+  WATER,
+  cellAt,
+  cellHolding,
+  type Fineness,
+  type Grid,
+} from './currents/grid.ts'
+export { planField, updatesOf, type FieldPlan } from './currents/field-plan.ts'
+export { figureAt, motionAt, type Field, type FieldFigure } from './currents/field.ts'
+export { runField, tryPace } from './currents/run-field.ts'
+export {
+  judgeField,
+  tankTurnoverPerH,
+  type FieldVerdict,
+  type WaterSpot,
+  type ZoneVerdict,
+} from './currents/judge.ts'
+export { streamlines, type Streamline } from './currents/streamlines.ts'
+export { FRAME_FULL, runDye, type DyeFrame, type DyeVerdict } from './currents/dye.ts'
+export { ROCK_LAYOUTS, rockLayout, type RockLayoutName } from './currents/rock-layouts.ts'
+export { START_NAMES, startLayout, type Start, type StartName } from './currents/starts.ts'
+export { alongJet, envelopeOf, reaches, type Obstacle, type Reach } from './currents/quick-look.ts'
+export {
+  fieldScore,
+  placePumps,
+  type Placement,
+  type PlacementSearch,
+} from './currents/place-pumps.ts'
+export {
+  packField,
+  packedFieldFault,
+  unpackField,
+  type PackedField,
+} from './currents/pack-field.ts'
+export { settingMark } from './currents/setting-mark.ts'

@@ -4,6 +4,7 @@ import { solveBasin } from '../src/basin/solve.ts'
 import type { FindingCode } from '../src/basin/finding/finding.ts'
 import type { PumpPart } from '../src/pump/part.ts'
 import { readNotation } from '../src/run/notation.ts'
+import { emptyScene } from '../src/scene/scene.ts'
 import type { Piece } from '../src/run/piece.ts'
 import { L_PER_H } from './tables.ts'
 
@@ -100,6 +101,7 @@ export function aBasin(
         },
         turnoverPerH: 14.5,
         overflow: null,
+        scene: emptyScene(),
       },
     ],
     water: { salinityPpt: 35, temperatureC: 25 },

@@ -1,4 +1,4 @@
-import { readNotation, type BasinDesign } from '@yew-basin/core'
+import { emptyScene, readNotation, type BasinDesign } from '@yew-basin/core'
 
 const SIZE = { series: 'schedule-40', size: '1', boreM: null } as const
 
@@ -28,6 +28,7 @@ export function aDesign(line: string): BasinDesign {
         },
         turnoverPerH: 8,
         overflow: null,
+        scene: emptyScene(),
       },
     ],
     water: { salinityPpt: 35, temperatureC: 25 },

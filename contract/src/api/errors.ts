@@ -6,6 +6,7 @@ export const ERRORS = {
   'not-found': { status: 404, title: 'There is no such thing in your workspace' },
   'revision-moved': { status: 412, title: 'This design was saved elsewhere first' },
   'too-large': { status: 413, title: 'The request is too large' },
+  'not-bytes': { status: 415, title: 'The request must be bytes' },
   'not-json': { status: 415, title: 'The request must be JSON' },
   invalid: { status: 422, title: 'Some of what was sent cannot be' },
   'revision-missing': { status: 428, title: 'A save must say which revision it changes' },

@@ -3,7 +3,8 @@ import { IsObject, ValidateNested } from 'class-validator'
 import type { Displacement, DisplayTank } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { OverflowDocument } from './overflow.ts'
-import { Id, OrNull, Text, Within } from './rules.ts'
+import { Id, OrNull, Says, Text, Within } from './rules.ts'
+import { SceneDocument } from './scene.ts'
 
 /** What stands in the display and takes the water’s place. */
 export class DisplacementDocument implements Displacement {
@@ -74,4 +75,10 @@ export class TankDocument implements DisplayTank {
   @ValidateNested()
   @OrNull('How its water leaves; null: not told, and it stands at the given level.')
   overflow!: OverflowDocument | null
+
+  @Type(() => SceneDocument)
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @Says('What stands in its water and what moves it.')
+  scene!: SceneDocument
 }

@@ -9,8 +9,11 @@ import type {
   NoiseClass,
   OverflowForm,
   OverflowPlace,
+  PatternKind,
+  ScenePanel,
   SkimmerForm,
   WallKind,
+  ZoneKind,
 } from '@yew-basin/core'
 
 /** Every word of a choice once: a list that lacks one does not compile, one too many neither. */
@@ -94,3 +97,26 @@ export const SKIMMER_FORMS = wordsOf<SkimmerForm>({ internal: true, external: tr
 export const FEED_FORMS = wordsOf<FeedForm>({ cube: true, dry: true, sheet: true })
 
 export const LOAD_CLASS_WORDS = wordsOf<LoadClass>({ light: true, medium: true, heavy: true })
+
+export const SCENE_PANELS = wordsOf<ScenePanel>({
+  left: true,
+  right: true,
+  front: true,
+  back: true,
+})
+
+export const PATTERN_KINDS = wordsOf<PatternKind>({
+  steady: true,
+  pulse: true,
+  alternate: true,
+  reversing: true,
+  random: true,
+})
+
+export const ZONE_KINDS = wordsOf<ZoneKind>({
+  soft: true,
+  'large-polyp': true,
+  'small-polyp': true,
+  sand: true,
+  quiet: true,
+})

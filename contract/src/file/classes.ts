@@ -28,6 +28,15 @@ import {
   SumpWallDocument,
   TopOffDocument,
 } from '../design/sump.ts'
+import {
+  CirculationPartDocument,
+  CirculationPumpDocument,
+  NozzleAimDocument,
+  PatternDocument,
+  RockDocument,
+  SceneDocument,
+  WantedRangeDocument,
+} from '../design/scene.ts'
 import { DisplacementDocument, TankDocument } from '../design/tank.ts'
 import { WaterDocument } from '../design/water.ts'
 import { BulkheadDocument } from '../design/bulkhead.ts'
@@ -54,6 +63,13 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   DesignDocument,
   TankDocument,
   DisplacementDocument,
+  SceneDocument,
+  RockDocument,
+  CirculationPumpDocument,
+  CirculationPartDocument,
+  PatternDocument,
+  NozzleAimDocument,
+  WantedRangeDocument,
   WaterDocument,
   TariffDocument,
   OverflowDocument,

@@ -1,4 +1,11 @@
-import type { DeviceKind, DevicePart, PipeSeries, PumpPart, ValveForm } from '@yew-basin/core'
+import type {
+  CirculationPart,
+  DeviceKind,
+  DevicePart,
+  PipeSeries,
+  PumpPart,
+  ValveForm,
+} from '@yew-basin/core'
 import { check, type Checked, type Fault } from '../check.ts'
 import { BulkheadSpec } from '../design/bulkhead.ts'
 import { DevicePartDocument } from '../design/device.ts'
@@ -6,6 +13,7 @@ import { COUNTS, LIMITS } from '../design/limits.ts'
 import { PipeSizeDocument } from '../design/pipe-size.ts'
 import { PumpPartDocument } from '../design/pump-part.ts'
 import { OneOf, Text, Within } from '../design/rules.ts'
+import { CirculationPartDocument } from '../design/scene.ts'
 
 /** What a keeper can keep among the parts. */
 export const PART_KINDS = [
@@ -23,6 +31,7 @@ export const PART_KINDS = [
   'reactor',
   'scrubber',
   'flow-meter',
+  'circulation',
 ] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
@@ -60,6 +69,7 @@ export type PartSpec =
   | { readonly kind: 'fitting'; readonly spec: FittingSpec }
   | { readonly kind: 'valve'; readonly spec: ValveSpec }
   | { readonly kind: 'nozzle'; readonly spec: NozzleSpec }
+  | { readonly kind: 'circulation'; readonly spec: CirculationPart }
   | { readonly kind: 'bulkhead'; readonly spec: BulkheadSpec }
   | { [K in DeviceKind]: { readonly kind: K; readonly spec: DevicePart } }[DeviceKind]
 
@@ -87,6 +97,7 @@ const SPECS: Readonly<Record<PartKind, new () => object>> = {
   reactor: DevicePartDocument,
   scrubber: DevicePartDocument,
   'flow-meter': DevicePartDocument,
+  circulation: CirculationPartDocument,
 }
 
 const HOSES = ['smooth-hose', 'braided-hose', 'ribbed-hose']

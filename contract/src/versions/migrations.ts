@@ -1,3 +1,4 @@
+import { currents } from './006-currents.ts'
 import { treatment } from './005-treatment.ts'
 import { badDays } from './004-bad-days.ts'
 import { theWayDown } from './003-the-way-down.ts'
@@ -19,6 +20,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'the-way-down', up: theWayDown },
   { name: 'bad-days', up: badDays },
   { name: 'treatment', up: treatment },
+  { name: 'currents', up: currents },
 ]
 
 /** A stored design document brought to the present format. */

@@ -2,6 +2,7 @@ import type { WaterReading } from '../fluid/water.ts'
 import type { PumpPart } from '../pump/part.ts'
 import type { Point } from '../run/path.ts'
 import type { Run } from '../run/piece.ts'
+import type { TankScene } from '../scene/scene.ts'
 import type { Displacement, TankBox } from '../tank/volume.ts'
 import type { Drain, Overflow } from './overflow.ts'
 import type { Sump } from './sump.ts'
@@ -22,6 +23,8 @@ export interface DisplayTank extends TankBox {
   readonly turnoverPerH: number
   /** null: not told yet, and the water stands at the given level. */
   readonly overflow: Overflow | null
+  /** What stands in its water and what moves it. */
+  readonly scene: TankScene
 }
 
 /** A pump where it stands. */

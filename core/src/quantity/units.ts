@@ -174,7 +174,7 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
       metric: unit('cm/s', 'cm/s', 1e-2, fixed(1)),
       us: unit('in/s', 'in/s', INCH_M, fixed(2)),
     },
-    alsoTyped: [],
+    alsoTyped: [unit('m/s', 'm/s', 1, fixed(2)), unit('ft/s', 'ft/s fps', FOOT_M, fixed(2))],
   },
   area: {
     shown: {

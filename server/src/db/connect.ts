@@ -2,6 +2,7 @@ import { Sequelize } from 'sequelize'
 import { defineBasin } from '../basin/basin-model.ts'
 import { defineDesign } from '../basin/design-model.ts'
 import { defineRevision } from '../basin/revision-model.ts'
+import { defineStoredField } from '../field/field-model.ts'
 import { defineOwnPart } from '../part/own-part-model.ts'
 import { definePart } from '../part/part-model.ts'
 import { defineWorkspace } from '../workspace/workspace-model.ts'
@@ -19,6 +20,7 @@ export function connect(databaseUrl: string): Sequelize {
   const Revision = defineRevision(sequelize)
   definePart(sequelize)
   defineOwnPart(sequelize)
+  defineStoredField(sequelize)
   Basin.belongsTo(Workspace, { foreignKey: 'workspaceId' })
   Basin.hasMany(Design, { foreignKey: 'basinId', as: 'designs' })
   Design.belongsTo(Basin, { foreignKey: 'basinId', as: 'basin' })

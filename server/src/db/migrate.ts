@@ -5,6 +5,7 @@ import * as second from './migrations/002-sessions.ts'
 import * as third from './migrations/003-own-parts.ts'
 import * as fourth from './migrations/004-bulkheads.ts'
 import * as fifth from './migrations/005-devices.ts'
+import * as sixth from './migrations/006-currents.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -13,6 +14,7 @@ const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<v
   third,
   fourth,
   fifth,
+  sixth,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */
@@ -39,7 +41,7 @@ export async function grantTo(owner: Sequelize, role: string): Promise<void> {
   if (known.length === 0) throw new Error(`the database has no role ${role}`)
   await owner.query(`
     GRANT USAGE ON SCHEMA public TO ${role};
-    GRANT SELECT, INSERT, UPDATE, DELETE ON workspaces, basins, designs, revisions, session, own_parts TO ${role};
+    GRANT SELECT, INSERT, UPDATE, DELETE ON workspaces, basins, designs, revisions, session, own_parts, fields TO ${role};
     GRANT SELECT ON parts TO ${role};
   `)
 }

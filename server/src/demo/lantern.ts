@@ -22,6 +22,7 @@ import {
   USUAL_TREATMENT,
 } from './plumbing.ts'
 import { sampleDevice } from './devices.ts'
+import { LANTERN_SCENE } from './lantern-scene.ts'
 import { samplePump } from './pumps.ts'
 
 const L_PER_H = 1 / 3.6e6
@@ -237,6 +238,7 @@ export const LANTERN: DemoBasin = {
           floorHeightM: 0.9,
           turnoverPerH: 6,
           overflow: OVERFLOW,
+          scene: LANTERN_SCENE,
         },
         { rockMassKg: 70, sandMassKg: 62 },
       ),

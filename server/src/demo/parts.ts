@@ -1,5 +1,6 @@
 import type { PartSpec } from '@yew-basin/contract'
 import { BULKHEADS, type Bulkhead } from '@yew-basin/core'
+import { SAMPLE_CIRCULATION } from './circulation.ts'
 import { SAMPLE_DEVICES } from './devices.ts'
 import { SAMPLE_PUMPS } from './pumps.ts'
 
@@ -58,6 +59,9 @@ export const SAMPLE_PARTS: readonly SamplePart[] = [
   ...OTHERS,
   ...SAMPLE_DEVICES.map(
     (spec) => ({ id: spec.id, name: spec.name, kind: spec.kind, spec }) as const,
+  ),
+  ...SAMPLE_CIRCULATION.map(
+    (spec) => ({ id: spec.id, name: spec.name, kind: 'circulation', spec }) as const,
   ),
   ...BULKHEADS.map(({ size, ...spec }) => bulkhead(size, spec)),
 ]

@@ -1,5 +1,6 @@
 import {
   BULKHEADS,
+  emptyScene,
   QUOTED_TARGETS,
   type Bulkhead,
   type DevicePiece,
@@ -15,6 +16,7 @@ import {
   type Run,
   type SumpChamber,
   type SumpWall,
+  type TankScene,
   type TeeForm,
   type Device,
   type DevicePart,
@@ -49,10 +51,11 @@ export const device = (use: DevicePiece['use'], name: string, k: number) =>
   ({ kind: 'device', use, name, by: 'k', k, kvM3PerH: 5, table: [] }) as const
 
 export function aTank(
-  sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement' | 'overflow'> & {
+  sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement' | 'overflow' | 'scene'> & {
     id?: string
     xM?: number
     overflow?: Overflow
+    scene?: TankScene
   },
   masses: { rockMassKg: number; sandMassKg: number },
 ): DisplayTank {
@@ -61,6 +64,7 @@ export function aTank(
     xM: 0,
     yM: 0,
     overflow: null,
+    scene: emptyScene(),
     ...sizes,
     displacement: { ...masses, rockDensityKgPerM3: 2000, sandGrainDensityKgPerM3: 2700 },
   }

@@ -8,6 +8,8 @@ import { basinRoutes } from '../basin/basin-routes.ts'
 import { BasinService } from '../basin/basin-service.ts'
 import { designRoutes } from '../basin/design-routes.ts'
 import { DesignService } from '../basin/design-service.ts'
+import { fieldRoutes } from '../field/field-routes.ts'
+import { FieldService } from '../field/field-service.ts'
 import { partRoutes, pumpRoutes } from '../part/part-routes.ts'
 import { PartService } from '../part/part-service.ts'
 import type { Settings } from '../settings.ts'
@@ -41,12 +43,14 @@ export function makeApp(settings: Settings, sequelize: Sequelize, sessionPool: P
 function api(settings: Settings, sequelize: Sequelize, sessionPool: Pool) {
   const routes = express.Router()
   routes.use(atMost(API_LIMIT.limit, API_LIMIT.minutes))
-  routes.use(ownOriginOnly, jsonOnly, express.json({ limit: BODY_LIMIT }))
+  routes.use(ownOriginOnly)
   routes.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
   })
-  routes.use(sessions(sessionPool, settings.sessionSecret))
+  const session = sessions(sessionPool, settings.sessionSecret)
+  routes.use('/fields', session, fieldRoutes(new FieldService()))
+  routes.use(jsonOnly, express.json({ limit: BODY_LIMIT }), session)
   routes.use('/workspace', workspaceRoutes(sequelize))
   const parts = new PartService(sequelize)
   routes.use('/parts', partRoutes(parts))

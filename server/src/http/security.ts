@@ -9,7 +9,8 @@ export const headers: RequestHandler = helmet({
     useDefaults: false,
     directives: {
       'default-src': ["'self'"],
-      'script-src': ["'self'"],
+      // The inner loops of the currents are WebAssembly; no text is ever run as a script.
+      'script-src': ["'self'", "'wasm-unsafe-eval'"],
       'style-src': ["'self'"],
       'img-src': ["'self'", 'data:', 'blob:'],
       'font-src': ["'self'"],

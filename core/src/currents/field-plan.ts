@@ -1,0 +1,79 @@
+import { momentumOf } from '../jet/jet.ts'
+import { meanSquareLevel } from '../scene/pattern.ts'
+import { gridOf, waterCells, type Fineness, type Grid } from './grid.ts'
+import type { WaterSetting } from './setting.ts'
+
+/** How a field will be run, before it is. */
+export interface FieldPlan {
+  readonly setting: WaterSetting
+  readonly fineness: Fineness
+  readonly grid: Grid
+  /** Of the tank's time, of one step. */
+  readonly stepS: number
+  /** Until the water goes round as it will. */
+  readonly settleSteps: number
+  /** Over which it is watched. */
+  readonly watchSteps: number
+  /** So much faster than told the patterns run, so that the longest one is seen whole. */
+  readonly patternPace: number
+  readonly waterCells: number
+}
+
+/** Fastest water in cells a step: sound goes at 0.577. */
+const FASTEST = 0.15
+/** The water's own pace: √M over the tank's size, times what fields of tanks gave. */
+const PACE = 1.5
+/** Ways round the tank until it has settled, and over which it is watched. */
+const SETTLE_ROUNDS = 2
+const WATCH_ROUNDS = 1
+const LEAST_S = 6
+const MOST_S = 90
+
+/** Grid, step and length of a run for a tank, by its size and its streams; null: nothing moves the water. */
+export function planField(setting: WaterSetting, fineness: Fineness): FieldPlan | null {
+  const pushed = setting.streams.filter(({ jet }) => momentumOf(jet) > 0)
+  if (pushed.length === 0) return null
+  const grid = gridOf(setting, fineness)
+  const cells = waterCells(grid).length
+  if (cells === 0) return null
+  const fastest = Math.max(...pushed.map(({ jet }) => seenSpeed(jet, grid.cellM)))
+  const stepS = (FASTEST * grid.cellM) / fastest
+  const momentum = pushed.reduce(
+    (sum, { jet, pattern }) => sum + momentumOf(jet) * (pattern ? meanSquareLevel(pattern) : 1),
+    0,
+  )
+  const { lengthM, widthM, depthM } = setting
+  const sizeM = Math.cbrt(lengthM * widthM * depthM)
+  const roundS = (Math.max(lengthM, widthM) * sizeM) / (PACE * Math.sqrt(momentum))
+  const settleS = within(SETTLE_ROUNDS * roundS)
+  const watchS = within(WATCH_ROUNDS * roundS)
+  const longestS = Math.max(
+    0,
+    ...pushed.map(({ pattern }) => (pattern && pattern.kind !== 'steady' ? pattern.periodS : 0)),
+  )
+  return {
+    setting,
+    fineness,
+    grid,
+    stepS,
+    settleSteps: Math.ceil(settleS / stepS),
+    watchSteps: Math.ceil(watchS / stepS),
+    patternPace: Math.max(1, longestS / watchS),
+    waterCells: cells,
+  }
+}
+
+/** A nozzle finer than the grid leaves it as wide as the grid and as much slower, its momentum kept. */
+function seenSpeed(jet: Parameters<typeof momentumOf>[0], cellM: number): number {
+  const seenM = Math.max(jet.boreM, 1.5 * cellM)
+  return jet.exitSpeedMPerS * (jet.boreM / seenM)
+}
+
+function within(seconds: number): number {
+  return Math.min(MOST_S, Math.max(LEAST_S, seconds))
+}
+
+/** Updates of cells that a plan comes to: what its time is estimated by. */
+export function updatesOf({ grid, settleSteps, watchSteps }: FieldPlan): number {
+  return grid.fill.length * (settleSteps + watchSteps)
+}

@@ -1,0 +1,129 @@
+import { momentumOf, type Jet } from '../jet/jet.ts'
+import { dot, type Vector } from '../jet/vector.ts'
+import { DIRECTIONS, WEIGHTS } from '../lattice/d3q19.ts'
+import type { Gift } from '../lattice/lattice.ts'
+import { cellAt, cellHolding, holds, middleOf, WATER, type Grid } from './grid.ts'
+import type { Block } from './setting.ts'
+
+/** A cell and its share of the whole. */
+export interface CellShare {
+  readonly cell: number
+  readonly share: number
+}
+
+/** Cells in which a stream is pushed: a disc or a slot, never thinner than the grid can carry. */
+export function openingCells(grid: Grid, jet: Jet): CellShare[] {
+  const { cellM } = grid
+  const reach = Math.max(jet.boreM, jet.slot?.lengthM ?? 0) / 2 + 2 * cellM
+  const found: number[] = []
+  eachCell(grid, around(jet.from, reach), (cell, place) => {
+    if (isInOpening(jet, place, cellM)) found.push(cell)
+  })
+  const cells = found.length > 0 ? found : nearestWater(grid, jet.from)
+  return cells.map((cell) => ({ cell, share: 1 / cells.length }))
+}
+
+function isInOpening(jet: Jet, place: Vector, cellM: number): boolean {
+  const to = { x: place.x - jet.from.x, y: place.y - jet.from.y, z: place.z - jet.from.z }
+  const out = dot(to, jet.towards)
+  if (out < -0.25 * cellM || out > 1.25 * cellM) return false
+  const across2 = Math.max(0, dot(to, to) - out * out)
+  if (!jet.slot) return across2 <= Math.max(jet.boreM / 2, 0.75 * cellM) ** 2
+  const along = dot(to, jet.slot.along)
+  const beside2 = across2 - along * along
+  return (
+    Math.abs(along) <= jet.slot.lengthM / 2 &&
+    beside2 <= Math.max(jet.slot.widthM / 2, 0.75 * cellM) ** 2
+  )
+}
+
+/** The holding cell, or where that is solid the nearest water. */
+function nearestWater(grid: Grid, from: Vector): number[] {
+  const own = cellHolding(grid, from)
+  if (grid.fill[own] === WATER) return [own]
+  let best = -1
+  let least = Infinity
+  eachCell(grid, around(from, 6 * grid.cellM), (cell, place) => {
+    const far = Math.hypot(place.x - from.x, place.y - from.y, place.z - from.z)
+    if (far < least) {
+      least = far
+      best = cell
+    }
+  })
+  return best < 0 ? [] : [best]
+}
+
+/** Cells of water in a block, all alike; the nearest layer where it is thinner than a cell. */
+export function mouthCells(grid: Grid, mouth: Block): CellShare[] {
+  const half = grid.cellM / 2
+  const wide: Block = {
+    fromX: mouth.fromX - half,
+    toX: mouth.toX + half,
+    fromY: mouth.fromY - half,
+    toY: mouth.toY + half,
+    fromZ: Math.min(mouth.fromZ, mouth.toZ - half) - half,
+    toZ: mouth.toZ + half,
+  }
+  const cells: number[] = []
+  eachCell(grid, wide, (cell, { x, y, z }) => {
+    if (holds(wide, x, y, z)) cells.push(cell)
+  })
+  return cells.map((cell) => ({ cell, share: 1 / cells.length }))
+}
+
+function around({ x, y, z }: Vector, reach: number): Block {
+  return {
+    ...{ fromX: x - reach, toX: x + reach, fromY: y - reach, toY: y + reach },
+    ...{ fromZ: z - reach, toZ: z + reach },
+  }
+}
+
+function eachCell(grid: Grid, block: Block, told: (cell: number, place: Vector) => void): void {
+  const range = (from: number, to: number, cells: number) => [
+    Math.max(1, Math.floor(from / grid.cellM) + 1),
+    Math.min(cells, Math.ceil(to / grid.cellM)),
+  ]
+  const [x0, x1] = range(block.fromX, block.toX, grid.waterX)
+  const [y0, y1] = range(block.fromY, block.toY, grid.waterY)
+  const [z0, z1] = range(block.fromZ, block.toZ, grid.waterZ)
+  for (let z = z0!; z <= z1!; z++)
+    for (let y = y0!; y <= y1!; y++)
+      for (let x = x0!; x <= x1!; x++) {
+        const cell = cellAt(grid, x, y, z)
+        if (grid.fill[cell] === WATER) told(cell, middleOf(grid, x, y, z))
+      }
+}
+
+/** Momentum of a stream for each step: M dt²/dx⁴ in the lattice's own units, 3 w c·F to each population. */
+export function pushGifts(
+  cells: readonly CellShare[],
+  jet: Jet,
+  cellM: number,
+  stepS: number,
+): Gift[] {
+  const force = (momentumOf(jet) * stepS ** 2) / cellM ** 4
+  const { x, y, z } = jet.towards
+  return cells.flatMap(({ cell, share }) =>
+    DIRECTIONS.flatMap(([cx, cy, cz], direction) => {
+      const amount = 3 * WEIGHTS[direction]! * force * share * (cx * x + cy * y + cz * z)
+      return amount === 0 ? [] : [{ cell, direction, amount }]
+    }),
+  )
+}
+
+/** Water that comes in or, negative, leaves: Q dt/dx³ at each step. */
+export function pourGifts(
+  cells: readonly CellShare[],
+  flowM3PerS: number,
+  cellM: number,
+  stepS: number,
+): Gift[] {
+  const mass = (flowM3PerS * stepS) / cellM ** 3
+  return cells.flatMap(({ cell, share }) =>
+    DIRECTIONS.map((_, direction) => ({
+      cell,
+      direction,
+      amount: WEIGHTS[direction]! * mass * share,
+    })),
+  )
+}

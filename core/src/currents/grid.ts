@@ -1,0 +1,112 @@
+import type { Vector } from '../jet/vector.ts'
+import { isInside } from '../scene/rock.ts'
+import type { Block, WaterSetting } from './setting.ts'
+
+/** What fills a cell; from ROCK on, the rock of that place in the list. */
+export const WATER = 0
+export const PANEL = 1
+export const SAND = 2
+export const BOX = 3
+export const AIR = 4
+export const ROCK = 5
+/** One byte a cell holds no more. */
+export const MOST_ROCKS = 250
+
+/** How fine a field is. */
+export type Fineness = 'coarse' | 'standard' | 'fine'
+
+/** Cells of water to aim at: a coarse field is a look, a fine one a coffee. */
+const CELLS: Readonly<Record<Fineness, number>> = {
+  coarse: 9_000,
+  standard: 40_000,
+  fine: 120_000,
+}
+
+/** A tank's water cut into cubes, a layer of panel round it and the air on top. */
+export interface Grid {
+  readonly cellM: number
+  /** With the layers round the water; x is filled up to a multiple of 4. */
+  readonly cellsX: number
+  readonly cellsY: number
+  readonly cellsZ: number
+  /** Cells of water from panel to panel and from floor to surface. */
+  readonly waterX: number
+  readonly waterY: number
+  readonly waterZ: number
+  /** At (z · cellsY + y) · cellsX + x, the first water cell at 1, 1, 1. */
+  readonly fill: Uint8Array
+}
+
+const LANES = 4
+
+export function gridOf(setting: WaterSetting, fineness: Fineness): Grid {
+  const { lengthM, widthM, depthM } = setting
+  const cellM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
+  const waterX = Math.max(3, Math.round(lengthM / cellM))
+  const waterY = Math.max(3, Math.round(widthM / cellM))
+  const waterZ = Math.max(3, Math.round(depthM / cellM))
+  const cellsX = Math.ceil((waterX + 2) / LANES) * LANES
+  const cellsY = waterY + 2
+  const cellsZ = waterZ + 2
+  const size = { cellM, cellsX, cellsY, cellsZ, waterX, waterY, waterZ }
+  const fill = new Uint8Array(cellsX * cellsY * cellsZ).fill(PANEL)
+  const grid = { ...size, fill }
+  for (let z = 1; z <= waterZ + 1; z++)
+    for (let y = 1; y <= waterY; y++)
+      for (let x = 1; x <= waterX; x++)
+        fill[cellAt(grid, x, y, z)] = z > waterZ ? AIR : filling(setting, middleOf(grid, x, y, z))
+  return grid
+}
+
+export function cellAt({ cellsX, cellsY }: Grid, x: number, y: number, z: number): number {
+  return (z * cellsY + y) * cellsX + x
+}
+
+/** Middle of a cell, m from the tank's left, front and floor. */
+export function middleOf({ cellM }: Grid, x: number, y: number, z: number): Vector {
+  return { x: (x - 0.5) * cellM, y: (y - 0.5) * cellM, z: (z - 0.5) * cellM }
+}
+
+/** The place of a cell by its number. */
+export function placeOf(grid: Grid, cell: number): Vector {
+  const x = cell % grid.cellsX
+  const y = Math.floor(cell / grid.cellsX) % grid.cellsY
+  return middleOf(grid, x, y, Math.floor(cell / (grid.cellsX * grid.cellsY)))
+}
+
+/** The cell that holds a place, kept inside the water's box. */
+export function cellHolding(grid: Grid, { x, y, z }: Vector): number {
+  const within = (at: number, cells: number) =>
+    Math.min(cells, Math.max(1, Math.floor(at / grid.cellM) + 1))
+  return cellAt(grid, within(x, grid.waterX), within(y, grid.waterY), within(z, grid.waterZ))
+}
+
+function filling(setting: WaterSetting, { x, y, z }: Vector): number {
+  if (z < setting.sandDepthM) return SAND
+  if (setting.box && holds(setting.box, x, y, z)) return BOX
+  const rock = setting.rocks.findIndex((one) => isInside(one, x, y, z))
+  return rock < 0 ? WATER : ROCK + rock
+}
+
+export function holds(block: Block, x: number, y: number, z: number): boolean {
+  return (
+    x >= block.fromX &&
+    x <= block.toX &&
+    y >= block.fromY &&
+    y <= block.toY &&
+    z >= block.fromZ &&
+    z <= block.toZ
+  )
+}
+
+/** Cells of water, in the order of their numbers. */
+export function waterCells({ fill }: Grid): number[] {
+  const cells: number[] = []
+  for (let cell = 0; cell < fill.length; cell++) if (fill[cell] === WATER) cells.push(cell)
+  return cells
+}
+
+/** Steps to the six neighbours of a cell. */
+export function neighbourSteps({ cellsX, cellsY }: Grid): readonly number[] {
+  return [1, -1, cellsX, -cellsX, cellsX * cellsY, -cellsX * cellsY]
+}

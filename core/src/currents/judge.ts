@@ -1,0 +1,164 @@
+import type { Vector } from '../jet/vector.ts'
+import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/zones.ts'
+import type { Field } from './field.ts'
+import { neighbourSteps, placeOf, ROCK, SAND, waterCells } from './grid.ts'
+import type { WaterSetting } from './setting.ts'
+
+/** How a zone's faces fare: shares of its area. */
+export interface ZoneVerdict {
+  readonly zone: ZoneKind
+  readonly areaM2: number
+  readonly inside: number
+  readonly tooSlow: number
+  readonly tooFast: number
+  readonly meanMPerS: number
+}
+
+/** Water that hangs together: how much, and its middle. */
+export interface WaterSpot {
+  readonly at: Vector
+  /** Of water for dead spots, m³. */
+  readonly volumeM3: number
+  /** Of sand for spots that lift, m². */
+  readonly areaM2: number
+  readonly mostMPerS: number
+}
+
+export interface FieldVerdict {
+  readonly zones: readonly ZoneVerdict[]
+  readonly waterM3: number
+  readonly meanMPerS: number
+  readonly deadShare: number
+  /** The largest first. */
+  readonly deadSpots: readonly WaterSpot[]
+  readonly liftAreaM2: number
+  readonly liftSpots: readonly WaterSpot[]
+  readonly surfaceMPerS: number
+}
+
+/** Speeds that decide; the usual ones unless told. */
+export interface Thresholds {
+  readonly deadMPerS: number
+  readonly liftMPerS: number
+}
+
+export const THRESHOLDS: Thresholds = { deadMPerS: DEAD_M_PER_S, liftMPerS: LIFT_M_PER_S }
+
+/** Spots smaller than so many cells are noise of the grid. */
+const LEAST_CELLS = 3
+const MOST_SPOTS = 6
+
+export function judgeField(
+  field: Field,
+  setting: Pick<WaterSetting, 'rocks' | 'ranges'>,
+  limits: Thresholds = THRESHOLDS,
+): FieldVerdict {
+  const { grid, speed, peak } = field
+  const cells = waterCells(grid)
+  const dead = cells.filter((cell) => speed[cell]! < limits.deadMPerS)
+  const steps = neighbourSteps(grid)
+  const down = steps[5]!
+  const onSand = cells.filter((cell) => grid.fill[cell + down] === SAND)
+  const lifting = onSand.filter((cell) => peak[cell]! > limits.liftMPerS)
+  const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
+  const cellM3 = grid.cellM ** 3
+  return {
+    zones: setting.ranges.flatMap((range) => zoneOf(field, cells, steps, setting, range)),
+    waterM3: cells.length * cellM3,
+    meanMPerS: meanOf(cells, speed),
+    deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
+    deadSpots: spotsOf(field, dead, steps, speed),
+    liftAreaM2: lifting.length * grid.cellM ** 2,
+    liftSpots: spotsOf(field, lifting, steps.slice(0, 4), peak),
+    surfaceMPerS: meanOf(top, speed),
+  }
+}
+
+function meanOf(cells: readonly number[], of: Float32Array): number {
+  return cells.length === 0 ? 0 : cells.reduce((sum, cell) => sum + of[cell]!, 0) / cells.length
+}
+
+/** Every face between water and the zone's rock or sand counts once, by the water beside it. */
+function zoneOf(
+  { grid, speed }: Field,
+  cells: readonly number[],
+  steps: readonly number[],
+  { rocks }: Pick<WaterSetting, 'rocks'>,
+  { zone, leastMPerS, mostMPerS }: WantedRange,
+): ZoneVerdict[] {
+  let faces = 0
+  let slow = 0
+  let fast = 0
+  let sum = 0
+  for (const cell of cells)
+    for (const step of steps) {
+      const beside = grid.fill[cell + step]!
+      const own =
+        zone === 'sand' ? beside === SAND : beside >= ROCK && rocks[beside - ROCK]?.zone === zone
+      if (!own) continue
+      faces++
+      sum += speed[cell]!
+      if (speed[cell]! < leastMPerS) slow++
+      if (speed[cell]! > mostMPerS) fast++
+    }
+  if (faces === 0) return []
+  return [
+    {
+      zone,
+      areaM2: faces * grid.cellM ** 2,
+      inside: (faces - slow - fast) / faces,
+      tooSlow: slow / faces,
+      tooFast: fast / faces,
+      meanMPerS: sum / faces,
+    },
+  ]
+}
+
+/** Cells that touch, as one spot. */
+function spotsOf(
+  { grid }: Field,
+  cells: readonly number[],
+  steps: readonly number[],
+  of: Float32Array,
+): WaterSpot[] {
+  const left = new Set(cells)
+  const spots: WaterSpot[] = []
+  for (const first of cells) {
+    if (!left.delete(first)) continue
+    const spot = [first]
+    for (let i = 0; i < spot.length; i++)
+      for (const step of steps) {
+        const next = spot[i]! + step
+        if (left.delete(next)) spot.push(next)
+      }
+    if (spot.length >= LEAST_CELLS) spots.push(spotOf(grid, spot, of))
+  }
+  return spots.sort((a, b) => b.volumeM3 - a.volumeM3).slice(0, MOST_SPOTS)
+}
+
+function spotOf(grid: Field['grid'], cells: readonly number[], of: Float32Array): WaterSpot {
+  const sum = { x: 0, y: 0, z: 0 }
+  let most = 0
+  for (const cell of cells) {
+    const place = placeOf(grid, cell)
+    sum.x += place.x
+    sum.y += place.y
+    sum.z += place.z
+    most = Math.max(most, of[cell]!)
+  }
+  const n = cells.length
+  return {
+    at: { x: sum.x / n, y: sum.y / n, z: sum.z / n },
+    volumeM3: n * grid.cellM ** 3,
+    areaM2: n * grid.cellM ** 2,
+    mostMPerS: most,
+  }
+}
+
+/** Circulation pumps' flow over the tank's water, an hour: the rule of thumb beside the field. */
+export function tankTurnoverPerH(setting: WaterSetting, waterM3: number): number {
+  const flow = setting.streams
+    .filter(({ from }) => from === 'pump')
+    .reduce((sum, { flowM3PerS }) => sum + flowM3PerS, 0)
+  return (flow * 3600) / waterM3
+}

@@ -1,0 +1,139 @@
+import type { Field } from './field.ts'
+import type { Fineness } from './grid.ts'
+
+/**
+ * A field as bytes: `MARK`, the length of its head (4 bytes, little end first), the head as JSON in
+ * ASCII, then for each cell x, y, z, mean speed and peak (16 bits each, in `SPEED_STEP`), its eddies
+ * (16 bits, in `EDDY_STEP`) and what fills it (8 bits), one list after the other.
+ */
+const MARK = 'YBF1'
+const SPEED_STEP_M_PER_S = 2.5e-4
+const EDDY_STEP_M2_PER_S = 4e-7
+const BYTES_A_CELL = 13
+/** More cells than the finest field has. */
+const MOST_CELLS = 400_000
+const MOST_HEAD = 1_000_000
+
+interface Head extends Omit<Field, 'grid' | 'x' | 'y' | 'z' | 'speed' | 'peak' | 'eddy'> {
+  readonly grid: Omit<Field['grid'], 'fill'>
+  /** Names the setting it was run for; not read here. */
+  readonly of: string
+}
+
+/** A field that was read, and what it was made of. */
+export interface PackedField {
+  readonly field: Field
+  readonly of: string
+}
+
+export function packField(field: Field, of: string): Uint8Array {
+  const { x, y, z, speed, peak, eddy, grid, ...rest } = field
+  const { fill, ...size } = grid
+  const text = JSON.stringify({ ...rest, grid: size, of } satisfies Head)
+  const head = text.length + ((4 - ((8 + text.length) % 4)) % 4)
+  const bytes = new Uint8Array(8 + head + fill.length * BYTES_A_CELL)
+  const view = new DataView(bytes.buffer)
+  writeText(bytes, 0, MARK)
+  view.setUint32(4, head, true)
+  writeText(bytes, 8, text.padEnd(head))
+  let at = 8 + head
+  for (const list of [x, y, z, speed, peak])
+    for (const one of list) {
+      view.setInt16(at, held(one / SPEED_STEP_M_PER_S, -32768, 32767), true)
+      at += 2
+    }
+  for (const one of eddy) {
+    view.setUint16(at, held(one / EDDY_STEP_M2_PER_S, 0, 65535), true)
+    at += 2
+  }
+  bytes.set(fill, at)
+  return bytes
+}
+
+/** The field of such bytes; null when they are none. */
+export function unpackField(bytes: Uint8Array): PackedField | null {
+  const head = headOf(bytes)
+  if (!head) return null
+  const { of, grid, ...rest } = head
+  const count = grid.cellsX * grid.cellsY * grid.cellsZ
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  let at = bytes.length - count * BYTES_A_CELL
+  const speeds = () => {
+    const list = new Float32Array(count)
+    for (let i = 0; i < count; i++, at += 2) list[i] = view.getInt16(at, true) * SPEED_STEP_M_PER_S
+    return list
+  }
+  const [x, y, z, speed, peak] = [speeds(), speeds(), speeds(), speeds(), speeds()]
+  const eddy = new Float32Array(count)
+  for (let i = 0; i < count; i++, at += 2) eddy[i] = view.getUint16(at, true) * EDDY_STEP_M2_PER_S
+  return {
+    field: { ...rest, x, y, z, speed, peak, eddy, grid: { ...grid, fill: bytes.slice(at) } },
+    of,
+  }
+}
+
+/** Why bytes are no field; null: they are one. */
+export function packedFieldFault(bytes: Uint8Array): string | null {
+  return headOf(bytes) ? null : 'is not a field of currents as Yew Basin packs it'
+}
+
+function headOf(bytes: Uint8Array): Head | null {
+  if (bytes.length < 8 || readText(bytes, 0, 4) !== MARK) return null
+  const length = new DataView(bytes.buffer, bytes.byteOffset).getUint32(4, true)
+  if (length > MOST_HEAD || bytes.length < 8 + length) return null
+  try {
+    const head = JSON.parse(readText(bytes, 8, length)) as Partial<Head> | null
+    return head && isHead(head, bytes.length - 8 - length) ? head : null
+  } catch {
+    return null
+  }
+}
+
+const FINENESS: readonly Fineness[] = ['coarse', 'standard', 'fine']
+
+function isHead(head: Partial<Head>, bodyBytes: number): head is Head {
+  const { grid } = head
+  if (!grid || typeof head.of !== 'string' || !FINENESS.includes(head.fineness!)) return false
+  const { cellsX, cellsY, cellsZ, waterX, waterY, waterZ, cellM } = grid
+  const whole = [cellsX, cellsY, cellsZ, waterX, waterY, waterZ].every(
+    (one) => Number.isInteger(one) && one > 0,
+  )
+  if (!whole || !(cellM > 0) || waterX > cellsX - 2 || waterY > cellsY - 2 || waterZ > cellsZ - 2)
+    return false
+  const numbers = [head.ranS, head.watchedS, head.patternPace, head.steps, head.massDrift]
+  const count = cellsX * cellsY * cellsZ
+  return (
+    numbers.every((one) => typeof one === 'number' && Number.isFinite(one)) &&
+    count <= MOST_CELLS &&
+    bodyBytes === count * BYTES_A_CELL &&
+    isPassing(head.passing, count)
+  )
+}
+
+function isPassing(passing: Partial<Field['passing']> | undefined, count: number): boolean {
+  if (!passing || !Array.isArray(passing.inlets)) return false
+  const inlets: readonly unknown[] = passing.inlets
+  const all = passing.outlet ? [...inlets, passing.outlet] : inlets
+  return all.every((one) => {
+    const { cells, flowM3PerS } = one as Partial<Field['passing']['inlets'][number]>
+    return (
+      typeof flowM3PerS === 'number' &&
+      Array.isArray(cells) &&
+      cells.every(({ cell, share }) => cell >= 0 && cell < count && Number.isFinite(share))
+    )
+  })
+}
+
+function held(value: number, least: number, most: number): number {
+  return Math.round(Math.min(most, Math.max(least, value)))
+}
+
+function writeText(bytes: Uint8Array, at: number, text: string): void {
+  for (let i = 0; i < text.length; i++) bytes[at + i] = text.charCodeAt(i)
+}
+
+function readText(bytes: Uint8Array, at: number, length: number): string {
+  let text = ''
+  for (let i = 0; i < length; i++) text += String.fromCharCode(bytes[at + i]!)
+  return text
+}

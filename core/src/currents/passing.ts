@@ -1,0 +1,20 @@
+import type { FieldPlan } from './field-plan.ts'
+import { mouthCells, openingCells, type CellShare } from './gifts.ts'
+
+/** Cells through which water comes from the sump and leaves for it; the outlet's flow is negative. */
+export interface PassingWater {
+  readonly inlets: readonly { readonly cells: readonly CellShare[]; readonly flowM3PerS: number }[]
+  readonly outlet: { readonly cells: readonly CellShare[]; readonly flowM3PerS: number } | null
+}
+
+/** Where nothing can leave, nothing is poured in: the stream only pushes. */
+export function passingWater({ grid, setting }: Pick<FieldPlan, 'grid' | 'setting'>): PassingWater {
+  const leaving = setting.mouth ? mouthCells(grid, setting.mouth) : []
+  if (leaving.length === 0) return { inlets: [], outlet: null }
+  const inlets = setting.streams
+    .filter(({ from }) => from === 'nozzle')
+    .map(({ jet, flowM3PerS }) => ({ cells: openingCells(grid, jet), flowM3PerS }))
+    .filter(({ cells }) => cells.length > 0)
+  const flow = inlets.reduce((sum, { flowM3PerS }) => sum + flowM3PerS, 0)
+  return { inlets, outlet: flow > 0 ? { cells: leaving, flowM3PerS: -flow } : null }
+}

@@ -1,0 +1,96 @@
+import { jetSpeedAt, sectionOf, throwOf, type Jet } from '../jet/jet.ts'
+import type { Vector } from '../jet/vector.ts'
+import { isInside } from '../scene/rock.ts'
+import { holds } from './grid.ts'
+import type { WaterSetting } from './setting.ts'
+
+/** What a stream runs against. */
+export type Obstacle = 'panel' | 'rock' | 'sand' | 'surface' | 'box'
+
+/** One stream by the jet laws alone: how far it runs and what it meets. */
+export interface Reach {
+  readonly streamId: string
+  readonly jet: Jet
+  /** Along its middle line to what it meets. */
+  readonly lengthM: number
+  readonly meets: Obstacle
+  /** The rock it meets; null: none. */
+  readonly rockId: string | null
+  readonly end: Vector
+  /** On its middle line where it meets that. */
+  readonly endMPerS: number
+  /** How far it would still run at 10 cm/s in open water. */
+  readonly throwM: number
+}
+
+const STEP_M = 0.005
+const FELT_M_PER_S = 0.1
+
+export function reachOf(setting: WaterSetting, streamId: string, jet: Jet): Reach {
+  const most = Math.hypot(setting.lengthM, setting.widthM, setting.depthM)
+  let lengthM = STEP_M
+  let met = obstacleAt(setting, alongJet(jet, lengthM))
+  while (!met && lengthM < most) {
+    lengthM += STEP_M
+    met = obstacleAt(setting, alongJet(jet, lengthM))
+  }
+  return {
+    streamId,
+    jet,
+    lengthM,
+    meets: met?.kind ?? 'panel',
+    rockId: met?.rockId ?? null,
+    end: alongJet(jet, lengthM),
+    endMPerS: sectionOf(jet, lengthM).centrelineMPerS,
+    throwM: throwOf(jet, FELT_M_PER_S),
+  }
+}
+
+export function reaches(setting: WaterSetting): Reach[] {
+  return setting.streams.map(({ id, jet }) => reachOf(setting, id, jet))
+}
+
+/** Both edges of a stream at places along it: where it falls to 1/e of its middle. */
+export function envelopeOf(reach: Reach, count = 12): { atM: number; halfM: number }[] {
+  const { jet } = reach
+  const open = jet.slot ? jet.slot.widthM / 2 : jet.boreM / 2
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const atM = (reach.lengthM * i) / count
+    return { atM, halfM: Math.max(open, atM > 0 ? sectionOf(jet, atM).halfWidthM : 0) }
+  })
+}
+
+export function alongJet({ from, towards }: Jet, m: number): Vector {
+  return { x: from.x + towards.x * m, y: from.y + towards.y * m, z: from.z + towards.z * m }
+}
+
+function obstacleAt(
+  setting: WaterSetting,
+  { x, y, z }: Vector,
+): { readonly kind: Obstacle; readonly rockId: string | null } | null {
+  const rock = setting.rocks.find((one) => isInside(one, x, y, z))
+  if (rock) return { kind: 'rock', rockId: rock.id }
+  if (z >= setting.depthM) return { kind: 'surface', rockId: null }
+  if (z <= setting.sandDepthM)
+    return { kind: setting.sandDepthM > 0 ? 'sand' : 'panel', rockId: null }
+  if (x <= 0 || y <= 0 || x >= setting.lengthM || y >= setting.widthM)
+    return { kind: 'panel', rockId: null }
+  if (setting.box && holds(setting.box, x, y, z)) return { kind: 'box', rockId: null }
+  return null
+}
+
+/**
+ * Speed at a place by the jets alone: each as far as it runs, their momenta added. What turns round
+ * at the panels and comes back is not in it; a share of the streams' own pace stands for that.
+ */
+export function quickSpeedAt(reached: readonly Reach[], backgroundMPerS: number, place: Vector) {
+  let sum = backgroundMPerS ** 2
+  for (const { jet, lengthM } of reached) {
+    const out =
+      (place.x - jet.from.x) * jet.towards.x +
+      (place.y - jet.from.y) * jet.towards.y +
+      (place.z - jet.from.z) * jet.towards.z
+    if (out > 0 && out <= lengthM) sum += jetSpeedAt(jet, place) ** 2
+  }
+  return Math.sqrt(sum)
+}

@@ -1,0 +1,104 @@
+import { Lattice } from '../lattice/lattice.ts'
+import { SLIPS } from '../lattice/shape.ts'
+import { levelAt } from '../scene/pattern.ts'
+import { eddyViscosity } from './eddies.ts'
+import type { Field } from './field.ts'
+import type { FieldPlan } from './field-plan.ts'
+import { openingCells, pourGifts, pushGifts } from './gifts.ts'
+import { WATER } from './grid.ts'
+import { passingWater } from './passing.ts'
+import type { Stream } from './streams.ts'
+
+/** C of Smagorinsky: small, for what the streams' own eddies leave out. */
+const SMAGORINSKY = 0.05
+/** Steps from one look to the next: at patterns, and at the water. */
+const LOOK_STEPS = 8
+/** Steps from one telling of the progress to the next. */
+const TELL_STEPS = 96
+
+interface DrivenStream {
+  readonly stream: Stream
+  readonly push: number
+}
+
+/** Runs the water of a plan and watches it. Long: for a worker. */
+export function runField(
+  plan: FieldPlan,
+  progress: (done: number, of: number) => void = () => {},
+): Field {
+  const { grid, setting, stepS, settleSteps, watchSteps } = plan
+  const eddy = eddyViscosity(grid, setting.streams)
+  const lattice = latticeOf(plan, eddy)
+  const driven = drive(lattice, plan)
+  pour(lattice, plan)
+  const steps = settleSteps + watchSteps
+  for (let step = 0; step < steps; step++) {
+    if (step % LOOK_STEPS === 0) setLevels(lattice, driven, step * stepS * plan.patternPace)
+    lattice.step()
+    if (step >= settleSteps && step % LOOK_STEPS === 0) lattice.keep()
+    if (step % TELL_STEPS === 0) progress(step, steps)
+  }
+  progress(steps, steps)
+  const sums = lattice.sums()
+  const toSpeed = grid.cellM / stepS
+  const mean = (sum: Float32Array) => sum.map((one) => (one / sums.readings) * toSpeed)
+  return {
+    fineness: plan.fineness,
+    grid,
+    x: mean(sums.x),
+    y: mean(sums.y),
+    z: mean(sums.z),
+    speed: mean(sums.speed),
+    peak: sums.highestSquare.map((one) => Math.sqrt(one) * toSpeed),
+    eddy,
+    passing: passingWater(plan),
+    ranS: steps * stepS,
+    watchedS: watchSteps * stepS,
+    patternPace: setting.streams.some(({ pattern }) => pattern) ? plan.patternPace : 1,
+    steps,
+    massDrift: lattice.excessMass() / plan.waterCells,
+  }
+}
+
+function latticeOf({ grid, stepS }: FieldPlan, eddy: Float32Array): Lattice {
+  const { cellsX, cellsY, cellsZ, fill, cellM } = grid
+  const solid = fill.map((one) => (one === WATER ? 0 : SLIPS))
+  const toLattice = stepS / cellM ** 2
+  // ν = (τ − ½)/3 in cells and steps
+  const tau = eddy.map((nu) => 0.5 + 3 * nu * toLattice)
+  return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: SMAGORINSKY })
+}
+
+function drive(lattice: Lattice, { grid, setting, stepS }: FieldPlan): DrivenStream[] {
+  return setting.streams.map((stream) => {
+    const cells = openingCells(grid, stream.jet)
+    return { stream, push: lattice.addSource(pushGifts(cells, stream.jet, grid.cellM, stepS)) }
+  })
+}
+
+/** What the lines bring, and the overflow takes: as much. */
+function pour(lattice: Lattice, { grid, setting, stepS }: FieldPlan): void {
+  const { inlets, outlet } = passingWater({ grid, setting })
+  for (const { cells, flowM3PerS } of [...inlets, ...(outlet ? [outlet] : [])])
+    lattice.addSource(pourGifts(cells, flowM3PerS, grid.cellM, stepS))
+}
+
+/** Momentum goes as the square of a pump's level. */
+function setLevels(lattice: Lattice, driven: readonly DrivenStream[], timeS: number): void {
+  driven.forEach(({ stream, push }, seed) => {
+    if (stream.pattern) lattice.setFactor(push, levelAt(stream.pattern, timeS, seed) ** 2)
+  })
+}
+
+/** Million updates of cells a second that this machine makes of a plan, by a short try. */
+export function tryPace(plan: FieldPlan, nowMs: () => number, forMs = 120): number {
+  const lattice = latticeOf(plan, eddyViscosity(plan.grid, plan.setting.streams))
+  drive(lattice, plan)
+  const began = nowMs()
+  let steps = 0
+  while (nowMs() - began < forMs) {
+    lattice.run(2)
+    steps += 2
+  }
+  return (lattice.cells * steps) / (nowMs() - began) / 1e3
+}

@@ -1,0 +1,36 @@
+import type { Fineness } from './grid.ts'
+import type { WaterSetting } from './setting.ts'
+
+/**
+ * Tells one setting from another: what a field was run for. Flows of the network are rounded, so
+ * that a hair's change far away does not age a field. FNV-1a, twice, over its JSON.
+ */
+export function settingMark(setting: WaterSetting, fineness: Fineness): string {
+  const { ranges, rocks, streams, ...tank } = setting
+  void ranges
+  const text = JSON.stringify(
+    {
+      tank,
+      // What lives on a rock does not turn the water.
+      rocks: rocks.map(({ form, xM, yM, zM, lengthM, widthM, heightM }) => [
+        ...[form, xM, yM, zM, lengthM, widthM, heightM],
+      ]),
+      streams: streams.map(({ jet, flowM3PerS, pattern, from }) => ({
+        jet,
+        flowM3PerS,
+        pattern,
+        from,
+      })),
+      fineness,
+    },
+    (_, value: unknown) => (typeof value === 'number' ? Number(value.toPrecision(4)) : value),
+  )
+  return [0x811c9dc5, 0x01234567].map((seed) => fnv(text, seed)).join('')
+}
+
+function fnv(text: string, seed: number): string {
+  let hash = seed
+  for (let i = 0; i < text.length; i++)
+    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0
+  return hash.toString(16).padStart(8, '0')
+}

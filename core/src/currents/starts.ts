@@ -1,0 +1,148 @@
+import type { CirculationPart } from '../scene/part.ts'
+import type { Pattern } from '../scene/pattern.ts'
+import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
+import { reachOf } from './quick-look.ts'
+import type { WaterSetting } from './setting.ts'
+import { aimedAt, openingOf, pumpStream } from './streams.ts'
+
+export type StartName = 'one' | 'two-facing' | 'two-behind' | 'four' | 'cross-flow'
+
+/** A layout to begin from. */
+export interface Start {
+  readonly name: StartName
+  readonly reason: string
+  readonly pumps: readonly CirculationPump[]
+}
+
+/** A seat by shares of the panel's width and of the water over the sand, and what it looks at by shares of the tank. */
+interface Seat {
+  readonly panel: ScenePanel
+  readonly along: number
+  readonly up: number
+  readonly at: readonly [number, number, number]
+  readonly group: Pattern['group']
+  readonly upright?: boolean
+}
+
+const seat = (
+  panel: ScenePanel,
+  along: number,
+  up: number,
+  at: Seat['at'],
+  group: Pattern['group'] = 'first',
+): Seat => ({ panel, along, up, at, group })
+
+const STARTS: Readonly<
+  Record<StartName, { reason: string; kind: Pattern['kind']; seats: Seat[] }>
+> = {
+  one: {
+    reason:
+      'From a back corner along the front pane: one stream that turns the whole water round the rock, and comes back behind it.',
+    kind: 'steady',
+    seats: [seat('left', 0.72, 0.72, [1, 0.22, 0.68])],
+  },
+  'two-facing': {
+    reason:
+      'On both ends, high, in turns: each drives its round while the other rests, so every side of the rock gets its share.',
+    kind: 'alternate',
+    seats: [
+      seat('left', 0.6, 0.72, [1, 0.25, 0.7]),
+      seat('right', 0.6, 0.72, [0, 0.25, 0.7], 'second'),
+    ],
+  },
+  'two-behind': {
+    reason:
+      'Both on one end: the upper one along the front pane, the lower one behind the rock, where waste would settle.',
+    kind: 'steady',
+    seats: [seat('left', 0.3, 0.74, [1, 0.2, 0.72]), seat('left', 0.86, 0.35, [1, 0.88, 0.35])],
+  },
+  four: {
+    reason:
+      'Two high on the ends for the round, two low on the back pane to keep the water behind the rock moving.',
+    kind: 'alternate',
+    seats: [
+      seat('left', 0.4, 0.75, [1, 0.22, 0.72]),
+      seat('right', 0.4, 0.75, [0, 0.22, 0.72], 'second'),
+      seat('back', 0.12, 0.35, [0.7, 0.88, 0.3]),
+      seat('back', 0.88, 0.35, [0.3, 0.88, 0.3], 'second'),
+    ],
+  },
+  'cross-flow': {
+    reason:
+      'A broad sheet of water along the front pane from one end: gentle over a wide front, it turns the whole water like a wheel.',
+    kind: 'steady',
+    seats: [{ ...seat('left', 0.3, 0.6, [1, 0.3, 0.6]), upright: true }],
+  },
+}
+
+export const START_NAMES = Object.keys(STARTS) as StartName[]
+
+/** Tries to lift a stream over what it runs into, in steps of the water's depth. */
+const LIFTS = [0, 0.08, 0.15, -0.1]
+
+/** A start for this tank and its rock, from one part. */
+export function startLayout(
+  name: StartName,
+  setting: WaterSetting,
+  part: CirculationPart,
+  newId: () => string,
+): Start {
+  const { reason, kind, seats } = STARTS[name]
+  const pumps = seats.map((one, i) => seated(one, kind, setting, part, newId(), i))
+  return { name, reason, pumps }
+}
+
+function seated(
+  one: Seat,
+  kind: Pattern['kind'],
+  setting: WaterSetting,
+  part: CirculationPart,
+  id: string,
+  index: number,
+): CirculationPump {
+  const tries = LIFTS.map((lift) => pumpAt(one, lift, kind, setting, part, id, index))
+  const clear = tries.find((pump) => {
+    const met = reachOf(setting, id, pumpStream(pump, setting).jet)
+    return met.meets === 'panel'
+  })
+  return clear ?? tries[0]!
+}
+
+function pumpAt(
+  { panel, along, up, at, group, upright }: Seat,
+  lift: number,
+  kind: Pattern['kind'],
+  setting: WaterSetting,
+  part: CirculationPart,
+  id: string,
+  index: number,
+): CirculationPump {
+  const { lengthM, widthM, depthM, sandDepthM } = setting
+  const wideM = panel === 'left' || panel === 'right' ? widthM : lengthM
+  const heightM = (share: number) => sandDepthM + share * (depthM - sandDepthM)
+  const pump: CirculationPump = {
+    id,
+    name: `${part.form === 'jet' ? 'Jet' : 'Cross-flow'} ${index + 1}`,
+    part,
+    panel,
+    alongM: within(along * wideM, part.bodyM / 2, wideM - part.bodyM / 2),
+    upM: within(heightM(up + lift), sandDepthM + part.bodyM / 2, depthM - part.bodyM),
+    turnDeg: 0,
+    tiltDeg: 0,
+    upright: upright ?? false,
+    speed: part.control === 'fixed-speed' ? 1 : Math.max(part.leastSpeed, 0.7),
+    pattern: {
+      kind: part.control === 'fixed-speed' && kind !== 'steady' ? 'steady' : kind,
+      periodS: 12,
+      low: 0.3,
+      group,
+    },
+  }
+  const target = { x: at[0] * lengthM, y: at[1] * widthM, z: heightM(at[2] + lift) }
+  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(pump, setting), target)
+  return { ...pump, turnDeg: Math.round(turnDeg), tiltDeg: Math.round(tiltDeg) }
+}
+
+function within(at: number, least: number, most: number): number {
+  return Math.round(Math.max(least, Math.min(most, at)) * 1000) / 1000
+}

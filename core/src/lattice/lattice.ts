@@ -1,0 +1,252 @@
+import { DIRECTIONS, opposite } from './d3q19.ts'
+import type { LatticeShape } from './shape.ts'
+import { shiftOf, slipLinks, type SlipLink } from './slip.ts'
+import { kernelMemory, kernelOver, type Kernel, type KernelMemory } from './kernel.ts'
+import { PAGE_BYTES, POPULATIONS, pagesFor, planMemory, type MemoryPlan } from './memory.ts'
+
+/** How thick the water is: ν = (tau − ½) / 3, everywhere or cell by cell, and C of Smagorinsky's eddies, nil for none. */
+export interface LatticeWater {
+  readonly tau: number | Float32Array
+  readonly smagorinsky: number
+}
+
+/** One population of one cell gets so much at every step: how walls move, pumps push, nozzles pour. */
+export interface Gift {
+  readonly cell: number
+  readonly direction: number
+  readonly amount: number
+}
+
+/** Populations that come off a slipping wall: addresses of where they stand and where they must, before an even step and before an odd one. */
+interface Mirror {
+  readonly sources: readonly [number, number]
+  readonly targets: readonly [number, number]
+  readonly count: number
+}
+
+interface Source {
+  /** Addresses before an even step, then before an odd one. */
+  readonly addresses: readonly [number, number]
+  readonly amounts: number
+  readonly count: number
+  factor: number
+}
+
+/** Moments of one moment, views into the lattice's memory: they change with the next reading. */
+export interface Moments {
+  /** Density less 1. */
+  readonly excess: Float32Array
+  readonly x: Float32Array
+  readonly y: Float32Array
+  readonly z: Float32Array
+}
+
+/** Sums over the readings that were kept. */
+export interface KeptSums {
+  readonly readings: number
+  readonly x: Float32Array
+  readonly y: Float32Array
+  readonly z: Float32Array
+  readonly speed: Float32Array
+  readonly square: Float32Array
+  readonly highestSquare: Float32Array
+}
+
+/** Water in a box of cells, stepped in place. Throws where WebAssembly with SIMD is missing. */
+export class Lattice {
+  readonly cells: number
+  steps = 0
+  private readonly memory: KernelMemory
+  private readonly kernel: Kernel
+  private readonly plan: MemoryPlan
+  private readonly sources: Source[] = []
+  private free: number
+  private readonly mirror: Mirror
+  private readings = 0
+  /** Where copies go; nil: no room is taken for them. */
+  private spare = 0
+
+  constructor(
+    readonly shape: LatticeShape,
+    water: LatticeWater,
+  ) {
+    const { cellsX, cellsY, cellsZ } = shape
+    if (cellsX % 4 !== 0) throw new RangeError(`cellsX must be a multiple of 4, is ${cellsX}`)
+    this.cells = cellsX * cellsY * cellsZ
+    this.plan = planMemory(this.cells, cellsX)
+    this.free = this.plan.sources
+    this.memory = kernelMemory(pagesFor(this.free))
+    this.kernel = kernelOver(this.memory)
+    const { populations, slotBytes, mask, taus } = this.plan
+    this.kernel.setUp(cellsX, cellsY, cellsZ, populations, slotBytes, mask, taus)
+    this.setWater(water)
+    const masks = new Uint32Array(this.memory.buffer, mask, this.cells)
+    for (let i = 0; i < this.cells; i++) masks[i] = shape.solid[i] ? 0 : 0xffffffff
+    this.mirror = this.makeMirror(slipLinks(shape))
+  }
+
+  setWater(water: LatticeWater): void {
+    const taus = this.slot(this.plan.taus, 0)
+    if (typeof water.tau === 'number') taus.fill(water.tau)
+    else taus.set(water.tau)
+    this.kernel.setEddies(water.smagorinsky)
+  }
+
+  /** A group of gifts, given before every step times its factor; answers its number. */
+  addSource(gifts: readonly Gift[], factor = 1): number {
+    const count = gifts.length
+    const even = this.take(count)
+    const odd = this.take(count)
+    const amounts = this.take(count)
+    const places = [even, odd].map((at) => new Uint32Array(this.memory.buffer, at, count))
+    gifts.forEach((gift, i) => {
+      places[0]![i] = this.address(gift, false)
+      places[1]![i] = this.address(gift, true)
+    })
+    new Float32Array(this.memory.buffer, amounts, count).set(gifts.map((gift) => gift.amount))
+    this.sources.push({ addresses: [even, odd], amounts, count, factor })
+    return this.sources.length - 1
+  }
+
+  setFactor(source: number, factor: number): void {
+    this.sources[source]!.factor = factor
+  }
+
+  /** So many steps on. */
+  run(steps: number): void {
+    for (let i = 0; i < steps; i++) this.step()
+  }
+
+  step(): void {
+    const odd = this.steps % 2
+    this.reflect()
+    for (const { addresses, amounts, count, factor } of this.sources)
+      if (factor !== 0) this.kernel.add(addresses[odd]!, amounts, count, factor)
+    this.kernel.step(odd)
+    this.steps++
+  }
+
+  /** Density and momentum as they stand; what solids hold is nil. */
+  read(): Moments {
+    const { moments } = this.plan
+    this.reflect()
+    this.kernel.moments(this.steps % 2, moments)
+    return {
+      excess: this.slot(moments, 0),
+      x: this.slot(moments, 1),
+      y: this.slot(moments, 2),
+      z: this.slot(moments, 3),
+    }
+  }
+
+  /** Reads, and adds the reading to the sums. */
+  keep(): void {
+    this.read()
+    this.kernel.accumulate(this.plan.moments, this.plan.kept)
+    this.readings++
+  }
+
+  sums(): KeptSums {
+    const { kept } = this.plan
+    return {
+      readings: this.readings,
+      x: this.slot(kept, 0),
+      y: this.slot(kept, 1),
+      z: this.slot(kept, 2),
+      speed: this.slot(kept, 3),
+      square: this.slot(kept, 4),
+      highestSquare: this.slot(kept, 5),
+    }
+  }
+
+  /** All there is over the density at rest, in doubles: what a closed box must keep. */
+  excessMass(): number {
+    const { populations } = this.plan
+    this.reflect()
+    let sum = -this.reflectedTwice()
+    for (let slot = 0; slot < POPULATIONS; slot++)
+      for (const one of this.slot(populations, slot)) sum += one
+    return sum
+  }
+
+  /** Copies as many bytes as a step reads from one place of the memory to another, to time one against the other. */
+  copyAsMuch(): void {
+    const { slotBytes } = this.plan
+    const bytes = POPULATIONS * slotBytes
+    if (this.spare === 0) this.spare = this.take(bytes / 4)
+    this.kernel.copy(this.spare, this.plan.populations, bytes)
+  }
+
+  /** What slips stands where it left, and again where it must: counted once. */
+  private reflectedTwice(): number {
+    if (this.steps === 0) return 0
+    const all = new Float32Array(this.memory.buffer)
+    const at = this.mirror.sources[this.steps % 2]!
+    const sources = new Uint32Array(this.memory.buffer, at, this.mirror.count)
+    let sum = 0
+    for (const source of sources) sum += all[source / 4]!
+    return sum
+  }
+
+  /** Done twice it changes nothing: what it reads it does not write. */
+  private reflect(): void {
+    const { sources, targets, count } = this.mirror
+    const odd = this.steps % 2
+    if (this.steps > 0 && count > 0) this.kernel.reflect(sources[odd]!, targets[odd]!, count)
+  }
+
+  private makeMirror(links: readonly SlipLink[]): Mirror {
+    const count = links.length
+    const places = [0, 1, 2, 3].map(() => this.take(count))
+    const { buffer } = this.memory
+    const [fromEven, toEven, fromOdd, toOdd] = places.map(
+      (at) => new Uint32Array(buffer, at, count),
+    )
+    links.forEach(({ from, to, leaving, coming }, i) => {
+      // before an even step all stand where they arrive, before an odd one where they left
+      fromEven![i] = this.slotAddress(leaving, from + this.shift(leaving))
+      toEven![i] = this.slotAddress(coming, to)
+      fromOdd![i] = this.slotAddress(opposite(leaving), from)
+      toOdd![i] = this.slotAddress(opposite(coming), to - this.shift(coming))
+    })
+    return { sources: [places[0]!, places[2]!], targets: [places[1]!, places[3]!], count }
+  }
+
+  private slotAddress(slot: number, cell: number): number {
+    return this.plan.populations + slot * this.plan.slotBytes + cell * 4
+  }
+
+  private shift(direction: number): number {
+    return shiftOf(this.shape, direction)
+  }
+
+  private slot(first: number, index: number): Float32Array {
+    return new Float32Array(this.memory.buffer, first + index * this.plan.slotBytes, this.cells)
+  }
+
+  private take(count: number): number {
+    const at = this.free
+    this.free += Math.ceil(count / 4) * 16
+    const missing = pagesFor(this.free) - this.memory.buffer.byteLength / PAGE_BYTES
+    if (missing > 0) this.memory.grow(missing)
+    return at
+  }
+
+  /** Where a cell reads a direction's population before a step of this parity. */
+  private address({ cell, direction }: Gift, odd: boolean): number {
+    if (!odd) return this.slotAddress(direction, cell)
+    return this.slotAddress(opposite(direction), this.behind(cell, direction))
+  }
+
+  /** The cell a direction comes from, round the wrapped ends. */
+  private behind(cell: number, direction: number): number {
+    const { cellsX, cellsY, cellsZ } = this.shape
+    const [cx, cy, cz] = DIRECTIONS[direction]!
+    const x = cell % cellsX
+    const y = Math.floor(cell / cellsX) % cellsY
+    const z = Math.floor(cell / (cellsX * cellsY))
+    const backY = (y - cy + cellsY) % cellsY
+    const backZ = (z - cz + cellsZ) % cellsZ
+    return (backZ * cellsY + backY) * cellsX + x - cx
+  }
+}

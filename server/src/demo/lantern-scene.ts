@@ -1,0 +1,64 @@
+import {
+  emptyScene,
+  type CirculationPump,
+  type RockSolid,
+  type TankScene,
+  type ZoneKind,
+} from '@yew-basin/core'
+import { sampleCirculation } from './circulation.ts'
+
+/** Places and sizes in mm, as one measures them. */
+type Sizes = readonly [number, number, number, number, number, number]
+
+function rock(
+  id: string,
+  name: string,
+  form: RockSolid['form'],
+  zone: ZoneKind,
+  mm: Sizes,
+): RockSolid {
+  const [xM, yM, zM, lengthM, widthM, heightM] = mm.map((one) => one / 1000) as unknown as Sizes
+  return { id, name, form, zone, xM, yM, zM, lengthM, widthM, heightM }
+}
+
+function pump(
+  id: string,
+  name: string,
+  seat: Pick<CirculationPump, 'panel' | 'alongM' | 'upM' | 'turnDeg' | 'tiltDeg'>,
+  group: 'first' | 'second',
+): CirculationPump {
+  return {
+    id,
+    name,
+    part: sampleCirculation('swift-8'),
+    ...seat,
+    upright: false,
+    speed: 0.6,
+    pattern: { kind: 'alternate', periodS: 20, low: 0.3, group },
+  }
+}
+
+/** A lagoon: two low reefs of soft and large-polyp corals over a broad bed of sand. */
+export const LANTERN_SCENE: TankScene = {
+  ...emptyScene(),
+  rocks: [
+    rock('reef-left', 'West reef', 'boulder', 'soft', [180, 330, -60, 420, 380, 320]),
+    rock('reef-crown', 'West crown', 'boulder', 'small-polyp', [290, 420, 200, 200, 200, 120]),
+    rock('reef-right', 'East reef', 'boulder', 'large-polyp', [820, 260, -70, 400, 400, 300]),
+    rock('reef-shelf', 'East shelf', 'box', 'large-polyp', [960, 480, 200, 260, 160, 60]),
+  ],
+  pumps: [
+    pump(
+      'west-pump',
+      'West',
+      { panel: 'left', alongM: 0.26, upM: 0.34, turnDeg: 0, tiltDeg: 0 },
+      'first',
+    ),
+    pump(
+      'east-pump',
+      'East',
+      { panel: 'right', alongM: 0.62, upM: 0.34, turnDeg: 10, tiltDeg: 0 },
+      'second',
+    ),
+  ],
+}
