@@ -28,6 +28,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/basins/:id/currents',
+      name: 'currents',
+      component: () => import('./currents/CurrentsView.vue'),
+      props: true,
+    },
+    {
       path: '/basins/:id/room',
       name: 'room',
       component: () => import('./room/RoomView.vue'),

@@ -100,6 +100,7 @@ export const LIMITS = {
   panelBody: limit('length', 0.01, 0.5),
   scenePlace: limit('length', 0, 10),
   sceneHeight: limit('length', 0, 3),
+  rockBase: limit('length', -2, 3),
   rockSize: limit('length', 0.02, 5),
   turn: limit('angle', -180, 180),
   tilt: limit('angle', -90, 90),

@@ -148,7 +148,10 @@ export class RockDocument implements RockSolid {
   @Within(LIMITS.scenePlace, 'Its front, from the tank’s front, m.')
   yM!: number
 
-  @Within(LIMITS.sceneHeight, 'Its underside, over the tank’s inside floor, m.')
+  @Within(
+    LIMITS.rockBase,
+    'Its underside, over the tank’s inside floor, m; below nil: cut off by it.',
+  )
   zM!: number
 
   @Within(LIMITS.rockSize, 'Left to right, m.')

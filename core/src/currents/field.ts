@@ -15,6 +15,8 @@ export interface Field {
   readonly peak: Float32Array
   /** Viscosity of the eddies it was run with, m²/s: what spreads a dye. */
   readonly eddy: Float32Array
+  /** The rocks it was run with, in the order of the grid's fill. */
+  readonly rockIds: readonly string[]
   /** Through which cells water comes from the sump and leaves for it. */
   readonly passing: PassingWater
   /** Of the tank's time that was run, and watched. */

@@ -1,7 +1,7 @@
 import type { Vector } from '../jet/vector.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/zones.ts'
 import type { Field } from './field.ts'
-import { neighbourSteps, placeOf, ROCK, SAND, waterCells } from './grid.ts'
+import { neighbourSteps, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
 import type { WaterSetting } from './setting.ts'
 
 /** How a zone's faces fare: shares of its area. */
@@ -78,14 +78,19 @@ function meanOf(cells: readonly number[], of: Float32Array): number {
   return cells.length === 0 ? 0 : cells.reduce((sum, cell) => sum + of[cell]!, 0) / cells.length
 }
 
-/** Every face between water and the zone's rock or sand counts once, by the water beside it. */
+/**
+ * Every face between water and the zone's rock or sand counts once, by the water a cell and a half
+ * off it, where polyps reach and the grid's steps no longer hold the water back; where that is not
+ * water, by the cell at the face.
+ */
 function zoneOf(
-  { grid, speed }: Field,
+  { grid, speed, rockIds }: Field,
   cells: readonly number[],
   steps: readonly number[],
   { rocks }: Pick<WaterSetting, 'rocks'>,
   { zone, leastMPerS, mostMPerS }: WantedRange,
 ): ZoneVerdict[] {
+  const zones = rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
   let faces = 0
   let slow = 0
   let fast = 0
@@ -94,12 +99,13 @@ function zoneOf(
     for (const step of steps) {
       const beside = grid.fill[cell + step]!
       const own =
-        zone === 'sand' ? beside === SAND : beside >= ROCK && rocks[beside - ROCK]?.zone === zone
+        zone === 'sand' ? beside === SAND : beside >= ROCK && zones[beside - ROCK] === zone
       if (!own) continue
+      const off = grid.fill[cell - step] === WATER ? cell - step : cell
       faces++
-      sum += speed[cell]!
-      if (speed[cell]! < leastMPerS) slow++
-      if (speed[cell]! > mostMPerS) fast++
+      sum += speed[off]!
+      if (speed[off]! < leastMPerS) slow++
+      if (speed[off]! > mostMPerS) fast++
     }
   if (faces === 0) return []
   return [

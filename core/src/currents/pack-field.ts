@@ -106,7 +106,9 @@ function isHead(head: Partial<Head>, bodyBytes: number): head is Head {
     numbers.every((one) => typeof one === 'number' && Number.isFinite(one)) &&
     count <= MOST_CELLS &&
     bodyBytes === count * BYTES_A_CELL &&
-    isPassing(head.passing, count)
+    isPassing(head.passing, count) &&
+    Array.isArray(head.rockIds) &&
+    head.rockIds.every((one) => typeof one === 'string')
   )
 }
 

@@ -61,7 +61,7 @@ export function rockLayout(
     zone,
     xM: mm(x * lengthM),
     yM: mm(y * widthM),
-    zM: mm(Math.max(0, sandDepthM + z * overSandM)),
+    zM: mm(sandDepthM + z * overSandM),
     lengthM: mm(length * lengthM),
     widthM: mm(width * widthM),
     heightM: mm(height * overSandM),

@@ -51,6 +51,7 @@ export function runField(
     speed: mean(sums.speed),
     peak: sums.highestSquare.map((one) => Math.sqrt(one) * toSpeed),
     eddy,
+    rockIds: setting.rocks.map(({ id }) => id),
     passing: passingWater(plan),
     ranS: steps * stepS,
     watchedS: watchSteps * stepS,
@@ -90,15 +91,21 @@ function setLevels(lattice: Lattice, driven: readonly DrivenStream[], timeS: num
   })
 }
 
+/** Looks at the pace, the best of which counts: at first the machine is still making its fastest code of the loops. */
+const TRIES = 8
+const TRY_MS = 120
+
 /** Million updates of cells a second that this machine makes of a plan, by a short try. */
-export function tryPace(plan: FieldPlan, nowMs: () => number, forMs = 120): number {
+export function tryPace(plan: FieldPlan, nowMs: () => number): number {
   const lattice = latticeOf(plan, eddyViscosity(plan.grid, plan.setting.streams))
   drive(lattice, plan)
-  const began = nowMs()
-  let steps = 0
-  while (nowMs() - began < forMs) {
-    lattice.run(2)
-    steps += 2
+  let best = 0
+  for (let i = 0; i < TRIES; i++) {
+    const began = nowMs()
+    const first = lattice.steps
+    while (nowMs() - began < TRY_MS) lattice.run(2)
+    const pace = (lattice.cells * (lattice.steps - first)) / (nowMs() - began) / 1e3
+    best = Math.max(best, pace)
   }
-  return (lattice.cells * steps) / (nowMs() - began) / 1e3
+  return best
 }

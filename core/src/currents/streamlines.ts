@@ -1,6 +1,6 @@
 import type { Vector } from '../jet/vector.ts'
 import { motionAt, type Field } from './field.ts'
-import { cellHolding, placeOf, WATER, waterCells } from './grid.ts'
+import { cellHolding, WATER, type Grid } from './grid.ts'
 
 /** One way that water goes, and how fast at each place of it. */
 export interface Streamline {
@@ -10,41 +10,43 @@ export interface Streamline {
 
 /** Steps of half a cell: straight enough where the water turns. */
 const STEP_CELLS = 0.5
-const MOST_STEPS = 400
 const STILL_M_PER_S = 0.002
 
-/** The mean motion's way from a place, forwards, by the midpoint rule. */
-export function streamlineFrom(field: Field, from: Vector): Streamline {
+/** The mean motion's way from a place, so many metres on at most, by the midpoint rule. */
+export function streamlineFrom(field: Field, from: Vector, mostM: number): Streamline {
   const places: Vector[] = []
   const speeds: number[] = []
   const stepM = STEP_CELLS * field.grid.cellM
   let at = from
-  for (let i = 0; i < MOST_STEPS; i++) {
+  for (let gone = 0; gone <= mostM; gone += stepM) {
     const here = motionAt(field, at)
     const speed = Math.hypot(here.x, here.y, here.z)
     places.push(at)
     speeds.push(speed)
     if (speed < STILL_M_PER_S) break
-    const half = along(at, here, stepM / (2 * speed))
-    const middle = motionAt(field, half)
+    const middle = motionAt(field, moved(field.grid, at, here, stepM / (2 * speed)))
     const pace = Math.hypot(middle.x, middle.y, middle.z)
     if (pace < STILL_M_PER_S) break
-    at = along(at, middle, stepM / pace)
+    at = moved(field.grid, at, middle, stepM / pace)
     if (field.grid.fill[cellHolding(field.grid, at)] !== WATER) break
   }
   return { places, speeds }
 }
 
-function along(at: Vector, way: Vector, times: number): Vector {
-  return { x: at.x + way.x * times, y: at.y + way.y * times, z: at.z + way.z * times }
+/** Water slides along panels and surface. */
+function moved(grid: Grid, at: Vector, way: Vector, times: number): Vector {
+  const within = (m: number, cells: number) => Math.min(cells * grid.cellM, Math.max(0, m))
+  return {
+    x: within(at.x + way.x * times, grid.waterX),
+    y: within(at.y + way.y * times, grid.waterY),
+    z: within(at.z + way.z * times, grid.waterZ),
+  }
 }
 
-/** Streamlines that begin evenly all over the water. */
-export function streamlines(field: Field, count: number): Streamline[] {
-  const cells = waterCells(field.grid)
-  const every = Math.max(1, Math.floor(cells.length / count))
-  return cells
-    .filter((_, i) => i % every === Math.floor(every / 2))
-    .map((cell) => streamlineFrom(field, placeOf(field.grid, cell)))
-    .filter(({ places }) => places.length > 4)
+/** Streamlines from every place that is water. */
+export function streamlines(field: Field, from: readonly Vector[], mostM: number): Streamline[] {
+  return from
+    .filter((at) => field.grid.fill[cellHolding(field.grid, at)] === WATER)
+    .map((at) => streamlineFrom(field, at, mostM))
+    .filter(({ places }) => places.length > 2)
 }

@@ -30,11 +30,11 @@ function pump(
   return {
     id,
     name,
-    part: sampleCirculation('swift-8'),
+    part: sampleCirculation('swift-12'),
     ...seat,
     upright: false,
-    speed: 0.6,
-    pattern: { kind: 'alternate', periodS: 20, low: 0.3, group },
+    speed: 0.85,
+    pattern: { kind: 'alternate', periodS: 20, low: 0.5, group },
   }
 }
 

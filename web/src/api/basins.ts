@@ -52,3 +52,11 @@ export const partsApi = {
     request<PartAnswer>(`/parts/${id}`, { method: 'PUT', body }),
   remove: (id: string) => request<void>(`/parts/${id}`, { method: 'DELETE' }),
 }
+
+/** Fields of currents, as core packs them. */
+export const fieldsApi = {
+  read: (designId: string, tankId: string) =>
+    request<Uint8Array | undefined>(`/fields/${designId}/${encodeURIComponent(tankId)}`),
+  keep: (designId: string, tankId: string, bytes: Uint8Array) =>
+    request<void>(`/fields/${designId}/${encodeURIComponent(tankId)}`, { method: 'PUT', bytes }),
+}

@@ -22,6 +22,8 @@ interface Request {
   readonly body?: unknown
   /** Text that is JSON already. */
   readonly json?: string
+  /** A body that is no JSON. */
+  readonly bytes?: Uint8Array
   readonly ifMatch?: number
   /** Let it finish when the page is left. */
   readonly keepalive?: boolean
@@ -49,17 +51,25 @@ function askForWorkspace(): Promise<unknown> {
   return asking
 }
 
-async function send(path: string, { method = 'GET', body, json, ifMatch, keepalive }: Request) {
+async function send(
+  path: string,
+  { method = 'GET', body, json, bytes, ifMatch, keepalive }: Request,
+) {
   const text = json ?? (body === undefined ? undefined : JSON.stringify(body))
   const headers: Record<string, string> = {}
   if (text !== undefined) headers['Content-Type'] = 'application/json'
+  if (bytes) headers['Content-Type'] = 'application/octet-stream'
   if (ifMatch !== undefined) headers['If-Match'] = `"${ifMatch}"`
   try {
     return await fetch(`/api${path}`, {
       method,
       headers,
       credentials: 'same-origin',
-      ...(text === undefined ? {} : { body: text }),
+      ...(bytes
+        ? { body: bytes as Uint8Array<ArrayBuffer> }
+        : text === undefined
+          ? {}
+          : { body: text }),
       ...(keepalive ? { keepalive } : {}),
     })
   } catch {
@@ -71,6 +81,8 @@ async function read<Answer>(answer: Response): Promise<Answer> {
   if (answer.status === 204) return undefined as Answer
   const kind = answer.headers.get('Content-Type') ?? ''
   if (answer.ok && kind.includes('json')) return (await answer.json()) as Answer
+  if (answer.ok && kind.includes('octet-stream'))
+    return new Uint8Array(await answer.arrayBuffer()) as Answer
   if (kind.includes('problem+json')) throw new Refused((await answer.json()) as Problem)
   throw new Unreachable()
 }

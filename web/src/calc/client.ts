@@ -4,14 +4,22 @@ import type { Calc } from './worker.ts'
 /** The search was given up before it was done. */
 export class Cancelled extends Error {}
 
+const coreWorker = () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+
 /** One worker that is asked one thing at a time; asking again, or cancelling, gives up what ran. */
-export class Calculator {
+export class Calculator<Calls = Calc> {
+  readonly #make: () => Worker
   #worker: Worker | null = null
-  #remote: Remote<Calc> | null = null
+  #remote: Remote<Calls> | null = null
   #giveUp: ((reason: Cancelled) => void) | null = null
 
+  /** The worker is made when it is first asked. */
+  constructor(make: () => Worker = coreWorker) {
+    this.#make = make
+  }
+
   /** Starts a search; a new one ends the last. */
-  ask<T>(search: (calc: Remote<Calc>) => Promise<T>): Promise<T> {
+  ask<T>(search: (calc: Remote<Calls>) => Promise<T>): Promise<T> {
     if (this.#giveUp) this.cancel()
     return new Promise<T>((done, fail) => {
       this.#giveUp = fail
@@ -40,10 +48,10 @@ export class Calculator {
     this.#giveUp = null
   }
 
-  #ready(): Remote<Calc> {
+  #ready(): Remote<Calls> {
     if (!this.#remote) {
-      this.#worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
-      this.#remote = wrap<Calc>(this.#worker)
+      this.#worker = this.#make()
+      this.#remote = wrap<Calls>(this.#worker)
     }
     return this.#remote
   }

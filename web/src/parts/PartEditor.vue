@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BulkheadSpec, FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { DevicePart, PipeSize, PumpPart } from '@yew-basin/core'
+import type { CirculationPart, DevicePart, PipeSize, PumpPart } from '@yew-basin/core'
 import { ref, shallowRef } from 'vue'
 import { Refused } from '../api/client.ts'
 import QuantityField from '../bench/QuantityField.vue'
@@ -12,6 +12,7 @@ import { useNotices } from '../shell/notices.ts'
 import { isDevice, type Draft } from './part-words.ts'
 import { useParts } from './parts-store.ts'
 import PumpEditor from './PumpEditor.vue'
+import CirculationEditor from './CirculationEditor.vue'
 import DeviceEditor from './DeviceEditor.vue'
 
 /** One part of the keeper's own while it is being changed. */
@@ -31,7 +32,7 @@ async function keep() {
   busy.value = true
   faults.value = []
   try {
-    const named = draft.kind === 'pump' || isDevice(draft.kind)
+    const named = draft.kind === 'pump' || draft.kind === 'circulation' || isDevice(draft.kind)
     const sent = named ? { ...spec.value, id: 'own', name: name.value } : spec.value
     await store.keep(draft.id, draft.kind, name.value, sent)
     notices.tell(`${name.value} is among your parts.`)
@@ -53,6 +54,11 @@ async function keep() {
     <PumpEditor
       v-if="draft.kind === 'pump'"
       :model-value="spec as PumpPart"
+      @update:model-value="spec = $event"
+    />
+    <CirculationEditor
+      v-else-if="draft.kind === 'circulation'"
+      :model-value="spec as CirculationPart"
       @update:model-value="spec = $event"
     />
     <DeviceEditor

@@ -82,6 +82,10 @@ function figures(part: PartAnswer): string {
         ? `${units.text('dose', ratedDoseJPerM2)} at ${units.text('flow', ratedFlowM3PerS)}, ${units.text('power', part.spec.powerW)}`
         : `${units.text('power', uvcPowerW)} of ultraviolet C, ${units.text('power', part.spec.powerW)}`
     }
+    case 'circulation': {
+      const { form, flowM3PerS, powerW } = part.spec
+      return `${form}, ${units.text('flow', flowM3PerS)}, ${units.text('power', powerW)}`
+    }
     default: {
       const { window, powerW } = part.spec
       const flows = window

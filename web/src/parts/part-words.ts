@@ -2,6 +2,7 @@ import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import {
   QUANTITIES,
   toSi,
+  type CirculationPart,
   type DeviceKind,
   type DevicePart,
   type PumpPart,
@@ -28,6 +29,7 @@ export const KINDS: readonly {
   { kind: 'reactor', label: 'Reactors', one: 'reactor' },
   { kind: 'scrubber', label: 'Scrubbers', one: 'scrubber' },
   { kind: 'flow-meter', label: 'Flow meters', one: 'flow meter' },
+  { kind: 'circulation', label: 'Circulation pumps', one: 'circulation pump' },
 ]
 
 const DEVICES: ReadonlySet<PartKind> = new Set<DeviceKind>([
@@ -115,6 +117,21 @@ const NEW_STERILIZER: SterilizerSpec = {
   portBoreM: 0.02,
 }
 
+const NEW_CIRCULATION: CirculationPart = {
+  id: 'own',
+  name: 'My circulation pump',
+  form: 'jet',
+  control: 'controllable',
+  flowM3PerS: litresAnHour(6000),
+  boreM: 0.05,
+  slotLengthM: null,
+  slotWidthM: null,
+  leastSpeed: 0.3,
+  powerW: 15,
+  depthM: 0.08,
+  bodyM: 0.08,
+}
+
 /** What a new part of a kind starts from. */
 export function newSpec(kind: PartKind): object {
   switch (kind) {
@@ -132,6 +149,8 @@ export function newSpec(kind: PartKind): object {
       return { boreM: 0.02 }
     case 'bulkhead':
       return { boreM: 0.027, holeM: 0.044, flangeM: 0.064 }
+    case 'circulation':
+      return NEW_CIRCULATION
     default:
       return newDevice(kind)
   }

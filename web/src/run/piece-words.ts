@@ -115,6 +115,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'skimmer':
     case 'heater':
     case 'flow-meter':
+    case 'circulation':
       return null
     case 'sterilizer':
     case 'chiller':

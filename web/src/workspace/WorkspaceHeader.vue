@@ -17,6 +17,7 @@ const views = computed(() => {
   return [
     { to: stop ? `${base}/${stop}` : base, label: 'Design' },
     { to: `${base}/drills`, label: 'Drills' },
+    { to: `${base}/currents`, label: 'Currents' },
     { to: `${base}/room`, label: 'Room' },
     { to: `${base}/pumps`, label: 'Pumps' },
     { to: `${base}/size`, label: 'Size it for me' },

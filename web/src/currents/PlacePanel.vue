@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Placement } from '@yew-basin/core'
+import { useCurrents } from './currents-store.ts'
+
+/** A search for seats, aims and speeds, and what it found. */
+const currents = useCurrents()
+const running = computed(() => currents.at?.what === 'place')
+const pumps = computed(() => currents.scene!.pumps)
+const share = (of: number) => `${Math.round(100 * of)} %`
+const inside = ({ verdict }: Placement) => {
+  const area = verdict.zones.reduce((sum, { areaM2 }) => sum + areaM2, 0)
+  const good = verdict.zones.reduce((sum, one) => sum + one.inside * one.areaM2, 0)
+  return area > 0 ? good / area : 0
+}
+function take(found: Placement) {
+  currents.setScene('pumps', found.pumps, `placed ${Date.now()}`)
+}
+</script>
+
+<template>
+  <section v-if="pumps.length > 0" aria-labelledby="place-head" class="space-y-2">
+    <h3 id="place-head" class="heading">Place them for me</h3>
+    <p class="text-[0.92rem]">
+      Hundreds of seats, aims and speeds for the pumps you have, by the quick look; the best few are
+      run as coarse fields.
+    </p>
+    <div v-if="running" class="flex items-center gap-2">
+      <progress class="grow" :value="currents.at!.share" max="1" aria-label="Places are searched" />
+      <button class="button" @click="currents.stop()">Stop</button>
+    </div>
+    <button
+      v-else
+      class="button"
+      :disabled="!!currents.at"
+      @click="currents.place(currents.setting!, pumps)"
+    >
+      Search
+    </button>
+    <div v-if="currents.search" role="status">
+      <p>
+        As you have them: {{ share(inside(currents.search.before)) }} of the faces as wanted,
+        {{ share(currents.search.before.verdict.deadShare) }} dead.
+      </p>
+      <p v-if="currents.search.best.length === 0">Nothing better was found.</p>
+      <ol class="space-y-1">
+        <li
+          v-for="(found, i) in currents.search.best"
+          :key="i"
+          class="flex items-center gap-2 border-t border-rule py-1"
+        >
+          <span class="grow">
+            {{ share(inside(found)) }} as wanted, {{ share(found.verdict.deadShare) }} dead
+          </span>
+          <button class="button" @click="take(found)">Take it</button>
+        </li>
+      </ol>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import type { RockSolid } from '@yew-basin/core'
+import { Trash2 } from '@lucide/vue'
+import ChoiceField from '../bench/ChoiceField.vue'
+import QuantityField from '../bench/QuantityField.vue'
+import TextField from '../bench/TextField.vue'
+import { useCurrents } from './currents-store.ts'
+import { ZONE_NAMES } from './currents-words.ts'
+
+/** One rock: its place, its size, and what lives on it. */
+const { rock } = defineProps<{ rock: RockSolid }>()
+const currents = useCurrents()
+const set = (change: Partial<RockSolid>, key: string) => currents.setRock(rock.id, change, key)
+
+const PLACES = [
+  ['xM', 'From the left', LIMITS.scenePlace],
+  ['yM', 'From the front', LIMITS.scenePlace],
+  ['zM', 'Underside over the floor', LIMITS.rockBase],
+] as const
+const SIZES = [
+  ['lengthM', 'Length', LIMITS.rockSize],
+  ['widthM', 'Depth', LIMITS.rockSize],
+  ['heightM', 'Height', LIMITS.rockSize],
+] as const
+const ZONES = (['soft', 'large-polyp', 'small-polyp', 'quiet'] as const).map((value) => ({
+  value,
+  label: ZONE_NAMES[value],
+}))
+
+function remove() {
+  currents.setScene(
+    'rocks',
+    currents.scene!.rocks.filter(({ id }) => id !== rock.id),
+    `without ${rock.id}`,
+  )
+  currents.chosen = null
+}
+</script>
+
+<template>
+  <section :aria-label="`Rock ${rock.name}`" class="space-y-2">
+    <div class="flex items-center gap-2">
+      <h3 class="heading grow">{{ rock.name }}</h3>
+      <button class="icon-button" :aria-label="`Take out ${rock.name}`" @click="remove">
+        <Trash2 :size="16" />
+      </button>
+    </div>
+    <TextField
+      label="Name"
+      :most="80"
+      :model-value="rock.name"
+      @update:model-value="set({ name: $event }, 'name')"
+    />
+    <div class="grid grid-cols-2 gap-x-3 gap-y-1.5">
+      <ChoiceField
+        label="Shape"
+        :options="[
+          { value: 'boulder', label: 'boulder' },
+          { value: 'box', label: 'box' },
+        ]"
+        :model-value="rock.form"
+        @update:model-value="set({ form: $event }, 'form')"
+      />
+      <ChoiceField
+        label="On it live"
+        :options="ZONES"
+        :model-value="rock.zone === 'sand' ? 'quiet' : rock.zone"
+        @update:model-value="set({ zone: $event }, 'zone')"
+      />
+      <QuantityField
+        v-for="[field, label, limit] in [...SIZES, ...PLACES]"
+        :key="field"
+        :label="label"
+        :limit="limit"
+        :model-value="rock[field]"
+        @update:model-value="set({ [field]: $event }, field)"
+      />
+    </div>
+  </section>
+</template>

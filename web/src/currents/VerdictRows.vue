@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { LIFT_M_PER_S } from '@yew-basin/core'
+import { useUnits } from '../shell/units.ts'
+import { useCurrents } from './currents-store.ts'
+import { whereWords, ZONE_NAMES } from './currents-words.ts'
+
+/** How the zones fare in the field that was run. */
+const currents = useCurrents()
+const units = useUnits()
+const share = (of: number) => `${Math.round(100 * of)} %`
+</script>
+
+<template>
+  <section v-if="currents.verdict" aria-labelledby="verdict-head" data-testid="verdict">
+    <h3 id="verdict-head" class="heading mb-1">What it says</h3>
+    <table class="w-full text-[0.93rem]">
+      <thead>
+        <tr class="caption text-left">
+          <th scope="col" class="font-normal">Face of</th>
+          <th scope="col" class="text-right font-normal">as wanted</th>
+          <th scope="col" class="text-right font-normal">too slow</th>
+          <th scope="col" class="text-right font-normal">too fast</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="zone in currents.verdict.zones"
+          :key="zone.zone"
+          class="border-t border-rule"
+          :data-zone="zone.zone"
+        >
+          <th scope="row" class="py-1 text-left font-normal">{{ ZONE_NAMES[zone.zone] }}</th>
+          <td class="text-right font-semibold">{{ share(zone.inside) }}</td>
+          <td class="text-right">{{ share(zone.tooSlow) }}</td>
+          <td class="text-right">{{ share(zone.tooFast) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-3 text-[0.93rem]">
+      <dt>Dead water, under {{ units.text('slow-speed', currents.deadMPerS) }}</dt>
+      <dd class="text-right font-semibold" data-testid="dead">
+        {{ share(currents.verdict.deadShare) }}
+      </dd>
+      <template v-for="(spot, i) in currents.verdict.deadSpots.slice(0, 3)" :key="i">
+        <dt class="caption pl-3">{{ whereWords(spot.at, currents.setting!) }}</dt>
+        <dd class="caption text-right">{{ units.text('volume', spot.volumeM3) }}</dd>
+      </template>
+      <dt>Sand that lifts, past {{ units.text('slow-speed', LIFT_M_PER_S) }}</dt>
+      <dd class="text-right font-semibold">
+        {{ units.text('area', currents.verdict.liftAreaM2) }}
+      </dd>
+      <template v-for="(spot, i) in currents.verdict.liftSpots.slice(0, 3)" :key="`lift ${i}`">
+        <dt class="caption pl-3">
+          {{ whereWords(spot.at, currents.setting!) }}, up to
+          {{ units.text('slow-speed', spot.mostMPerS) }}
+        </dt>
+        <dd class="caption text-right">{{ units.text('area', spot.areaM2) }}</dd>
+      </template>
+      <dt>At the surface, for gas exchange</dt>
+      <dd class="text-right font-semibold">
+        {{ units.text('slow-speed', currents.verdict.surfaceMPerS) }}
+      </dd>
+      <dt>All of the water, mean</dt>
+      <dd class="text-right font-semibold">
+        {{ units.text('slow-speed', currents.verdict.meanMPerS) }}
+      </dd>
+      <template v-if="currents.turnoverPerH !== null">
+        <dt>Rule of thumb: pumps’ flow over the water</dt>
+        <dd class="text-right">{{ units.text('turnover', currents.turnoverPerH) }}</dd>
+      </template>
+    </dl>
+    <p class="caption mt-1">
+      Watched for {{ units.text('duration', currents.field!.watchedS) }} after
+      {{ units.text('duration', currents.field!.ranS - currents.field!.watchedS) }} of settling.
+      <template v-if="currents.field!.patternPace > 1.01">
+        Its patterns ran {{ currents.field!.patternPace.toFixed(1) }} times as fast as told, so that
+        a whole turn was seen.
+      </template>
+    </p>
+  </section>
+</template>

@@ -1,0 +1,66 @@
+import type {
+  Obstacle,
+  PatternKind,
+  RockLayoutName,
+  ScenePanel,
+  StartName,
+  Vector,
+  WaterSetting,
+  ZoneKind,
+} from '@yew-basin/core'
+
+export const ZONE_NAMES: Readonly<Record<ZoneKind, string>> = {
+  soft: 'Soft corals',
+  'large-polyp': 'Large-polyp corals',
+  'small-polyp': 'Small-polyp corals',
+  sand: 'Sand bed',
+  quiet: 'Quiet corner, seahorses',
+}
+
+export const PATTERN_NAMES: Readonly<Record<PatternKind, string>> = {
+  steady: 'Steady',
+  pulse: 'Pulse, on and off',
+  alternate: 'In turns',
+  reversing: 'Slowly from side to side',
+  random: 'By chance',
+}
+
+export const PANEL_NAMES: Readonly<Record<ScenePanel, string>> = {
+  left: 'Left end',
+  right: 'Right end',
+  front: 'Front pane',
+  back: 'Back pane',
+}
+
+export const START_WORDS: Readonly<Record<StartName, string>> = {
+  one: 'One pump, a round',
+  'two-facing': 'Two on the ends, in turns',
+  'two-behind': 'Two on one end, before and behind',
+  four: 'Four, ends and back',
+  'cross-flow': 'A cross-flow sheet',
+}
+
+export const LAYOUT_WORDS: Readonly<Record<RockLayoutName, string>> = {
+  wall: 'Wall along the back',
+  'two-islands': 'Two islands',
+  'bommie-with-arch': 'Bommie with an arch',
+}
+
+const MET: Readonly<Record<Obstacle, string>> = {
+  panel: 'the far panel',
+  rock: 'rock',
+  sand: 'the sand',
+  surface: 'the surface',
+  box: 'the overflow box',
+}
+export const metWords = (met: Obstacle) => MET[met]
+
+/** Where a place is, as one stands before the tank. */
+export function whereWords(at: Vector, setting: WaterSetting): string {
+  const third = (m: number, of: number, words: readonly [string, string, string]) =>
+    words[Math.min(2, Math.max(0, Math.floor((3 * m) / of)))]!
+  const up = third(at.z, setting.depthM, ['low', 'half way up', 'near the surface'])
+  const along = third(at.x, setting.lengthM, ['left', 'middle', 'right'])
+  const back = third(at.y, setting.widthM, ['front', 'centre', 'back'])
+  return `${up}, ${along} ${back}`
+}
