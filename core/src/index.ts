@@ -317,3 +317,6 @@ export {
   type PackedField,
 } from './currents/pack-field.ts'
 export { settingMark } from './currents/setting-mark.ts'
+export { eddyViscosity } from './currents/eddies.ts'
+export { Lattice } from './lattice/lattice.ts'
+export { SLIPS, STICKS } from './lattice/shape.ts'

@@ -16,6 +16,7 @@ import {
 import { Bench } from 'tinybench'
 import { DEMO_BASINS, STARTER_DESIGN } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
+import { benchCurrents } from './currents.ts'
 import { manifold } from './manifold.ts'
 
 /** All single-failure drills of Two Sisters, in one thread. */
@@ -93,6 +94,8 @@ function tasks(): Bench {
   return bench
 }
 
+const currentsInTime = benchCurrents()
+if (!currentsInTime) console.error('the currents are over their budget')
 const wantedByTank = Object.fromEntries(
   solveBasin(lantern).tanks.map((tank) => [tank.tankId, tank.wantedFlowM3PerS]),
 )
@@ -159,4 +162,5 @@ if (per20000Ms > 2000) console.error('size it is over its budget')
 const slow = rows.filter((row) => row.budgetMs !== undefined && row.medianMs > row.budgetMs)
 for (const { name } of slow) console.error(`${name} is over its budget`)
 if (drillMs > DRILLS_MS) console.error('the drills are over their budget')
-process.exitCode = slow.length > 0 || per20000Ms > 2000 || drillMs > DRILLS_MS ? 1 : 0
+const late = slow.length > 0 || per20000Ms > 2000 || drillMs > DRILLS_MS || !currentsInTime
+process.exitCode = late ? 1 : 0

@@ -200,7 +200,7 @@ function carry(
     const rise = down - up
     if (far >= 0 && rise !== 0) {
       const r = (up - dye[far]!) / rise
-      if (r > 0) face += (r / (1 + r)) * (1 - (Math.abs(q) * stepS) / cellM3) * rise
+      if (r > 0) face += (r / (1 + r)) * (1 - ((q < 0 ? -q : q) * stepS) / cellM3) * rise
     }
     const passes = q * face + exchange[f]! * (dye[a]! - dye[b]!)
     change[a]! -= passes
@@ -228,7 +228,7 @@ function returned(dye: Float64Array, change: Float64Array, source: Float64Array)
 
 function note(reachedS: Float64Array, dye: Float64Array, timeS: number): void {
   for (let i = 0; i < dye.length; i++)
-    if (dye[i]! >= REACHED && reachedS[i] === Infinity) reachedS[i] = timeS
+    if (reachedS[i]! > timeS && dye[i]! >= REACHED) reachedS[i] = timeS
 }
 
 function mixedShare(dye: Float64Array): number {

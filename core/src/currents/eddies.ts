@@ -8,8 +8,12 @@ import type { Stream } from './streams.ts'
 const ROUND_EDDY = 0.0161
 /** Before that the stream's edge is a mixing layer: ν_t = U x / (4 σ²), σ = 12 (Görtler 1942). */
 const EDGE_EDDY = 1 / (4 * 12 ** 2)
-/** The grid's own blur of an opening stands for the eddies of so many bores (found by free jets on grids of 1.7 to 2.4 cells a bore). */
-const BLUR_BORES = 3.5
+/**
+ * Found by free jets on grids of 1.7 to 3 cells a bore: the grid's own blur of an opening stands for
+ * the eddies of so many bores, and below such a share of a jet's eddies it begins to flap.
+ */
+const BLUR_BORES = 5
+const YOUNG_LEAST = 0.2
 /** How fast that edge widens to each side. */
 const EDGE_SPREAD = 0.2
 /** Viscosity of the eddies that each cell's streams make, m²/s. */
@@ -54,12 +58,16 @@ function eddyAt(
     const acrossM = Math.sqrt(Math.max(0, dot(to, to) - xM * xM))
     const openM = jet.slot ? jet.slot.lengthM / 2 : jet.boreM / 2
     const young = xM >= 0 && acrossM < openM + EDGE_SPREAD * xM + cellM
-    const own = young
-      ? Math.min(eddy, EDGE_EDDY * jet.exitSpeedMPerS * Math.max(0, xM - BLUR_BORES * jet.boreM))
-      : eddy
+    const own = young ? youngEddy(jet, eddy, xM) : eddy
     const share = young ? Math.max(speed, 0.5 * jet.exitSpeedMPerS * Number(own < eddy)) : speed
     weight += share
     sum += own * share
   }
   return Math.max(1e-6, sum / weight)
+}
+
+/** A stream's eddies grow with its edge, up to what they stay at. */
+function youngEddy(jet: Jet, grown: number, xM: number): number {
+  const edge = EDGE_EDDY * jet.exitSpeedMPerS * (xM - BLUR_BORES * jet.boreM)
+  return Math.min(grown, Math.max(YOUNG_LEAST * grown, edge))
 }

@@ -1,6 +1,6 @@
-import { DIRECTIONS, opposite } from './d3q19.ts'
+import { opposite } from './d3q19.ts'
 import type { LatticeShape } from './shape.ts'
-import { shiftOf, slipLinks, type SlipLink } from './slip.ts'
+import { neighbour, slipLinks, type SlipLink } from './slip.ts'
 import { kernelMemory, kernelOver, type Kernel, type KernelMemory } from './kernel.ts'
 import { PAGE_BYTES, POPULATIONS, pagesFor, planMemory, type MemoryPlan } from './memory.ts'
 
@@ -204,20 +204,16 @@ export class Lattice {
     )
     links.forEach(({ from, to, leaving, coming }, i) => {
       // before an even step all stand where they arrive, before an odd one where they left
-      fromEven![i] = this.slotAddress(leaving, from + this.shift(leaving))
+      fromEven![i] = this.slotAddress(leaving, neighbour(this.shape, from, leaving))
       toEven![i] = this.slotAddress(coming, to)
       fromOdd![i] = this.slotAddress(opposite(leaving), from)
-      toOdd![i] = this.slotAddress(opposite(coming), to - this.shift(coming))
+      toOdd![i] = this.slotAddress(opposite(coming), neighbour(this.shape, to, opposite(coming)))
     })
     return { sources: [places[0]!, places[2]!], targets: [places[1]!, places[3]!], count }
   }
 
   private slotAddress(slot: number, cell: number): number {
     return this.plan.populations + slot * this.plan.slotBytes + cell * 4
-  }
-
-  private shift(direction: number): number {
-    return shiftOf(this.shape, direction)
   }
 
   private slot(first: number, index: number): Float32Array {
@@ -235,18 +231,7 @@ export class Lattice {
   /** Where a cell reads a direction's population before a step of this parity. */
   private address({ cell, direction }: Gift, odd: boolean): number {
     if (!odd) return this.slotAddress(direction, cell)
-    return this.slotAddress(opposite(direction), this.behind(cell, direction))
-  }
-
-  /** The cell a direction comes from, round the wrapped ends. */
-  private behind(cell: number, direction: number): number {
-    const { cellsX, cellsY, cellsZ } = this.shape
-    const [cx, cy, cz] = DIRECTIONS[direction]!
-    const x = cell % cellsX
-    const y = Math.floor(cell / cellsX) % cellsY
-    const z = Math.floor(cell / (cellsX * cellsY))
-    const backY = (y - cy + cellsY) % cellsY
-    const backZ = (z - cz + cellsZ) % cellsZ
-    return (backZ * cellsY + backY) * cellsX + x - cx
+    const from = neighbour(this.shape, cell, opposite(direction))
+    return this.slotAddress(opposite(direction), from)
   }
 }

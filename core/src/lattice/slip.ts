@@ -12,10 +12,19 @@ export interface SlipLink {
   readonly coming: number
 }
 
-/** Step from a cell to the one a direction leads to, where nothing wraps. */
-export function shiftOf({ cellsX, cellsY }: LatticeShape, direction: number): number {
-  const [x, y, z] = DIRECTIONS[direction]!
-  return (z * cellsY + y) * cellsX + x
+/** The cell that a direction leads to from another, round the wrapped ends of y and z. */
+export function neighbour(
+  { cellsX, cellsY, cellsZ }: LatticeShape,
+  cell: number,
+  direction: number,
+): number {
+  const [cx, cy, cz] = DIRECTIONS[direction]!
+  const x = cell % cellsX
+  const y = Math.floor(cell / cellsX) % cellsY
+  const z = Math.floor(cell / (cellsX * cellsY))
+  const toY = (y + cy + cellsY) % cellsY
+  const toZ = (z + cz + cellsZ) % cellsZ
+  return (toZ * cellsY + toY) * cellsX + x + cx
 }
 
 /** Slanting directions split into the part against the wall and the part along it, both ways round. */
@@ -44,26 +53,17 @@ function indexOf(way: readonly number[]): number {
  * bounces back, so that each population has one place to go and none is lost.
  */
 export function slipLinks(shape: LatticeShape): SlipLink[] {
-  const { solid, cellsX, cellsY, cellsZ } = shape
+  const { solid } = shape
   const links: SlipLink[] = []
   if (!solid.includes(SLIPS)) return links
-  const slants = SLANTS.map((one) => ({
-    ...one,
-    wall: shiftOf(shape, one.against),
-    next: shiftOf(shape, one.along),
-  }))
-  for (let z = 1; z < cellsZ - 1; z++)
-    for (let y = 1; y < cellsY - 1; y++)
-      for (let x = 1; x < cellsX - 1; x++) {
-        const cell = (z * cellsY + y) * cellsX + x
-        if (solid[cell] !== 0) continue
-        for (const { leaving, coming, wall, next } of slants)
-          if (
-            solid[cell + wall] === SLIPS &&
-            solid[cell + next] === 0 &&
-            solid[cell + next + wall] === SLIPS
-          )
-            links.push({ from: cell, leaving, to: cell + next, coming })
-      }
+  for (let cell = 0; cell < solid.length; cell++) {
+    if (solid[cell] !== 0) continue
+    for (const { leaving, coming, against, along } of SLANTS) {
+      if (solid[neighbour(shape, cell, against)] !== SLIPS) continue
+      const to = neighbour(shape, cell, along)
+      if (solid[to] === 0 && solid[neighbour(shape, cell, leaving)] === SLIPS)
+        links.push({ from: cell, leaving, to, coming })
+    }
+  }
   return links
 }

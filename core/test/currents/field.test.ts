@@ -1,0 +1,236 @@
+import { beforeAll, describe, expect, test } from '@jest/globals'
+import { figureAt, motionAt, type Field } from '../../src/currents/field.ts'
+import { planField, updatesOf } from '../../src/currents/field-plan.ts'
+import {
+  cellAt,
+  cellHolding,
+  gridOf,
+  ROCK,
+  SAND,
+  WATER,
+  waterCells,
+} from '../../src/currents/grid.ts'
+import { judgeField, tankTurnoverPerH } from '../../src/currents/judge.ts'
+import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
+import { runDye, type DyeFrame, type DyeVerdict } from '../../src/currents/dye.ts'
+import { runField } from '../../src/currents/run-field.ts'
+import { streamlines } from '../../src/currents/streamlines.ts'
+import { roundJetAt } from '../../src/jet/round-jet.ts'
+import { aCirculation, aRock, aSetting } from './a-setting.ts'
+
+const NOZZLE_M3_PER_S = 5e-4
+
+/** With a rock, a line that pours in at the right and an overflow that takes as much at the back. */
+const setting = aSetting(undefined, {
+  rocks: [aRock()],
+  mouth: { fromX: 0.3, toX: 0.6, fromY: 0.37, toY: 0.4, fromZ: 0.36, toZ: 0.4 },
+  streams: [
+    ...aSetting().streams,
+    {
+      id: 'line',
+      name: 'Line',
+      from: 'nozzle',
+      flowM3PerS: NOZZLE_M3_PER_S,
+      pattern: null,
+      jet: {
+        from: { x: 0.8, y: 0.3, z: 0.35 },
+        towards: { x: 0, y: 0, z: -1 },
+        exitSpeedMPerS: NOZZLE_M3_PER_S / ((Math.PI / 4) * 0.025 ** 2),
+        boreM: 0.025,
+        slot: null,
+      },
+    },
+  ],
+})
+let field: Field
+const told: number[] = []
+beforeAll(() => {
+  field = runField(planField(setting, 'coarse')!, (done, of) => told.push(done / of))
+})
+
+test('the free round jet slows as its law within 15 % past the core', () => {
+  const jet = { boreM: 0.05, exitSpeedMPerS: 0.8 }
+  const size = { lengthM: 1, widthM: 0.55, depthM: 0.55 }
+  const from = { x: 0.06, y: 0.275, z: 0.275 }
+  const stream = {
+    ...aSetting().streams[0]!,
+    jet: { ...jet, from, towards: { x: 1, y: 0, z: 0 }, slot: null },
+  }
+  const plan = planField(aSetting([], { ...size, sandDepthM: 0, streams: [stream] }), 'standard')!
+  const free = runField({ ...plan, settleSteps: 3600, watchSteps: 400 })
+  for (const bores of [7, 8, 9, 10, 11, 12, 13, 14]) {
+    const law = roundJetAt(jet, bores * jet.boreM).centrelineMPerS
+    const { x } = motionAt(free, { ...from, x: from.x + bores * jet.boreM })
+    expect([bores, Math.abs(x / law - 1) < 0.15]).toEqual([bores, true])
+  }
+  expect(Math.abs(free.massDrift)).toBeLessThan(1e-6)
+})
+
+describe('the grid', () => {
+  const { grid } = planField(setting, 'coarse')!
+  test('has sand, rock and water where they are', () => {
+    const fillAt = (x: number, y: number, z: number) => grid.fill[cellHolding(grid, { x, y, z })]
+    expect(fillAt(0.5, 0.2, 0.01)).toBe(SAND)
+    expect(fillAt(0.5, 0.2, 0.1)).toBe(ROCK)
+    expect(fillAt(0.5, 0.2, 0.3)).toBe(WATER)
+  })
+  test('holds the tank’s water within a few hundredths', () => {
+    const water = waterCells(gridOf(setting, 'standard')).length
+    const cellM3 = gridOf(setting, 'standard').cellM ** 3
+    expect(water * cellM3).toBeCloseTo(0.9 * 0.4 * 0.36 - 0.3 * 0.2 * 0.11, 1)
+  })
+  test('is finer where it is asked to be', () => {
+    const cells = (['coarse', 'standard', 'fine'] as const).map(
+      (fineness) => waterCells(gridOf(setting, fineness)).length,
+    )
+    expect(cells).toEqual([...cells].sort((a, b) => a - b))
+    expect(cells[2]! / cells[0]!).toBeGreaterThan(8)
+  })
+})
+
+describe('a plan', () => {
+  test('is none where nothing moves the water', () => {
+    expect(planField(aSetting([]), 'coarse')).toBeNull()
+  })
+  test('takes longer for a weaker pump, in the tank’s time', () => {
+    const seconds = (speed: number) => {
+      const plan = planField(aSetting([aCirculation({ speed })]), 'coarse')!
+      return plan.settleSteps * plan.stepS
+    }
+    expect(seconds(0.3)).toBeGreaterThan(2 * seconds(0.9))
+  })
+  test('sees a slow pattern whole, faster than told', () => {
+    const slow = { kind: 'reversing', periodS: 600, low: 0, group: 'first' } as const
+    const plan = planField(aSetting([aCirculation({ pattern: slow })]), 'coarse')!
+    expect(plan.patternPace).toBeCloseTo(600 / (plan.watchSteps * plan.stepS), 1)
+    expect(planField(setting, 'coarse')!.patternPace).toBe(1)
+  })
+  test('is work that can be told before', () => {
+    const plan = planField(setting, 'coarse')!
+    expect(updatesOf(plan)).toBe(plan.grid.fill.length * (plan.settleSteps + plan.watchSteps))
+  })
+})
+
+describe('a field', () => {
+  test('keeps its water to 1e-6 though some is poured in and as much leaves', () => {
+    expect(Math.abs(field.massDrift)).toBeLessThan(1e-6)
+  })
+  test('tells how far it is, from nil to all', () => {
+    expect(told[0]).toBe(0)
+    expect(told.at(-1)).toBe(1)
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+  })
+  test('is fast before the pump, still in the rock, and never faster in the mean than at its peak', () => {
+    expect(motionAt(field, { x: 0.25, y: 0.2, z: 0.28 }).x).toBeGreaterThan(0.3)
+    expect(figureAt(field, 'speed', { x: 0.5, y: 0.2, z: 0.08 })).toBe(0)
+    const wrong = waterCells(field.grid).filter((cell) => {
+      const mean = Math.hypot(field.x[cell]!, field.y[cell]!, field.z[cell]!)
+      return mean > field.speed[cell]! + 1e-6 || field.speed[cell]! > field.peak[cell]! + 1e-6
+    })
+    expect(wrong).toEqual([])
+  })
+  test('turns round: what goes right high up comes back somewhere', () => {
+    const { grid } = field
+    const x = Math.round(grid.waterX / 2)
+    let across = 0
+    for (let z = 1; z <= grid.waterZ; z++)
+      for (let y = 1; y <= grid.waterY; y++) across += field.x[cellAt(grid, x, y, z)]!
+    // what the line brings in at the right leaves at the back, half of it left of the middle
+    const through = across * grid.cellM ** 2
+    expect(Math.abs(through)).toBeLessThan(NOZZLE_M3_PER_S)
+  })
+})
+
+describe('the verdict', () => {
+  test('shares of each zone’s faces add up', () => {
+    const { zones } = judgeField(field, setting)
+    expect(zones.map(({ zone }) => zone)).toEqual(['soft', 'sand'])
+    for (const { inside, tooSlow, tooFast } of zones)
+      expect(inside + tooSlow + tooFast).toBeCloseTo(1, 9)
+  })
+  test('follows what is wanted', () => {
+    const wanted = (leastMPerS: number, mostMPerS: number) => {
+      const ranges = setting.ranges.map((one) => ({ ...one, leastMPerS, mostMPerS }))
+      return judgeField(field, { ...setting, ranges }).zones[0]!
+    }
+    expect(wanted(0, 2).inside).toBe(1)
+    expect(wanted(1.9, 2).tooSlow).toBe(1)
+    expect(wanted(0, 0).tooFast).toBe(1)
+  })
+  test('finds what is dead and where sand lifts, by the speeds that are told', () => {
+    const all = judgeField(field, setting, { deadMPerS: 5, liftMPerS: 0 })
+    expect(all.deadShare).toBe(1)
+    expect(all.deadSpots).toHaveLength(1)
+    expect(all.deadSpots[0]!.volumeM3).toBeCloseTo(all.waterM3, 9)
+    expect(all.liftAreaM2).toBeGreaterThan(0.2)
+    const none = judgeField(field, setting, { deadMPerS: 0, liftMPerS: 5 })
+    expect(none.deadShare + none.liftAreaM2).toBe(0)
+  })
+  test('has the pumps’ flow over the water as the rule of thumb beside it', () => {
+    expect(tankTurnoverPerH(setting, 0.1)).toBeCloseTo(80, 9)
+  })
+})
+
+test('ways of the water begin where they are told, stay in it and end', () => {
+  const from = [
+    { x: 0.25, y: 0.2, z: 0.28 },
+    { x: 0.5, y: 0.2, z: 0.08 },
+  ]
+  const lines = streamlines(field, from, 0.4)
+  expect(lines).toHaveLength(1)
+  expect(lines[0]!.places[0]).toEqual(from[0])
+  for (const at of lines[0]!.places)
+    expect(field.grid.fill[cellHolding(field.grid, at)]).toBe(WATER)
+  expect(lines[0]!.places.at(-1)!.x).toBeGreaterThan(0.5)
+})
+
+describe('as bytes', () => {
+  test('a field is read back as it was, within a step of what is kept', () => {
+    const bytes = packField(field, 'mark')
+    const packed = unpackField(bytes)!
+    expect(packed.of).toBe('mark')
+    expect(packed.field.grid).toEqual(field.grid)
+    expect(packed.field.passing).toEqual(field.passing)
+    expect(packed.field.rockIds).toEqual(['rock'])
+    const off = (name: 'x' | 'peak') =>
+      Math.max(...field[name].map((one, cell) => Math.abs(one - packed.field[name][cell]!)))
+    expect(off('x')).toBeLessThan(1.3e-4)
+    expect(off('peak')).toBeLessThan(1.3e-4)
+  })
+  test('bytes that are no field are refused', () => {
+    const bytes = packField(field, 'mark')
+    const broken = (change: (copy: Uint8Array) => void) => {
+      const copy = bytes.slice()
+      change(copy)
+      return packedFieldFault(copy)
+    }
+    expect(packedFieldFault(bytes)).toBeNull()
+    expect(packedFieldFault(new Uint8Array())).not.toBeNull()
+    expect(packedFieldFault(bytes.slice(0, -1))).not.toBeNull()
+    expect(broken((copy) => (copy[0] = 0))).not.toBeNull()
+    expect(broken((copy) => (copy[4] = 255))).not.toBeNull()
+    expect(broken((copy) => (copy[8] = 0))).not.toBeNull()
+  })
+})
+
+describe('a dye', () => {
+  let verdict: DyeVerdict
+  const frames: DyeFrame[] = []
+  beforeAll(() => {
+    verdict = runDye(field, { x: 0.1, y: 0.2, z: 0.28 }, (frame) => frames.push(frame))
+  })
+  test('is neither made nor lost, though part of it goes through the sump', () => {
+    expect(Math.abs(verdict.drift)).toBeLessThan(1e-9)
+  })
+  test('spreads until nine tenths of the water are nearly even', () => {
+    expect(frames[0]!.mixed).toBeLessThan(0.02)
+    expect(frames.at(-1)!.mixed).toBeGreaterThan(0.9)
+    expect(verdict.mixedS).toBeGreaterThan(2)
+    expect(verdict.mixedS).toBeLessThan(200)
+  })
+  test('reaches some place last', () => {
+    const [last, next] = verdict.lastReached
+    expect(last!.timeS).toBeGreaterThanOrEqual(next!.timeS!)
+    expect(last!.timeS).toBeLessThan(verdict.mixedS!)
+  })
+})

@@ -1,0 +1,169 @@
+import { describe, expect, test } from '@jest/globals'
+import { placePumps } from '../../src/currents/place-pumps.ts'
+import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
+import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
+import { settingMark } from '../../src/currents/setting-mark.ts'
+import { lastWay, settingOf } from '../../src/currents/setting.ts'
+import { START_NAMES, startLayout } from '../../src/currents/starts.ts'
+import { aimedAt, openingOf, pumpStream, towardsOf } from '../../src/currents/streams.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { momentumOf } from '../../src/jet/jet.ts'
+import { isInside, solidVolumeM3 } from '../../src/scene/rock.ts'
+import { aLoop } from '../a-loop.ts'
+import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
+
+const FLOOR = { lengthM: 0.9, widthM: 0.4 }
+let n = 0
+const newId = () => `id-${++n}`
+
+describe('a pump on a panel', () => {
+  test.each([
+    ['left', { x: 0.08, y: 0.2 }, { x: 1, y: 0 }],
+    ['right', { x: 0.82, y: 0.2 }, { x: -1, y: 0 }],
+    ['front', { x: 0.2, y: 0.08 }, { x: 0, y: 1 }],
+    ['back', { x: 0.2, y: 0.32 }, { x: 0, y: -1 }],
+  ] as const)('%s stands off it and looks in', (panel, at, way) => {
+    const pump = aCirculation({ panel })
+    const opening = openingOf(pump, FLOOR)
+    expect(opening.x).toBeCloseTo(at.x, 9)
+    expect(opening.y).toBeCloseTo(at.y, 9)
+    const towards = towardsOf(pump)
+    expect(towards.x).toBeCloseTo(way.x, 9)
+    expect(towards.y).toBeCloseTo(way.y, 9)
+  })
+  test('aimed at a place looks at it', () => {
+    const pump = aCirculation({ panel: 'right' })
+    const from = openingOf(pump, FLOOR)
+    const at = { x: 0.1, y: 0.35, z: 0.1 }
+    const aimed = towardsOf({ ...pump, ...aimedAt('right', from, at) })
+    const far = Math.hypot(at.x - from.x, at.y - from.y, at.z - from.z)
+    expect(aimed.x).toBeCloseTo((at.x - from.x) / far, 9)
+    expect(aimed.y).toBeCloseTo((at.y - from.y) / far, 9)
+    expect(aimed.z).toBeCloseTo((at.z - from.z) / far, 9)
+  })
+  test('at half speed has half the flow and a quarter of the momentum', () => {
+    const full = pumpStream(aCirculation(), FLOOR)
+    const half = pumpStream(aCirculation({ speed: 0.5 }), FLOOR)
+    expect(half.flowM3PerS).toBeCloseTo(full.flowM3PerS / 2, 12)
+    expect(momentumOf(half.jet)).toBeCloseTo(momentumOf(full.jet) / 4, 12)
+  })
+  test('of one speed knows no patterns but on and off', () => {
+    const part = { ...JET_PART, control: 'fixed-speed' } as const
+    const kindOf = (kind: 'alternate' | 'pulse') => {
+      const pattern = { kind, periodS: 5, low: 0, group: 'first' } as const
+      return pumpStream(aCirculation({ part, pattern }), FLOOR).pattern?.kind ?? null
+    }
+    expect(kindOf('alternate')).toBeNull()
+    expect(kindOf('pulse')).toBe('pulse')
+  })
+})
+
+describe('the quick look', () => {
+  test('runs to the far panel, or to the rock before it', () => {
+    const free = reaches(aSetting())[0]!
+    expect(free.meets).toBe('panel')
+    expect(free.lengthM).toBeCloseTo(0.82, 2)
+    const met = reaches(aSetting(undefined, { rocks: [aRock({ heightM: 0.35 })] }))[0]!
+    expect([met.meets, met.rockId]).toEqual(['rock', 'rock'])
+    expect(met.lengthM).toBeCloseTo(0.27, 2)
+    expect(met.endMPerS).toBeGreaterThan(free.endMPerS)
+  })
+  test.each([
+    ['surface', 40],
+    ['sand', -40],
+  ] as const)('finds the %s', (meets, tiltDeg) => {
+    const setting = aSetting([aCirculation({ tiltDeg })])
+    expect(reachOf(setting, 'pump', setting.streams[0]!.jet).meets).toBe(meets)
+  })
+  test('widens on its way', () => {
+    const widths = envelopeOf(reaches(aSetting())[0]!).map(({ halfM }) => halfM)
+    expect(widths).toEqual([...widths].sort((a, b) => a - b))
+    expect(widths.at(-1)).toBeCloseTo(0.107 * 0.82, 2)
+  })
+})
+
+describe('a start', () => {
+  test.each(START_NAMES)('%s stands in the water, clear of its surface and sand', (name) => {
+    const setting = aSetting([], { rocks: rockLayout('wall', aSetting(), newId) })
+    const part = name === 'cross-flow' ? SLOT_PART : JET_PART
+    const { pumps, reason } = startLayout(name, setting, part, newId)
+    expect(pumps).toHaveLength(
+      { one: 1, 'two-facing': 2, 'two-behind': 2, four: 4, 'cross-flow': 1 }[name],
+    )
+    expect(reason.length).toBeGreaterThan(40)
+    for (const pump of pumps) {
+      expect(pump.upM).toBeGreaterThan(setting.sandDepthM)
+      expect(pump.upM + pump.part.bodyM / 2).toBeLessThan(setting.depthM)
+      const { x, y, z } = openingOf(pump, setting)
+      expect(setting.rocks.some((rock) => isInside(rock, x, y, z))).toBe(false)
+    }
+  })
+  test('goes over a rock that stands in its way', () => {
+    const rock = aRock({ xM: 0.3, yM: 0, lengthM: 0.3, widthM: 0.4, heightM: 0.3 })
+    const setting = aSetting([], { rocks: [rock] })
+    const [pump] = startLayout('one', setting, { ...JET_PART, bodyM: 0.04 }, newId).pumps
+    expect(reachOf(setting, 'x', pumpStream(pump!, setting).jet).meets).toBe('panel')
+  })
+})
+
+test.each(ROCK_LAYOUTS)(
+  'the rock layout %s lies in the tank and leaves most of it free',
+  (name) => {
+    const setting = aSetting()
+    const rocks = rockLayout(name, setting, newId)
+    for (const rock of rocks) {
+      expect(rock.xM + rock.lengthM).toBeLessThanOrEqual(setting.lengthM)
+      expect(rock.yM + rock.widthM).toBeLessThanOrEqual(setting.widthM)
+      expect(rock.zM + rock.heightM).toBeLessThan(setting.depthM)
+    }
+    const taken = rocks.reduce((sum, rock) => sum + solidVolumeM3(rock), 0)
+    expect(taken).toBeLessThan(0.35 * 0.9 * 0.4 * 0.36)
+  },
+)
+
+describe('the setting of a solved basin', () => {
+  const design = aLoop()
+  const solved = solveBasin(design)
+  const setting = settingOf(design, solved, 0)
+  test('has the network’s own flow at the line’s end', () => {
+    const [nozzle] = setting.streams
+    expect(nozzle!.from).toBe('nozzle')
+    expect(nozzle!.flowM3PerS).toBe(solved.returnSide.lines[0]!.flowM3PerS)
+    expect(nozzle!.jet.exitSpeedMPerS).toBe(solved.returnSide.lines[0]!.exitSpeedMPerS)
+  })
+  test('has the overflow’s box and where water leaves before it', () => {
+    expect(setting.box!.toZ).toBeCloseTo(setting.depthM, 9)
+    expect(setting.mouth!.fromX).toBeLessThan(setting.box!.fromX)
+    expect(setting.mouth!.toZ).toBeCloseTo(setting.depthM, 9)
+  })
+  test('follows the keeper’s turn of the line’s end', () => {
+    const lineId = design.returnSide.lines[0]!.id
+    const [tank] = design.tanks
+    const scene = { ...tank!.scene, nozzles: [{ lineId, turnDeg: 90, tiltDeg: 0 }] }
+    const turned = settingOf({ ...design, tanks: [{ ...tank!, scene }] }, solved, 0)
+    expect(turned.streams[0]!.jet.towards.y).toBeCloseTo(1, 9)
+  })
+  test('points down where no piece leads anywhere', () => {
+    expect(lastWay({ pieces: [] })).toEqual({ x: 0, y: 0, z: -1 })
+  })
+  test('has a mark that changes with what turns the water, and with nothing else', () => {
+    const mark = settingMark(setting, 'coarse')
+    const ranges = setting.ranges.map((one) => ({ ...one, leastMPerS: 0.01 }))
+    expect(settingMark({ ...setting, ranges }, 'coarse')).toBe(mark)
+    expect(settingMark({ ...setting, sandDepthM: 0.07 }, 'coarse')).not.toBe(mark)
+    expect(settingMark({ ...setting, rocks: [aRock()] }, 'coarse')).not.toBe(mark)
+    expect(settingMark(setting, 'fine')).not.toBe(mark)
+  })
+})
+
+test('places searched for a badly placed pump are better, by the field', () => {
+  const bad = aCirculation({ alongM: 0.05, upM: 0.1, turnDeg: -70, speed: 0.3 })
+  const setting = aSetting([bad], { rocks: [aRock({ zone: 'small-polyp' })] })
+  const told: number[] = []
+  const found = placePumps(setting, [bad], seeded(), (done, of) => told.push(done / of))!
+  expect(found.best.length).toBeGreaterThan(0)
+  expect(found.best[0]!.score).toBeGreaterThan(found.before.score)
+  expect(found.best[0]!.verdict.deadShare).toBeLessThan(found.before.verdict.deadShare)
+  expect(Math.max(...told)).toBeLessThanOrEqual(1)
+  expect(placePumps(aSetting([]), [], seeded())).toBeNull()
+})

@@ -1,0 +1,184 @@
+import { describe, expect, test } from '@jest/globals'
+import { execFileSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { DIRECTIONS, opposite, WEIGHTS } from '../../src/lattice/d3q19.ts'
+import { Lattice } from '../../src/lattice/lattice.ts'
+import { SLIPS, STICKS } from '../../src/lattice/shape.ts'
+import { closedBox, push, solidWhere } from './a-lattice.ts'
+
+const BOX = { cellsX: 12, cellsY: 9, cellsZ: 8 }
+const THIN: { tau: number; smagorinsky: number } = { tau: 0.52, smagorinsky: 0.1 }
+const MIDDLE = (4 * BOX.cellsY + 4) * BOX.cellsX + 5
+
+/** The same step, slowly and in doubles: streaming out of place, walls that throw back. */
+class SlowLattice {
+  private f: number[][]
+  constructor(
+    private readonly solid: Uint8Array,
+    private readonly tau: number,
+    private readonly smagorinsky: number,
+    private readonly force: readonly [number, number, number],
+  ) {
+    this.f = DIRECTIONS.map(() => Array.from(solid, () => 0))
+    /** What rests in a wall for a step, as in the lattice that is stepped in place. */
+    this.resting = DIRECTIONS.map(() => Array.from(solid, () => 0))
+  }
+  private resting: number[][]
+
+  step(): void {
+    push(MIDDLE, this.force).forEach(({ cell, direction, amount }) => {
+      this.f[direction]![cell]! += amount
+    })
+    const next = DIRECTIONS.map(() => Array.from(this.solid, () => 0))
+    const nextResting = DIRECTIONS.map(() => Array.from(this.solid, () => 0))
+    for (let cell = 0; cell < this.solid.length; cell++) {
+      if (this.solid[cell]) continue
+      this.collided(cell).forEach((value, direction) => {
+        const [x, y, z] = DIRECTIONS[direction]!
+        const to = cell + (z * BOX.cellsY + y) * BOX.cellsX + x
+        if (this.solid[to]) nextResting[opposite(direction)]![cell] = value
+        else next[direction]![to] = value
+      })
+    }
+    this.resting.forEach((list, direction) =>
+      list.forEach((value, cell) => (next[direction]![cell]! += value)),
+    )
+    this.f = next
+    this.resting = nextResting
+  }
+
+  private collided(cell: number): number[] {
+    const f = DIRECTIONS.map((_, i) => this.f[i]![cell]!)
+    const sum = (of: (way: readonly number[], i: number) => number) =>
+      DIRECTIONS.reduce((total, way, i) => total + f[i]! * of(way, i), 0)
+    const rho = sum(() => 1)
+    const j = [0, 1, 2].map((a) => sum((way) => way[a]!))
+    const over = [0, 1, 2].map((a) =>
+      [0, 1, 2].map(
+        (b) => sum((way) => way[a]! * way[b]!) - (a === b ? rho / 3 : 0) - j[a]! * j[b]!,
+      ),
+    )
+    const size = Math.sqrt(over.flat().reduce((total, one) => total + one * one, 0))
+    const tau =
+      0.5 * (this.tau + Math.sqrt(this.tau ** 2 + 18 * Math.SQRT2 * this.smagorinsky ** 2 * size))
+    return DIRECTIONS.map((way, i) => {
+      let second = 0
+      for (let a = 0; a < 3; a++)
+        for (let b = 0; b < 3; b++)
+          second +=
+            (way[a]! * way[b]! - (a === b ? 1 / 3 : 0)) *
+            (j[a]! * j[b]! + (1 - 1 / tau) * over[a]![b]!)
+      const first = way.reduce((total, part, a) => total + part * j[a]!, 0)
+      return WEIGHTS[i]! * (rho + 3 * first + 4.5 * second)
+    })
+  }
+
+  momentum(cell: number): number[] {
+    return [0, 1, 2].map((a) =>
+      DIRECTIONS.reduce((sum, way, i) => sum + way[a]! * this.f[i]![cell]!, 0),
+    )
+  }
+}
+
+describe('the compiled loops', () => {
+  test('are what their source compiles to', () => {
+    const tool = fileURLToPath(new URL('../../../tools/kernel.mjs', import.meta.url))
+    const cwd = fileURLToPath(new URL('../../..', import.meta.url))
+    expect(execFileSync(process.execPath, [tool, '--check'], { cwd, encoding: 'utf8' })).toBe('')
+  })
+  test('step as the same equations step slowly', () => {
+    const force = [2e-3, -5e-4, 1e-3] as const
+    const fast = closedBox(BOX, STICKS, THIN)
+    fast.addSource(push(MIDDLE, force))
+    const slow = new SlowLattice(fast.shape.solid, THIN.tau, THIN.smagorinsky, force)
+    for (let i = 0; i < 31; i++) {
+      fast.step()
+      slow.step()
+    }
+    const { x, y, z } = fast.read()
+    let most = 0
+    for (let cell = 0; cell < fast.cells; cell++) {
+      if (fast.shape.solid[cell]) continue
+      const [jx, jy, jz] = slow.momentum(cell)
+      most = Math.max(most, Math.abs(jx!))
+      expect(Math.abs(x[cell]! - jx!)).toBeLessThan(1e-6)
+      expect(Math.abs(y[cell]! - jy!)).toBeLessThan(1e-6)
+      expect(Math.abs(z[cell]! - jz!)).toBeLessThan(1e-6)
+    }
+    expect(most).toBeGreaterThan(1e-3)
+  })
+})
+
+describe('a closed box', () => {
+  test.each([
+    ['that holds water back', STICKS],
+    ['that water slides along', SLIPS],
+  ])('%s keeps its mass to 1e-6', (_, kind) => {
+    const lattice = closedBox(BOX, kind, THIN)
+    lattice.addSource(push(MIDDLE, [3e-3, 1e-3, 0]))
+    const water = 10 * 7 * 6
+    for (let i = 0; i < 5; i++) {
+      lattice.run(401)
+      expect(Math.abs(lattice.excessMass()) / water).toBeLessThan(1e-6)
+    }
+    const { x } = lattice.read()
+    expect(Math.max(...x)).toBeGreaterThan(1e-3)
+  })
+  test('with a rock in it that slips, and steps, keeps it too', () => {
+    const solid = solidWhere(BOX, (x, y, z) => {
+      const edge = x === 0 || y === 0 || z === 0 || x > 10 || y > 7 || z > 6
+      const rock = x > 6 && y > 3 && z < 4 - Number(x > 8)
+      return edge || rock ? SLIPS : 0
+    })
+    const lattice = new Lattice({ ...BOX, solid }, THIN)
+    lattice.addSource(push(MIDDLE, [3e-3, 0, 1e-3]))
+    lattice.run(2000)
+    expect(Math.abs(lattice.excessMass()) / 400).toBeLessThan(1e-6)
+  })
+})
+
+test('water that slides between slipping panels is not held back, between others it is', () => {
+  const speedAfter = (kind: number) => {
+    const box = { cellsX: 16, cellsY: 3, cellsZ: 3 }
+    const tall = { ...box, cellsY: 12 }
+    const solid = solidWhere(tall, (x, _, z) =>
+      x === 0 || x === 15 || z === 0 || z === 2 ? kind : 0,
+    )
+    const lattice = new Lattice({ ...tall, solid }, { tau: 0.6, smagorinsky: 0 })
+    const gifts = []
+    for (let y = 0; y < 12; y++)
+      for (let x = 1; x < 15; x++) gifts.push(...push((12 + y) * 16 + x, [0, 1e-4, 0]))
+    const source = lattice.addSource(gifts)
+    lattice.run(100)
+    lattice.setFactor(source, 0)
+    const pushed = lattice.read().y[(12 + 5) * 16 + 8]!
+    lattice.run(400)
+    return lattice.read().y[(12 + 5) * 16 + 8]! / pushed
+  }
+  expect(speedAfter(SLIPS)).toBeGreaterThan(0.999)
+  expect(speedAfter(STICKS)).toBeLessThan(0.05)
+})
+
+test('what is kept of a run: sums of speeds, and the highest', () => {
+  const lattice = closedBox(BOX, STICKS, { tau: 0.8, smagorinsky: 0 })
+  const source = lattice.addSource(push(MIDDLE, [1e-3, 0, 0]))
+  lattice.run(10)
+  const first = lattice.read().x[MIDDLE]!
+  lattice.keep()
+  lattice.setFactor(source, -1)
+  lattice.run(40)
+  const second = lattice.read().x[MIDDLE]!
+  lattice.keep()
+  const sums = lattice.sums()
+  expect(sums.readings).toBe(2)
+  expect(sums.x[MIDDLE]).toBeCloseTo(first + second, 7)
+  expect(second).toBeLessThan(0)
+  expect(sums.speed[MIDDLE]).toBeGreaterThan(Math.abs(first + second))
+  expect(Math.sqrt(sums.highestSquare[MIDDLE]!)).toBeGreaterThanOrEqual(first - 1e-9)
+})
+
+test('a width that the loops cannot step is refused', () => {
+  const box = { cellsX: 10, cellsY: 3, cellsZ: 3 }
+  const solid = new Uint8Array(90)
+  expect(() => new Lattice({ ...box, solid }, THIN)).toThrow('multiple of 4, is 10')
+})

@@ -1,0 +1,79 @@
+import {
+  eddyViscosity,
+  Lattice,
+  planField,
+  runField,
+  settingOf,
+  SLIPS,
+  solveBasin,
+  type Fineness,
+  type WaterSetting,
+} from '@yew-basin/core'
+import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
+
+/** At least so much of what a plain copy of the same bytes does. */
+const LEAST_OF_COPY = 0.25
+/** A standard field of a 600 L tank. */
+const FIELD_S = 40
+const ROUNDS = 5
+const ROUND_MS = 400
+
+const lantern = DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design
+
+/** The demo's lagoon, 620 L, two pumps in turns. */
+function lagoon(): WaterSetting {
+  return settingOf(lantern, solveBasin(lantern), 0)
+}
+
+function latticeFor(fineness: Fineness): Lattice {
+  const setting = lagoon()
+  const { grid, stepS } = planField(setting, fineness)!
+  const { cellsX, cellsY, cellsZ, cellM } = grid
+  const solid = grid.fill.map((one) => (one === 0 ? 0 : SLIPS))
+  const tau = eddyViscosity(grid, setting.streams).map((nu) => 0.5 + (3 * nu * stepS) / cellM ** 2)
+  return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: 0.05 })
+}
+
+/** Cells a second of some work on all of them. */
+function cellsPerS(cells: number, work: () => void): number {
+  const began = performance.now()
+  let times = 0
+  while (performance.now() - began < ROUND_MS) {
+    work()
+    times++
+  }
+  return (cells * times * 1000) / (performance.now() - began)
+}
+
+/** Steps beside copies, turn about, so that a slow spell meets both; the best round of each pair counts. */
+function againstCopy(fineness: Fineness): boolean {
+  const lattice = latticeFor(fineness)
+  cellsPerS(lattice.cells, () => lattice.run(1))
+  const rounds = Array.from({ length: ROUNDS }, () => {
+    const step = cellsPerS(lattice.cells, () => lattice.run(1))
+    const copy = cellsPerS(lattice.cells, () => lattice.copyAsMuch())
+    return { step, copy, share: step / copy }
+  })
+  const best = rounds.reduce((a, b) => (b.share > a.share ? b : a))
+  const million = (perS: number) => (perS / 1e6).toFixed(1)
+  console.log(
+    `lattice, ${lattice.cells.toLocaleString('en')} cells: ${million(best.step)} million updates a second in one thread; a copy of the same bytes ${million(best.copy)}; ${(100 * best.share).toFixed(0)} % of it   least ${100 * LEAST_OF_COPY} %`,
+  )
+  return best.share >= LEAST_OF_COPY
+}
+
+function fieldInTime(): boolean {
+  const plan = planField(lagoon(), 'standard')!
+  const began = performance.now()
+  const field = runField(plan)
+  const s = (performance.now() - began) / 1000
+  console.log(
+    `field of Lantern, standard, ${plan.waterCells.toLocaleString('en')} cells of water, ${field.steps.toLocaleString('en')} steps: ${s.toFixed(1)} s   budget ${FIELD_S} s`,
+  )
+  return s < FIELD_S
+}
+
+/** Prints its figures; says whether all are within their budgets. */
+export function benchCurrents(): boolean {
+  return [againstCopy('standard'), againstCopy('fine'), fieldInTime()].every(Boolean)
+}
