@@ -13,7 +13,7 @@ const EDGE_EDDY = 1 / (4 * 12 ** 2)
  * the eddies of so many bores, and below such a share of a jet's eddies it begins to flap.
  */
 const BLUR_BORES = 5
-const YOUNG_LEAST = 0.2
+const YOUNG_LEAST = 0.25
 /** How fast that edge widens to each side. */
 const EDGE_SPREAD = 0.2
 /** Viscosity of the eddies that each cell's streams make, m²/s. */

@@ -84,6 +84,26 @@ function lidGifts(cells: number, size: number, lidSpeed: number): Gift[] {
   return gifts
 }
 
+/** Water driven along between two panels, and the parabola; both over the parabola's fastest. */
+export function channel(wide: number): { found: number[]; law: number[] } {
+  const box = { cellsX: wide + 2, cellsY: 1, cellsZ: 1 }
+  const solid = solidWhere(box, (x) => (x === 0 || x === wide + 1 ? STICKS : 0))
+  const tau = 0.8
+  const lattice = new Lattice({ ...box, solid }, { tau, smagorinsky: 0 })
+  const force = 1e-6
+  lattice.addSource(Array.from({ length: wide }, (_, i) => push(i + 1, [0, 0, force])).flat())
+  lattice.run(16_000)
+  const nu = (tau - 0.5) / 3
+  const most = (force * wide ** 2) / (8 * nu)
+  const { z } = lattice.read()
+  const cells = Array.from({ length: wide }, (_, i) => i)
+  return {
+    // a step's push is half done when it is read
+    found: cells.map((i) => (z[i + 1]! + force / 2) / most),
+    law: cells.map((i) => ((force / (2 * nu)) * (i + 0.5) * (wide - i - 0.5)) / most),
+  }
+}
+
 /** Ghia, Ghia & Shin 1982, J. Comput. Phys. 48, tables I and II. */
 export const GHIA = {
   y: [
