@@ -272,7 +272,13 @@ export {
   type ScenePanel,
   type TankScene,
 } from './scene/scene.ts'
-export { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from './scene/zones.ts'
+export {
+  DEAD_M_PER_S,
+  DEFAULT_RANGES,
+  LIFT_M_PER_S,
+  type WantedRange,
+  type ZoneKind,
+} from './scene/zones.ts'
 export { sectionOf, throwOf, type Jet } from './jet/jet.ts'
 export type { Vector } from './jet/vector.ts'
 export { settingOf, type Block, type WaterSetting } from './currents/setting.ts'

@@ -67,7 +67,7 @@ for (const [name, width, height] of [
       await expect(page.getByRole('heading', { name: stop, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
-    for (const view of ['Room', 'Pumps', 'Size it for me', 'Parts']) {
+    for (const view of ['Currents', 'Room', 'Pumps', 'Size it for me', 'Parts']) {
       await page.getByRole('link', { name: view, exact: true }).click()
       await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
@@ -141,6 +141,19 @@ const SCREENS: Readonly<Record<string, (keeper: Keeper) => Promise<void>>> = {
     await keeper.opens('Lantern')
     await keeper.stop(/Sterilizer/)
     await keeper.page.getByRole('button', { name: 'Change Bacteria' }).click()
+  },
+  currents: async (keeper) => {
+    await keeper.opens('Lantern')
+    await keeper.page.getByRole('link', { name: 'Currents', exact: true }).click()
+    await keeper.page.getByLabel('How fine').selectOption('coarse')
+    await keeper.page.getByRole('button', { name: 'Run the field' }).click()
+    await expect(keeper.page.getByTestId('verdict')).toBeVisible({ timeout: 60_000 })
+    await keeper.page
+      .getByRole('list', { name: 'Circulation pumps' })
+      .getByRole('button')
+      .first()
+      .click()
+    await keeper.page.getByText('Speeds wanted').click()
   },
   room: async (keeper) => {
     await keeper.opens('Lantern')

@@ -28,9 +28,9 @@ export interface PlacementSearch {
   readonly tried: number
 }
 
-const QUICK_TRIES = 600
+const QUICK_TRIES = 1200
 /** Layouts that are run as fields. */
-const REFINED = 3
+const REFINED = 6
 /** What a share of dead water costs beside shares of faces in their range. */
 const DEAD_COST = 0.8
 const LIFT_COST = 0.4
@@ -90,7 +90,7 @@ export function placePumps(
 }
 
 /** A field counts as so many quick looks in the progress. */
-const REFINE_WORK = 200
+const REFINE_WORK = 400
 
 /** The best few that differ. */
 function keep(

@@ -56,6 +56,7 @@ const nozzle = computed(() =>
       <fieldset :disabled="!!store.preview" class="min-w-0"><SceneList /></fieldset>
     </div>
     <main class="area-sheet" aria-label="The water, drawn">
+      <h2 class="sr-only">Currents</h2>
       <div class="drawings">
         <CutDrawing name="plan" title="Plan" class="plan" />
         <CutDrawing name="front" title="Long section" class="long" />

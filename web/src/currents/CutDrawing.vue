@@ -2,6 +2,7 @@
 import { streamlines } from '@yew-basin/core'
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef, watchEffect } from 'vue'
+import { useTheme } from '../shell/theme.ts'
 import { useCurrents } from './currents-store.ts'
 import { boxOnCut, CUTS, onCut, scaleOf, seedsOn, type CutName } from './cut.ts'
 import { drawMap } from './draw-map.ts'
@@ -62,7 +63,9 @@ const lines = computed(() => {
 })
 
 const hasMap = computed(() => !!currents.field && (currents.show.map || !!currents.frame))
+const { dark } = useTheme()
 watchEffect(() => {
+  void dark.value
   const { field, frame: dye, figure } = currents
   if (!canvas.value || !field || !hasMap.value) return
   drawMap(canvas.value, name, currents.cuts[name], {

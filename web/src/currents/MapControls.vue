@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FRAME_FULL } from '@yew-basin/core'
 import { computed } from 'vue'
 import TickField from '../bench/TickField.vue'
 import { useUnits } from '../shell/units.ts'
@@ -52,11 +53,10 @@ const scale = Array.from({ length: STEPS }, (_, i) => {
         </label>
       </template>
     </div>
-    <div
-      v-if="currents.field && !currents.frame"
-      class="caption"
-      aria-label="Colours of the speeds"
-    >
+    <p v-if="currents.frame" class="caption">
+      Pale: none of the dye yet. Deep: {{ FRAME_FULL }} times its even share and more.
+    </p>
+    <div v-else-if="currents.field" class="caption" aria-label="Colours of the speeds">
       <div class="flex h-3 w-40" aria-hidden="true">
         <span v-for="(colour, i) in scale" :key="i" class="grow" :style="{ background: colour }" />
       </div>

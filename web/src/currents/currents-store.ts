@@ -84,7 +84,7 @@ export const useCurrents = defineStore('currents', () => {
     cuts.end = now.lengthM / 2
   }
   watch(
-    () => [design.basin?.current.id, design.tank?.id] as const,
+    [() => design.basin?.current.id, () => design.tank?.id],
     ([designId, tankId]) => {
       chosen.value = null
       frameIndex.value = null

@@ -45,3 +45,10 @@ function between(stops: readonly (readonly [number, Colour])[], share: number): 
 export function cssColour([r, g, b]: Colour): string {
   return `rgb(${r} ${g} ${b})`
 }
+
+/** A colour of the theme, which are all written as six hexadecimal digits. */
+export function themeColour(token: string): Colour {
+  const text = getComputedStyle(document.documentElement).getPropertyValue(token).trim()
+  const of = (from: number) => parseInt(text.slice(from, from + 2), 16) || 0
+  return [of(1), of(3), of(5)]
+}

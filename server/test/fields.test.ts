@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import type { DesignAnswer } from '@yew-basin/contract'
+import { packField, planField, settingOf, solveBasin, type Field } from '@yew-basin/core'
+import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+
+let app: TestApp
+let guest: Guest
+let design: DesignAnswer
+beforeAll(async () => {
+  app = await anApp()
+})
+afterAll(() => app.close())
+beforeEach(async () => {
+  guest = await Guest.arrive(app)
+  design = (await guest.open('Lantern')).current
+})
+
+/** A field of still water on the tank's own grid. */
+function bytesOf(answer: DesignAnswer, of: string): Buffer {
+  const setting = settingOf(answer.design, solveBasin(answer.design), 0)
+  const { grid, fineness } = planField(setting, 'coarse')!
+  const still = () => new Float32Array(grid.fill.length)
+  const field: Field = {
+    ...{ fineness, grid, rockIds: [], passing: { inlets: [], outlet: null } },
+    ...{ x: still(), y: still(), z: still(), speed: still(), peak: still(), eddy: still() },
+    ...{ ranS: 1, watchedS: 1, patternPace: 1, steps: 1, massDrift: 0 },
+  }
+  return Buffer.from(packField(field, of))
+}
+
+const address = (tankId: string) => `/api/fields/${design.id}/${tankId}`
+const put = (who: Guest, tankId: string, body: Buffer, type = 'application/octet-stream') =>
+  who.agent.put(address(tankId)).set('Content-Type', type).send(body)
+const tankId = () => design.design.tanks[0]!.id
+
+describe('a field', () => {
+  test('is kept with its tank, the last one only, and read as it was sent', async () => {
+    await guest.agent.get(address(tankId())).expect(204)
+    await put(guest, tankId(), bytesOf(design, 'first')).expect(204)
+    const second = bytesOf(design, 'second')
+    await put(guest, tankId(), second).expect(204)
+    const answer = await guest.agent.get(address(tankId())).responseType('blob').expect(200)
+    expect(answer.headers['content-type']).toContain('application/octet-stream')
+    expect(Buffer.compare(answer.body as Buffer, second)).toBe(0)
+  })
+  test('of another keeper can neither be read nor written', async () => {
+    await put(guest, tankId(), bytesOf(design, 'mine')).expect(204)
+    const other = await Guest.arrive(app)
+    expect(problem(await other.agent.get(address(tankId())).expect(404)).code).toBe('not-found')
+    await put(other, tankId(), bytesOf(design, 'theirs')).expect(404)
+    await new Promise((done) => setTimeout(done, 0))
+    const answer = await guest.agent.get(address(tankId())).responseType('blob')
+    expect(Buffer.compare(answer.body as Buffer, bytesOf(design, 'mine'))).toBe(0)
+  })
+  test('of a tank that is not there is refused', async () => {
+    await put(guest, 'pond', bytesOf(design, 'x')).expect(404)
+    await guest.agent.get(address('pond')).expect(404)
+  })
+})
+
+describe('what is no field is refused, and nothing is kept', () => {
+  test.each([
+    ['bytes of something else', Buffer.from('YBF1 but nothing like it'), 422, 'invalid'],
+    ['nothing', Buffer.alloc(0), 422, 'invalid'],
+    ['more than a field can be', Buffer.alloc(4_400_000), 413, 'too-large'],
+  ] as const)('%s', async (_, body, status, code) => {
+    const answer = await put(guest, tankId(), body)
+    expect([answer.status, problem(answer).code]).toEqual([status, code])
+    await guest.agent.get(address(tankId())).expect(204)
+  })
+  test('JSON', async () => {
+    const answer = await put(guest, tankId(), Buffer.from('{}'), 'application/json').expect(415)
+    expect(problem(answer).code).toBe('not-bytes')
+  })
+  test('bytes anywhere else', async () => {
+    const answer = await guest.agent
+      .put(`/api/designs/${design.id}`)
+      .set('Content-Type', 'application/octet-stream')
+      .send(Buffer.from('x'))
+      .expect(415)
+    expect(problem(answer).code).toBe('not-json')
+  })
+})
+
+test('compiled loops may run in the pages, scripts from text may not', async () => {
+  const policy = (await guest.agent.get('/api/basins')).headers['content-security-policy']!
+  expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'")
+  expect(policy).not.toContain("'unsafe-eval'")
+})

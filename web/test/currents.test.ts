@@ -1,0 +1,129 @@
+import { describe, expect, test } from '@jest/globals'
+import { planField, settingOf, solveBasin, type WaterSetting } from '@yew-basin/core'
+import { boxOnCut, layerOf, onCut, scaleOf, seedsOn } from '../src/currents/cut.ts'
+import { whereWords } from '../src/currents/currents-words.ts'
+import { rockShapes, streamShape } from '../src/currents/scene-shapes.ts'
+import { cssColour, dyeColour, speedColour } from '../src/currents/speed-colour.ts'
+import { aDesign } from './a-design.ts'
+
+const design = aDesign('up 1.2 m, elbow, left 200 mm')
+const setting: WaterSetting = settingOf(design, solveBasin(design), 0)
+const scale = scaleOf('plan', setting, 624, 324)
+
+describe('a drawing', () => {
+  test('fits the tank with its margin, to scale, the front at the bottom', () => {
+    expect(scale.pxPerM).toBeCloseTo(600, 9)
+    const front = onCut('plan', scale, { x: 0, y: 0, z: 0.2 })
+    const back = onCut('plan', scale, { x: setting.lengthM, y: setting.widthM, z: 0 })
+    expect(front.x).toBeCloseTo(12, 9)
+    expect(front.y - back.y).toBeCloseTo(300, 9)
+    expect(back.x - front.x).toBeCloseTo(600, 9)
+  })
+  test('draws a box by two of its corners', () => {
+    const box = boxOnCut(
+      'front',
+      scaleOf('front', setting, 624, 400),
+      { x: 0.1, y: 0, z: 0.1 },
+      { x: 0.3, y: 1, z: 0.2 },
+    )
+    expect(box.width / box.height).toBeCloseTo(2, 9)
+  })
+  test('draws a rock where it stands', () => {
+    const rock = {
+      id: 'r',
+      name: 'R',
+      form: 'box',
+      zone: 'soft',
+      xM: 0.2,
+      yM: 0.1,
+      zM: 0,
+      lengthM: 0.3,
+      widthM: 0.2,
+      heightM: 0.1,
+    } as const
+    const [shape] = rockShapes('plan', scale, [rock])
+    expect(shape).toMatchObject({ rock })
+    expect(shape!.width).toBeCloseTo(180, 9)
+    expect(shape!.height).toBeCloseTo(120, 9)
+  })
+  test('draws a stream that comes straight at you as its opening only', () => {
+    const jet = {
+      from: { x: 0.1, y: 0.2, z: 0.3 },
+      towards: { x: 1, y: 0, z: 0 },
+      exitSpeedMPerS: 1,
+      boreM: 0.04,
+      slot: null,
+    }
+    const reach = {
+      streamId: 's',
+      jet,
+      lengthM: 0.5,
+      meets: 'panel',
+      rockId: null,
+      end: { x: 0.6, y: 0.2, z: 0.3 },
+      endMPerS: 0.4,
+      throwM: 2,
+    } as const
+    expect(streamShape('plan', scale, reach).outline).not.toBe('')
+    expect(streamShape('end', scaleOf('end', setting, 300, 300), reach).outline).toBe('')
+  })
+})
+
+describe('a layer of cells', () => {
+  const moved = {
+    ...setting,
+    streams: [
+      {
+        id: 's',
+        name: 's',
+        from: 'pump',
+        flowM3PerS: 1e-3,
+        pattern: null,
+        jet: {
+          from: { x: 0.1, y: 0.2, z: 0.3 },
+          towards: { x: 1, y: 0, z: 0 },
+          exitSpeedMPerS: 1,
+          boreM: 0.04,
+          slot: null,
+        },
+      },
+    ],
+  } as WaterSetting
+  const { grid } = planField(moved, 'coarse')!
+  test.each(['plan', 'front', 'end'] as const)(
+    '%s begins at the top left and stays in the water’s box',
+    (name) => {
+      const layer = layerOf(name, grid, 0.1)
+      const cells = new Set<number>()
+      for (let row = 0; row < layer.rows; row++)
+        for (let column = 0; column < layer.columns; column++) cells.add(layer.cell(column, row))
+      expect(cells.size).toBe(layer.rows * layer.columns)
+      expect(Math.max(...cells)).toBeLessThan(grid.fill.length)
+      expect(layer.cell(0, 0)).toBeGreaterThan(layer.cell(0, layer.rows - 1))
+    },
+  )
+})
+
+test('streamlines begin on the cut, all over it', () => {
+  const seeds = seedsOn('front', setting, 0.25)
+  expect(seeds.length).toBeGreaterThan(60)
+  for (const seed of seeds) {
+    expect(seed.y).toBe(0.25)
+    expect(seed.x).toBeLessThan(setting.lengthM)
+    expect(seed.z).toBeLessThan(setting.depthM)
+  }
+})
+
+test('colours: dull where dead, then deeper and deeper', () => {
+  const light = (mPerS: number) => speedColour(mPerS, 0.02).reduce((a, b) => a + b, 0)
+  expect(light(0.01)).toBe(speedColour(0, 0.02).reduce((a, b) => a + b, 0))
+  expect(light(0.03)).toBeGreaterThan(light(0.1))
+  expect(light(0.1)).toBeGreaterThan(light(0.3))
+  expect(light(0.5)).toBe(light(0.4))
+  expect(cssColour(dyeColour(0))).toBe('rgb(244 242 236)')
+})
+
+test('a place in words, as one stands before the tank', () => {
+  expect(whereWords({ x: 0.05, y: 0.4, z: 0.02 }, setting)).toBe('low, left back')
+  expect(whereWords({ x: 0.5, y: 0.25, z: 0.44 }, setting)).toBe('near the surface, middle centre')
+})
