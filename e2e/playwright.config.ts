@@ -23,7 +23,7 @@ export default defineConfig({
     // A trace photographs every step, which a slow machine pays for in every test.
     trace: process.env.YEW_E2E_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env.YEW_E2E_BROWSER ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -67,7 +67,7 @@ async function jest(name, projects, workers) {
   )
 }
 
-async function browser() {
+async function browser(chromium) {
   const started = Date.now()
   const report = path.join(scratch, 'browser.json')
   const { code, output } = await run(bin('playwright'), ['test'], {
@@ -76,6 +76,7 @@ async function browser() {
       YEW_E2E_PORT: String(await freePort()),
       YEW_E2E_DATA: path.join(scratch, 'data'),
       YEW_E2E_REPORT: report,
+      YEW_E2E_BROWSER: chromium,
     },
   })
   const found = readReport(report)
@@ -87,13 +88,16 @@ async function browser() {
   count(expected, unexpected + flaky + (code !== 0 && unexpected + flaky === 0 ? 1 : 0))
 }
 
-/** One after the other: two installations at once lock each other out. */
+/** One after the other: two installations at once lock each other out. Answers where the browser is. */
 async function programs() {
   await ensurePostgres(say)
-  await ensureChromium(say)
+  return ensureChromium(say)
 }
 
-const lint = () => check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
+async function lint(chromium) {
+  await check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
+  return chromium
+}
 
 async function otherChecks() {
   await check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
@@ -122,11 +126,11 @@ function measurements(output) {
 try {
   await ensurePackages(say)
   // Two lanes, for the two cores that any machine has.
-  await Promise.all([programs().then(lint), otherChecks()])
+  const [chromium] = await Promise.all([programs().then(lint), otherChecks()])
   await jest('Unit tests', ['core', 'contract', 'web'], '100%')
   // Many of these wait on one database: side by side they only run into each other's time limits.
   await jest('Server tests', ['server'], '1')
-  await browser()
+  await browser(chromium)
 } catch (error) {
   if (!(error instanceof StepFailed)) throw error
   console.error(`${error.message}\nWhat to do: ${error.advice}`)

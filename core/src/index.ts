@@ -264,7 +264,7 @@ export { keepDevices } from './basin/treatment/keep-devices.ts'
 export { newCabinet, newDevice, swappedIn } from './basin/build/new-device.ts'
 export { openingM2, powerAtW, type CirculationPart, type StreamForm } from './scene/part.ts'
 export { levelAt, type Pattern, type PatternKind } from './scene/pattern.ts'
-export { solidVolumeM3, type RockSolid } from './scene/rock.ts'
+export { isInside, solidVolumeM3, type RockSolid } from './scene/rock.ts'
 export {
   emptyScene,
   type CirculationPump,

@@ -19,15 +19,15 @@ function textOf(file: string): string {
 }
 
 const given = process.argv.slice(2)
-const withDrills = given.includes('--drills')
-const [file, ...more] = given.filter((word) => word !== '--drills')
+const asked = { drills: given.includes('--drills'), currents: given.includes('--currents') }
+const [file, ...more] = given.filter((word) => word !== '--drills' && word !== '--currents')
 if (!file || more.length > 0) {
   refuse([
-    'usage: npm run -s solve -- FILE [--drills]; FILE is an exported basin, or - for standard input',
+    'usage: npm run -s solve -- FILE [--drills] [--currents]; FILE is an exported basin, or - for standard input',
   ])
 }
 const read = readBasinFile(textOf(file))
 if (!read.ok) {
   refuse(read.faults.map(({ path, message }) => `${path || 'the file'}: ${message}`))
 }
-process.stdout.write(JSON.stringify(solvedFile(read.value, withDrills), null, 2) + '\n')
+process.stdout.write(JSON.stringify(solvedFile(read.value, asked), null, 2) + '\n')

@@ -10,6 +10,7 @@ import {
   type SolvedBasin,
   type Swap,
 } from '@yew-basin/core'
+import { solvedCurrents, type SolvedCurrents } from './solved-currents.ts'
 import { spokenDrills, type SpokenDrills } from './spoken-drills.ts'
 
 /** A finding with its sentences written out in metric units. */
@@ -56,6 +57,8 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly workings: Readonly<Record<string, SpokenWorking>>
   /** null: not asked for (`--drills`). */
   readonly drills: SpokenDrills | null
+  /** null: not asked for (`--currents`). */
+  readonly currents: readonly SolvedCurrents[] | null
 }
 
 /** What the command prints. */
@@ -64,7 +67,16 @@ export interface SolvedFile {
   readonly designs: readonly SolvedDesign[]
 }
 
-export function solvedFile(file: BasinFile, withDrills = false): SolvedFile {
+/** What takes long is done when it is asked for. */
+export interface Asked {
+  readonly drills: boolean
+  readonly currents: boolean
+}
+
+export function solvedFile(
+  file: BasinFile,
+  asked: Asked = { drills: false, currents: false },
+): SolvedFile {
   return {
     name: file.name,
     designs: file.designs.map(({ name, current, design }) => {
@@ -76,7 +88,8 @@ export function solvedFile(file: BasinFile, withDrills = false): SolvedFile {
         findings: solved.findings.map(spokenFinding),
         pumpsInThisRun: swaps(design, design.pumps),
         workings: spokenWorkings(design, solved),
-        drills: withDrills ? spokenDrills(design) : null,
+        drills: asked.drills ? spokenDrills(design) : null,
+        currents: asked.currents ? solvedCurrents(design, solved) : null,
       }
     }),
   }

@@ -32,13 +32,15 @@ interface Floor {
   readonly widthM: number
 }
 
-/** Where a pump's opening is. */
+/** Where a pump's opening is; kept in a tank that became smaller than it was. */
 export function openingOf(pump: CirculationPump, floor: Floor): Vector {
-  const { alongM, upM: z } = pump
+  const { panel, upM: z } = pump
+  const onEnd = panel === 'left' || panel === 'right'
+  const alongM = Math.min(pump.alongM, onEnd ? floor.widthM : floor.lengthM)
   const { depthM } = pump.part
-  if (pump.panel === 'left') return { x: depthM, y: alongM, z }
-  if (pump.panel === 'right') return { x: floor.lengthM - depthM, y: alongM, z }
-  if (pump.panel === 'front') return { x: alongM, y: depthM, z }
+  if (panel === 'left') return { x: depthM, y: alongM, z }
+  if (panel === 'right') return { x: floor.lengthM - depthM, y: alongM, z }
+  if (panel === 'front') return { x: alongM, y: depthM, z }
   return { x: alongM, y: floor.widthM - depthM, z }
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { powerAtW, type CirculationPump, type Pattern } from '@yew-basin/core'
+import { isInside, powerAtW, type CirculationPump, type Pattern } from '@yew-basin/core'
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -31,6 +31,18 @@ const room = computed(() => {
   return pump.panel === 'left' || pump.panel === 'right' ? widthM : lengthM
 })
 const reach = computed(() => currents.quick.find(({ streamId }) => streamId === pump.id))
+/** Where it cannot work as it stands. */
+const caution = computed(() => {
+  const { depthM, rocks, sandDepthM } = currents.setting!
+  const opening = reach.value?.jet.from
+  const half = pump.part.bodyM / 2
+  const rock = opening && rocks.find((one) => isInside(one, opening.x, opening.y, opening.z))
+  if (rock) return `Its opening is inside ${rock.name}: move one of them.`
+  if (pump.upM + half > depthM)
+    return 'Its body stands out of the running water: it draws air, and throws it about. Lower it.'
+  if (pump.upM - half < sandDepthM) return 'Its body stands in the sand: lift it.'
+  return ''
+})
 const set = (change: Partial<CirculationPump>, key: string) =>
   currents.setPump(pump.id, change, key)
 const setPattern = (change: Partial<Pattern>, key: string) =>
@@ -138,6 +150,9 @@ function remove() {
         @update:model-value="setPattern({ group: $event }, 'group')"
       />
     </div>
+    <p v-if="caution" class="rounded-md bg-resin-wash px-2 py-1 text-[0.92rem]" role="status">
+      <strong class="font-semibold text-resin">Watch.</strong> {{ caution }}
+    </p>
     <p v-if="reach" class="text-[0.92rem]" data-testid="reach">
       {{ units.text('flow', pump.part.flowM3PerS * (controllable ? pump.speed : 1)) }} out at
       {{ units.text('slow-speed', reach.jet.exitSpeedMPerS) }}, for

@@ -7,7 +7,6 @@ import {
   START_NAMES,
   startLayout,
   solidVolumeM3,
-  type CirculationPart,
   type RockLayoutName,
   type RockSolid,
   type StartName,
@@ -29,9 +28,7 @@ const newId = () => crypto.randomUUID()
 
 const offers = computed(() =>
   parts.parts.flatMap((part) =>
-    part.kind === 'circulation'
-      ? [{ ...(part.spec as CirculationPart), id: part.id, name: part.name }]
-      : [],
+    part.kind === 'circulation' ? [{ ...part.spec, id: part.id, name: part.name }] : [],
   ),
 )
 const partId = ref('')

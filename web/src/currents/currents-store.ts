@@ -23,6 +23,32 @@ export interface Chosen {
 
 const ESTIMATE_PAUSE_MS = 600
 
+/** Changes of the scene of the tank that is looked at. */
+function useSceneEdits() {
+  const design = useDesign()
+  const scenePath = () => ['tanks', design.tankIndex, 'scene'] as const
+  function setScene(name: keyof TankScene, to: unknown, key = name as string): void {
+    design.edit(
+      [{ op: 'set', path: [...scenePath(), name], to }],
+      `${key} ${design.tank?.id ?? ''}`,
+    )
+  }
+  function setPump(id: string, change: Partial<CirculationPump>, key = ''): void {
+    const pumps = design.tank!.scene.pumps.map((one) =>
+      one.id === id ? { ...one, ...change } : one,
+    )
+    setScene('pumps', pumps, `circulation ${id} ${key}`)
+  }
+  function setRock(id: string, change: Partial<RockSolid>, key = ''): void {
+    const rocks = design.tank!.scene.rocks.map((one) =>
+      one.id === id ? { ...one, ...change } : one,
+    )
+    setScene('rocks', rocks, `rock ${id} ${key}`)
+  }
+
+  return { setScene, setPump, setRock }
+}
+
 /** The tank whose water is looked at: its scene, its quick look, its field. */
 export const useCurrents = defineStore('currents', () => {
   const design = useDesign()
@@ -58,21 +84,7 @@ export const useCurrents = defineStore('currents', () => {
     return frames.value[frameIndex.value ?? frames.value.length - 1] ?? null
   })
 
-  const scenePath = () => ['tanks', design.tankIndex, 'scene'] as const
-  function setScene(name: keyof TankScene, to: unknown, key = name as string): void {
-    design.edit(
-      [{ op: 'set', path: [...scenePath(), name], to }],
-      `${key} ${design.tank?.id ?? ''}`,
-    )
-  }
-  function setPump(id: string, change: Partial<CirculationPump>, key = ''): void {
-    const pumps = scene.value!.pumps.map((one) => (one.id === id ? { ...one, ...change } : one))
-    setScene('pumps', pumps, `circulation ${id} ${key}`)
-  }
-  function setRock(id: string, change: Partial<RockSolid>, key = ''): void {
-    const rocks = scene.value!.rocks.map((one) => (one.id === id ? { ...one, ...change } : one))
-    setScene('rocks', rocks, `rock ${id} ${key}`)
-  }
+  const edits = useSceneEdits()
 
   /** Cuts where the pumps are, when another tank is looked at. */
   function centreCuts(): void {
@@ -83,15 +95,12 @@ export const useCurrents = defineStore('currents', () => {
     cuts.front = first?.y ?? now.widthM / 2
     cuts.end = now.lengthM / 2
   }
-  watch(
-    [() => design.basin?.current.id, () => design.tank?.id],
-    ([designId, tankId]) => {
-      chosen.value = null
-      frameIndex.value = null
-      centreCuts()
-      if (designId && tankId) void work.load(designId, tankId)
-    },
-  )
+  watch([() => design.basin?.current.id, () => design.tank?.id], ([designId, tankId]) => {
+    chosen.value = null
+    frameIndex.value = null
+    centreCuts()
+    if (designId && tankId) void work.load(designId, tankId)
+  })
   watchDebounced(
     [setting, fineness],
     () => {
@@ -121,6 +130,7 @@ export const useCurrents = defineStore('currents', () => {
     ...work,
     ...{ chosen, fineness, figure, show, cuts, frameIndex, frame },
     ...{ tank, scene, setting, quick, stale, verdict, turnoverPerH },
-    ...{ setScene, setPump, setRock, begin, runField: run, deadMPerS: DEAD_M_PER_S },
+    ...edits,
+    ...{ begin, runField: run, deadMPerS: DEAD_M_PER_S },
   }
 })

@@ -8,7 +8,7 @@ import {
   type Field,
   type PlacementSearch,
 } from '@yew-basin/core'
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
 import { Calculator, callback, Cancelled } from '../calc/client.ts'
 import { plain } from '../workspace/plain.ts'
@@ -51,16 +51,56 @@ function useWork() {
   return { at, fault, worker, work, progress }
 }
 
+type Work = ReturnType<typeof useWork>
+
+/** Dye poured in a field, look by look. */
+function useDye({ at, work }: Work, field: ShallowRef<Field | null>) {
+  const frames = shallowRef<readonly DyeFrame[]>([])
+  const dye = shallowRef<DyeVerdict | null>(null)
+
+  function clearDye(): void {
+    frames.value = []
+    dye.value = null
+  }
+
+  async function pour(from: Vector): Promise<void> {
+    const now = field.value
+    if (!now) return
+    clearDye()
+    const look = callback((frame: DyeFrame) => {
+      frames.value = [...frames.value, frame]
+      if (at.value) at.value = { what: 'dye', share: frame.mixed }
+    })
+    dye.value = await work('dye', (calls) => calls.dye(now, plain(from), look))
+  }
+
+  return { frames, dye, clearDye, pour }
+}
+
+/** Seats, aims and speeds that are searched for. */
+function useSearch({ work, progress }: Work) {
+  const search = shallowRef<PlacementSearch | null>(null)
+
+  async function place(setting: WaterSetting, pumps: readonly CirculationPump[]): Promise<void> {
+    search.value = null
+    search.value = await work('place', (calls) =>
+      calls.place(plain(setting), plain(pumps), progress('place')),
+    )
+  }
+
+  return { search, place }
+}
+
 /** A field with what is made of it: its run, its streamlines, dye poured in it, and where it is kept. */
 export function useFieldWork() {
-  const { at, fault, worker, work, progress } = useWork()
+  const long = useWork()
+  const { at, fault, worker, work, progress } = long
   const side = new Calculator<CurrentsCalls>(makeWorker)
   const field = shallowRef<Field | null>(null)
   /** The setting it was run for. */
   const of = ref('')
-  const frames = shallowRef<readonly DyeFrame[]>([])
-  const dye = shallowRef<DyeVerdict | null>(null)
-  const search = shallowRef<PlacementSearch | null>(null)
+  const { frames, dye, clearDye, pour } = useDye(long, field)
+  const { search, place } = useSearch(long)
   const estimate = shallowRef<Estimate | null>(null)
 
   function forget(): void {
@@ -69,11 +109,6 @@ export function useFieldWork() {
     of.value = ''
     clearDye()
     search.value = null
-  }
-
-  function clearDye(): void {
-    frames.value = []
-    dye.value = null
   }
 
   function show(found: Field, mark: string): void {
@@ -117,24 +152,6 @@ export function useFieldWork() {
     } catch (error) {
       if (!(error instanceof Cancelled)) fault.value = (error as Error).message
     }
-  }
-
-  async function pour(from: Vector): Promise<void> {
-    const now = field.value
-    if (!now) return
-    clearDye()
-    const look = callback((frame: DyeFrame) => {
-      frames.value = [...frames.value, frame]
-      if (at.value) at.value = { what: 'dye', share: frame.mixed }
-    })
-    dye.value = await work('dye', (calls) => calls.dye(now, plain(from), look))
-  }
-
-  async function place(setting: WaterSetting, pumps: readonly CirculationPump[]): Promise<void> {
-    search.value = null
-    search.value = await work('place', (calls) =>
-      calls.place(plain(setting), plain(pumps), progress('place')),
-    )
   }
 
   function stop(): void {
