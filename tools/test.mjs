@@ -127,9 +127,11 @@ try {
   await ensurePackages(say)
   // Two lanes, for the two cores that any machine has.
   const [chromium] = await Promise.all([programs().then(lint), otherChecks()])
-  await jest('Unit tests', ['core', 'contract', 'web'], '100%')
-  // Many of these wait on one database: side by side they only run into each other's time limits.
-  await jest('Server tests', ['server'], '1')
+  await Promise.all([
+    jest('Unit tests', ['core', 'contract', 'web'], '100%'),
+    // Many of these wait on one database: side by side they only run into each other's time limits.
+    jest('Server tests', ['server'], '1'),
+  ])
   await browser(chromium)
 } catch (error) {
   if (!(error instanceof StepFailed)) throw error
