@@ -300,6 +300,7 @@ export { figureAt, motionAt, type Field, type FieldFigure } from './currents/fie
 export { runField, tryPace } from './currents/run-field.ts'
 export {
   judgeField,
+  shareAsWanted,
   tankTurnoverPerH,
   type FieldVerdict,
   type WaterSpot,
@@ -326,3 +327,4 @@ export { settingMark } from './currents/setting-mark.ts'
 export { eddyViscosity } from './currents/eddies.ts'
 export { Lattice } from './lattice/lattice.ts'
 export { SLIPS, STICKS } from './lattice/shape.ts'
+export { seatFault, seatNearest, type SeatFault } from './currents/seat.ts'

@@ -161,6 +161,13 @@ function spotOf(grid: Field['grid'], cells: readonly number[], of: Float32Array)
   }
 }
 
+/** Share of all faces that have what they want; nil where nothing is judged. */
+export function shareAsWanted({ zones }: Pick<FieldVerdict, 'zones'>): number {
+  const areaM2 = zones.reduce((sum, zone) => sum + zone.areaM2, 0)
+  if (areaM2 === 0) return 0
+  return zones.reduce((sum, zone) => sum + zone.inside * zone.areaM2, 0) / areaM2
+}
+
 /** Circulation pumps' flow over the tank's water, an hour: the rule of thumb beside the field. */
 export function tankTurnoverPerH(setting: WaterSetting, waterM3: number): number {
   const flow = setting.streams

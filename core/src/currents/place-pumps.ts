@@ -4,7 +4,7 @@ import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S } from '../scene/zones.ts'
 import { planField } from './field-plan.ts'
 import { cellAt, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER, type Grid } from './grid.ts'
-import { judgeField, type FieldVerdict } from './judge.ts'
+import { judgeField, shareAsWanted, type FieldVerdict } from './judge.ts'
 import { quickSpeedAt, reachOf, type Reach } from './quick-look.ts'
 import { runField } from './run-field.ts'
 import type { WaterSetting } from './setting.ts'
@@ -117,12 +117,9 @@ function alike(a: readonly CirculationPump[], b: readonly CirculationPump[]): bo
 
 /** Shares of all faces in their range, less what dead water and lifted sand cost. */
 export function fieldScore(verdict: FieldVerdict): number {
-  const area = verdict.zones.reduce((sum, { areaM2 }) => sum + areaM2, 0)
-  const inside = verdict.zones.reduce((sum, one) => sum + one.inside * one.areaM2, 0)
-  const good = area > 0 ? inside / area : 0
   const sand = verdict.zones.find(({ zone }) => zone === 'sand')?.areaM2 ?? 0
   const lift = sand > 0 ? verdict.liftAreaM2 / sand : 0
-  return Math.max(0, good - DEAD_COST * verdict.deadShare - LIFT_COST * lift)
+  return Math.max(0, shareAsWanted(verdict) - DEAD_COST * verdict.deadShare - LIFT_COST * lift)
 }
 
 /** The same, by the jets alone, over faces and water that stand for all. */

@@ -10,7 +10,7 @@ import {
   WATER,
   waterCells,
 } from '../../src/currents/grid.ts'
-import { judgeField, tankTurnoverPerH } from '../../src/currents/judge.ts'
+import { judgeField, shareAsWanted, tankTurnoverPerH } from '../../src/currents/judge.ts'
 import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
 import { runDye, type DyeFrame, type DyeVerdict } from '../../src/currents/dye.ts'
 import { runField } from '../../src/currents/run-field.ts'
@@ -147,6 +147,14 @@ describe('the verdict', () => {
     expect(zones.map(({ zone }) => zone)).toEqual(['soft', 'sand'])
     for (const { inside, tooSlow, tooFast } of zones)
       expect(inside + tooSlow + tooFast).toBeCloseTo(1, 9)
+  })
+  test('the share of all faces weighs each by its area', () => {
+    const { zones } = judgeField(field, setting)
+    const [soft, sand] = zones
+    const whole = soft!.areaM2 + sand!.areaM2
+    const share = (soft!.inside * soft!.areaM2 + sand!.inside * sand!.areaM2) / whole
+    expect(shareAsWanted({ zones })).toBeCloseTo(share, 12)
+    expect(shareAsWanted({ zones: [] })).toBe(0)
   })
   test('follows what is wanted', () => {
     const wanted = (leastMPerS: number, mostMPerS: number) => {

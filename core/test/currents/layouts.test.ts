@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { placePumps } from '../../src/currents/place-pumps.ts'
 import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
 import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
+import { seatFault, seatNearest } from '../../src/currents/seat.ts'
 import { settingMark } from '../../src/currents/setting-mark.ts'
 import { lastWay, settingOf } from '../../src/currents/setting.ts'
 import { START_NAMES, startLayout } from '../../src/currents/starts.ts'
@@ -9,6 +10,8 @@ import { aimedAt, openingOf, pumpStream, towardsOf } from '../../src/currents/st
 import { solveBasin } from '../../src/basin/solve.ts'
 import { momentumOf } from '../../src/jet/jet.ts'
 import { isInside, solidVolumeM3 } from '../../src/scene/rock.ts'
+import type { RockSolid } from '../../src/scene/rock.ts'
+import type { CirculationPump } from '../../src/scene/scene.ts'
 import { aLoop } from '../a-loop.ts'
 import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
 
@@ -55,6 +58,32 @@ describe('a pump on a panel', () => {
     }
     expect(kindOf('alternate')).toBeNull()
     expect(kindOf('pulse')).toBe('pulse')
+  })
+})
+
+describe('a seat', () => {
+  const fault = (changes: Partial<CirculationPump>, rocks: readonly RockSolid[] = []) =>
+    seatFault(aCirculation(changes), aSetting([], { rocks }))
+  test('in free water is right', () => {
+    expect(fault({})).toBeNull()
+  })
+  test('in a rock, out of the water or in the sand is not', () => {
+    const rock = aRock({ xM: 0, yM: 0, widthM: 0.4, heightM: 0.35 })
+    expect(fault({}, [rock])).toEqual({ kind: 'in-rock', rockId: 'rock' })
+    expect(fault({ upM: 0.37 })).toEqual({ kind: 'draws-air' })
+    expect(fault({ upM: 0.06 })).toEqual({ kind: 'in-sand' })
+  })
+  test.each([
+    [0.02, 0.2, 'left', 0.2],
+    [0.95, 0.3, 'right', 0.3],
+    [0.5, 0.01, 'front', 0.5],
+    [0.5, 0.5, 'back', 0.5],
+    [0.01, 0.6, 'left', 0.355],
+  ] as const)('nearest to %d, %d is on the %s', (x, y, panel, alongM) => {
+    expect(seatNearest(FLOOR, JET_PART, x, y)).toEqual({ panel, alongM })
+  })
+  test('along a panel that became shorter stays on it', () => {
+    expect(openingOf(aCirculation({ alongM: 3 }), FLOOR).y).toBe(0.4)
   })
 })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Placement } from '@yew-basin/core'
+import { shareAsWanted, type Placement } from '@yew-basin/core'
 import { useCurrents } from './currents-store.ts'
 
 /** A search for seats, aims and speeds, and what it found. */
@@ -8,11 +8,7 @@ const currents = useCurrents()
 const running = computed(() => currents.at?.what === 'place')
 const pumps = computed(() => currents.scene!.pumps)
 const share = (of: number) => `${Math.round(100 * of)} %`
-const inside = ({ verdict }: Placement) => {
-  const area = verdict.zones.reduce((sum, { areaM2 }) => sum + areaM2, 0)
-  const good = verdict.zones.reduce((sum, one) => sum + one.inside * one.areaM2, 0)
-  return area > 0 ? good / area : 0
-}
+const inside = ({ verdict }: Placement) => shareAsWanted(verdict)
 function take(found: Placement) {
   currents.setScene('pumps', found.pumps, `placed ${Date.now()}`)
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { isInside, powerAtW, type CirculationPump, type Pattern } from '@yew-basin/core'
+import { powerAtW, seatFault, type CirculationPump, type Pattern } from '@yew-basin/core'
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -9,7 +9,7 @@ import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
-import { metWords, PANEL_NAMES, PATTERN_NAMES } from './currents-words.ts'
+import { metWords, PANEL_NAMES, PATTERN_NAMES, SEAT_WORDS } from './currents-words.ts'
 
 /** One circulation pump: where, whereto, how fast and when. */
 const { pump } = defineProps<{ pump: CirculationPump }>()
@@ -31,17 +31,14 @@ const room = computed(() => {
   return pump.panel === 'left' || pump.panel === 'right' ? widthM : lengthM
 })
 const reach = computed(() => currents.quick.find(({ streamId }) => streamId === pump.id))
-/** Where it cannot work as it stands. */
+/** Why it cannot work as it sits. */
 const caution = computed(() => {
-  const { depthM, rocks, sandDepthM } = currents.setting!
-  const opening = reach.value?.jet.from
-  const half = pump.part.bodyM / 2
-  const rock = opening && rocks.find((one) => isInside(one, opening.x, opening.y, opening.z))
-  if (rock) return `Its opening is inside ${rock.name}: move one of them.`
-  if (pump.upM + half > depthM)
-    return 'Its body stands out of the running water: it draws air, and throws it about. Lower it.'
-  if (pump.upM - half < sandDepthM) return 'Its body stands in the sand: lift it.'
-  return ''
+  const fault = seatFault(pump, currents.setting!)
+  if (fault?.kind === 'in-rock') {
+    const rock = currents.scene!.rocks.find(({ id }) => id === fault.rockId)
+    return `Its opening is inside ${rock?.name}: move one of them.`
+  }
+  return fault ? SEAT_WORDS[fault.kind] : ''
 })
 const set = (change: Partial<CirculationPump>, key: string) =>
   currents.setPump(pump.id, change, key)

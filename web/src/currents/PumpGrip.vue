@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openingOf, towardsOf, type CirculationPump, type ScenePanel } from '@yew-basin/core'
+import { openingOf, seatNearest, towardsOf, type CirculationPump } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
@@ -34,20 +34,6 @@ const isChosen = computed(() => currents.chosen?.id === pump.id)
 const choose = () => (currents.chosen = { kind: 'pump', id: pump.id })
 const mm = (m: number) => Math.round(m * 1000) / 1000
 
-/** The panel nearest to a place of the plan, and how far along it. */
-function seatAt(xM: number, yM: number): { panel: ScenePanel; alongM: number } {
-  const { lengthM, widthM } = setting.value
-  const away: readonly (readonly [ScenePanel, number, number, number])[] = [
-    ['left', Math.abs(xM), yM, widthM],
-    ['right', Math.abs(lengthM - xM), yM, widthM],
-    ['front', Math.abs(yM), xM, lengthM],
-    ['back', Math.abs(widthM - yM), xM, lengthM],
-  ]
-  const [panel, , along, length] = away.reduce((a, b) => (b[1] < a[1] ? b : a))
-  const half = pump.part.bodyM / 2
-  return { panel, alongM: mm(Math.min(length - half, Math.max(half, along))) }
-}
-
 function moveTo(
   byX: number,
   byY: number,
@@ -55,7 +41,7 @@ function moveTo(
 ) {
   const x = byX / scale.pxPerM
   const y = -byY / scale.pxPerM
-  if (cut === 'plan') return seatAt(from.x + x, from.y + y)
+  if (cut === 'plan') return seatNearest(setting.value, pump.part, from.x + x, from.y + y)
   const half = pump.part.bodyM / 2
   const upM = mm(Math.min(setting.value.depthM - half, Math.max(half, from.upM + y)))
   const onEnd = pump.panel === 'left' || pump.panel === 'right'

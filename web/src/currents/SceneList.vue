@@ -34,13 +34,15 @@ const offers = computed(() =>
 const partId = ref('')
 const part = computed(() => offers.value.find(({ id }) => id === partId.value) ?? offers.value[3])
 const start = ref<StartName>('two-facing')
-const started = ref('')
+/** Why one would begin so. */
+const reason = computed(() =>
+  part.value ? startLayout(start.value, currents.setting!, part.value, newId).reason : '',
+)
 const layout = ref<RockLayoutName>('two-islands')
 
 function begin() {
   const made = startLayout(start.value, currents.setting!, part.value!, newId)
   currents.setScene('pumps', made.pumps, `start ${newId()}`)
-  started.value = made.reason
   currents.chosen = null
 }
 function addPump() {
@@ -137,10 +139,11 @@ const row = (on: boolean) => (on ? 'bg-needle-wash font-semibold text-needle' : 
           </option>
         </select>
       </label>
+      <p v-if="reason" class="mt-1 text-[0.9rem]">{{ reason }}</p>
       <button v-if="part" class="button mt-1.5" :disabled="!!store.preview" @click="begin">
         Place them so
       </button>
-      <p v-if="started" class="mt-1 text-[0.9rem]" role="status">{{ started }}</p>
+
       <p v-if="parts.fault" class="text-aril">{{ parts.fault }}</p>
     </section>
     <section aria-labelledby="stands-head">

@@ -55,6 +55,12 @@ const MET: Readonly<Record<Obstacle, string>> = {
 }
 export const metWords = (met: Obstacle) => MET[met]
 
+export const SEAT_WORDS = {
+  'draws-air':
+    'Its body stands out of the running water: it draws air, and throws it about. Lower it.',
+  'in-sand': 'Its body stands in the sand: lift it.',
+} as const
+
 /** Where a place is, as one stands before the tank. */
 export function whereWords(at: Vector, setting: WaterSetting): string {
   const third = (m: number, of: number, words: readonly [string, string, string]) =>

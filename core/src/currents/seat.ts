@@ -1,0 +1,39 @@
+import type { CirculationPart } from '../scene/part.ts'
+import { isInside } from '../scene/rock.ts'
+import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
+import type { WaterSetting } from './setting.ts'
+import { openingOf } from './streams.ts'
+
+/** Why a pump cannot work where it sits. */
+export type SeatFault =
+  | { readonly kind: 'in-rock'; readonly rockId: string }
+  | { readonly kind: 'draws-air' }
+  | { readonly kind: 'in-sand' }
+
+export function seatFault(pump: CirculationPump, setting: WaterSetting): SeatFault | null {
+  const { x, y, z } = openingOf(pump, setting)
+  const half = pump.part.bodyM / 2
+  const rock = setting.rocks.find((one) => isInside(one, x, y, z))
+  if (rock) return { kind: 'in-rock', rockId: rock.id }
+  if (z + half > setting.depthM) return { kind: 'draws-air' }
+  if (z - half < setting.sandDepthM) return { kind: 'in-sand' }
+  return null
+}
+
+/** The panel nearest to a place of the plan, and how far along it a part can sit. */
+export function seatNearest(
+  { lengthM, widthM }: Pick<WaterSetting, 'lengthM' | 'widthM'>,
+  { bodyM }: CirculationPart,
+  xM: number,
+  yM: number,
+): Pick<CirculationPump, 'panel' | 'alongM'> {
+  const away: readonly (readonly [ScenePanel, number, number, number])[] = [
+    ['left', Math.abs(xM), yM, widthM],
+    ['right', Math.abs(lengthM - xM), yM, widthM],
+    ['front', Math.abs(yM), xM, lengthM],
+    ['back', Math.abs(widthM - yM), xM, lengthM],
+  ]
+  const [panel, , along, panelM] = away.reduce((a, b) => (b[1] < a[1] ? b : a))
+  const held = Math.min(panelM - bodyM / 2, Math.max(bodyM / 2, along))
+  return { panel, alongM: Math.round(held * 1000) / 1000 }
+}
