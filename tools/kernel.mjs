@@ -8,8 +8,16 @@ import { inRoot, ROOT } from './setup/paths.mjs'
 const SOURCE = 'core/kernel/lattice.ts'
 const TARGET = 'core/src/lattice/kernel-bytes.ts'
 const OPTIONS = [
-  ...['-O3', '--converge', '--runtime', 'stub'],
-  ...['--importMemory', '--noExportMemory', '--enable', 'simd', '--enable', 'bulk-memory'],
+  '-O3',
+  '--converge',
+  '--runtime',
+  'stub',
+  '--importMemory',
+  '--noExportMemory',
+  '--enable',
+  'simd',
+  '--enable',
+  'bulk-memory',
 ]
 
 const text = `// Compiled from ${SOURCE} by \`npm run -s kernel\`: change it there.\nexport const KERNEL_BASE64 =\n  '${compiled()}'\n`

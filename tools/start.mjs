@@ -107,7 +107,7 @@ await told(async () => {
       'Bringing the database up to date',
       'read the error above; your data is as it was.',
       process.execPath,
-      [inRoot('server', 'dist', 'db', 'prepare-main.js')],
+      [inRoot('server', 'dist', 'prepare-main.js')],
       { env: { YEW_OWNER_URL: cluster.ownerUrl(), YEW_APP_ROLE: APP_ROLE } },
     )
     const port = await serve(await freePort(Number(process.env.YEW_PORT ?? WANTED_PORT)))

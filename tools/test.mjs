@@ -94,25 +94,28 @@ async function programs() {
   return ensureChromium(say)
 }
 
-async function lint(chromium) {
-  await check('Lint', bin('eslint'), ['--max-warnings', '0', '.'])
-  return chromium
-}
+/** What is checked as a whole: name, program, arguments; the longest first. */
+const FOLDERS = ['core', 'contract', 'server', 'web/src', 'e2e', 'tools']
+const CHECKS = [
+  ['Types of the pages', 'vue-tsc', '-p', 'web/tsconfig.json', '--noEmit'],
+  ['Lint of the pages', 'eslint', '--max-warnings', '0', 'web'],
+  ['Format', 'prettier', '--check', '--log-level', 'warn', '.'],
+  ['Types', 'tsc', '-p', 'tsconfig.json'],
+  ['Walls between the folders', 'depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs'],
+  ['Lint', 'oxlint', '--deny-warnings'],
+]
+/** As many at once as any machine has cores. */
+const LANES = 2
 
-async function otherChecks() {
-  await check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-  await check('Walls between the folders', bin('depcruise'), [
-    'core',
-    'contract',
-    'server',
-    'web/src',
-    'e2e',
-    'tools',
-    '--config',
-    '.dependency-cruiser.cjs',
-  ])
-  await check('Types', bin('tsc'), ['-p', 'tsconfig.json'])
-  await check('Types of the pages', bin('vue-tsc'), ['-p', 'web/tsconfig.json', '--noEmit'])
+async function checks() {
+  const left = [...CHECKS]
+  const lane = async () => {
+    while (left.length > 0) {
+      const [name, program, ...args] = left.shift()
+      await check(name, bin(program), args)
+    }
+  }
+  await Promise.all(Array.from({ length: LANES }, lane))
 }
 
 /** The figures that the browser tests print. */
@@ -124,9 +127,8 @@ function measurements(output) {
 }
 
 try {
-  await ensurePackages(say)
-  // Two lanes, for the two cores that any machine has.
-  const [chromium] = await Promise.all([programs().then(lint), otherChecks()])
+  const [chromium] = await Promise.all([programs(), ensurePackages(say)])
+  await checks()
   await Promise.all([
     jest('Unit tests', ['core', 'contract', 'web'], '100%'),
     // Many of these wait on one database: side by side they only run into each other's time limits.

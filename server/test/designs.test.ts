@@ -41,7 +41,9 @@ describe('saving', () => {
     const answers = await Promise.all(
       [0.6, 0.65, 0.7, 0.75].map((widthM) => guest.save(wider(design, widthM))),
     )
-    expect(answers.map((answer) => answer.status).sort()).toEqual([200, 412, 412, 412])
+    expect(answers.map((answer) => answer.status).sort((a, b) => a - b)).toEqual([
+      200, 412, 412, 412,
+    ])
   })
   test('without a revision, or with nonsense for one, is refused', async () => {
     const put = () => guest.agent.put(`/api/designs/${design.id}`).send({ design: design.design })

@@ -21,9 +21,24 @@ function bytesOf(answer: DesignAnswer, of: string): Buffer {
   const { grid, fineness } = planField(setting, 'coarse')!
   const still = () => new Float32Array(grid.fill.length)
   const field: Field = {
-    ...{ fineness, grid, rockIds: [], passing: { inlets: [], outlet: null } },
-    ...{ x: still(), y: still(), z: still(), speed: still(), peak: still(), eddy: still() },
-    ...{ ranS: 1, watchedS: 1, patternPace: 1, steps: 1, massDrift: 0 },
+    fineness,
+    grid,
+    rockIds: [],
+    passing: {
+      inlets: [],
+      outlet: null,
+    },
+    x: still(),
+    y: still(),
+    z: still(),
+    speed: still(),
+    peak: still(),
+    eddy: still(),
+    ranS: 1,
+    watchedS: 1,
+    patternPace: 1,
+    steps: 1,
+    massDrift: 0,
   }
   return Buffer.from(packField(field, of))
 }

@@ -91,7 +91,12 @@ function freeJet(slot: Jet['slot']): readonly (readonly [number, number])[] {
   } as const
   const setting: WaterSetting = {
     ...size,
-    ...{ sandDepthM: 0, rocks: [], box: null, mouth: null, streams: [stream], ranges: [] },
+    sandDepthM: 0,
+    rocks: [],
+    box: null,
+    mouth: null,
+    streams: [stream],
+    ranges: [],
   }
   const field = runField(planField(setting, 'standard')!)
   return distancesOf(slot).map((xM) => [xM, motionAt(field, { ...jet.from, x: 0.06 + xM }).x])

@@ -30,10 +30,10 @@ export async function ensureBuilt(say) {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now) return
   say('Building')
   const advice = 'if you changed the sources, mend what is named above; else clone afresh.'
-  const bin = (name) => inRoot('node_modules', '.bin', name)
-  await must('Building the server', advice, bin('tsc'), ['-b', 'server'])
-  await must('Building the pages', advice, bin('vite'), ['build', '--logLevel', 'warn'], {
-    cwd: inRoot('web'),
-  })
+  const build = (step, folder) =>
+    must(step, advice, inRoot('node_modules', '.bin', 'vite'), ['build', '--logLevel', 'warn'], {
+      cwd: inRoot(folder),
+    })
+  await Promise.all([build('Building the server', 'server'), build('Building the pages', 'web')])
   writeFileSync(STAMP, now)
 }

@@ -6,8 +6,25 @@ import { Judged, OneOf, WithinOrNull } from './rules.ts'
 const INCH_PIPE = ['1/2', '3/4', '1', '1 1/4', '1 1/2', '2', '3']
 const METRIC_PIPE = ['20', '25', '32', '40', '50', '63']
 const HOSE = [
-  ...['10', '12', '13', '16', '19', '20', '25', '32', '38', '40', '50'],
-  ...['3/8 in', '1/2 in', '5/8 in', '3/4 in', '1 in', '1 1/4 in', '1 1/2 in', '2 in'],
+  '10',
+  '12',
+  '13',
+  '16',
+  '19',
+  '20',
+  '25',
+  '32',
+  '38',
+  '40',
+  '50',
+  '3/8 in',
+  '1/2 in',
+  '5/8 in',
+  '3/4 in',
+  '1 in',
+  '1 1/4 in',
+  '1 1/2 in',
+  '2 in',
 ]
 
 export const SIZES: Readonly<Record<PipeSeries, readonly string[]>> = {

@@ -62,6 +62,7 @@ export function OneOf(words: readonly string[], description: string): PropertyDe
 }
 
 /** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
+// oxlint-disable-next-line no-control-regex -- these are what is looked for
 const NO_CONTROL = /^[^\u0000-\u0008\u000b-\u001f\u007f]*$/
 
 /** Plain text with at least one sign that is not a space. */

@@ -113,12 +113,12 @@ export function readPart(body: unknown): Checked<SavePart & { spec: object }> {
   if (typeof spec !== 'object' || spec === null || Array.isArray(spec)) {
     return { ok: false, faults: [{ path: 'spec', message: 'must be an object' }] }
   }
-  const { kind } = head.value
+  const { kind, name } = head.value
   const checked = check(SPECS[kind], spec)
   if (!checked.ok) return { ok: false, faults: checked.faults.map(within) }
   const fault = seriesFault(kind, checked.value) ?? deviceFault(kind, checked.value)
   if (fault) return { ok: false, faults: [fault] }
-  return { ok: true, value: { ...head.value, spec: checked.value } }
+  return { ok: true, value: { kind, name, spec: checked.value } }
 }
 
 const within = ({ path, message }: Fault): Fault => ({

@@ -73,8 +73,12 @@ export function mouthCells(grid: Grid, mouth: Block): CellShare[] {
 
 function around({ x, y, z }: Vector, reach: number): Block {
   return {
-    ...{ fromX: x - reach, toX: x + reach, fromY: y - reach, toY: y + reach },
-    ...{ fromZ: z - reach, toZ: z + reach },
+    fromX: x - reach,
+    toX: x + reach,
+    fromY: y - reach,
+    toY: y + reach,
+    fromZ: z - reach,
+    toZ: z + reach,
   }
 }
 

@@ -13,7 +13,13 @@ export function settingMark(setting: WaterSetting, fineness: Fineness): string {
       tank,
       // What lives on a rock does not turn the water.
       rocks: rocks.map(({ form, xM, yM, zM, lengthM, widthM, heightM }) => [
-        ...[form, xM, yM, zM, lengthM, widthM, heightM],
+        form,
+        xM,
+        yM,
+        zM,
+        lengthM,
+        widthM,
+        heightM,
       ]),
       streams: streams.map(({ jet, flowM3PerS, pattern, from }) => ({
         jet,

@@ -18,7 +18,7 @@ export type Happening =
 /** A watch with what it does to the system; null: it is only written down. */
 export interface PlantWatch extends Watch {
   readonly happening: Happening
-  readonly then: ((mode: Mode) => Mode) | null
+  readonly becomes: ((mode: Mode) => Mode) | null
 }
 
 /** A siphon has air in it once its box falls this near to its lip, m (choice). */
@@ -53,7 +53,7 @@ function sensors(plant: Plant, mode: Mode): PlantWatch[] {
         name: `sensor ${laid.tank.id}`,
         value: (levels) => levels[at]! - heightM,
         happening: { kind: 'sensor-stops-pumps', tankId: laid.tank.id },
-        then: (now) => ({ ...now, stopped: new Set(pumps.map(({ id }) => id)) }),
+        becomes: (now) => ({ ...now, stopped: new Set(pumps.map(({ id }) => id)) }),
       },
     ]
   })
@@ -72,7 +72,7 @@ function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
         name: `dry ${id}`,
         value: (levels) => leastM - levels[at]!,
         happening: { kind: 'pump-draws-air', placedId: id },
-        then: (now) => ({ ...now, stopped: withMember(now.stopped, id) }),
+        becomes: (now) => ({ ...now, stopped: withMember(now.stopped, id) }),
       },
     ]
   })
@@ -89,7 +89,7 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
             name: `drops ${id}`,
             value: (levels) => lipM + DROPS_M - levels[box]!,
             happening: { kind: 'siphon-drops', drainId: id },
-            then: (now) => ({ ...now, unprimed: withMember(now.unprimed, id) }),
+            becomes: (now) => ({ ...now, unprimed: withMember(now.unprimed, id) }),
           },
         ]
       }
@@ -99,7 +99,7 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
           name: `primes ${id}`,
           value: (levels) => levels[box]! - lipM - PRIMES_BORES * boreM,
           happening: { kind: 'siphon-primes', drainId: id },
-          then: (now) => ({ ...now, unprimed: primed(now) }),
+          becomes: (now) => ({ ...now, unprimed: primed(now) }),
         },
       ]
     }),
@@ -121,7 +121,7 @@ function breaks(plant: Plant, mode: Mode): PlantWatch[] {
         name: `breaks ${id}`,
         value: (levels) => airM - levels[tank]!,
         happening: { kind: 'back-siphon-breaks', lineId: id },
-        then: (now) => ({ ...now, broken: withMember(now.broken, id) }),
+        becomes: (now) => ({ ...now, broken: withMember(now.broken, id) }),
       },
     ]
   })
@@ -138,7 +138,7 @@ function floats(plant: Plant, mode: Mode): PlantWatch[] {
       name: 'top-off empty',
       value: (levels) => vessels[fresh]!.floorM - levels[fresh]!,
       happening: { kind: 'top-off-empty' },
-      then: (now) => ({ ...now, topOff: 'empty' }),
+      becomes: (now) => ({ ...now, topOff: 'empty' }),
     })
   }
   if (mode.topOff === 'runs') {
@@ -146,7 +146,7 @@ function floats(plant: Plant, mode: Mode): PlantWatch[] {
       name: 'top-off stops',
       value: (levels) => levels[returnChamber]! - keptM,
       happening: { kind: 'top-off-stops' },
-      then: (now) => ({ ...now, topOff: 'waits' }),
+      becomes: (now) => ({ ...now, topOff: 'waits' }),
     })
   }
   if (mode.topOff === 'waits' && mode.powered) {
@@ -154,7 +154,7 @@ function floats(plant: Plant, mode: Mode): PlantWatch[] {
       name: 'top-off starts',
       value: (levels) => keptM - FLOAT_M - levels[returnChamber]!,
       happening: { kind: 'top-off-starts' },
-      then: (now) => ({ ...now, topOff: 'runs' }),
+      becomes: (now) => ({ ...now, topOff: 'runs' }),
     })
   }
   return watches
@@ -173,7 +173,7 @@ function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantW
         name,
         value: (levels) => levels[v]! - place.rimM - HAIR_M,
         happening: { kind: 'runs-over', vesselId: vessels[v]!.id },
-        then: null,
+        becomes: null,
       },
     ]
   })

@@ -12,9 +12,17 @@ export class Rates {
     this.perLevel = new Float64Array(size * size)
   }
 
-  clear(): void {
+  /** All to nothing; the slopes only where they will be asked for. */
+  clear(withSlopes: boolean): void {
     this.rate.fill(0)
-    this.perLevel.fill(0)
+    if (withSlopes) this.perLevel.fill(0)
+  }
+
+  /** Does any rate hang on a vessel's level? */
+  moves(level: number): boolean {
+    const { perLevel, size } = this
+    for (let at = level; at < perLevel.length; at += size) if (perLevel[at] !== 0) return true
+    return false
   }
 
   /** A flow from one vessel to another; what one loses the other gets, so no water is lost. */

@@ -36,6 +36,9 @@ export interface Extremes {
   readonly lowestAtS: number
 }
 
+/** Extremes while they are still being found. */
+type Kept<T> = { -readonly [K in keyof T]: T[K] }
+
 /** How a drill went. */
 export interface DrillRun {
   readonly plant: Plant
@@ -79,7 +82,7 @@ class DrillWalk {
   readonly #options: RunOptions
   readonly #volumes: Float64Array
   readonly #levels: Float64Array
-  readonly #highest: Extremes[]
+  readonly #extremes: readonly Kept<Extremes>[]
   readonly #log: LogEntry[] = []
   readonly #written = new Set<string>()
   #moments: Moment[] = []
@@ -106,7 +109,7 @@ class DrillWalk {
     this.#volumes = plant.volumes.slice()
     this.#levels = new Float64Array(plant.vessels.length)
     levelsOf(plant.vessels, this.#volumes, this.#levels)
-    this.#highest = [...this.#levels].map((levelM) => ({
+    this.#extremes = [...this.#levels].map((levelM) => ({
       highestM: levelM,
       highestAtS: 0,
       lowestM: levelM,
@@ -138,7 +141,7 @@ class DrillWalk {
       drill: this.#drill,
       log: this.#log,
       moments: this.#moments,
-      extremes: this.#highest,
+      extremes: this.#extremes,
       volumes: this.#volumes,
       brine: this.#brine,
       startBrine: this.#startBrine,
@@ -180,7 +183,7 @@ class DrillWalk {
     if (this.#drill.evaporates && watch.happening.kind === 'pump-draws-air') {
       this.#lastS = this.#timeS + AFTER_AIR_S
     }
-    if (watch.then) this.#switch(watch.then(this.#mode))
+    if (watch.becomes) this.#switch(watch.becomes(this.#mode))
   }
 
   #switch(mode: Mode): void {
@@ -198,11 +201,13 @@ class DrillWalk {
   #see(timeS: number, volumes: Float64Array, levels: Float64Array): void {
     for (let v = 0; v < levels.length; v++) {
       const levelM = levels[v]!
-      const { highestM, lowestM } = this.#highest[v]!
-      if (levelM > highestM) {
-        this.#highest[v] = { ...this.#highest[v]!, highestM: levelM, highestAtS: timeS }
-      } else if (levelM < lowestM) {
-        this.#highest[v] = { ...this.#highest[v]!, lowestM: levelM, lowestAtS: timeS }
+      const one = this.#extremes[v]!
+      if (levelM > one.highestM) {
+        one.highestM = levelM
+        one.highestAtS = timeS
+      } else if (levelM < one.lowestM) {
+        one.lowestM = levelM
+        one.lowestAtS = timeS
       }
     }
     this.#mix(volumes)

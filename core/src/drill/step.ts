@@ -2,15 +2,13 @@ import { factorDense, solveFactored } from '../numeric/dense.ts'
 import { Rates, type Law } from './rates.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
-/** Steps of the three paths that one step is extrapolated from. */
-const PARTS = [1, 2, 3] as const
-
 /**
  * One step of dV/dt = f(V) by the linearly implicit Euler method on 1, 2 and 3 parts, extrapolated
  * to third order (Deuflhard 1985; Hairer & Wanner, Solving ODE II, IV.9). The matrix need not be
  * exact, so each law's own slopes do; what no flow can make or lose is kept to rounding, since
  * each column of the matrix adds up to nothing. Takes long steps where levels creep, short ones
- * where they rush.
+ * where they rush. Most vessels are stores whose level moves nothing: the equations are solved
+ * for the others, and what the stores get follows from those.
  */
 export class Stepper {
   readonly vessels: readonly Vessel[]
@@ -18,12 +16,17 @@ export class Stepper {
   readonly #rates: Rates
   readonly #levels: Float64Array
   readonly #atStart: Float64Array
+  readonly #areas: Float64Array
+  /** The vessels whose level moves some flow, and how many they are. */
+  readonly #movers: Int32Array
+  #count = 0
+  /** How every vessel's rate hangs on the movers' volumes, 1/s: a row a vessel. */
   readonly #matrix: Float64Array
   readonly #factors: Float64Array
   readonly #rows: Int32Array
   readonly #rhs: Float64Array
   readonly #move: Float64Array
-  readonly #paths: readonly Float64Array[]
+  readonly #paths: readonly [Float64Array, Float64Array, Float64Array]
   /** How far the two best answers of the last step lie apart, as the level of the worst vessel, m. */
   offM = 0
 
@@ -34,22 +37,30 @@ export class Stepper {
     this.#rates = new Rates(n)
     this.#levels = new Float64Array(n)
     this.#atStart = new Float64Array(n)
+    this.#areas = Float64Array.from(vessels, ({ areaM2 }) => areaM2)
+    this.#movers = new Int32Array(n)
     this.#matrix = new Float64Array(n * n)
     this.#factors = new Float64Array(n * n)
     this.#rows = new Int32Array(n)
     this.#rhs = new Float64Array(n)
     this.#move = new Float64Array(n)
-    this.#paths = PARTS.map(() => new Float64Array(n))
+    this.#paths = [new Float64Array(n), new Float64Array(n), new Float64Array(n)]
   }
 
   /** Looks at where a step will start: rates there, and how they hang on the levels. */
   begin(volumes: Float64Array): void {
     this.#evaluate(volumes, true)
-    const { rate, perLevel, size } = this.#rates
+    const { rate, size } = this.#rates
     this.#atStart.set(rate)
+    this.#count = 0
+    for (let j = 0; j < size; j++) {
+      if (this.#rates.moves(j)) this.#movers[this.#count++] = j
+    }
+    const { perLevel } = this.#rates
     for (let i = 0; i < size; i++) {
-      for (let j = 0; j < size; j++) {
-        this.#matrix[i * size + j] = perLevel[i * size + j]! / this.vessels[j]!.areaM2
+      for (let m = 0; m < this.#count; m++) {
+        const j = this.#movers[m]!
+        this.#matrix[i * this.#count + m] = perLevel[i * size + j]! / this.#areas[j]!
       }
     }
   }
@@ -61,37 +72,57 @@ export class Stepper {
 
   /** A step of so long from where `begin` looked; writes where it leads. */
   step(from: Float64Array, lengthS: number, into: Float64Array): void {
-    PARTS.forEach((parts, p) => this.#path(from, lengthS, parts, this.#paths[p]!))
     const [one, two, three] = this.#paths
-    this.offM = 0
+    this.#path(from, lengthS, 1, one)
+    this.#path(from, lengthS, 2, two)
+    this.#path(from, lengthS, 3, three)
+    let offM = 0
     for (let i = 0; i < into.length; i++) {
-      const second = 2 * two![i]! - one![i]!
-      const better = three![i]! + 2 * (three![i]! - two![i]!)
+      const second = 2 * two[i]! - one[i]!
+      const better = three[i]! + 2 * (three[i]! - two[i]!)
       const best = better + (better - second) / 2
       into[i] = best
-      this.offM = Math.max(this.offM, Math.abs(best - better) / this.vessels[i]!.areaM2)
+      offM = Math.max(offM, Math.abs(best - better) / this.#areas[i]!)
     }
+    this.offM = offM
   }
 
   #path(from: Float64Array, lengthS: number, parts: number, into: Float64Array): void {
-    const { size } = this.#rates
     const partS = lengthS / parts
-    for (let i = 0; i < size * size; i++) this.#factors[i] = -partS * this.#matrix[i]!
-    for (let i = 0; i < size; i++) this.#factors[i * size + i] = 1 + this.#factors[i * size + i]!
-    factorDense(size, this.#factors, this.#rows)
+    this.#factor(partS)
     into.set(from)
     for (let part = 0; part < parts; part++) {
       if (part > 0) this.#evaluate(into, false)
-      const rate = part > 0 ? this.#rates.rate : this.#atStart
-      for (let i = 0; i < size; i++) this.#rhs[i] = partS * rate[i]!
-      solveFactored(size, this.#factors, this.#rows, this.#rhs, this.#move)
-      for (let i = 0; i < size; i++) into[i] = into[i]! + this.#move[i]!
+      this.#movePart(partS, part > 0 ? this.#rates.rate : this.#atStart, into)
+    }
+  }
+
+  /** The movers' own equations, 1 − h J, in factors. */
+  #factor(partS: number): void {
+    const count = this.#count
+    for (let a = 0; a < count; a++) {
+      const row = this.#movers[a]! * count
+      for (let b = 0; b < count; b++) {
+        this.#factors[a * count + b] = (a === b ? 1 : 0) - partS * this.#matrix[row + b]!
+      }
+    }
+    factorDense(count, this.#factors, this.#rows)
+  }
+
+  #movePart(partS: number, rate: Float64Array, into: Float64Array): void {
+    const count = this.#count
+    for (let a = 0; a < count; a++) this.#rhs[a] = partS * rate[this.#movers[a]!]!
+    solveFactored(count, this.#factors, this.#rows, this.#rhs, this.#move)
+    for (let i = 0, at = 0; i < into.length; i++, at += count) {
+      let gets = rate[i]!
+      for (let b = 0; b < count; b++) gets += this.#matrix[at + b]! * this.#move[b]!
+      into[i] = into[i]! + partS * gets
     }
   }
 
   #evaluate(volumes: Float64Array, wantsSlopes: boolean): void {
     levelsOf(this.vessels, volumes, this.#levels)
-    this.#rates.clear()
+    this.#rates.clear(wantsSlopes)
     for (const law of this.laws) law.add(this.#levels, this.#rates, wantsSlopes)
   }
 }

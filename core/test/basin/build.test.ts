@@ -121,7 +121,9 @@ describe('the cut list', () => {
     expect(panels.find(({ kind }) => kind === 'under')!.footM).toBeGreaterThan(0)
   })
   test('every wall has its turn, and the last one sealed has the most room', () => {
-    expect(panels.map(({ order }) => order).sort()).toEqual(panels.map((_, i) => i + 1))
+    expect(panels.map(({ order }) => order).sort((a, b) => a - b)).toEqual(
+      panels.map((_, i) => i + 1),
+    )
     const last = panels.find(({ order }) => order === panels.length)!
     const others = panels.filter((panel) => panel !== last)
     expect(last.roomM).toBeGreaterThanOrEqual(0.1)

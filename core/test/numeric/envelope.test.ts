@@ -9,7 +9,7 @@ function times(
   x: readonly number[],
 ): number[] {
   const { size, first, end } = envelope
-  const product = new Array<number>(size).fill(0)
+  const product = Array.from({ length: size }, () => 0)
   for (let i = 0; i < size; i++) {
     for (let j = first[i]!; j <= i; j++) {
       const value = matrix[end[i]! - (i - j)]!

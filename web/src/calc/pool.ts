@@ -4,17 +4,19 @@ import type { Calc } from './worker.ts'
 
 /** More workers than this make nothing faster here. */
 const MOST_WORKERS = 8
+/** A worker that starts costs as much as a basin's drills do: the next is made when a list takes longer, ms. */
+const PATIENCE_MS = 1000
 
 interface Hand {
   readonly worker: Worker
   readonly remote: Remote<Calc>
 }
 
-/** A worker for each core, fed from one list. */
+/** Workers fed from one list: one to begin with, one for each core where the list is long. */
 export class CalcPool {
   #hands: Hand[] = []
   #turn = 0
-  #giveUp: ((reason: Cancelled) => void) | null = null
+  #giveUp: ((reason: Error) => void) | null = null
 
   /**
    * Asks about every one of a list, a few at a time each; tells each answer as it comes. A new list takes the
@@ -28,19 +30,26 @@ export class CalcPool {
   ): Promise<void> {
     this.overtake()
     const turn = this.#turn
-    const stopped = new Promise<never>((_, fail) => (this.#giveUp = fail))
+    let fail!: (reason: Error) => void
+    const failed = new Promise<never>((_, reject) => (fail = reject))
+    this.#giveUp = fail
+    const begunMs = performance.now()
     let next = 0
-    const work = async ({ remote }: Hand) => {
-      while (turn === this.#turn && next < list.length) {
+    const left = () => turn === this.#turn && next < list.length
+    const work = async ({ remote }: Hand): Promise<void> => {
+      const helpers: Promise<void>[] = []
+      while (left()) {
         const some = list.slice(next, next + batch)
         next += batch
         const answers = await ask(remote, some)
         if (turn === this.#turn) told(answers)
+        if (left() && this.#wantsHelp(begunMs)) helpers.push(work(this.#hire()).catch(fail))
       }
+      await Promise.all(helpers)
     }
-    const needed = Math.ceil(list.length / batch)
+    if (this.#hands.length === 0) this.#hire()
     try {
-      await Promise.race([stopped, Promise.all(this.#ready(needed).map(work))])
+      await Promise.race([failed, Promise.all(this.#hands.map(work))])
     } finally {
       if (turn === this.#turn) this.#giveUp = null
     }
@@ -60,13 +69,17 @@ export class CalcPool {
     this.overtake()
   }
 
-  #ready(needed: number): readonly Hand[] {
-    const cores = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency || 1))
-    const wanted = Math.min(cores, needed)
-    while (this.#hands.length < wanted) {
-      const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
-      this.#hands.push({ worker, remote: wrap<Calc>(worker) })
-    }
-    return this.#hands.slice(0, wanted)
+  /** Has a list that was begun then taken long enough for one worker more? */
+  #wantsHelp(begunMs: number): boolean {
+    const most = Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1)
+    const there = this.#hands.length
+    return there < most && performance.now() - begunMs > there * PATIENCE_MS
+  }
+
+  #hire(): Hand {
+    const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+    const hand = { worker, remote: wrap<Calc>(worker) }
+    this.#hands.push(hand)
+    return hand
   }
 }

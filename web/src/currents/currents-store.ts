@@ -5,13 +5,15 @@ import {
   settingOf,
   tankTurnoverPerH,
   type CirculationPump,
+  type DyeFrame,
   type Fineness,
   type RockSolid,
   type TankScene,
+  type WaterSetting,
 } from '@yew-basin/core'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch, type Ref } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import { isCurrent, useFieldWork } from './field-work.ts'
 
@@ -49,16 +51,35 @@ function useSceneEdits() {
   return { setScene, setPump, setRock }
 }
 
-/** The tank whose water is looked at: its scene, its quick look, its field. */
-export const useCurrents = defineStore('currents', () => {
-  const design = useDesign()
+/** What is looked at and how: the choice, the cuts, the maps, the frame of a dye. */
+function useLook(frames: Ref<readonly DyeFrame[]>) {
   const chosen = ref<Chosen | null>(null)
   const fineness = ref<Fineness>('standard')
   const figure = ref<'speed' | 'peak'>('speed')
   const show = reactive({ map: true, lines: false, jets: true })
-  /** Where each drawing cuts, m; null: where its name says. */
+  /** Where each drawing cuts, m. */
   const cuts = reactive({ plan: 0.25, front: 0.25, end: 0.5 })
   const frameIndex = ref<number | null>(null)
+  const frame = computed(() => frames.value[frameIndex.value ?? frames.value.length - 1] ?? null)
+  watch(frames, (now) => {
+    if (now.length === 0) frameIndex.value = null
+  })
+
+  /** Cuts where the pumps are, when another tank is looked at. */
+  function cutAt(setting: WaterSetting | null): void {
+    if (!setting) return
+    const first = setting.streams[0]?.jet.from
+    cuts.plan = first?.z ?? setting.depthM / 2
+    cuts.front = first?.y ?? setting.widthM / 2
+    cuts.end = setting.lengthM / 2
+  }
+
+  return { chosen, fineness, figure, show, cuts, frameIndex, frame, cutAt }
+}
+
+/** The tank whose water is looked at: its scene, its quick look, its field. */
+export const useCurrents = defineStore('currents', () => {
+  const design = useDesign()
   const work = useFieldWork()
 
   const tank = computed(() => design.tank)
@@ -71,6 +92,8 @@ export const useCurrents = defineStore('currents', () => {
     const field = work.field.value
     return !!field && !!setting.value && !isCurrent(work.of.value, setting.value, field.fineness)
   })
+  const look = useLook(work.frames)
+  const { chosen, fineness, frameIndex } = look
   const verdict = computed(() =>
     work.field.value && setting.value ? judgeField(work.field.value, setting.value) : null,
   )
@@ -78,27 +101,11 @@ export const useCurrents = defineStore('currents', () => {
     const waterM3 = design.solvedTank?.netVolumeM3 ?? 0
     return setting.value && waterM3 > 0 ? tankTurnoverPerH(setting.value, waterM3) : null
   })
-  const frame = computed(() => {
-    const { frames } = work
-    if (frames.value.length === 0) return null
-    return frames.value[frameIndex.value ?? frames.value.length - 1] ?? null
-  })
-
   const edits = useSceneEdits()
-
-  /** Cuts where the pumps are, when another tank is looked at. */
-  function centreCuts(): void {
-    const now = setting.value
-    if (!now) return
-    const first = now.streams[0]?.jet.from
-    cuts.plan = first?.z ?? now.depthM / 2
-    cuts.front = first?.y ?? now.widthM / 2
-    cuts.end = now.lengthM / 2
-  }
   watch([() => design.basin?.current.id, () => design.tank?.id], ([designId, tankId]) => {
     chosen.value = null
     frameIndex.value = null
-    centreCuts()
+    look.cutAt(setting.value)
     if (designId && tankId) void work.load(designId, tankId)
   })
   watchDebounced(
@@ -109,12 +116,9 @@ export const useCurrents = defineStore('currents', () => {
     },
     { debounce: ESTIMATE_PAUSE_MS },
   )
-  watch(work.frames, (now) => {
-    if (now.length === 0) frameIndex.value = null
-  })
 
   function begin(): void {
-    centreCuts()
+    look.cutAt(setting.value)
     const designId = design.basin?.current.id
     const tankId = design.tank?.id
     if (designId && tankId) void work.load(designId, tankId)
@@ -128,9 +132,17 @@ export const useCurrents = defineStore('currents', () => {
 
   return {
     ...work,
-    ...{ chosen, fineness, figure, show, cuts, frameIndex, frame },
-    ...{ tank, scene, setting, quick, stale, verdict, turnoverPerH },
+    ...look,
+    tank,
+    scene,
+    setting,
+    quick,
+    stale,
+    verdict,
+    turnoverPerH,
     ...edits,
-    ...{ begin, runField: run, deadMPerS: DEAD_M_PER_S },
+    begin,
+    runField: run,
+    deadMPerS: DEAD_M_PER_S,
   }
 })

@@ -91,17 +91,32 @@ function useSearch({ work, progress }: Work) {
   return { search, place }
 }
 
+/** How long a field will take, found beside whatever is being worked at. */
+function useEstimate({ fault }: Work) {
+  const side = new Calculator<CurrentsCalls>(makeWorker)
+  const estimate = shallowRef<Estimate | null>(null)
+
+  async function estimateFor(setting: WaterSetting, fineness: Fineness): Promise<void> {
+    try {
+      estimate.value = await side.ask((calls) => calls.estimate(plain(setting), fineness))
+    } catch (error) {
+      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
+    }
+  }
+
+  return { estimate, estimateFor, leaveEstimate: () => side.cancel() }
+}
+
 /** A field with what is made of it: its run, its streamlines, dye poured in it, and where it is kept. */
 export function useFieldWork() {
   const long = useWork()
   const { at, fault, worker, work, progress } = long
-  const side = new Calculator<CurrentsCalls>(makeWorker)
   const field = shallowRef<Field | null>(null)
   /** The setting it was run for. */
   const of = ref('')
   const { frames, dye, clearDye, pour } = useDye(long, field)
   const { search, place } = useSearch(long)
-  const estimate = shallowRef<Estimate | null>(null)
+  const { estimate, estimateFor, leaveEstimate } = useEstimate(long)
 
   function forget(): void {
     worker.cancel()
@@ -146,25 +161,32 @@ export function useFieldWork() {
     }
   }
 
-  async function estimateFor(setting: WaterSetting, fineness: Fineness): Promise<void> {
-    try {
-      estimate.value = await side.ask((calls) => calls.estimate(plain(setting), fineness))
-    } catch (error) {
-      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-    }
-  }
-
   function stop(): void {
     worker.cancel()
   }
   function leave(): void {
     worker.cancel()
-    side.cancel()
+    leaveEstimate()
   }
 
   return {
-    ...{ at, fault, field, of, frames, dye, search, estimate },
-    ...{ load, run, estimateFor, pour, place, stop, leave, clearDye, forget },
+    at,
+    fault,
+    field,
+    of,
+    frames,
+    dye,
+    search,
+    estimate,
+    load,
+    run,
+    estimateFor,
+    pour,
+    place,
+    stop,
+    leave,
+    clearDye,
+    forget,
   }
 }
 
