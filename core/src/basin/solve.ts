@@ -7,6 +7,7 @@ import { rulesOfThumb } from './rules-of-thumb.ts'
 import { solveReturn } from './solve-return.ts'
 import { solveTank, solveWater, tankVolumes } from './solve-tank.ts'
 import type { SolvedReturn, SolvedTank } from './solved.ts'
+import { roomsOf } from './treatment/place.ts'
 import { solveTreatment } from './treatment/solve-treatment.ts'
 import { leadOf, type SolvedBasin, type Totals } from './solved-basin.ts'
 
@@ -26,7 +27,8 @@ export function solveBasin(given: BasinDesign): SolvedBasin {
   )
   const { overflows, drains, sump, loop } = solveGravity(settled, intoTank)
   const lead = leadOf({ returnSide })
-  const treatment = solveTreatment(design, { tanks, overflows, sump, returnSide })
+  const rooms = roomsOf(given.sump)
+  const treatment = solveTreatment(design, { tanks, overflows, sump, returnSide, rooms })
   const solving: Solving = {
     design,
     layout,

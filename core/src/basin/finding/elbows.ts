@@ -1,3 +1,4 @@
+import { kept } from '../../numeric/kept.ts'
 import { nearestSize, sizeWords } from '../../pipe/size.ts'
 import { isHose, type PipeSeries } from '../../pipe/series.ts'
 import { sentence } from '../../quantity/sentence.ts'
@@ -32,7 +33,8 @@ interface ElbowRow {
   readonly elbows: number
 }
 
-function elbowRows(pieces: readonly Piece[]): ElbowRow[] {
+/** Pieces that nobody moves have the same rows. */
+const elbowRows = kept((pieces: readonly Piece[]): ElbowRow[] => {
   const rows: ElbowRow[] = []
   let row: ElbowRow | null = null
   const close = () => {
@@ -46,7 +48,7 @@ function elbowRows(pieces: readonly Piece[]): ElbowRow[] {
   })
   close()
   return rows
-}
+})
 
 function elbowFinding(line: LineCase, row: ElbowRow): Finding {
   const { solved } = line

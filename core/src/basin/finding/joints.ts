@@ -1,8 +1,10 @@
 import { transitionLoss } from '../../fitting/transition.ts'
+import { kept } from '../../numeric/kept.ts'
 import { speedMPerS, velocityHeadM } from '../../pipe/flow.ts'
 import { isHose } from '../../pipe/series.ts'
 import { boreOf, nearestSize, sameSize, sizeWords, type PipeSize } from '../../pipe/size.ts'
 import { sentence } from '../../quantity/sentence.ts'
+import type { PlacedPiece } from '../../run/path.ts'
 import type { Piece } from '../../run/piece.ts'
 import type { Edit } from '../edit.ts'
 import { aboutLine, lineWords, piecesPath, type Finding, type LineCase } from './finding.ts'
@@ -138,11 +140,20 @@ function startIn(line: LineCase, size: PipeSize): Edit[] {
 
 function sizeAtTee({ solving }: LineCase, teeId: string): PipeSize | null {
   for (const { placed } of solving.layout.lines) {
-    const tee = placed.find(({ piece }) => piece.id === teeId)
-    if (tee) return tee.sizeBefore
+    const size = teeSizes(placed).get(teeId)
+    if (size) return size
   }
   return null
 }
+
+/** The size that each tee of a laid line has. */
+const teeSizes = kept((placed: readonly PlacedPiece[]) => {
+  const sizes = new Map<string, PipeSize>()
+  for (const { piece, sizeBefore } of placed) {
+    if (piece.kind === 'tee') sizes.set(piece.id, sizeBefore)
+  }
+  return sizes
+})
 
 function fits(a: PipeSize, b: PipeSize): boolean {
   return isHose(a.series) === isHose(b.series) && boreOf(a).boreM === boreOf(b).boreM

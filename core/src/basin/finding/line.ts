@@ -1,9 +1,11 @@
 import { gather } from '../../numeric/gather.ts'
+import { kept } from '../../numeric/kept.ts'
 import { speedMPerS } from '../../pipe/flow.ts'
 import { isHose } from '../../pipe/series.ts'
 import { boreOf, nextSizeUp, sizeWords, type PipeSize } from '../../pipe/size.ts'
 import { sentence } from '../../quantity/sentence.ts'
 import { axisOf, signOf } from '../../run/path.ts'
+import type { PlacedPiece } from '../../run/path.ts'
 import type { ElbowPiece, PipePiece } from '../../run/piece.ts'
 import type { Edit } from '../edit.ts'
 import type { SolvedPiece } from '../solved.ts'
@@ -85,24 +87,34 @@ function widen(
 }
 
 function turnsWithoutElbow(line: LineCase): Finding[] {
-  const { pieces } = line.laid.line.run
-  const found: Finding[] = []
+  return turnsMissing(line.laid.placed).map((turn) => turnFinding(line, turn))
+}
+
+/** Rigid pipe that turns by itself: which, and by how much. */
+interface MissingTurn {
+  readonly piece: PipePiece
+  readonly index: number
+  readonly missingDeg: number
+}
+
+/** A line is laid once, and turns the same as long as it lies so. */
+const turnsMissing = kept((placed: readonly PlacedPiece[]): MissingTurn[] => {
+  const found: MissingTurn[] = []
   let last: PipePiece | null = null
   let turned = 0
-  pieces.forEach((piece, index) => {
+  placed.forEach(({ piece, sizeBefore }, index) => {
     if (piece.kind === 'elbow') turned += piece.form === 'standard-45' ? 45 : 90
     if (piece.kind === 'tee' && piece.form !== 'side') turned += 90
     // Free hose takes any turn with it.
     if (piece.kind === 'free-hose') last = null
     if (piece.kind !== 'pipe') return
-    const missing: number = last ? turnBetween(last, piece) - turned : 0
-    const bends = isHose(line.laid.placed[index]!.sizeBefore.series)
-    if (missing > 0 && !bends) found.push(turnFinding(line, piece, index, missing))
+    const missingDeg: number = last ? turnBetween(last, piece) - turned : 0
+    if (missingDeg > 0 && !isHose(sizeBefore.series)) found.push({ piece, index, missingDeg })
     last = piece
     turned = 0
   })
   return found
-}
+})
 
 /** Degrees between two directions: 0, 90 or 180. */
 function turnBetween(from: PipePiece, to: PipePiece): number {
@@ -110,7 +122,7 @@ function turnBetween(from: PipePiece, to: PipePiece): number {
   return signOf(from.direction) === signOf(to.direction) ? 0 : 180
 }
 
-function turnFinding(line: LineCase, piece: PipePiece, index: number, missingDeg: number): Finding {
+function turnFinding(line: LineCase, { piece, index, missingDeg }: MissingTurn): Finding {
   const elbows = Math.ceil(missingDeg / 90)
   const edits = Array.from({ length: elbows }, (_, i): Edit => {
     const elbow: ElbowPiece = {

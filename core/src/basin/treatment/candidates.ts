@@ -3,6 +3,7 @@ import { standsInWater } from '../contents.ts'
 import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import type { SolvedBasin } from '../solved-basin.ts'
+import { roomOf } from './place.ts'
 import { devicePowerW, solveDevice } from './solve-devices.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
 import type { SolvedDevice, SolvedSkimmer } from './solved-treatment.ts'
@@ -44,7 +45,10 @@ export function skimmerCandidates(
       part.id === now.part.id ? now.standM : Math.round((first.depth?.standM ?? 0) * 1000) / 1000
     const placed = { ...flat, standM }
     const skimmer = solveSkimmer(running, placed, spec, around)
-    const device = solveDevice(running, placed, solved.returnSide, solved.sump)
+    const device = solveDevice(running, placed, solved.returnSide, {
+      sump: solved.sump,
+      room: roomOf(running.sump, placed),
+    })
     return [
       {
         part,

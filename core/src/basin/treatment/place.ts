@@ -1,6 +1,6 @@
 import { clearanceM, sticksOutM, widestGapM, type Rectangle } from '../../device/plan.ts'
+import { kept } from '../../numeric/kept.ts'
 import { standsInWater } from '../contents.ts'
-import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import { chamberSpans, type Sump, type SumpBox } from '../sump.ts'
 import { pullOutOf } from './pull-out.ts'
@@ -50,8 +50,16 @@ function meet(box: SumpBox, one: Device, other: Device): boolean {
   return atOneHeight && clearanceM(deviceRectangle(one), deviceRectangle(other)) < -TOUCH_M
 }
 
+/** What is free over a device, m; null: no cabinet is told. */
+export function aboveM({ box, cabinet }: Sump, device: Device): number | null {
+  return box && cabinet ? cabinet.topM - heightsOf(box, device).topM : null
+}
+
+/** The room of each of a sump's devices, in their order. No water moves it: a sump is looked at once. */
+export const roomsOf = kept((sump: Sump) => sump.devices.map((device) => roomOf(sump, device)))
+
 /** The room a device has in its chamber, or in the cabinet beside the sump; null: no sizes are told. */
-export function roomOf({ sump }: BasinDesign, device: Device): SolvedRoom | null {
+export function roomOf(sump: Sump, device: Device): SolvedRoom | null {
   const { box, cabinet, devices, chambers } = sump
   const inWater = standsInWater(device)
   const index = chambers.findIndex(({ id }) => id === device.chamberId)
@@ -73,7 +81,7 @@ export function roomOf({ sump }: BasinDesign, device: Device): SolvedRoom | null
       .filter((other) => other.id !== device.id && meet(box, device, other))
       .map(({ id }) => id),
     runsIntoSump: !inWater && footM < overRimM && clearanceM(place, sumpRectangle(box)) < -TOUCH_M,
-    aboveM: cabinet ? cabinet.topM - topM : null,
+    aboveM: aboveM(sump, device),
     liftsOutM: cabinet && inWater ? cabinet.topM - overRimM - device.part.heightM : null,
     pullOutM: pullOut?.freeM ?? null,
     pullsThroughDoor: pullOut?.throughDoor ?? false,

@@ -5,8 +5,7 @@ import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import type { SolvedSump } from '../solved-gravity.ts'
 import type { SolvedLine, SolvedReturn } from '../solved.ts'
-import { roomOf } from './place.ts'
-import type { SolvedDevice } from './solved-treatment.ts'
+import type { SolvedDevice, SolvedRoom } from './solved-treatment.ts'
 
 /** The line a device is in; undefined: none. */
 export function lineOfDevice(
@@ -58,7 +57,7 @@ export function solveDevice(
   design: BasinDesign,
   device: Device,
   returnSide: SolvedReturn,
-  sump: SolvedSump,
+  { sump, room }: { readonly sump: SolvedSump; readonly room: SolvedRoom | null },
 ): SolvedDevice {
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line
@@ -81,6 +80,6 @@ export function solveDevice(
     powerW,
     energyPerYearJ,
     costPerYear,
-    room: roomOf(design, device),
+    room,
   }
 }

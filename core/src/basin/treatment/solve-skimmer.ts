@@ -5,7 +5,7 @@ import type { BasinDesign } from '../design.ts'
 import type { Device } from '../devices.ts'
 import type { SolvedSump } from '../solved-gravity.ts'
 import type { SolvedReturn } from '../solved.ts'
-import { roomOf } from './place.ts'
+import { aboveM } from './place.ts'
 import { passesM3PerS } from './solve-devices.ts'
 import type { SolvedLoad, SolvedSkimmer } from './solved-treatment.ts'
 
@@ -35,7 +35,7 @@ export function solveSkimmer(
   const { topOff } = design.sump
   const topOffRunsS = topOff ? spec.givesBackM3 / topOff.flowM3PerS : null
   const limitS = topOff?.runLimitS ?? null
-  const aboveM = roomOf(design, device)?.aboveM ?? null
+  const overM = aboveM(design.sump, device)
   return {
     deviceId: device.id,
     flowM3PerS: figures.flowM3PerS,
@@ -51,7 +51,7 @@ export function solveSkimmer(
       spec.wantsDepth && depthM !== null && spec.form === 'internal'
         ? skimmerDepth(spec.wantsDepth, depthM, device.standM)
         : null,
-    aboveCupM: aboveM === null ? null : aboveM - spec.cupLiftM,
+    aboveCupM: overM === null ? null : overM - spec.cupLiftM,
     givesBackM3: spec.givesBackM3,
     topOffRunsS,
     pastRunLimit: topOffRunsS !== null && limitS !== null && topOffRunsS > limitS,

@@ -6,7 +6,7 @@ import { solveDevice } from './solve-devices.ts'
 import { solveLoad } from './solve-load.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
 import { solveSterilizer } from './solve-sterilizer.ts'
-import type { SolvedTreatment } from './solved-treatment.ts'
+import type { SolvedRoom, SolvedTreatment } from './solved-treatment.ts'
 
 /** What treatment is matched to: the loop as it was solved. */
 export interface SolvedWay {
@@ -14,16 +14,20 @@ export interface SolvedWay {
   readonly overflows: readonly SolvedOverflow[]
   readonly sump: SolvedSump
   readonly returnSide: SolvedReturn
+  /** Of each device. */
+  readonly rooms: readonly (SolvedRoom | null)[]
 }
 
 /** Every device against the loop it stands in. `design` has its water where it runs. */
 export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreatment {
   const { devices } = design.sump
-  const { returnSide, sump } = way
+  const { returnSide, sump, rooms } = way
   const load = solveLoad(design, way.tanks, way.overflows, sump)
   return {
     load,
-    devices: devices.map((device) => solveDevice(design, device, returnSide, sump)),
+    devices: devices.map((device, i) =>
+      solveDevice(design, device, returnSide, { sump, room: rooms[i]! }),
+    ),
     skimmers: gather(devices, (device) =>
       device.part.skimmer
         ? [solveSkimmer(design, device, device.part.skimmer, { load, sump, returnSide })]
