@@ -107,8 +107,8 @@ function across(here: Float64Array, { flowsM3PerS }: Running): Float64Array {
 
 /** Half width of a figure: half differences of each group, root sum of squares. */
 export function halfWidth(banded: Banded, figure: (running: Running) => number): number {
-  return Math.hypot(
-    (figure(banded.fittingsUp) - figure(banded.fittingsDown)) / 2,
-    (figure(banded.frictionUp) - figure(banded.frictionDown)) / 2,
-  )
+  const byFittings = (figure(banded.fittingsUp) - figure(banded.fittingsDown)) / 2
+  const byFriction = (figure(banded.frictionUp) - figure(banded.frictionDown)) / 2
+  // hypot() guards against overflow, which no flow comes near, at several times the cost.
+  return Math.sqrt(byFittings * byFittings + byFriction * byFriction)
 }

@@ -26,7 +26,8 @@ export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
     beside[links[l]!.from]!.push(links[l]!.to)
     beside[links[l]!.to]!.push(links[l]!.from)
   }
-  const row = Int32Array.from(nodes, (node) => (node.headM === null ? CUT_OFF : KNOWN))
+  const row = new Int32Array(nodes.length)
+  for (let n = 0; n < row.length; n++) row[n] = nodes[n]!.headM === null ? CUT_OFF : KNOWN
   const found: number[] = []
   const queue = gather(nodes, (node, n) => (node.headM === null ? [] : [n]))
   for (let at = 0; at < queue.length; at++) {

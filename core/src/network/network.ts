@@ -47,11 +47,13 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     guess[i] = guessOf(link)
     return linkLaw(link, water)
   })
+  const nodeHead = new Float64Array(nodes.length)
+  for (let n = 0; n < row.length; n++) nodeHead[n] = row[n] === -2 ? NaN : (nodes[n]!.headM ?? 0)
   return {
     problem,
     envelope,
     row,
-    live: Int32Array.from(live),
+    live: new Int32Array(live),
     fromNode,
     toNode,
     laws,
@@ -61,7 +63,7 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     head: room(),
     slope: room(),
     step: room(),
-    nodeHead: Float64Array.from(nodes, (node, n) => (row[n] === -2 ? NaN : (node.headM ?? 0))),
+    nodeHead,
     matrix: new Float64Array(envelope.length),
     rhs: new Float64Array(envelope.size),
   }

@@ -16,7 +16,8 @@ export function makeEnvelope(
   size: number,
   pairs: readonly (readonly [number, number])[],
 ): Envelope {
-  const first = Int32Array.from({ length: size }, (_, i) => i)
+  const first = new Int32Array(size)
+  for (let i = 0; i < size; i++) first[i] = i
   for (const [i, j] of pairs) {
     const row = Math.max(i, j)
     first[row] = Math.min(first[row]!, i, j)

@@ -38,12 +38,14 @@ export function boxDrains(drains: readonly LaidDrain[]): BoxDrains {
     if (aloneOpen !== alone) forgetFriction(aloneOpen.law)
   }
   const room = () => new Float64Array(drains.length)
+  const member = new Int32Array(drains.length)
+  drains.forEach(({ memberId }, i) => {
+    member[i] = memberId === null ? -1 : drains.findIndex(({ drain }) => drain.id === memberId)
+  })
   return {
     drains,
     outM: room(),
-    member: Int32Array.from(drains, ({ memberId }) =>
-      memberId === null ? -1 : drains.findIndex(({ drain }) => drain.id === memberId),
-    ),
+    member,
     flow: room(),
     perLevel: room(),
     perFall: room(),

@@ -153,7 +153,9 @@ function leastSlope(placed: readonly PlacedPiece[]): number | null {
   let least: number | null = null
   for (const { piece, from, to } of placed) {
     if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
-    const along = Math.hypot(to.xM - from.xM, to.yM - from.yM)
+    const byXM = to.xM - from.xM
+    const byYM = to.yM - from.yM
+    const along = Math.sqrt(byXM * byXM + byYM * byYM)
     if (along < 0.05) continue
     const slope = (from.zM - to.zM) / along
     if (slope < NEAR_LEVEL) least = Math.min(least ?? Infinity, slope)
