@@ -75,95 +75,107 @@ for (const [name, width, height] of [
   })
 }
 
-/** Each screen on its own, so that a slow machine fails none for the sum of them. */
-const SCREENS: Readonly<Record<string, (keeper: Keeper) => Promise<void>>> = {
-  shelf: (keeper) => keeper.comes(),
-  'duty and a working': async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('button', { name: /Flow at the tank/ }).click()
+type Step = (keeper: Keeper) => Promise<unknown>
+
+const shows = (name: string) => (keeper: Keeper) =>
+  expect(keeper.page.getByRole('heading', { name, exact: true })).toBeVisible()
+const tab = (name: 'Pump' | 'Run') => (keeper: Keeper) => keeper.tab(name)
+const view = (name: string) => async (keeper: Keeper) => {
+  await keeper.page.getByRole('link', { name, exact: true }).click()
+  await shows(name)(keeper)
+}
+
+/** Screens as a keeper comes past them. A few walks, so that a slow machine fails none for the sum of it. */
+const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
+  'from the shelf to the return': {
+    shelf: (keeper) => keeper.comes(),
+    'duty and a working': async (keeper) => {
+      await keeper.opens('Lantern')
+      await keeper.page.getByRole('button', { name: /Flow at the tank/ }).click()
+    },
+    pump: async (keeper) => {
+      await keeper.page.keyboard.press('Escape')
+      await tab('Pump')(keeper)
+    },
+    run: tab('Run'),
+    balance: async (keeper) => {
+      await keeper.tab('Balance')
+      await expect(keeper.page.locator('[data-school=both]')).toBeVisible()
+    },
   },
-  pump: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.tab('Pump')
+  'along the way down': {
+    tank: (keeper) => keeper.opens('Lantern', 'tank'),
+    overflow: async (keeper) => {
+      await keeper.stop(/Overflow/)
+      await expect(keeper.page.getByTestId('figure-weirHead')).toBeVisible()
+    },
+    sump: async (keeper) => {
+      await keeper.stop(/Sump/)
+      await shows('Walls to cut')(keeper)
+    },
+    skimmer: async (keeper) => {
+      await keeper.stop(/Skimmer/)
+      await expect(keeper.page.locator('[data-candidate=yarrow-30]')).toBeVisible()
+    },
+    sterilizer: async (keeper) => {
+      await keeper.stop(/Sterilizer/)
+      await keeper.page.getByRole('button', { name: 'Change Bacteria' }).click()
+    },
   },
-  run: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.tab('Run')
+  'of two tanks': {
+    plan: async (keeper) => {
+      await keeper.opens('Two Sisters')
+      await keeper.page.getByRole('button', { name: 'Plan' }).click()
+    },
+    drains: async (keeper) => {
+      await keeper.stop(/Drains/)
+      await keeper.page
+        .getByRole('button', { name: /^.*Siphon, west/ })
+        .last()
+        .click()
+    },
   },
-  balance: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.tab('Balance')
-    await expect(keeper.page.locator('[data-school=both]')).toBeVisible()
+  'through the views': {
+    pumps: async (keeper) => {
+      await keeper.opens('Lantern')
+      await view('Pumps')(keeper)
+    },
+    'size it': async (keeper) => {
+      await view('Size it for me')(keeper)
+      await keeper.page.getByRole('button', { name: 'Search' }).click()
+      await expect(keeper.page.getByRole('list', { name: 'Options' })).toBeVisible()
+    },
+    room: async (keeper) => {
+      await view('Room')(keeper)
+      await expect(keeper.page.getByTestId('take-out')).toBeVisible()
+    },
+    drills: async (keeper) => {
+      await keeper.page.getByRole('link', { name: 'Drills', exact: true }).click()
+      await expect(keeper.page.getByRole('button', { name: 'Run again' })).toBeVisible()
+      await expect(keeper.page.getByTestId('drill-section')).toBeVisible()
+    },
+    parts: async (keeper) => {
+      await view('Parts')(keeper)
+      await keeper.page.getByRole('button', { name: 'New pump' }).click()
+      await keeper.page.getByRole('button', { name: 'Trace a picture' }).click()
+      await keeper.page.getByRole('button', { name: 'Use the sample picture' }).click()
+      await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()
+    },
   },
-  plan: async (keeper) => {
-    await keeper.opens('Two Sisters')
-    await keeper.page.getByRole('button', { name: 'Plan' }).click()
-  },
-  pumps: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('link', { name: 'Pumps', exact: true }).click()
-    await expect(keeper.page.getByRole('heading', { name: 'Pumps', exact: true })).toBeVisible()
-  },
-  'size it': async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('link', { name: 'Size it for me' }).click()
-    await keeper.page.getByRole('button', { name: 'Search' }).click()
-    await expect(keeper.page.getByRole('list', { name: 'Options' })).toBeVisible()
-  },
-  parts: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('link', { name: 'Parts' }).click()
-    await keeper.page.getByRole('button', { name: 'New pump' }).click()
-    await keeper.page.getByRole('button', { name: 'Trace a picture' }).click()
-    await keeper.page.getByRole('button', { name: 'Use the sample picture' }).click()
-    await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()
-  },
-  tank: (keeper) => keeper.opens('Lantern', 'tank'),
-  overflow: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.stop(/Overflow/)
-    await expect(keeper.page.getByTestId('figure-weirHead')).toBeVisible()
-  },
-  drains: async (keeper) => {
-    await keeper.opens('Two Sisters')
-    await keeper.stop(/Drains/)
-    await keeper.page
-      .getByRole('button', { name: /^.*Siphon, west/ })
-      .last()
-      .click()
-  },
-  skimmer: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.stop(/Skimmer/)
-    await expect(keeper.page.locator('[data-candidate=yarrow-30]')).toBeVisible()
-  },
-  sterilizer: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.stop(/Sterilizer/)
-    await keeper.page.getByRole('button', { name: 'Change Bacteria' }).click()
-  },
-  currents: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('link', { name: 'Currents', exact: true }).click()
-    await keeper.page.getByLabel('How fine').selectOption('coarse')
-    await keeper.page.getByRole('button', { name: 'Run the field' }).click()
-    await expect(keeper.page.getByTestId('verdict')).toBeVisible({ timeout: 60_000 })
-    await keeper.page
-      .getByRole('list', { name: 'Circulation pumps' })
-      .getByRole('button')
-      .first()
-      .click()
-    await keeper.page.getByText('Speeds wanted').click()
-  },
-  room: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.page.getByRole('link', { name: 'Room', exact: true }).click()
-    await expect(keeper.page.getByTestId('take-out')).toBeVisible()
-  },
-  sump: async (keeper) => {
-    await keeper.opens('Lantern')
-    await keeper.stop(/Sump/)
-    await expect(keeper.page.getByRole('heading', { name: 'Walls to cut' })).toBeVisible()
+  'of a field': {
+    currents: async (keeper) => {
+      await keeper.opens('Lantern')
+      await view('Currents')(keeper)
+      await keeper.page.getByLabel('How fine').selectOption('coarse')
+      await keeper.page.getByRole('button', { name: 'Run the field' }).click()
+      await expect(keeper.page.getByTestId('verdict')).toBeVisible({ timeout: 60_000 })
+      await keeper.page
+        .getByRole('list', { name: 'Circulation pumps' })
+        .getByRole('button')
+        .first()
+        .click()
+      await keeper.page.getByText('Speeds wanted').click()
+    },
   },
 }
 
@@ -180,14 +192,25 @@ async function faultsOf(page: Page, runOnly: RunOnly): Promise<string[]> {
   )
 }
 
-for (const [screen, reach] of Object.entries(SCREENS)) {
-  test(`no accessibility fault: ${screen}`, async ({ page }) => {
-    await reach(new Keeper(page))
-    expect(await faultsOf(page, { type: 'tag', values: STANDARDS })).toEqual([])
-    // The dark theme changes colours only, so its contrast alone is asked again.
-    await page.emulateMedia({ colorScheme: 'dark' })
-    await expect(page.locator('html[data-theme=dark]')).toBeAttached()
-    expect(await faultsOf(page, { type: 'rule', values: ['color-contrast'] })).toEqual([])
+async function inTheme(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
+  await page.emulateMedia({ colorScheme })
+  await expect(page.locator('html[data-theme=dark]')).toBeAttached({
+    attached: colorScheme === 'dark',
+  })
+}
+
+for (const [walk, screens] of Object.entries(WALKS)) {
+  test(`no accessibility fault ${walk}`, async ({ page }) => {
+    for (const [screen, reach] of Object.entries(screens)) {
+      await test.step(screen, async () => {
+        await reach(new Keeper(page))
+        expect(await faultsOf(page, { type: 'tag', values: STANDARDS })).toEqual([])
+        // The dark theme changes colours only, so its contrast alone is asked again.
+        await inTheme(page, 'dark')
+        expect(await faultsOf(page, { type: 'rule', values: ['color-contrast'] })).toEqual([])
+        await inTheme(page, 'light')
+      })
+    }
   })
 }
 

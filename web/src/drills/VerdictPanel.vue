@@ -145,7 +145,7 @@ const after = computed(() => {
       <ol class="text-[0.92rem]">
         <li v-for="(entry, i) in verdict.log" :key="i">
           <button
-            class="flex w-full gap-2 rounded px-1 py-0.5 text-left hover:bg-sunk"
+            class="flex w-full gap-2 rounded px-1 py-1 text-left hover:bg-sunk"
             @click="$emit('goTo', entry.atS)"
           >
             <span class="w-20 shrink-0 text-right tabular-nums text-ink-soft">{{
@@ -154,7 +154,7 @@ const after = computed(() => {
             {{ say(logWords(design, entry), units.family) }}
           </button>
         </li>
-        <li class="flex gap-2 px-1 py-0.5">
+        <li class="flex gap-2 px-1 py-1">
           <span class="w-20 shrink-0 text-right tabular-nums text-ink-soft">{{
             units.text('duration', verdict.endS)
           }}</span>
