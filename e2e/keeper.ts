@@ -73,9 +73,13 @@ export class Keeper {
     role: 'link' | 'button' | 'textbox' | 'tab' | 'combobox' | 'slider',
   ): Promise<Locator> {
     const target = this.page.getByRole(role, { name }).first()
+    let element = await target.elementHandle()
     for (let i = 0; i < 250; i++) {
-      if (await target.evaluate((element) => element === document.activeElement)) return target
-      await this.page.keyboard.press('Tab')
+      const at = await element!.evaluate((one) => [one === document.activeElement, one.isConnected])
+      if (at[0]) return target
+      // Finding it by its name again is slow, and needed only where the page drew it anew.
+      if (!at[1]) element = await target.elementHandle()
+      else await this.page.keyboard.press('Tab')
     }
     throw new Error(`Tab never reached ${String(name)}`)
   }
