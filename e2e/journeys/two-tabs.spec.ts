@@ -101,3 +101,19 @@ test('a save that is refused says which field and why, and offers the work as a 
   await page.getByRole('button', { name: 'Download it' }).click()
   expect((await download).suggestedFilename()).toBe('Lantern.yew-basin.json')
 })
+
+test('a page left in the moment of an edit asks nobody when it is back', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern', 'tank')
+  const address = page.url()
+  for (const [i, waitMs] of [0, 150, 350, 500, 520, 600].entries()) {
+    const length = `${1300 + 10 * i}`
+    await keeper.field('Length').fill(length)
+    await page.evaluate((ms) => new Promise((done) => setTimeout(done, ms)), waitMs)
+    await page.goto('/parts')
+    await page.goto(address)
+    await expect(keeper.field('Length')).toHaveValue(length)
+    await keeper.saved()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+})

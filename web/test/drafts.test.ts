@@ -5,6 +5,7 @@ import { Drafts } from '../src/workspace/drafts.ts'
 const draft = (n: number, at: number) => ({
   revision: n,
   design: { n } as unknown as BasinDesign,
+  sent: null,
   at,
 })
 

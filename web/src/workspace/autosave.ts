@@ -3,6 +3,7 @@ import type { BasinDesign } from '@yew-basin/core'
 import { ref, shallowRef } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused, Unreachable } from '../api/client.ts'
+import { sameDesign } from './differences.ts'
 import { Drafts, tabName } from './drafts.ts'
 
 /**
@@ -28,6 +29,10 @@ export class Autosave {
   #designId = ''
   #revision = 0
   #savedDesign: BasinDesign | null = null
+  /** On its way to the server. */
+  #sending: BasinDesign | null = null
+  /** Sent before the page was left: it may arrive yet. */
+  #sentBefore: BasinDesign | null = null
   #drafts: Drafts | null = null
   #timer: ReturnType<typeof setTimeout> | undefined
   #retryMs = FIRST_RETRY_MS
@@ -43,6 +48,7 @@ export class Autosave {
     this.#designId = answer.id
     this.#drafts = new Drafts(answer.id, tabName())
     this.theirs.value = null
+    this.#sentBefore = null
     this.#settle(answer)
   }
 
@@ -57,7 +63,8 @@ export class Autosave {
       this.state.value = 'saved'
       return
     }
-    this.#drafts?.keep({ revision: this.#revision, design, at: Date.now() })
+    const sent = this.#sending ?? this.#sentBefore
+    this.#drafts?.keep({ revision: this.#revision, design, sent, at: Date.now() })
     if (state === 'conflict' || state === 'gone' || state === 'saving') return
     if (state !== 'offline') this.state.value = 'waiting'
     this.#schedule(PAUSE_MS)
@@ -68,16 +75,25 @@ export class Autosave {
     if (!design || this.state.value === 'saving' || this.state.value === 'conflict') return
     clearTimeout(this.#timer)
     this.state.value = 'saving'
+    this.#sending = design
     const id = this.#designId
     try {
       const answer = await designsApi.save(id, this.#revision, design, keepalive)
-      if (id !== this.#designId) return
-      this.#settle({ ...answer, design })
-      if (this.#read() === design) this.#drafts?.drop()
-      else this.touch()
+      if (id === this.#designId) this.#arrived({ ...answer, design })
     } catch (error) {
-      if (id === this.#designId) this.#failed(error)
+      if (id === this.#designId) await this.#tooLate(movedTo(error), design, error)
     }
+  }
+
+  /** Where the server has moved on to what this tab sent itself, there is nobody to ask about it. */
+  async #tooLate(there: DesignAnswer | null, design: BasinDesign, error: unknown): Promise<void> {
+    this.#sending = null
+    if (there && sameDesign(there.design, design)) return this.#arrived({ ...there, design })
+    if (!there || !isSame(this.#sentBefore, there)) return this.#failed(error)
+    this.#sentBefore = null
+    this.#revision = there.revision
+    this.state.value = 'waiting'
+    await this.save()
   }
 
   /** Settles a conflict by saving ours over theirs; theirs stays among the kept revisions. */
@@ -98,11 +114,19 @@ export class Autosave {
     return answer
   }
 
-  /** Left-over work found in this browser: its design, and whether the server has moved on since. */
+  /**
+   * Left-over work found in this browser: its design, and whether the server has moved on since. What was on its
+   * way when the page was left has arrived by now, or will: the same on both sides is nobody's conflict.
+   */
   leftOver(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
     const draft = this.#drafts?.take(Date.now())
     if (!draft) return null
-    const moved = draft.revision !== answer.revision
+    if (sameDesign(draft.design, answer.design)) {
+      this.#drafts?.drop()
+      return null
+    }
+    this.#sentBefore = draft.sent
+    const moved = draft.revision !== answer.revision && !isSame(draft.sent, answer)
     if (moved) {
       this.#revision = draft.revision
       this.theirs.value = answer
@@ -118,6 +142,14 @@ export class Autosave {
   /** The page is left: what waits goes out now. */
   async leave(): Promise<void> {
     if (this.state.value === 'waiting' || this.state.value === 'offline') await this.save(true)
+  }
+
+  #arrived(answer: DesignAnswer): void {
+    this.#sending = null
+    this.#sentBefore = null
+    this.#settle(answer)
+    if (this.#read() === answer.design) this.#drafts?.drop()
+    else this.touch()
   }
 
   #settle(answer: DesignAnswer): void {
@@ -137,8 +169,9 @@ export class Autosave {
     if (!(error instanceof Refused) && !(error instanceof Unreachable)) throw error
     this.fault.value = error.message
     const code = error instanceof Refused ? error.problem.code : null
-    if (code === 'revision-moved') {
-      this.theirs.value = (error as Refused).problem.current as DesignAnswer
+    const there = movedTo(error)
+    if (there) {
+      this.theirs.value = there
       this.state.value = 'conflict'
     } else if (code === 'not-found') {
       this.state.value = 'gone'
@@ -153,3 +186,12 @@ export class Autosave {
     }
   }
 }
+
+/** What the server has where a save came too late; null: it was refused for something else. */
+function movedTo(error: unknown): DesignAnswer | null {
+  if (!(error instanceof Refused) || error.problem.code !== 'revision-moved') return null
+  return error.problem.current as DesignAnswer
+}
+
+const isSame = (sent: BasinDesign | null, there: DesignAnswer) =>
+  sent !== null && sameDesign(sent, there.design)

@@ -1,4 +1,5 @@
 import type { BasinDesign } from '@yew-basin/core'
+import same from 'fast-deep-equal'
 
 /** A place where two designs differ, in words. */
 export interface Difference {
@@ -13,13 +14,18 @@ export function words(name: string): string {
     .toLowerCase()
 }
 
+/** Whether two designs say the same, in whatever order their parts were written down. */
+export function sameDesign(mine: BasinDesign, theirs: BasinDesign): boolean {
+  return same(mine, theirs)
+}
+
 /** Where two designs differ: leaf by leaf; lists of things with ids thing by thing, others as a whole. */
 export function differences(mine: BasinDesign, theirs: BasinDesign): Difference[] {
   return walk(mine, theirs, [])
 }
 
 function walk(mine: unknown, theirs: unknown, path: readonly string[]): Difference[] {
-  if (JSON.stringify(mine) === JSON.stringify(theirs)) return []
+  if (same(mine, theirs)) return []
   const pairs = sameThings(mine, theirs)
   if (pairs) return pairs.flatMap(([name, a, b]) => walk(a, b, [...path, name]))
   if (!isRecord(mine) || !isRecord(theirs)) return [{ where: path.join(', ') }]

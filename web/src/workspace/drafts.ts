@@ -4,6 +4,8 @@ import type { BasinDesign } from '@yew-basin/core'
 export interface Draft {
   readonly revision: number
   readonly design: BasinDesign
+  /** What was on its way to the server meanwhile; it arrives even when the page is left. */
+  readonly sent: BasinDesign | null
   readonly at: number
 }
 
@@ -55,7 +57,7 @@ function readDraft(key: string): Draft | null {
   try {
     const draft = JSON.parse(text) as Partial<Draft>
     const whole = typeof draft.revision === 'number' && typeof draft.at === 'number' && draft.design
-    return whole ? (draft as Draft) : null
+    return whole ? { ...(draft as Draft), sent: draft.sent ?? null } : null
   } catch {
     return null
   }
