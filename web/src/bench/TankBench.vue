@@ -1,23 +1,46 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import type { DisplayTank, Displacement } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
 import FindingList from './FindingList.vue'
 import QuantityField from './QuantityField.vue'
+import QuantityRows from './QuantityRows.vue'
+import { rowsOf } from './quantity-row.ts'
 import SalinityField from './SalinityField.vue'
 import TankPicker from './TankPicker.vue'
 import TextField from './TextField.vue'
 
 const store = useDesign()
-const tank = (name: string) => (si: number) => store.set(['tanks', store.tankIndex, name], si)
+const setTank = (name: string, to: unknown) => store.set(['tanks', store.tankIndex, name], to)
 /** The rim stays over the overflow's crest. */
 const rimLimit = computed(() => ({
   ...LIMITS.waterLevel,
   min: store.tank?.overflow ? store.tank.overflow.crestM + 0.005 : LIMITS.waterLevel.min,
 }))
-const displacement = (name: string) => (si: number) =>
-  store.set(['tanks', store.tankIndex, 'displacement', name], si)
+const PLACE = rowsOf<DisplayTank>(
+  ['xM', 'Left face, to the right of zero', LIMITS.place],
+  ['yM', 'Front face, behind zero', LIMITS.place],
+)
+const IN_THE_WATER = rowsOf<Displacement>(
+  ['rockMassKg', 'Rock', LIMITS.rockMass],
+  ['rockDensityKgPerM3', 'Rock’s density', LIMITS.rockDensity],
+  ['sandMassKg', 'Sand, dry', LIMITS.sandMass],
+  ['sandGrainDensityKgPerM3', 'Density of its grains', LIMITS.sandDensity],
+)
+const sizes = computed(() =>
+  rowsOf<DisplayTank>(
+    ['lengthM', 'Length', LIMITS.tankLength],
+    ['widthM', 'Width, front to back', LIMITS.tankWidth],
+    ['heightM', 'Height of the panels', LIMITS.tankHeight],
+    ['rimM', 'Rim, where it spills', rimLimit.value],
+    ...(store.tank?.overflow
+      ? []
+      : rowsOf<DisplayTank>(['waterLevelM', 'Running water level', LIMITS.waterLevel])),
+    ['floorHeightM', 'Tank’s floor over the room’s', LIMITS.floorHeight],
+  ),
+)
 </script>
 
 <template>
@@ -77,43 +100,7 @@ const displacement = (name: string) => (si: number) =>
       <section aria-labelledby="inside-sizes">
         <h3 id="inside-sizes" class="heading mb-1">Inside sizes</h3>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-          <QuantityField
-            label="Length"
-            :limit="LIMITS.tankLength"
-            :model-value="store.tank.lengthM"
-            @update:model-value="tank('lengthM')($event)"
-          />
-          <QuantityField
-            label="Width, front to back"
-            :limit="LIMITS.tankWidth"
-            :model-value="store.tank.widthM"
-            @update:model-value="tank('widthM')($event)"
-          />
-          <QuantityField
-            label="Height of the panels"
-            :limit="LIMITS.tankHeight"
-            :model-value="store.tank.heightM"
-            @update:model-value="tank('heightM')($event)"
-          />
-          <QuantityField
-            label="Rim, where it spills"
-            :limit="rimLimit"
-            :model-value="store.tank.rimM"
-            @update:model-value="tank('rimM')($event)"
-          />
-          <QuantityField
-            v-if="!store.tank.overflow"
-            label="Running water level"
-            :limit="LIMITS.waterLevel"
-            :model-value="store.tank.waterLevelM"
-            @update:model-value="tank('waterLevelM')($event)"
-          />
-          <QuantityField
-            label="Tank’s floor over the room’s"
-            :limit="LIMITS.floorHeight"
-            :model-value="store.tank.floorHeightM"
-            @update:model-value="tank('floorHeightM')($event)"
-          />
+          <QuantityRows :of="store.tank" :rows="sizes" @change="setTank" />
         </div>
       </section>
 
@@ -127,47 +114,17 @@ const displacement = (name: string) => (si: number) =>
             :model-value="store.tank.name"
             @update:model-value="store.set(['tanks', store.tankIndex, 'name'], $event)"
           />
-          <QuantityField
-            label="Left face, to the right of zero"
-            :limit="LIMITS.place"
-            :model-value="store.tank.xM"
-            @update:model-value="tank('xM')($event)"
-          />
-          <QuantityField
-            label="Front face, behind zero"
-            :limit="LIMITS.place"
-            :model-value="store.tank.yM"
-            @update:model-value="tank('yM')($event)"
-          />
+          <QuantityRows :of="store.tank" :rows="PLACE" @change="setTank" />
         </div>
       </section>
 
       <section aria-labelledby="in-the-water">
         <h3 id="in-the-water" class="heading mb-1">Rock and sand</h3>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-          <QuantityField
-            label="Rock"
-            :limit="LIMITS.rockMass"
-            :model-value="store.tank.displacement.rockMassKg"
-            @update:model-value="displacement('rockMassKg')($event)"
-          />
-          <QuantityField
-            label="Rock’s density"
-            :limit="LIMITS.rockDensity"
-            :model-value="store.tank.displacement.rockDensityKgPerM3"
-            @update:model-value="displacement('rockDensityKgPerM3')($event)"
-          />
-          <QuantityField
-            label="Sand, dry"
-            :limit="LIMITS.sandMass"
-            :model-value="store.tank.displacement.sandMassKg"
-            @update:model-value="displacement('sandMassKg')($event)"
-          />
-          <QuantityField
-            label="Density of its grains"
-            :limit="LIMITS.sandDensity"
-            :model-value="store.tank.displacement.sandGrainDensityKgPerM3"
-            @update:model-value="displacement('sandGrainDensityKgPerM3')($event)"
+          <QuantityRows
+            :of="store.tank.displacement"
+            :rows="IN_THE_WATER"
+            @change="(name, si) => store.set(['tanks', store.tankIndex, 'displacement', name], si)"
           />
         </div>
       </section>
@@ -192,7 +149,7 @@ const displacement = (name: string) => (si: number) =>
             :limit="LIMITS.turnover"
             hint="Net volumes through the sump"
             :model-value="store.tank.turnoverPerH"
-            @update:model-value="tank('turnoverPerH')($event)"
+            @update:model-value="setTank('turnoverPerH', $event)"
           />
         </div>
       </section>

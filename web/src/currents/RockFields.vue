@@ -3,7 +3,8 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import type { RockSolid } from '@yew-basin/core'
 import { Trash2 } from '@lucide/vue'
 import ChoiceField from '../bench/ChoiceField.vue'
-import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TextField from '../bench/TextField.vue'
 import { useCurrents } from './currents-store.ts'
 import { ZONE_NAMES } from './currents-words.ts'
@@ -13,16 +14,14 @@ const { rock } = defineProps<{ rock: RockSolid }>()
 const currents = useCurrents()
 const set = (change: Partial<RockSolid>, key: string) => currents.setRock(rock.id, change, key)
 
-const PLACES = [
-  ['xM', 'From the left', LIMITS.scenePlace],
-  ['yM', 'From the front', LIMITS.scenePlace],
-  ['zM', 'Underside over the floor', LIMITS.rockBase],
-] as const
-const SIZES = [
+const ROWS = rowsOf<RockSolid>(
   ['lengthM', 'Length', LIMITS.rockSize],
   ['widthM', 'Depth', LIMITS.rockSize],
   ['heightM', 'Height', LIMITS.rockSize],
-] as const
+  ['xM', 'From the left', LIMITS.scenePlace],
+  ['yM', 'From the front', LIMITS.scenePlace],
+  ['zM', 'Underside over the floor', LIMITS.rockBase],
+)
 const ZONES = (['soft', 'large-polyp', 'small-polyp', 'quiet'] as const).map((value) => ({
   value,
   label: ZONE_NAMES[value],
@@ -68,14 +67,7 @@ function remove() {
         :model-value="rock.zone === 'sand' ? 'quiet' : rock.zone"
         @update:model-value="set({ zone: $event }, 'zone')"
       />
-      <QuantityField
-        v-for="[field, label, limit] in [...SIZES, ...PLACES]"
-        :key="field"
-        :label="label"
-        :limit="limit"
-        :model-value="rock[field]"
-        @update:model-value="set({ [field]: $event }, field)"
-      />
+      <QuantityRows :of="rock" :rows="ROWS" @change="(name, si) => set({ [name]: si }, name)" />
     </div>
   </section>
 </template>

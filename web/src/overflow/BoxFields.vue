@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
+import type { OverflowBox } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -9,49 +12,32 @@ import { useDesign } from '../workspace/design-store.ts'
 const store = useDesign()
 const overflow = computed(() => store.tank!.overflow!)
 const at = (...more: (string | number)[]) => ['tanks', store.tankIndex, 'overflow', ...more]
-const box = (name: string) => (si: number) => store.set(at('box', name), si)
+const sizes = computed(() => {
+  const { floorM, rimM } = overflow.value.box!
+  const rim = rowsOf<OverflowBox>([
+    'rimM',
+    'Its rim over the tank’s floor',
+    { ...LIMITS.boxHeight, min: floorM + 0.01 },
+  ])
+  return rowsOf<OverflowBox>(
+    ['lengthM', 'Length of the box', LIMITS.boxSize],
+    ['widthM', 'Its width, front to back', LIMITS.boxSize],
+    ['floorM', 'Its floor over the tank’s', { ...LIMITS.boxHeight, max: rimM - 0.01 }],
+    ...(overflow.value.form === 'inner-box' ? [] : rim),
+    ['xM', 'Left face, to the right of zero', LIMITS.place],
+    ['yM', 'Front face, behind zero', LIMITS.place],
+  )
+})
 </script>
 
 <template>
   <section v-if="overflow.box" aria-labelledby="box-heading" class="space-y-2">
     <h3 id="box-heading" class="heading">Box</h3>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <QuantityField
-        label="Length of the box"
-        :limit="LIMITS.boxSize"
-        :model-value="overflow.box.lengthM"
-        @update:model-value="box('lengthM')($event)"
-      />
-      <QuantityField
-        label="Its width, front to back"
-        :limit="LIMITS.boxSize"
-        :model-value="overflow.box.widthM"
-        @update:model-value="box('widthM')($event)"
-      />
-      <QuantityField
-        label="Its floor over the tank’s"
-        :limit="{ ...LIMITS.boxHeight, max: overflow.box.rimM - 0.01 }"
-        :model-value="overflow.box.floorM"
-        @update:model-value="box('floorM')($event)"
-      />
-      <QuantityField
-        v-if="overflow.form !== 'inner-box'"
-        label="Its rim over the tank’s floor"
-        :limit="{ ...LIMITS.boxHeight, min: overflow.box.floorM + 0.01 }"
-        :model-value="overflow.box.rimM"
-        @update:model-value="box('rimM')($event)"
-      />
-      <QuantityField
-        label="Left face, to the right of zero"
-        :limit="LIMITS.place"
-        :model-value="overflow.box.xM"
-        @update:model-value="box('xM')($event)"
-      />
-      <QuantityField
-        label="Front face, behind zero"
-        :limit="LIMITS.place"
-        :model-value="overflow.box.yM"
-        @update:model-value="box('yM')($event)"
+      <QuantityRows
+        :of="overflow.box"
+        :rows="sizes"
+        @change="(name, si) => store.set(at('box', name), si)"
       />
     </div>
     <div v-if="overflow.passage" class="grid grid-cols-2 gap-x-3 gap-y-2">

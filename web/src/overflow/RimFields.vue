@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
+import type { Guard, Overflow, Teeth } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -18,29 +21,35 @@ function setSlot(widthM: number) {
   const pitchM = Math.max(teeth.pitchM, widthM * 1.25)
   store.set(at('teeth'), { ...teeth, slotWidthM: widthM, pitchM })
 }
-const pitchLimit = computed(() => ({
-  ...LIMITS.pitch,
-  min: (overflow.value.teeth?.slotWidthM ?? 0) + 0.0005,
-}))
-const crestLimit = computed(() => ({ ...LIMITS.waterLevel, max: store.tank!.rimM - 0.005 }))
+const teeth = computed(() => {
+  const pitch = { ...LIMITS.pitch, min: (overflow.value.teeth?.slotWidthM ?? 0) + 0.0005 }
+  return rowsOf<Teeth>(
+    ['pitchM', 'From slot to slot', pitch],
+    ['heightM', 'Height of the teeth', LIMITS.toothHeight],
+    ['blockedShare', 'Slots shut by weed or snails', LIMITS.blockedShare],
+  )
+})
+const rim = computed(() =>
+  rowsOf<Overflow>(
+    [
+      'crestM',
+      'Crest over the tank’s floor',
+      { ...LIMITS.waterLevel, max: store.tank!.rimM - 0.005 },
+    ],
+    ['rimLengthM', 'Length of the rim', LIMITS.rimLength],
+  ),
+)
+const MESH = rowsOf<Guard>(
+  ['openShare', 'Open share of the mesh', LIMITS.openShare],
+  ['leastOpeningM', 'Its smallest opening', LIMITS.slotWidth],
+)
 </script>
 
 <template>
   <section aria-labelledby="rim-heading" class="space-y-2">
     <h3 id="rim-heading" class="heading">Rim</h3>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <QuantityField
-        label="Crest over the tank’s floor"
-        :limit="crestLimit"
-        :model-value="overflow.crestM"
-        @update:model-value="store.set(at('crestM'), $event)"
-      />
-      <QuantityField
-        label="Length of the rim"
-        :limit="LIMITS.rimLength"
-        :model-value="overflow.rimLengthM"
-        @update:model-value="store.set(at('rimLengthM'), $event)"
-      />
+      <QuantityRows :of="overflow" :rows="rim" @change="(name, si) => store.set(at(name), si)" />
     </div>
     <TickField
       label="Cut into teeth"
@@ -54,23 +63,10 @@ const crestLimit = computed(() => ({ ...LIMITS.waterLevel, max: store.tank!.rimM
         :model-value="overflow.teeth.slotWidthM"
         @update:model-value="setSlot($event)"
       />
-      <QuantityField
-        label="From slot to slot"
-        :limit="pitchLimit"
-        :model-value="overflow.teeth.pitchM"
-        @update:model-value="store.set(at('teeth', 'pitchM'), $event)"
-      />
-      <QuantityField
-        label="Height of the teeth"
-        :limit="LIMITS.toothHeight"
-        :model-value="overflow.teeth.heightM"
-        @update:model-value="store.set(at('teeth', 'heightM'), $event)"
-      />
-      <QuantityField
-        label="Slots shut by weed or snails"
-        :limit="LIMITS.blockedShare"
-        :model-value="overflow.teeth.blockedShare"
-        @update:model-value="store.set(at('teeth', 'blockedShare'), $event)"
+      <QuantityRows
+        :of="overflow.teeth"
+        :rows="teeth"
+        @change="(name, si) => store.set(at('teeth', name), si)"
       />
       <TickField
         class="col-span-2"
@@ -85,17 +81,10 @@ const crestLimit = computed(() => ({ ...LIMITS.waterLevel, max: store.tank!.rimM
       @update:model-value="store.set(at('guard'), $event ? GUARD : null)"
     />
     <div v-if="overflow.guard" class="grid grid-cols-2 gap-x-3">
-      <QuantityField
-        label="Open share of the mesh"
-        :limit="LIMITS.openShare"
-        :model-value="overflow.guard.openShare"
-        @update:model-value="store.set(at('guard', 'openShare'), $event)"
-      />
-      <QuantityField
-        label="Its smallest opening"
-        :limit="LIMITS.slotWidth"
-        :model-value="overflow.guard.leastOpeningM"
-        @update:model-value="store.set(at('guard', 'leastOpeningM'), $event)"
+      <QuantityRows
+        :of="overflow.guard"
+        :rows="MESH"
+        @change="(name, si) => store.set(at('guard', name), si)"
       />
     </div>
     <TickField

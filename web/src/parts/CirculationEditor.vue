@@ -3,6 +3,8 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import type { CirculationPart } from '@yew-basin/core'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 
 /** A circulation pump, as its box prints it. */
@@ -12,6 +14,16 @@ const give = (change: Partial<CirculationPart>) => (model.value = { ...model.val
 const ROUND = { boreM: 0.05, slotLengthM: null, slotWidthM: null }
 const SLOT = { boreM: null, slotLengthM: 0.2, slotWidthM: 0.016 }
 const LEAST = 0.3
+/** Those of the other form it does not have. */
+const FIGURES = rowsOf<CirculationPart>(
+  ['flowM3PerS', 'Flow at full speed', LIMITS.circulationFlow],
+  ['boreM', 'Bore of its opening', LIMITS.circulationBore],
+  ['slotLengthM', 'Slot, long side', LIMITS.slotLength],
+  ['slotWidthM', 'Slot, short side', LIMITS.slotShort],
+  ['powerW', 'Power from the wall', LIMITS.pumpPower],
+  ['depthM', 'Panel to opening', LIMITS.panelDepth],
+  ['bodyM', 'Across the panel', LIMITS.panelBody],
+)
 </script>
 
 <template>
@@ -26,51 +38,7 @@ const LEAST = 0.3
         :model-value="model.form"
         @update:model-value="give({ form: $event, ...($event === 'jet' ? ROUND : SLOT) })"
       />
-      <QuantityField
-        label="Flow at full speed"
-        :limit="LIMITS.circulationFlow"
-        :model-value="model.flowM3PerS"
-        @update:model-value="give({ flowM3PerS: $event })"
-      />
-      <QuantityField
-        v-if="model.boreM !== null"
-        label="Bore of its opening"
-        :limit="LIMITS.circulationBore"
-        :model-value="model.boreM"
-        @update:model-value="give({ boreM: $event })"
-      />
-      <template v-else>
-        <QuantityField
-          label="Slot, long side"
-          :limit="LIMITS.slotLength"
-          :model-value="model.slotLengthM!"
-          @update:model-value="give({ slotLengthM: $event })"
-        />
-        <QuantityField
-          label="Slot, short side"
-          :limit="LIMITS.slotShort"
-          :model-value="model.slotWidthM!"
-          @update:model-value="give({ slotWidthM: $event })"
-        />
-      </template>
-      <QuantityField
-        label="Power from the wall"
-        :limit="LIMITS.pumpPower"
-        :model-value="model.powerW"
-        @update:model-value="give({ powerW: $event })"
-      />
-      <QuantityField
-        label="Panel to opening"
-        :limit="LIMITS.panelDepth"
-        :model-value="model.depthM"
-        @update:model-value="give({ depthM: $event })"
-      />
-      <QuantityField
-        label="Across the panel"
-        :limit="LIMITS.panelBody"
-        :model-value="model.bodyM"
-        @update:model-value="give({ bodyM: $event })"
-      />
+      <QuantityRows :of="model" :rows="FIGURES" @change="(name, si) => give({ [name]: si })" />
     </div>
     <TickField
       label="Its speed can be set"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { LIMITS, type Limit } from '@yew-basin/contract/limits'
+import { LIMITS } from '@yew-basin/contract/limits'
 import type { DevicePart, LoadClass, SkimmerSpec, SterilizerSpec } from '@yew-basin/core'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 import { NOISES, SKIMMER_FORMS } from '../treatment/treatment-words.ts'
 import { litresAnHour } from './part-words.ts'
@@ -10,9 +12,7 @@ import { litresAnHour } from './part-words.ts'
 /** A skimmer, a sterilizer or another device, as its box prints it. */
 const model = defineModel<DevicePart>({ required: true })
 
-type Field<T> = readonly [keyof T & string, string, Limit]
-
-const SIZES: readonly Field<DevicePart>[] = [
+const SIZES = rowsOf<DevicePart>(
   ['lengthM', 'Length of its box', LIMITS.deviceSize],
   ['widthM', 'Width of its box', LIMITS.deviceSize],
   ['heightM', 'Height, foot to top', LIMITS.deviceSize],
@@ -20,45 +20,57 @@ const SIZES: readonly Field<DevicePart>[] = [
   ['handM', 'Room for a hand', LIMITS.reach],
   ['powerW', 'Power from the wall', LIMITS.devicePower],
   ['priceClass', 'Price, 1 to 5', LIMITS.priceClass],
-]
-const SKIMMER: readonly Field<SkimmerSpec>[] = [
+)
+const SKIMMER = rowsOf<SkimmerSpec>(
   ['flowM3PerS', 'Water through it', LIMITS.deviceFlow],
   ['airM3PerS', 'Air it draws', LIMITS.deviceFlow],
   ['bodyM3', 'Water in its body', LIMITS.body],
   ['neckBoreM', 'Bore of its neck', LIMITS.neck],
   ['givesBackM3', 'Falls back when it stops', LIMITS.submerged],
   ['cupLiftM', 'Its cup rises by', LIMITS.reach],
-]
+)
 const RATINGS: readonly (readonly [LoadClass, string])[] = [
   ['light', 'Rated at a light load'],
   ['medium', 'Rated at a medium load'],
   ['heavy', 'Rated at a heavy load'],
 ]
-const BY_MAKER: readonly Field<SterilizerSpec>[] = [
+const BY_MAKER = rowsOf<SterilizerSpec>(
   ['ratedDoseJPerM2', 'Printed dose', LIMITS.dose],
   ['ratedFlowM3PerS', 'at a flow of', LIMITS.ratedFlow],
-]
-const BY_LAMP: readonly Field<SterilizerSpec>[] = [
+)
+const BY_LAMP = rowsOf<SterilizerSpec>(
   ['uvcPowerW', 'Ultraviolet C of the lamp', LIMITS.pumpPower],
   ['arcLengthM', 'Lit length', LIMITS.arc],
   ['sleeveDiameterM', 'Sleeve, outside', LIMITS.bore],
   ['chamberBoreM', 'Chamber, inside', LIMITS.chamberBore],
   ['transmittancePerCm', '1 cm of water lets through', LIMITS.factor],
   ['mixingFactor', 'Mixing', LIMITS.factor],
-]
-const LAMP: readonly Field<SterilizerSpec>[] = [
+)
+const LAMP = rowsOf<SterilizerSpec>(
   ['ratedHoursS', 'Lamp rated for', LIMITS.lampHours],
   ['pullOutM', 'Room to draw the lamp', LIMITS.reach],
   ['portBoreM', 'Bore of its ports', LIMITS.bore],
-]
+)
+
+type FlowWindow = NonNullable<DevicePart['window']>
+type WantedDepth = NonNullable<SkimmerSpec['wantsDepth']>
 
 const give = (change: Partial<DevicePart>) => (model.value = { ...model.value, ...change })
 const skims = (change: Partial<SkimmerSpec>) =>
   give({ skimmer: { ...model.value.skimmer!, ...change } })
 const lights = (change: Partial<SterilizerSpec>) =>
   give({ sterilizer: { ...model.value.sterilizer!, ...change } })
-const window = (change: Partial<NonNullable<DevicePart['window']>>) =>
-  give({ window: { ...model.value.window!, ...change } })
+/** Neither bound passes the other. */
+const windowRows = ({ leastM3PerS, mostM3PerS }: FlowWindow) =>
+  rowsOf<FlowWindow>(
+    ['leastM3PerS', 'Least flow', { ...LIMITS.deviceFlow, max: mostM3PerS }],
+    ['mostM3PerS', 'Most flow', { ...LIMITS.deviceFlow, min: leastM3PerS }],
+  )
+const depthRows = ({ leastM, mostM }: WantedDepth) =>
+  rowsOf<WantedDepth>(
+    ['leastM', 'Least water it works in', { ...LIMITS.sumpHeight, max: mostM }],
+    ['mostM', 'Most water it works in', { ...LIMITS.sumpHeight, min: leastM }],
+  )
 const FIRST_WINDOW = { leastM3PerS: litresAnHour(200), mostM3PerS: litresAnHour(1000) }
 const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
 </script>
@@ -66,14 +78,7 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
 <template>
   <div class="space-y-3">
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <QuantityField
-        v-for="[key, label, limit] in SIZES"
-        :key="key"
-        :label="label"
-        :limit="limit"
-        :model-value="model[key] as number"
-        @update:model-value="give({ [key]: $event })"
-      />
+      <QuantityRows :of="model" :rows="SIZES" @change="(name, si) => give({ [name]: si })" />
       <ChoiceField
         label="Its noise"
         :options="NOISES"
@@ -92,17 +97,10 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
       @update:model-value="give({ window: $event ? FIRST_WINDOW : null })"
     />
     <div v-if="model.window" class="grid grid-cols-2 gap-x-3">
-      <QuantityField
-        label="Least flow"
-        :limit="{ ...LIMITS.deviceFlow, max: model.window.mostM3PerS }"
-        :model-value="model.window.leastM3PerS"
-        @update:model-value="window({ leastM3PerS: $event })"
-      />
-      <QuantityField
-        label="Most flow"
-        :limit="{ ...LIMITS.deviceFlow, min: model.window.leastM3PerS }"
-        :model-value="model.window.mostM3PerS"
-        @update:model-value="window({ mostM3PerS: $event })"
+      <QuantityRows
+        :of="model.window"
+        :rows="windowRows(model.window)"
+        @change="(name, si) => give({ window: { ...model.window!, [name]: si } })"
       />
     </div>
     <div v-if="model.skimmer" class="grid grid-cols-2 gap-x-3 gap-y-2">
@@ -122,32 +120,17 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
         :model-value="model.skimmer.ratedM3[load]"
         @update:model-value="skims({ ratedM3: { ...model.skimmer.ratedM3, [load]: $event } })"
       />
-      <QuantityField
-        v-for="[key, label, limit] in SKIMMER"
-        :key="key"
-        :label="label"
-        :limit="limit"
-        :model-value="model.skimmer[key] as number"
-        @update:model-value="skims({ [key]: $event })"
+      <QuantityRows
+        :of="model.skimmer"
+        :rows="SKIMMER"
+        @change="(name, si) => skims({ [name]: si })"
       />
-      <template v-if="model.skimmer.wantsDepth">
-        <QuantityField
-          label="Least water it works in"
-          :limit="{ ...LIMITS.sumpHeight, max: model.skimmer.wantsDepth.mostM }"
-          :model-value="model.skimmer.wantsDepth.leastM"
-          @update:model-value="
-            skims({ wantsDepth: { ...model.skimmer.wantsDepth, leastM: $event } })
-          "
-        />
-        <QuantityField
-          label="Most water it works in"
-          :limit="{ ...LIMITS.sumpHeight, min: model.skimmer.wantsDepth.leastM }"
-          :model-value="model.skimmer.wantsDepth.mostM"
-          @update:model-value="
-            skims({ wantsDepth: { ...model.skimmer.wantsDepth, mostM: $event } })
-          "
-        />
-      </template>
+      <QuantityRows
+        v-if="model.skimmer.wantsDepth"
+        :of="model.skimmer.wantsDepth"
+        :rows="depthRows(model.skimmer.wantsDepth)"
+        @change="(name, si) => skims({ wantsDepth: { ...model.skimmer!.wantsDepth!, [name]: si } })"
+      />
     </div>
     <div v-if="model.sterilizer" class="grid grid-cols-2 gap-x-3 gap-y-2">
       <ChoiceField
@@ -160,16 +143,10 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
         :model-value="model.sterilizer.by"
         @update:model-value="lights({ by: $event })"
       />
-      <QuantityField
-        v-for="[key, label, limit] in [
-          ...(model.sterilizer.by === 'maker' ? BY_MAKER : BY_LAMP),
-          ...LAMP,
-        ]"
-        :key="key"
-        :label="label"
-        :limit="limit"
-        :model-value="model.sterilizer[key] as number"
-        @update:model-value="lights({ [key]: $event })"
+      <QuantityRows
+        :of="model.sterilizer"
+        :rows="[...(model.sterilizer.by === 'maker' ? BY_MAKER : BY_LAMP), ...LAMP]"
+        @change="(name, si) => lights({ [name]: si })"
       />
     </div>
   </div>

@@ -5,6 +5,8 @@ import { newCabinet, type Cabinet, type CabinetDoor } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -12,7 +14,7 @@ import { useDesign } from '../workspace/design-store.ts'
 const store = useDesign()
 const cabinet = computed(() => store.shown!.sump.cabinet)
 const set = (name: keyof Cabinet, to: unknown) => store.set(['sump', 'cabinet', name], to)
-const ofDoor = (i: number, name: keyof CabinetDoor) => (to: unknown) =>
+const ofDoor = (i: number, name: keyof CabinetDoor, to: unknown) =>
   store.set(['sump', 'cabinet', 'doors', i, name], to)
 
 const first = () => newCabinet(store.design!, crypto.randomUUID())
@@ -24,6 +26,25 @@ const FACES = [
 ] as const
 const addDoor = () =>
   set('doors', [...cabinet.value!.doors, { id: crypto.randomUUID(), ...FIRST_DOOR }])
+const INSIDE = rowsOf<Cabinet>(
+  ['lengthM', 'Inside length', LIMITS.cabinetSize],
+  ['widthM', 'Inside width', LIMITS.cabinetSize],
+)
+const PLACE = rowsOf<Cabinet>(
+  ['xM', 'Its left face in the room', LIMITS.place],
+  ['yM', 'Its front face in the room', LIMITS.place],
+)
+/** An edge stays on its side of the one over against it. */
+function edgesOf(door: CabinetDoor, i: number) {
+  const below = (edgeM: number) => ({ ...LIMITS.doorPlace, max: edgeM - 0.01 })
+  const above = (edgeM: number) => ({ ...LIMITS.doorPlace, min: edgeM + 0.01 })
+  return rowsOf<CabinetDoor>(
+    ['fromM', `Door ${i + 1} from`, below(door.toM)],
+    ['toM', `Door ${i + 1} to`, above(door.fromM)],
+    ['bottomM', `Door ${i + 1}, lower edge`, below(door.topM)],
+    ['topM', `Door ${i + 1}, upper edge`, above(door.bottomM)],
+  )
+}
 </script>
 
 <template>
@@ -36,18 +57,7 @@ const addDoor = () =>
     />
     <template v-if="cabinet">
       <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
-        <QuantityField
-          label="Inside length"
-          :limit="LIMITS.cabinetSize"
-          :model-value="cabinet.lengthM"
-          @update:model-value="set('lengthM', $event)"
-        />
-        <QuantityField
-          label="Inside width"
-          :limit="LIMITS.cabinetSize"
-          :model-value="cabinet.widthM"
-          @update:model-value="set('widthM', $event)"
-        />
+        <QuantityRows :of="cabinet" :rows="INSIDE" @change="set" />
         <QuantityField
           class="col-span-2"
           label="Clear height, from the floor"
@@ -55,18 +65,7 @@ const addDoor = () =>
           :model-value="cabinet.topM"
           @update:model-value="set('topM', $event)"
         />
-        <QuantityField
-          label="Its left face in the room"
-          :limit="LIMITS.place"
-          :model-value="cabinet.xM"
-          @update:model-value="set('xM', $event)"
-        />
-        <QuantityField
-          label="Its front face in the room"
-          :limit="LIMITS.place"
-          :model-value="cabinet.yM"
-          @update:model-value="set('yM', $event)"
-        />
+        <QuantityRows :of="cabinet" :rows="PLACE" @change="set" />
       </div>
       <ul class="mt-3 space-y-3" aria-label="Doors">
         <li v-for="(door, i) in cabinet.doors" :key="door.id">
@@ -76,7 +75,7 @@ const addDoor = () =>
               :label="`Door ${i + 1} is in the`"
               :options="FACES"
               :model-value="door.face"
-              @update:model-value="ofDoor(i, 'face')($event)"
+              @update:model-value="ofDoor(i, 'face', $event)"
             />
             <button
               class="icon-button"
@@ -92,29 +91,10 @@ const addDoor = () =>
             </button>
           </div>
           <div class="grid grid-cols-2 gap-x-3">
-            <QuantityField
-              :label="`Door ${i + 1} from`"
-              :limit="{ ...LIMITS.doorPlace, max: door.toM - 0.01 }"
-              :model-value="door.fromM"
-              @update:model-value="ofDoor(i, 'fromM')($event)"
-            />
-            <QuantityField
-              :label="`Door ${i + 1} to`"
-              :limit="{ ...LIMITS.doorPlace, min: door.fromM + 0.01 }"
-              :model-value="door.toM"
-              @update:model-value="ofDoor(i, 'toM')($event)"
-            />
-            <QuantityField
-              :label="`Door ${i + 1}, lower edge`"
-              :limit="{ ...LIMITS.doorPlace, max: door.topM - 0.01 }"
-              :model-value="door.bottomM"
-              @update:model-value="ofDoor(i, 'bottomM')($event)"
-            />
-            <QuantityField
-              :label="`Door ${i + 1}, upper edge`"
-              :limit="{ ...LIMITS.doorPlace, min: door.bottomM + 0.01 }"
-              :model-value="door.topM"
-              @update:model-value="ofDoor(i, 'topM')($event)"
+            <QuantityRows
+              :of="door"
+              :rows="edgesOf(door, i)"
+              @change="(name, si) => ofDoor(i, name, si)"
             />
           </div>
         </li>

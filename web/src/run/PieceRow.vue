@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type BranchKind, type Piece } from '@yew-basin/core'
+import { DIRECTIONS, type BranchKind, type FreeHosePiece, type Piece } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import { useUnits } from '../shell/units.ts'
 import { CHECK_FORMS, ELBOW_FORMS, kindWords, TEE_FORMS, VALVE_FORMS } from './piece-words.ts'
 import OwnFigure from './OwnFigure.vue'
@@ -39,6 +41,14 @@ function setForm(form: string) {
   if (piece.kind !== 'valve') return
   give({ form, opening: form === 'diaphragm' && piece.opening > 0 ? 1 : piece.opening })
 }
+
+const hoseRows = (at: number) =>
+  rowsOf<FreeHosePiece>(
+    ['lengthM', `Length of piece ${at}`, LIMITS.pipeLength],
+    ['byXM', `To the right, piece ${at}`, LIMITS.by],
+    ['byYM', `To the back, piece ${at}`, LIMITS.by],
+    ['byZM', `Upwards, piece ${at}`, LIMITS.by],
+  )
 </script>
 
 <template>
@@ -199,29 +209,10 @@ function setForm(form: string) {
         @give="give($event)"
       />
       <div v-else-if="piece.kind === 'free-hose'" class="grid grid-cols-2 gap-2">
-        <QuantityField
-          :label="`Length of piece ${position}`"
-          :limit="LIMITS.pipeLength"
-          :model-value="piece.lengthM"
-          @update:model-value="give({ lengthM: $event })"
-        />
-        <QuantityField
-          :label="`To the right, piece ${position}`"
-          :limit="LIMITS.by"
-          :model-value="piece.byXM"
-          @update:model-value="give({ byXM: $event })"
-        />
-        <QuantityField
-          :label="`To the back, piece ${position}`"
-          :limit="LIMITS.by"
-          :model-value="piece.byYM"
-          @update:model-value="give({ byYM: $event })"
-        />
-        <QuantityField
-          :label="`Upwards, piece ${position}`"
-          :limit="LIMITS.by"
-          :model-value="piece.byZM"
-          @update:model-value="give({ byZM: $event })"
+        <QuantityRows
+          :of="piece"
+          :rows="hoseRows(position)"
+          @change="(name, si) => give({ [name]: si })"
         />
       </div>
       <QuantityField

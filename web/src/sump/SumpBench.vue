@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { leastLengthM, withHeight, withLength } from '@yew-basin/core'
+import { leastLengthM, withHeight, withLength, type Sump, type SumpBox } from '@yew-basin/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
 import FindingList from '../bench/FindingList.vue'
 import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import ChamberList from '../pumps/ChamberList.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -21,10 +23,20 @@ const units = useUnits()
 const box = computed(() => store.shown?.sump.box ?? null)
 const solved = computed(() => store.solved!.sump)
 const anew = ref(false)
-const at = (name: string) => (si: number) => store.set(['sump', 'box', name], si)
-const ofSump = (name: string) => (si: number) => store.set(['sump', name], si)
+const setBox = (name: string, si: number) => store.set(['sump', 'box', name], si)
 const setLength = (si: number) => store.set(['sump'], withLength(store.design!.sump, si))
 const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.sump, si))
+const PLACE = rowsOf<SumpBox>(
+  ['panelM', 'Panels of the sump', LIMITS.panel],
+  ['xM', 'Sump’s left face', LIMITS.place],
+  ['yM', 'Sump’s front face', LIMITS.place],
+  ['floorHeightM', 'Its floor over the room’s', LIMITS.floorHeight],
+)
+const WISHES = rowsOf<Sump>(
+  ['marginM', 'Margin to keep after a power cut', LIMITS.margin],
+  ['evaporationMmPerDay', 'Evaporation, mm a day', LIMITS.evaporation],
+  ['hungWaterM3', 'Hung gear lets go', LIMITS.submerged],
+)
 </script>
 
 <template>
@@ -99,7 +111,7 @@ const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.s
               label="Width of the sump"
               :limit="LIMITS.sumpLength"
               :model-value="box.widthM"
-              @update:model-value="at('widthM')($event)"
+              @update:model-value="setBox('widthM', $event)"
             />
             <QuantityField
               label="Height to its rim"
@@ -107,30 +119,7 @@ const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.s
               :model-value="box.heightM"
               @update:model-value="setHeight"
             />
-            <QuantityField
-              label="Panels of the sump"
-              :limit="LIMITS.panel"
-              :model-value="box.panelM"
-              @update:model-value="at('panelM')($event)"
-            />
-            <QuantityField
-              label="Sump’s left face"
-              :limit="LIMITS.place"
-              :model-value="box.xM"
-              @update:model-value="at('xM')($event)"
-            />
-            <QuantityField
-              label="Sump’s front face"
-              :limit="LIMITS.place"
-              :model-value="box.yM"
-              @update:model-value="at('yM')($event)"
-            />
-            <QuantityField
-              label="Its floor over the room’s"
-              :limit="LIMITS.floorHeight"
-              :model-value="box.floorHeightM"
-              @update:model-value="at('floorHeightM')($event)"
-            />
+            <QuantityRows :of="box" :rows="PLACE" @change="setBox" />
             <ChoiceField
               label="The sump is"
               :options="[
@@ -145,23 +134,10 @@ const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.s
         <section aria-labelledby="sump-wishes">
           <h3 id="sump-wishes" class="heading mb-1">Margins and water</h3>
           <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-            <QuantityField
-              label="Margin to keep after a power cut"
-              :limit="LIMITS.margin"
-              :model-value="store.shown.sump.marginM"
-              @update:model-value="ofSump('marginM')($event)"
-            />
-            <QuantityField
-              label="Evaporation, mm a day"
-              :limit="LIMITS.evaporation"
-              :model-value="store.shown.sump.evaporationMmPerDay"
-              @update:model-value="ofSump('evaporationMmPerDay')($event)"
-            />
-            <QuantityField
-              label="Hung gear lets go"
-              :limit="LIMITS.submerged"
-              :model-value="store.shown.sump.hungWaterM3"
-              @update:model-value="ofSump('hungWaterM3')($event)"
+            <QuantityRows
+              :of="store.shown.sump"
+              :rows="WISHES"
+              @change="(name, si) => store.set(['sump', name], si)"
             />
           </div>
           <TopOffFields class="mt-2" />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
+import type { TopOff } from '@yew-basin/core'
 import { computed } from 'vue'
-import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -15,8 +17,12 @@ const hasReservoir = computed(() =>
 const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02, runLimitS: null }
 /** Ten minutes: what many controllers are set to. */
 const USUAL_LIMIT_S = 600
-const give = (name: 'flowM3PerS' | 'canM3' | 'runLimitS', to: number | null) =>
-  store.set(['sump', 'topOff', name], to)
+const give = (name: keyof TopOff, to: number | null) => store.set(['sump', 'topOff', name], to)
+const ROWS = rowsOf<TopOff>(
+  ['flowM3PerS', 'It lets in', LIMITS.topOffFlow],
+  ['canM3', 'Its can holds', LIMITS.can],
+  ['runLimitS', 'Its controller gives up after', LIMITS.runLimit],
+)
 </script>
 
 <template>
@@ -27,26 +33,7 @@ const give = (name: 'flowM3PerS' | 'canM3' | 'runLimitS', to: number | null) =>
       @update:model-value="store.set(['sump', 'topOff'], $event ? USUAL : null)"
     />
     <div v-if="topOff" class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
-      <QuantityField
-        label="It lets in"
-        :limit="LIMITS.topOffFlow"
-        :model-value="topOff.flowM3PerS"
-        @update:model-value="give('flowM3PerS', $event)"
-      />
-      <QuantityField
-        v-if="topOff.canM3 !== null"
-        label="Its can holds"
-        :limit="LIMITS.can"
-        :model-value="topOff.canM3"
-        @update:model-value="give('canM3', $event)"
-      />
-      <QuantityField
-        v-if="topOff.runLimitS !== null"
-        label="Its controller gives up after"
-        :limit="LIMITS.runLimit"
-        :model-value="topOff.runLimitS"
-        @update:model-value="give('runLimitS', $event)"
-      />
+      <QuantityRows :of="topOff" :rows="ROWS" @change="give" />
     </div>
     <TickField
       v-if="topOff"

@@ -3,7 +3,8 @@ import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import type { Device } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
-import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -22,6 +23,16 @@ const lines = computed(() => [
   { value: NONE, label: 'no line' },
   ...store.shown!.returnSide.lines.map(({ id, name }) => ({ value: id, label: name })),
 ])
+const rows = computed(() =>
+  rowsOf<Device>(
+    ['xM', 'Left of it, from the sump’s corner', LIMITS.place],
+    ['yM', 'Front of it, from there', LIMITS.place],
+    ['standM', 'Stand under it', LIMITS.stand],
+    ...(device.part.control === 'controllable'
+      ? rowsOf<Device>(['speed', 'Its speed', LIMITS.speed])
+      : []),
+  ),
+)
 </script>
 
 <template>
@@ -45,31 +56,7 @@ const lines = computed(() => [
       :model-value="device.lineId ?? NONE"
       @update:model-value="set('lineId', $event || null)"
     />
-    <QuantityField
-      label="Left of it, from the sump’s corner"
-      :limit="LIMITS.place"
-      :model-value="device.xM"
-      @update:model-value="set('xM', $event)"
-    />
-    <QuantityField
-      label="Front of it, from there"
-      :limit="LIMITS.place"
-      :model-value="device.yM"
-      @update:model-value="set('yM', $event)"
-    />
-    <QuantityField
-      label="Stand under it"
-      :limit="LIMITS.stand"
-      :model-value="device.standM"
-      @update:model-value="set('standM', $event)"
-    />
-    <QuantityField
-      v-if="device.part.control === 'controllable'"
-      label="Its speed"
-      :limit="LIMITS.speed"
-      :model-value="device.speed"
-      @update:model-value="set('speed', $event)"
-    />
+    <QuantityRows :of="device" :rows="rows" @change="set" />
     <TickField
       class="col-span-2"
       label="Turned by a quarter"

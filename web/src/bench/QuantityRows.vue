@@ -1,0 +1,21 @@
+<script setup lang="ts" generic="T extends object">
+import QuantityField from './QuantityField.vue'
+import type { FigureOf, QuantityRow } from './quantity-row.ts'
+
+/** A field for each figure of a thing that it has; they lie in the grid that is round them. */
+defineProps<{ of: T; rows: readonly QuantityRow<T>[] }>()
+defineEmits<{ change: [key: FigureOf<T>, si: number] }>()
+</script>
+
+<template>
+  <template v-for="[key, label, limit, hint] in rows" :key="key">
+    <QuantityField
+      v-if="of[key] !== null"
+      :label="label"
+      :limit="limit"
+      :hint="hint ?? ''"
+      :model-value="of[key] as number"
+      @update:model-value="$emit('change', key, $event)"
+    />
+  </template>
+</template>
