@@ -7,9 +7,14 @@ const MOST_WORKERS = 8
 /** A worker that starts costs as much as a basin's drills do: the next is made when a list takes longer, ms. */
 const PATIENCE_MS = 1000
 
-interface Hand {
-  readonly worker: Worker
+export interface Hand {
   readonly remote: Remote<Calc>
+  readonly end: () => void
+}
+
+function hireOne(): Hand {
+  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+  return { remote: wrap<Calc>(worker), end: () => worker.terminate() }
 }
 
 /** Workers fed from one list: one to begin with, one for each core where the list is long. */
@@ -17,6 +22,11 @@ export class CalcPool {
   #hands: Hand[] = []
   #turn = 0
   #giveUp: ((reason: Error) => void) | null = null
+  readonly #hireOne: () => Hand
+
+  constructor(hire: () => Hand = hireOne) {
+    this.#hireOne = hire
+  }
 
   /**
    * Asks about every one of a list, a few at a time each; tells each answer as it comes. A new list takes the
@@ -64,7 +74,7 @@ export class CalcPool {
 
   /** Ends the workers in the middle of their loops. */
   cancel(): void {
-    for (const { worker } of this.#hands) worker.terminate()
+    for (const { end } of this.#hands) end()
     this.#hands = []
     this.overtake()
   }
@@ -77,8 +87,7 @@ export class CalcPool {
   }
 
   #hire(): Hand {
-    const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
-    const hand = { worker, remote: wrap<Calc>(worker) }
+    const hand = this.#hireOne()
     this.#hands.push(hand)
     return hand
   }

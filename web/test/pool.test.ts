@@ -1,0 +1,89 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import type { Remote } from 'comlink'
+import { Cancelled } from '../src/calc/client.ts'
+import { CalcPool, type Hand } from '../src/calc/pool.ts'
+import type { Calc } from '../src/calc/worker.ts'
+
+/** Workers that answer after a while by doubling what they are asked. */
+function someWorkers() {
+  const made: { ended: boolean }[] = []
+  const hire = (): Hand => {
+    const one = { ended: false }
+    made.push(one)
+    return { remote: made.length as unknown as Remote<Calc>, end: () => (one.ended = true) }
+  }
+  return { made, hire }
+}
+const LIST = Array.from({ length: 24 }, (_, i) => i)
+const BATCH = 3
+
+/** What a promise is refused with; undefined where it is kept. */
+const outcome = (given: Promise<void>) => given.catch((reason: unknown) => reason)
+
+describe('a pool of workers', () => {
+  let told: number[]
+  const tell = (some: readonly number[]) => void told.push(...some)
+  const doubles = (ms: number) => (_: Remote<Calc>, some: readonly number[]) =>
+    new Promise<number[]>((done) => setTimeout(() => done(some.map((one) => 2 * one)), ms))
+
+  beforeEach(() => {
+    told = []
+    jest.useFakeTimers()
+    Object.defineProperty(navigator, 'hardwareConcurrency', { value: 4, configurable: true })
+  })
+  afterEach(() => {
+    jest.useRealTimers()
+  })
+
+  test('a short list is one worker’s', async () => {
+    const { made, hire } = someWorkers()
+    const done = new CalcPool(hire).each(LIST, BATCH, doubles(20), tell)
+    await jest.runAllTimersAsync()
+    await done
+    expect(told).toEqual(LIST.map((one) => 2 * one))
+    expect(made).toHaveLength(1)
+  })
+  test('a long one gets help, a worker a core at the most, and all of it is told once', async () => {
+    const { made, hire } = someWorkers()
+    const pool = new CalcPool(hire)
+    const long = Array.from({ length: 90 }, (_, i) => i)
+    const done = pool.each(long, BATCH, doubles(700), tell)
+    await jest.runAllTimersAsync()
+    await done
+    expect(made).toHaveLength(4)
+    expect([...told].sort((a, b) => a - b)).toEqual(long.map((one) => 2 * one))
+  })
+  test('a list that is overtaken tells nobody, and its worker stays for the next', async () => {
+    const { made, hire } = someWorkers()
+    const pool = new CalcPool(hire)
+    const first = outcome(pool.each(LIST, BATCH, doubles(100), tell))
+    const second = pool.each([100], BATCH, doubles(10), tell)
+    await jest.runAllTimersAsync()
+    await second
+    expect(await first).toBeInstanceOf(Cancelled)
+    expect(told).toEqual([200])
+    expect(made.map(({ ended }) => ended)).toEqual([false])
+  })
+  test('cancelled, it ends its workers and says so', async () => {
+    const { made, hire } = someWorkers()
+    const pool = new CalcPool(hire)
+    const given = outcome(pool.each(LIST, BATCH, doubles(100), tell))
+    pool.cancel()
+    await jest.runAllTimersAsync()
+    expect(await given).toBeInstanceOf(Cancelled)
+    expect(made.map(({ ended }) => ended)).toEqual([true])
+    expect(told).toEqual([])
+  })
+  test('a worker that fails, a helper’s too, fails the list', async () => {
+    const { hire } = someWorkers()
+    const pool = new CalcPool(hire)
+    let asked = 0
+    const fails = async (calc: Remote<Calc>, some: readonly number[]) => {
+      if (++asked === 4) throw new Error('out of memory')
+      return doubles(1200)(calc, some)
+    }
+    const given = outcome(pool.each(LIST, BATCH, fails, tell))
+    await jest.runAllTimersAsync()
+    expect(await given).toMatchObject({ message: 'out of memory' })
+  })
+})
