@@ -279,24 +279,13 @@ export {
   type WantedRange,
   type ZoneKind,
 } from './scene/zones.ts'
-export { sectionOf, throwOf, type Jet } from './jet/jet.ts'
+export { sectionOf, type Jet } from './jet/jet.ts'
 export type { Vector } from './jet/vector.ts'
 export { settingOf, type Block, type WaterSetting } from './currents/setting.ts'
 export { aimedAt, openingOf, towardsOf, type Stream } from './currents/streams.ts'
-export {
-  AIR,
-  BOX,
-  PANEL,
-  ROCK,
-  SAND,
-  WATER,
-  cellAt,
-  cellHolding,
-  type Fineness,
-  type Grid,
-} from './currents/grid.ts'
+export { ROCK, SAND, WATER, cellAt, type Fineness, type Grid } from './currents/grid.ts'
 export { planField, updatesOf, type FieldPlan } from './currents/field-plan.ts'
-export { figureAt, motionAt, type Field, type FieldFigure } from './currents/field.ts'
+export { motionAt, type Field, type FieldFigure } from './currents/field.ts'
 export { runField, tryPace } from './currents/run-field.ts'
 export {
   judgeField,
@@ -311,12 +300,7 @@ export { FRAME_FULL, runDye, type DyeFrame, type DyeVerdict } from './currents/d
 export { ROCK_LAYOUTS, rockLayout, type RockLayoutName } from './currents/rock-layouts.ts'
 export { START_NAMES, startLayout, type Start, type StartName } from './currents/starts.ts'
 export { alongJet, envelopeOf, reaches, type Obstacle, type Reach } from './currents/quick-look.ts'
-export {
-  fieldScore,
-  placePumps,
-  type Placement,
-  type PlacementSearch,
-} from './currents/place-pumps.ts'
+export { placePumps, type Placement, type PlacementSearch } from './currents/place-pumps.ts'
 export {
   packField,
   packedFieldFault,

@@ -116,7 +116,7 @@ function alike(a: readonly CirculationPump[], b: readonly CirculationPump[]): bo
 }
 
 /** Shares of all faces in their range, less what dead water and lifted sand cost. */
-export function fieldScore(verdict: FieldVerdict): number {
+function fieldScore(verdict: FieldVerdict): number {
   const sand = verdict.zones.find(({ zone }) => zone === 'sand')?.areaM2 ?? 0
   const lift = sand > 0 ? verdict.liftAreaM2 / sand : 0
   return Math.max(0, shareAsWanted(verdict) - DEAD_COST * verdict.deadShare - LIFT_COST * lift)

@@ -5,7 +5,7 @@ import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
 import { PANEL_NAMES } from './currents-words.ts'
 import { CUTS, onCut, type CutName, type CutScale } from './cut.ts'
-import { useDrag } from './use-drag.ts'
+import { useDrag } from '../section/use-drag.ts'
 
 /** A circulation pump: its body drags along the panels, its tip aims it. */
 const { cut, scale, pump } = defineProps<{

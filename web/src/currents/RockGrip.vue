@@ -5,7 +5,7 @@ import { useCurrents } from './currents-store.ts'
 import { ZONE_NAMES } from './currents-words.ts'
 import { CUTS, type CutName, type CutScale } from './cut.ts'
 import type { RockShape } from './scene-shapes.ts'
-import { useDrag } from './use-drag.ts'
+import { useDrag } from '../section/use-drag.ts'
 
 /** A rock that can be dragged over a drawing. */
 const { cut, scale, shape } = defineProps<{ cut: CutName; scale: CutScale; shape: RockShape }>()

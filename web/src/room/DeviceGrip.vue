@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { deviceRectangle, type Device, type SolvedDevice } from '@yew-basin/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { useDrag } from '../section/use-drag.ts'
 import { useUnits } from '../shell/units.ts'
 import { onFloor, type FloorScale } from './room-scale.ts'
 
@@ -33,50 +34,18 @@ const wordsY = computed(() =>
     : place.value.y + place.value.height / 2 + FONT_PX / 3,
 )
 const handPx = computed(() => device.part.handM * scale.pxPerM)
-const dragging = ref(false)
 const round = (m: number) => Math.round(m * 1000) / 1000
 
-function drag(event: PointerEvent) {
-  emit('choose')
-  const target = event.currentTarget as Element
-  const began = { x: event.clientX, y: event.clientY, xM: device.xM, yM: device.yM }
-  // Held fast while it is dragged: the sheet may rescale under it.
-  const { pxPerM } = scale
-  target.setPointerCapture(event.pointerId)
-  dragging.value = true
-  const move = (now: Event) => {
-    const { clientX, clientY } = now as PointerEvent
-    emit(
-      'move',
-      round(began.xM + (clientX - began.x) / pxPerM),
-      round(began.yM - (clientY - began.y) / pxPerM),
-    )
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener(
-    'lostpointercapture',
-    () => {
-      target.removeEventListener('pointermove', move)
-      dragging.value = false
-    },
-    { once: true },
-  )
-}
-
-const BY_KEY: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-}
-function step(event: KeyboardEvent) {
-  const by = BY_KEY[event.key]
-  if (!by) return
-  event.preventDefault()
-  event.stopPropagation()
-  const far = STEP_M * (event.shiftKey ? 10 : 1)
-  emit('move', round(device.xM + by[0] * far), round(device.yM + by[1] * far))
-}
+const { dragging, drag, key } = useDrag(
+  () => {
+    emit('choose')
+    const { xM, yM } = device
+    // Held fast while it is dragged: the sheet may rescale under it.
+    const { pxPerM } = scale
+    return ({ byX, byY }) => emit('move', round(xM + byX / pxPerM), round(yM - byY / pxPerM))
+  },
+  () => STEP_M * scale.pxPerM,
+)
 </script>
 
 <template>
@@ -90,7 +59,7 @@ function step(event: KeyboardEvent) {
     :aria-pressed="chosen"
     :data-device="device.id"
     @pointerdown.prevent="drag"
-    @keydown="step"
+    @keydown="key"
     @keydown.enter.prevent="emit('choose')"
     @focus="emit('choose')"
   >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { DrawnChamber } from './sump-drawing.ts'
+import { followPointer } from './use-drag.ts'
 
 /** A handle at a chamber's foot: dragged over another chamber, or moved with the arrow keys, it reorders them. */
 const { chamber, chambers, bottom } = defineProps<{
@@ -23,20 +24,15 @@ function placeAt(at: number): number {
 }
 
 function drag(event: PointerEvent) {
-  const target = event.currentTarget as Element
-  const offset = event.clientX - middle.value
-  target.setPointerCapture(event.pointerId)
-  const move = (now: Event) => (draggedX.value = (now as PointerEvent).clientX - offset)
-  target.addEventListener('pointermove', move)
-  target.addEventListener(
-    'lostpointercapture',
+  const from = middle.value
+  followPointer(
+    event,
+    ({ byX }) => (draggedX.value = from + byX),
     () => {
-      target.removeEventListener('pointermove', move)
       const to = draggedX.value === null ? index.value : placeAt(draggedX.value)
       draggedX.value = null
       if (to !== index.value) emit('move', index.value, to)
     },
-    { once: true },
   )
 }
 

@@ -6,6 +6,7 @@ import { wallRange, type DrawnSump, type DrawnWall } from './sump-drawing.ts'
 import ChamberGrip from './ChamberGrip.vue'
 import DeviceDrawing from './DeviceDrawing.vue'
 import type { Scale } from './scale.ts'
+import { followPointer } from './use-drag.ts'
 
 /** The sump with the water in it; its walls can be dragged, or moved with the arrow keys. */
 const { sump, scale, movable } = defineProps<{
@@ -30,18 +31,8 @@ function moveTo(index: number, atM: number) {
 
 function drag(event: PointerEvent, wall: DrawnWall) {
   if (!movable || store.preview) return
-  const target = event.currentTarget as Element
   const startM = store.design!.sump.walls[wall.index]!.atM
-  const startX = event.clientX
-  target.setPointerCapture(event.pointerId)
-  const move = (now: Event) =>
-    moveTo(wall.index, startM + ((now as PointerEvent).clientX - startX) / scale.pxPerM)
-  target.addEventListener('pointermove', move)
-  target.addEventListener(
-    'lostpointercapture',
-    () => target.removeEventListener('pointermove', move),
-    { once: true },
-  )
+  followPointer(event, ({ byX }) => moveTo(wall.index, startM + byX / scale.pxPerM))
 }
 
 function step(event: KeyboardEvent, wall: DrawnWall) {

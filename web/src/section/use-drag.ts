@@ -13,29 +13,37 @@ const BY_KEY: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 }
 
+/** Follows a pointer that went down on something until it lets go, wherever it goes meanwhile. */
+export function followPointer(
+  { currentTarget, pointerId, clientX, clientY }: PointerEvent,
+  moved: (by: Dragged) => void,
+  ended: () => void = () => {},
+): void {
+  const target = currentTarget as Element
+  target.setPointerCapture(pointerId)
+  const move = (now: Event) => {
+    const at = now as PointerEvent
+    moved({ byX: at.clientX - clientX, byY: at.clientY - clientY })
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener(
+    'lostpointercapture',
+    () => {
+      target.removeEventListener('pointermove', move)
+      ended()
+    },
+    { once: true },
+  )
+}
+
 /** Drags something over a drawing, by the pointer or step by step by the arrow keys. */
 export function useDrag(begin: () => (by: Dragged) => void, stepPx: () => number) {
   const dragging = ref(false)
 
   function drag(event: PointerEvent): void {
-    const target = event.currentTarget as Element
-    const from = { x: event.clientX, y: event.clientY }
     const moved = begin()
-    target.setPointerCapture(event.pointerId)
     dragging.value = true
-    const move = (now: Event) => {
-      const { clientX, clientY } = now as PointerEvent
-      moved({ byX: clientX - from.x, byY: clientY - from.y })
-    }
-    target.addEventListener('pointermove', move)
-    target.addEventListener(
-      'lostpointercapture',
-      () => {
-        target.removeEventListener('pointermove', move)
-        dragging.value = false
-      },
-      { once: true },
-    )
+    followPointer(event, moved, () => (dragging.value = false))
   }
 
   function key(event: KeyboardEvent): void {
