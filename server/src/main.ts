@@ -3,6 +3,7 @@ import pg from 'pg'
 import { connect } from './db/connect.ts'
 import { makeApp } from './http/app.ts'
 import { settingsFrom } from './settings.ts'
+import { sweepDaily } from './workspace/sweep-guests.ts'
 
 const settings = settingsFrom(process.env)
 const sequelize = connect(settings.databaseUrl)
@@ -10,6 +11,7 @@ const sessionPool = new pg.Pool({ connectionString: settings.databaseUrl, max: 5
 // A pool without a listener ends the process when the database drops an idle connection.
 sessionPool.on('error', (error) => console.error(`session store: ${error.message}`))
 
+const stopSweeping = sweepDaily(sequelize, (message) => console.error(message))
 const server = makeApp(settings, sequelize, sessionPool).listen(settings.port, settings.host)
 
 server.on('listening', () => {
@@ -27,6 +29,7 @@ let stopping = false
 async function stop(): Promise<void> {
   if (stopping) return
   stopping = true
+  stopSweeping()
   server.closeAllConnections()
   await new Promise((closed) => server.close(closed))
   await Promise.all([sequelize.close(), sessionPool.end()])
