@@ -378,6 +378,13 @@ describe('a device beside the sump', () => {
     expect(codesOf({ xM: 0.2, yM: 0.3 })).toContain('devices-collide')
     expect(codesOf({ xM: 0.2, yM: 0.3, standM: 0.45 })).not.toContain('devices-collide')
   })
+  test.each([
+    ['over its rim', { xM: 0.2, yM: 0.3, standM: 0.45 }, true],
+    ['as low as the sump', { xM: 0.2, yM: 0.3 }, false],
+    ['clear of it', { xM: 0.2, yM: 0.42, standM: 0.45 }, false],
+  ])('%s is told to be over the sump or not', (_, place, over) => {
+    expect(lamp(place).treatment.devices[0]!.room!.overSump).toBe(over)
+  })
   test('may not go through the cabinet', () => {
     expect(codesOf({ xM: 1.2, yM: 0.42 })).toContain('device-does-not-fit')
   })

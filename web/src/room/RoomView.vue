@@ -29,7 +29,7 @@ function said(i: number): string {
     : room.pullOutM === null
       ? ''
       : `, ${units.text('length', room.pullOutM)} to draw the lamp`
-  if (!room.inWater) return `beside the sump${lamp}`
+  if (!room.inWater) return `${room.overSump ? 'over' : 'beside'} the sump${lamp}`
   const rod = devices.value[i]!.part.kind === 'heater'
   const lift =
     room.liftsOutM === null || rod

@@ -74,7 +74,7 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
 
 <template>
   <section aria-labelledby="chambers-heading">
-    <div class="flex items-center">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
       <h3 id="chambers-heading" class="heading grow">Chambers, left to right</h3>
       <button class="button" :disabled="full || !!store.preview" @click="add('other')">
         <Plus :size="15" /> Part {{ chosenId ? 'it' : 'the first' }} in two

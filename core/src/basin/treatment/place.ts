@@ -68,6 +68,7 @@ export function roomOf(sump: Sump, device: Device): SolvedRoom | null {
   const around = inWater ? chamberRectangle(sump, box, index) : cabinetRectangle(sump)
   const { footM, topM } = heightsOf(box, device)
   const overRimM = box.floorHeightM + box.heightM
+  const over = !inWater && clearanceM(place, sumpRectangle(box)) < -TOUCH_M
   const pullOut =
     device.part.sterilizer && cabinet
       ? pullOutOf(cabinet, box, { place, turned: device.turned, footM, topM })
@@ -80,7 +81,8 @@ export function roomOf(sump: Sump, device: Device): SolvedRoom | null {
     collidesWith: devices
       .filter((other) => other.id !== device.id && meet(box, device, other))
       .map(({ id }) => id),
-    runsIntoSump: !inWater && footM < overRimM && clearanceM(place, sumpRectangle(box)) < -TOUCH_M,
+    runsIntoSump: over && footM < overRimM,
+    overSump: over && footM >= overRimM,
     aboveM: aboveM(sump, device),
     liftsOutM: cabinet && inWater ? cabinet.topM - overRimM - device.part.heightM : null,
     pullOutM: pullOut?.freeM ?? null,

@@ -42,6 +42,8 @@ export interface SolvedRoom {
   readonly collidesWith: readonly string[]
   /** It stands beside the sump, and runs into it. */
   readonly runsIntoSump: boolean
+  /** It stands or hangs higher than the sump's rim, over its water. */
+  readonly overSump: boolean
   /** From its top to the cabinet's; null: no cabinet is told. */
   readonly aboveM: number | null
   /** From the sump's rim to the cabinet's top, less its height: what is left when it is lifted out; null: no cabinet. */
