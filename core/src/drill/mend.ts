@@ -3,6 +3,7 @@ import type { Settled } from '../basin/loop/settle.ts'
 import { chamberAreasM2 } from '../basin/loop/sump-levels.ts'
 import { withHeight } from '../basin/build/sump-edits.ts'
 import { sentence, type Sentence } from '../quantity/sentence.ts'
+import type { Fault } from './fault.ts'
 import type { DrillRun } from './run-drill.ts'
 import type { Verdict } from './verdict.ts'
 
@@ -17,6 +18,9 @@ const BREAK_DEPTH_M = 0.02
 /** A sensor stands so far over where the water runs, m (choice). */
 const SENSOR_OVER_M = 0.01
 
+/** Faults after which water runs back through an outlet under water. */
+const BACK_SIPHONS: readonly Fault['kind'][] = ['power-cut', 'pump-stops', 'break-hole-grown']
+
 /** What may mend a drill that wets the floor or lets the pump draw air. */
 export function mendsOf(settled: Settled, run: DrillRun, verdict: Verdict): Mend[] {
   if (verdict.outcome === 'dry') return []
@@ -24,7 +28,7 @@ export function mendsOf(settled: Settled, run: DrillRun, verdict: Verdict): Mend
   return [
     ...sumpMends(settled, verdict),
     ...(kinds.has('top-off-open') ? canMends(settled, verdict) : []),
-    ...(kinds.has('power-cut') || kinds.has('break-hole-grown') ? holeMends(settled) : []),
+    ...(BACK_SIPHONS.some((kind) => kinds.has(kind)) ? holeMends(settled) : []),
     ...(kinds.has('drains-blocked') ? [...sensorMends(settled), ...joinMends(settled)] : []),
   ]
 }

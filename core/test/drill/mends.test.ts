@@ -1,0 +1,89 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  allDrills,
+  applyEdits,
+  mendsOf,
+  runDrill,
+  say,
+  settle,
+  verdictOf,
+  type BasinDesign,
+} from '../../src/index.ts'
+import { aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
+
+/** The end hangs deep: much runs back through it. */
+const UNDER = 'up 600 mm, elbow, left 300 mm, down 100 mm'
+const LOW = aLoop({ line: UNDER, changes: { 'sump.box.heightM': 0.3 } })
+const BIG_CAN = { flowM3PerS: 100 * L_PER_H, canM3: 0.15, runLimitS: null }
+
+function ran(design: BasinDesign, id: string) {
+  const settled = settle(design)
+  const drill = allDrills(settled).find((one) => one.id === id)
+  if (!drill) throw new Error(`no drill ${id}`)
+  const run = runDrill(settled, drill)
+  const verdict = verdictOf(run)
+  const mends = mendsOf(settled, run, verdict).map(({ label, edits }) => ({
+    text: say(label, 'metric'),
+    after: () => verdictOf(runDrill(...again(applyEdits(design, edits), id))),
+  }))
+  const mend = (words: RegExp) => {
+    const found = mends.find(({ text }) => words.test(text))
+    if (!found)
+      throw new Error(`no mend ${String(words)} in ${mends.map(({ text }) => text).join('; ')}`)
+    return found
+  }
+  return { verdict, mends, mend }
+}
+function again(design: BasinDesign, id: string) {
+  const settled = settle(design)
+  return [settled, allDrills(settled).find((one) => one.id === id)!] as const
+}
+
+describe('what may mend a drill', () => {
+  test.each(['power-cut', 'power-back', 'pump-stops pump'])(
+    'of %s through an end under water: a hole that breaks it, or a higher sump',
+    (id) => {
+      const { verdict, mend } = ran(LOW, id)
+      expect(verdict.outcome).toBe('wet')
+      expect(mend(/^Drill a break hole 20\.0\smm under/).after().outcome).toBe('dry')
+      expect(mend(/^Raise the sump’s panels to \d+\smm/).after().outcome).toBe('dry')
+    },
+  )
+  test('is not a hole where there is one, or where the end is in air', () => {
+    const lines = LOW.returnSide.lines.map((line) => ({
+      ...line,
+      end: { ...line.end, breakDepthM: 0.02 },
+    }))
+    const holed = { ...LOW, returnSide: { ...LOW.returnSide, lines } }
+    expect(ran(holed, 'power-cut').mends.some(({ text }) => /hole/.test(text))).toBe(false)
+    const inAir = aLoop({ changes: { 'sump.box.heightM': 0.28 } })
+    expect(ran(inAir, 'power-cut').mends.some(({ text }) => /hole/.test(text))).toBe(false)
+  })
+  test('of a stuck top-off: a can that the sump has room for', () => {
+    const { verdict, mend } = ran(aLoop({ changes: { 'sump.topOff': BIG_CAN } }), 'top-off-open')
+    expect(verdict.outcome).toBe('wet')
+    const can = mend(/^A can of/)
+    expect(can.after().outcome).toBe('dry')
+    expect(can.after().spilledM3).toBe(0)
+  })
+  test('of drains that block at once: a sensor, said to be a device that can fail', () => {
+    const { mend } = ran(LOW, 'both tank')
+    const sensor = mend(/^Add a level sensor/)
+    expect(sensor.text).toMatch(/can fail/)
+    expect(
+      sensor.after().log.map(({ what }) => 'happening' in what && what.happening.kind),
+    ).toContain('sensor-stops-pumps')
+  })
+  test('is nothing where the floor stays dry and the pump full', () => {
+    expect(ran(aLoop(), 'power-cut').mends).toEqual([])
+  })
+  test('is told in a way that both unit families can read', () => {
+    const settled = settle(LOW)
+    const run = runDrill(...again(LOW, 'power-cut'))
+    const hole = mendsOf(settled, run, verdictOf(run)).find(({ edits }) =>
+      edits[0]!.path.includes('breakDepthM'),
+    )!
+    expect(say(hole.label, 'us')).toMatch(/0\.79\s?in/)
+  })
+})
