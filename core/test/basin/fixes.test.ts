@@ -1,0 +1,64 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  applyEdits,
+  say,
+  showText,
+  solveBasin,
+  type BasinDesign,
+  type Finding,
+  type SolvedBasin,
+} from '../../src/index.ts'
+import { aHungBox, aLoop } from '../a-loop.ts'
+
+/** Each with something to say about it. */
+const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
+  ['a loop as it is first laid', aLoop()],
+  ['an end that hangs deep', aLoop({ line: 'up 600 mm, elbow, left 300 mm, down 100 mm' })],
+  ['a sump that is too low', aLoop({ changes: { 'sump.box.heightM': 0.28 } })],
+  ['a hung box', aHungBox()],
+  ['pipe that turns by itself', aLoop({ line: 'up 600 mm, left 300 mm' })],
+  [
+    'elbows in a row',
+    aLoop({
+      line: 'elbow, up 50 mm, elbow, left 50 mm, elbow, up 600 mm, elbow, left 300 mm',
+    }),
+  ],
+  ['a pump that is too strong', aLoop({ changes: { 'tanks.0.turnoverPerH': 3 } })],
+  ['a pump that is too weak', aLoop({ changes: { 'tanks.0.turnoverPerH': 30 } })],
+]
+const CASES = DESIGNS.flatMap(([name, design]) => {
+  const solved = solveBasin(design)
+  return solved.findings.flatMap((finding) =>
+    finding.fixes.map((fix) => ({ name, code: finding.code, design, solved, finding, fix })),
+  )
+})
+const like = ({ code, severity }: Finding) => `${code} ${severity}`
+const count = ({ findings }: SolvedBasin, finding: Finding) =>
+  findings.filter((one) => like(one) === like(finding)).length
+/** "Gives 3 553 L/h." said of the flow at the tank. */
+const gives = /^Gives (.*)\.$/
+
+test('there is something to mend in each', () => {
+  for (const [name] of DESIGNS) {
+    expect([name, CASES.some((one) => one.name === name)]).toEqual([name, true])
+  }
+  expect(new Set(CASES.map(({ code }) => code)).size).toBeGreaterThan(6)
+})
+
+describe.each(CASES)('$name, $code', ({ design, solved, finding, fix }) => {
+  const after = solveBasin(applyEdits(design, fix.edits))
+
+  test(`${say(fix.label, 'metric')}: water still runs, and the finding is gone or eased`, () => {
+    expect(after.returnSide.status).toBe('flows')
+    const flow = (one: SolvedBasin) => one.returnSide.lines[0]!.flowM3PerS
+    const wanted = solved.totals.wantedFlowM3PerS
+    const eased = Math.abs(flow(after) - wanted) < Math.abs(flow(solved) - wanted)
+    expect(count(after, finding) < count(solved, finding) || eased).toBe(true)
+  })
+  test('what it says it gives is what it gives', () => {
+    const said = gives.exec(say(fix.brings, 'metric'))
+    const flow = { quantity: 'flow', si: after.returnSide.lines[0]!.flowM3PerS } as const
+    if (said) expect(said[1]).toBe(showText(flow, 'metric'))
+    else expect(say(fix.brings, 'metric').length).toBeGreaterThan(10)
+  })
+})
