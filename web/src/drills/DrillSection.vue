@@ -17,6 +17,7 @@ import { drawRun } from '../section/run-drawing.ts'
 import { scaleFor, scaleWords, windowOf, type Sheet } from '../section/scale.ts'
 import { drawSump } from '../section/sump-drawing.ts'
 import SumpDrawing from '../section/SumpDrawing.vue'
+import SheetPaints from '../section/SheetPaints.vue'
 import TankDrawing from '../section/TankDrawing.vue'
 import { useUnits } from '../shell/units.ts'
 
@@ -133,21 +134,7 @@ const inWords = computed(() => {
       :class="{ playing }"
       data-testid="drill-section"
     >
-      <defs>
-        <linearGradient id="depth" x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stop-color="var(--water-light)" />
-          <stop offset="1" stop-color="var(--water-deep)" stop-opacity="0.75" />
-        </linearGradient>
-        <pattern
-          id="ground"
-          width="8"
-          height="8"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <path d="M0 0V8" stroke="var(--rule)" stroke-width="1.6" />
-        </pattern>
-      </defs>
+      <SheetPaints />
       <TankDrawing
         v-for="one in drawn.tanks"
         :key="one.tank.id"

@@ -1,31 +1,23 @@
 <script setup lang="ts">
-import type { BasinDesign, DrainRole, DrainState, SolvedDrain } from '@yew-basin/core'
 import { useElementSize, useStorage } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
 import type { StopName } from '../workspace/stops.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import GroundDrawing from './GroundDrawing.vue'
 import DimensionLine from './DimensionLine.vue'
+import DrawnPart from './DrawnPart.vue'
+import FlowLabels from './FlowLabels.vue'
+import GroundDrawing from './GroundDrawing.vue'
 import LevelMark from './LevelMark.vue'
-import RunDrawing from './RunDrawing.vue'
-import { drawRun, type Filling } from './run-drawing.ts'
-import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
-import {
-  drawnChambers,
-  drawnSump,
-  fallingWater,
-  flowLabels,
-  levelMarkX,
-  type FlowLabel,
-} from './section-layout.ts'
 import OverflowDrawing from './OverflowDrawing.vue'
-import { drawOverflows } from './overflow-drawing.ts'
-import { drawSump } from './sump-drawing.ts'
+import RunDrawing from './RunDrawing.vue'
+import { drawSection } from './section-drawing.ts'
+import { levelMarkX } from './section-layout.ts'
+import SectionText from './SectionText.vue'
+import SheetPaints from './SheetPaints.vue'
 import SumpDrawing from './SumpDrawing.vue'
 import SumpLabels from './SumpLabels.vue'
-import SectionText from './SectionText.vue'
 import TankDrawing from './TankDrawing.vue'
 
 const store = useDesign()
@@ -39,113 +31,12 @@ const dimensions = useStorage('yew.dimensions', false)
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const { width, height } = useElementSize(sheet)
 
-const SUMP_TEXT_PX = 90
 const drawing = computed(() => {
-  const { running: design, solved, solvedLine } = store
-  if (!design || !solved || !solvedLine || width.value === 0) return null
-  const room = windowOf(design, solved)
-  const scale = scaleFor(room, width.value, height.value)
-  const sheet: Sheet = { view: 'section', scale }
-  const small = isSmall(width.value)
-  const { lines } = solved.returnSide
-  const tanks = design.tanks.map((tank, i) => ({
-    tank,
-    solved: solved.tanks[i]!,
-    left: scale.x(tank.xM),
-    right: scale.x(tank.xM + tank.lengthM),
-    top: scale.y(tank.floorHeightM + tank.heightM),
-    surface: scale.y(solved.tanks[i]!.surfaceM),
-  }))
-  const farRight = Math.max(
-    ...tanks.map(({ right }) => right),
-    ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.x(piece.to.xM))),
-  )
-  // Until the sump's sizes are told, its water is drawn as far as it is known: round pumps and ends.
-  const sump = drawSump(design, solved, scale)
-  const chambers = sump ? [] : drawnChambers(design, lines, scale)
-  const sumps = (sump ? [] : design.returnSide.pumps)
-    .map((_, i) => drawnSump(design, i, scale))
-    .map((sump) => ({
-      ...sump,
-      // Another chamber stands where its level would be written.
-      crowded: chambers.some(
-        ({ left, right }) => right > sump.left - SUMP_TEXT_PX && left < sump.left + 14,
-      ),
-    }))
-  const sourceM = design.sump.chambers.find(({ id }) => id === store.placedPump?.chamberId)!.levelM
-  return {
-    design,
-    solved,
-    scale,
-    tanks,
-    runs: lines.map((line, i) => drawRun(design.returnSide.lines[i]!, line, sheet)),
-    small,
-    floor: room.bottom > 0 ? null : scale.y(0),
-    bottom: scale.y(room.bottom),
-    pumpPx: Math.min(34, Math.max(12, 0.09 * scale.pxPerM)),
-    sumps,
-    chambers,
-    sump,
-    overflows: drawOverflows(design, solved, scale),
-    drains: design.drains.map((drain, i) => ({
-      tankId: drain.tankId,
-      name: drain.name,
-      run: drawRun(drain, solved.drains[i]!, sheet, fillingOf(drain.role, solved.drains[i]!.state)),
-      fall: drainFall(solved.drains[i]!, design, scale),
-    })),
-    pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
-      id,
-      stopped,
-      x: scale.x(outlet.xM),
-      y: scale.y(outlet.zM),
-    })),
-    lift: {
-      x: Math.min(farRight + (small ? 14 : 26), width.value - (small ? 32 : 24)),
-      from: scale.y(sourceM),
-      to: scale.y(sourceM + solvedLine.liftM),
-      shown: solvedLine.end !== 'tee' && solvedLine.end !== 'cap',
-    },
-    falls: lines.flatMap((line) => fallingWater(design, solved, line, scale)),
-    words: scaleWords(scale),
-    // Over the tanks, and over a line that rises above them where there is room.
-    above: Math.max(
-      30,
-      Math.min(
-        ...tanks.map(({ top }) => top - 22),
-        ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.y(piece.to.zM) - 14)),
-      ),
-    ),
-    labels: small ? [] : flowLabels(design, solved, scale),
-  }
+  const { running: design, solved, solvedLine: line, placedPump } = store
+  if (!design || !solved || !line || width.value === 0) return null
+  const of = { design, solved, line, fromChamberId: placedPump?.chamberId }
+  return drawSection(of, width.value, height.value)
 })
-
-/** A siphon is full, a vented pipe has air in its core, a dry one has nothing else. */
-function fillingOf(role: DrainRole, state: DrainState): Filling {
-  if (state === 'dry') return 'air'
-  return role === 'siphon' ? 'water' : 'film'
-}
-
-/** Water that falls from a drain's mouth in air. */
-function drainFall(drain: SolvedDrain, { sump }: BasinDesign, scale: Scale): string | null {
-  if (drain.flowM3PerS <= 0 || drain.end !== 'above-water' || drain.joinsId !== null) return null
-  const { levelM } = sump.chambers.find(({ id }) => id === drain.chamberId)!
-  return `M${scale.x(drain.mouth.xM)} ${scale.y(drain.mouth.zM)} V${scale.y(levelM)}`
-}
-
-/** What crosses the tanks' water: a level mark keeps clear of it. */
-const crossing = computed(() => {
-  const { scale, solved, overflows, design } = drawing.value!
-  const floorM = Math.min(...design.tanks.map((tank) => tank.floorHeightM))
-  const inTank = [...solved.returnSide.lines, ...solved.drains].flatMap(({ pieces }) =>
-    pieces.filter(({ to }) => to.zM > floorM).map(({ to }) => scale.x(to.xM)),
-  )
-  return [...inTank, ...overflows.flatMap(({ left, right }) => [left, (left + right) / 2, right])]
-})
-
-const labelMore = (label: FlowLabel) =>
-  [label.name, label.speedMPerS === null ? '' : units.text('speed', label.speedMPerS)]
-    .filter(Boolean)
-    .join(', ')
 
 function chooseOverflow(tankId: string, to: StopName) {
   store.tankId = tankId
@@ -182,27 +73,7 @@ function go(to: StopName) {
       aria-label="Section of the basin, to scale"
       class="absolute inset-0"
     >
-      <defs>
-        <linearGradient id="depth" x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stop-color="var(--water-light)" />
-          <stop offset="1" stop-color="var(--water-deep)" stop-opacity="0.75" />
-        </linearGradient>
-        <linearGradient id="away" x1="0" x2="1">
-          <stop offset="0" stop-color="var(--water-deep)" stop-opacity="0" />
-          <stop offset="0.25" stop-color="var(--water-deep)" stop-opacity="0.5" />
-          <stop offset="0.75" stop-color="var(--water-deep)" stop-opacity="0.5" />
-          <stop offset="1" stop-color="var(--water-deep)" stop-opacity="0" />
-        </linearGradient>
-        <pattern
-          id="ground"
-          width="8"
-          height="8"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <path d="M0 0V8" stroke="var(--rule)" stroke-width="1.6" />
-        </pattern>
-      </defs>
+      <SheetPaints />
 
       <template v-for="(sump, i) in drawing.sumps" :key="`s${i}`">
         <rect
@@ -223,15 +94,11 @@ function go(to: StopName) {
         :height="Math.max(0, chamber.bottom - chamber.level)"
         fill="url(#away)"
       />
-      <g
+      <DrawnPart
         v-for="one in drawing.tanks"
         :key="one.tank.id"
-        class="part"
-        role="link"
-        tabindex="0"
-        :aria-label="drawing.tanks.length > 1 ? `Tank: ${one.tank.name}` : 'Tank and target'"
-        @click="chooseTank(one.tank.id)"
-        @keydown.enter="chooseTank(one.tank.id)"
+        :name="drawing.tanks.length > 1 ? `Tank: ${one.tank.name}` : 'Tank and target'"
+        @open="chooseTank(one.tank.id)"
       >
         <TankDrawing
           :tank="one.tank"
@@ -239,19 +106,15 @@ function go(to: StopName) {
           :scale="drawing.scale"
           :bottom="drawing.floor ?? drawing.bottom"
         />
-      </g>
-      <g
+      </DrawnPart>
+      <DrawnPart
         v-for="one in drawing.overflows"
         :key="`o${one.tankId}`"
-        class="part"
-        role="link"
-        tabindex="0"
-        :aria-label="drawing.tanks.length > 1 ? `Overflow: ${one.name}` : 'Overflow'"
-        @click="chooseOverflow(one.tankId, 'overflow')"
-        @keydown.enter="chooseOverflow(one.tankId, 'overflow')"
+        :name="drawing.tanks.length > 1 ? `Overflow: ${one.name}` : 'Overflow'"
+        @open="chooseOverflow(one.tankId, 'overflow')"
       >
         <OverflowDrawing :one="one" />
-      </g>
+      </DrawnPart>
       <GroundDrawing
         :floor="drawing.floor"
         :bottom="drawing.bottom"
@@ -270,15 +133,11 @@ function go(to: StopName) {
       <g v-if="drawing.sump" class="part" role="group" aria-label="Sump" @click="go('sump')">
         <SumpDrawing :sump="drawing.sump" :scale="drawing.scale" :movable="atSump" />
       </g>
-      <g
+      <DrawnPart
         v-for="drain in drawing.drains"
         :key="`d${drain.run.lineId}`"
-        class="part"
-        role="link"
-        tabindex="0"
-        :aria-label="`Drain: ${drain.name}`"
-        @click="chooseOverflow(drain.tankId, 'drains')"
-        @keydown.enter="chooseOverflow(drain.tankId, 'drains')"
+        :name="`Drain: ${drain.name}`"
+        @open="chooseOverflow(drain.tankId, 'drains')"
       >
         <path
           v-if="drain.fall"
@@ -289,25 +148,21 @@ function go(to: StopName) {
           class="falls"
         />
         <RunDrawing :run="drain.run" :selected="store.selectedPieceId" :chosen="atDrains" />
-      </g>
-      <g
+      </DrawnPart>
+      <DrawnPart
         v-for="(run, i) in drawing.runs"
         :key="run.lineId"
-        class="part"
-        role="link"
-        tabindex="0"
-        :aria-label="
+        :name="
           drawing.runs.length > 1 ? `Line: ${drawing.design.returnSide.lines[i]!.name}` : 'Return'
         "
-        @click="choose(run.lineId)"
-        @keydown.enter="choose(run.lineId)"
+        @open="choose(run.lineId)"
       >
         <RunDrawing
           :run="run"
           :selected="store.selectedPieceId"
           :chosen="!atDrains && i === store.lineIndex"
         />
-      </g>
+      </DrawnPart>
       <g
         v-for="pump in drawing.pumps"
         :key="pump.id"
@@ -330,7 +185,7 @@ function go(to: StopName) {
       <LevelMark
         v-for="one in drawing.tanks"
         :key="`m${one.tank.id}`"
-        :x="levelMarkX(one.left, one.right, crossing)"
+        :x="levelMarkX(one.left, one.right, drawing.crossing)"
         :y="one.surface"
         :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', one.solved.surfaceM)}`"
       />
@@ -395,28 +250,7 @@ function go(to: StopName) {
         :y2="drawing.lift.to"
         :text="`lift ${units.text('head', store.solvedLine!.liftM)}`"
       />
-      <g v-for="(label, i) in drawing.labels" :key="`f${i}`" font-size="14">
-        <text
-          :x="label.x"
-          :y="label.y"
-          text-anchor="end"
-          fill="var(--ink)"
-          font-weight="650"
-          class="halo"
-        >
-          {{ units.text('flow', label.flowM3PerS) }}
-        </text>
-        <text
-          v-if="labelMore(label)"
-          :x="label.x"
-          :y="label.y + 17"
-          text-anchor="end"
-          fill="var(--ink-soft)"
-          class="halo"
-        >
-          {{ labelMore(label) }}
-        </text>
-      </g>
+      <FlowLabels :labels="drawing.labels" />
     </svg>
     <SectionText v-if="drawing" :design="drawing.design" :solved="drawing.solved" />
   </figure>
