@@ -13,7 +13,8 @@ import {
 } from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
-import { fallingWater, flowLabels, levelMarkX } from '../src/section/section-layout.ts'
+import { flowLabels } from '../src/section/flow-labels.ts'
+import { fallingWater, levelMarkX } from '../src/section/section-layout.ts'
 import { drawSump, wallRange } from '../src/section/sump-drawing.ts'
 import { cutListDxf, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
 import { aDesign } from './a-design.ts'
@@ -112,6 +113,19 @@ describe('what is written on the section', () => {
     expect(label!.speedMPerS).not.toBeNull()
     expect(label!.name).toBe('')
     expect(label!.x).toBeLessThanOrEqual(scale.x(1) - 14)
+  })
+  test('a flow keeps clear of a pipe that runs where it would stand', () => {
+    const [plain] = flowLabels(design, solved, scale)
+    const [drain, ...drains] = solved.drains
+    const [piece, ...pieces] = drain!.pieces
+    const at = {
+      ...piece!.from,
+      xM: (plain!.x - 20 - scale.x(0)) / scale.pxPerM,
+    }
+    const across = { ...piece!, from: { ...at, zM: 2 }, to: { ...at, zM: 0 } }
+    const crossed = { ...solved, drains: [{ ...drain!, pieces: [across, ...pieces] }, ...drains] }
+    const [moved] = flowLabels(design, crossed, scale)
+    expect([moved!.x, moved!.y]).not.toEqual([plain!.x, plain!.y])
   })
   test('a jet falls from a mouth in air to the water under it', () => {
     const line = solved.returnSide.lines[0]!

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useUnits } from '../shell/units.ts'
-import type { FlowLabel } from './section-layout.ts'
+import type { FlowLabel } from './flow-labels.ts'
 
 /** What each line carries, written where there is room for it. */
 defineProps<{ labels: readonly FlowLabel[] }>()
@@ -12,7 +12,7 @@ const more = (label: FlowLabel) =>
 </script>
 
 <template>
-  <g v-for="(label, i) in labels" :key="i" font-size="14" text-anchor="end">
+  <g v-for="(label, i) in labels" :key="i" font-size="14" :text-anchor="label.anchor">
     <text :x="label.x" :y="label.y" fill="var(--ink)" font-weight="650" class="halo">
       {{ units.text('flow', label.flowM3PerS) }}
     </text>

@@ -9,7 +9,8 @@ import type {
 import { drawOverflows, type DrawnOverflow } from './overflow-drawing.ts'
 import { drawRun, type Filling } from './run-drawing.ts'
 import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
-import { drawnChambers, drawnSump, fallingWater, flowLabels } from './section-layout.ts'
+import { flowLabels } from './flow-labels.ts'
+import { drawnChambers, drawnSump, fallingWater } from './section-layout.ts'
 import { drawSump } from './sump-drawing.ts'
 
 /** What a section is drawn of. */

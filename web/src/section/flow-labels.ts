@@ -1,0 +1,130 @@
+import type { BasinDesign, SolvedBasin, SolvedLine, SolvedPiece } from '@yew-basin/core'
+import type { Scale } from './scale.ts'
+
+/** A flow written beside its pipe. */
+export interface FlowLabel {
+  readonly x: number
+  readonly y: number
+  readonly flowM3PerS: number
+  /** Of the line, where there are several. */
+  readonly name: string
+  /** Which end of its words stands there. */
+  readonly anchor: 'start' | 'end'
+  /** null: no upright pipe to say it beside. */
+  readonly speedMPerS: number | null
+}
+
+/** What flows in each line to a tank, beside its longest upright pipe; what ends in a chamber is written there. */
+export function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale): FlowLabel[] {
+  const { lines } = solved.returnSide
+  const many = lines.length > 1
+  const pipes = pipeBoxes(solved, scale)
+  const taken: PxBox[] = []
+  return lines.flatMap((line, i) => {
+    const { name: lineName, end } = design.returnSide.lines[i]!
+    if (end.at !== 'tank') return []
+    const name = many ? lineName : ''
+    const tank = design.tanks.find(({ id }) => id === end.id)!
+    const within = { underTank: scale.y(tank.floorHeightM), right: scale.x(tank.xM + tank.lengthM) }
+    const spots = spotsBeside(line, scale, within).filter(
+      (spot) => spot.anchor === 'end' || textBox(spot, name).right <= within.right,
+    )
+    const best = clearest(spots, name, [...pipes, ...taken])
+    const { x, y, anchor, speedMPerS } = best ?? overMouth(line, scale)
+    taken.push(textBox({ x, y, anchor }, name))
+    return [{ x, y, anchor, flowM3PerS: line.flowM3PerS, name, speedMPerS }]
+  })
+}
+
+type Spot = Pick<FlowLabel, 'x' | 'y' | 'anchor' | 'speedMPerS'>
+
+const overMouth = ({ mouth }: SolvedLine, scale: Scale): Spot => ({
+  x: scale.x(mouth.xM),
+  y: scale.y(mouth.zM) - 14,
+  anchor: 'end',
+  speedMPerS: null,
+})
+
+/** Words stand this far from their pipe, and move along it by so much, px. */
+const BESIDE_PX = 14
+const ALONG_PX = 17
+/** A little past the pipe's low end they still read as its own, px. */
+const BEYOND_PX = 50
+
+/** Where a flow may be written beside its line's longest upright pipe, best first: under the tank, at its left. */
+function spotsBeside(
+  { pieces }: SolvedLine,
+  scale: Scale,
+  { underTank, right }: { readonly underTank: number; readonly right: number },
+): Spot[] {
+  const height = (piece: SolvedPiece) => Math.abs(piece.to.zM - piece.from.zM)
+  const longest = pieces
+    .filter((piece) => piece.kind === 'pipe')
+    .reduce<SolvedPiece | null>(
+      (best, piece) => (best && height(best) >= height(piece) ? best : piece),
+      null,
+    )
+  if (!longest) return []
+  const { speedMPerS } = longest
+  const high = scale.y(Math.max(longest.from.zM, longest.to.zM))
+  const low = scale.y(Math.min(longest.from.zM, longest.to.zM))
+  const wanted = low - underTank > 60 ? underTank + 34 : (high + low) / 2
+  const at = scale.x(longest.to.xM)
+  const spots: Spot[] = []
+  for (let y = wanted; y < Math.max(wanted + 1, low + BEYOND_PX); y += ALONG_PX) {
+    spots.push({ x: Math.min(at - BESIDE_PX, right - BESIDE_PX), y, anchor: 'end', speedMPerS })
+    spots.push({ x: at + BESIDE_PX, y, anchor: 'start', speedMPerS })
+  }
+  return spots
+}
+
+interface PxBox {
+  readonly left: number
+  readonly right: number
+  readonly top: number
+  readonly bottom: number
+}
+
+/** Half of a pipe's width and a little air, px. */
+const PIPE_PX = 8
+
+/** The room that every pipe takes on the sheet. */
+function pipeBoxes({ returnSide, drains }: SolvedBasin, scale: Scale): PxBox[] {
+  return [...returnSide.lines, ...drains].flatMap(({ pieces }) =>
+    pieces.map(({ from, to }) => ({
+      left: Math.min(scale.x(from.xM), scale.x(to.xM)) - PIPE_PX,
+      right: Math.max(scale.x(from.xM), scale.x(to.xM)) + PIPE_PX,
+      top: Math.min(scale.y(from.zM), scale.y(to.zM)) - PIPE_PX,
+      bottom: Math.max(scale.y(from.zM), scale.y(to.zM)) + PIPE_PX,
+    })),
+  )
+}
+
+/** About what two lines of words take: a flow, and a name with a speed. */
+function textBox({ x, y, anchor }: Pick<Spot, 'x' | 'y' | 'anchor'>, name: string): PxBox {
+  const wide = 66 + 7 * name.length
+  const left = anchor === 'end' ? x - wide : x
+  return { left, right: left + wide, top: y - 13, bottom: y + 21 }
+}
+
+/** The first spot that covers nothing, else the one that covers least. */
+function clearest(spots: readonly Spot[], name: string, taken: readonly PxBox[]): Spot | null {
+  let best: Spot | null = null
+  let least = Infinity
+  for (const spot of spots) {
+    const box = textBox(spot, name)
+    const covers = taken.reduce((sum, other) => sum + shared(box, other), 0)
+    if (covers < least) {
+      least = covers
+      best = spot
+    }
+  }
+  return best
+}
+
+/** Room that two boxes share, px². */
+function shared(a: PxBox, b: PxBox): number {
+  const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left)
+  const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
+  return wide > 0 && high > 0 ? wide * high : 0
+}
