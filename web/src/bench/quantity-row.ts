@@ -1,7 +1,8 @@
 import type { Limit } from '@yew-basin/contract/limits'
 
 /** The names of a thing's figures. */
-export type FigureOf<T> = { [K in keyof T]-?: T[K] extends number | null ? K : never }[keyof T] & string
+export type FigureOf<T> = { [K in keyof T]-?: T[K] extends number | null ? K : never }[keyof T] &
+  string
 
 /** One figure of a thing in its bench: where it is kept, what it is called, what it may be. */
 export type QuantityRow<T> = readonly [
