@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { planField, settingOf, solveBasin, type WaterSetting } from '@yew-basin/core'
 import { boxOnCut, layerOf, onCut, scaleOf, seedsOn } from '../src/currents/cut.ts'
-import { whereWords } from '../src/currents/currents-words.ts'
+import { Unreachable } from '../src/api/client.ts'
+import { notKept, whereWords } from '../src/currents/currents-words.ts'
 import { rockShapes, streamShape } from '../src/currents/scene-shapes.ts'
 import { cssColour, dyeColour, speedColour } from '../src/currents/speed-colour.ts'
 import { aDesign } from './a-design.ts'
@@ -126,4 +127,10 @@ test('colours: dull where dead, then deeper and deeper', () => {
 test('a place in words, as one stands before the tank', () => {
   expect(whereWords({ x: 0.05, y: 0.4, z: 0.02 }, setting)).toBe('low, left back')
   expect(whereWords({ x: 0.5, y: 0.25, z: 0.44 }, setting)).toBe('near the surface, middle centre')
+})
+
+test('a field that could not be kept does not claim to be', () => {
+  expect(notKept(new Unreachable())).toMatch(/goes when you leave this page. The server does not/)
+  expect(notKept(new Unreachable())).not.toMatch(/is kept/)
+  expect(notKept(new Error('It is too large.'))).toMatch(/too large/)
 })

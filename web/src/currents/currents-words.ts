@@ -1,3 +1,4 @@
+import { Unreachable } from '../api/client.ts'
 import type {
   Obstacle,
   PatternKind,
@@ -69,4 +70,10 @@ export function whereWords(at: Vector, setting: WaterSetting): string {
   const along = third(at.x, setting.lengthM, ['left', 'middle', 'right'])
   const back = third(at.y, setting.widthM, ['front', 'centre', 'back'])
   return `${up}, ${along} ${back}`
+}
+
+/** A field that stays on this page only. */
+export function notKept(error: Error): string {
+  const why = error instanceof Unreachable ? 'The server does not answer.' : error.message
+  return `The field could not be kept, and goes when you leave this page. ${why}`
 }

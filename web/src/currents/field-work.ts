@@ -12,6 +12,7 @@ import { ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
 import { Calculator, callback, Cancelled } from '../calc/client.ts'
 import { plain } from '../workspace/plain.ts'
+import { notKept } from './currents-words.ts'
 import type { CurrentsCalls, Estimate } from './currents-worker.ts'
 
 const makeWorker = () =>
@@ -157,7 +158,7 @@ export function useFieldWork() {
     try {
       await fieldsApi.keep(designId, tankId, done.bytes)
     } catch (error) {
-      fault.value = `The field is here, but could not be kept: ${(error as Error).message}`
+      fault.value = notKept(error as Error)
     }
   }
 
