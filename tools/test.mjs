@@ -94,8 +94,8 @@ async function programs() {
   return ensureChromium(say)
 }
 
-/** What is checked as a whole: name, program, arguments; the longest first. */
 const FOLDERS = ['core', 'contract', 'server', 'web/src', 'e2e', 'tools']
+/** What is checked as a whole: name, program, arguments; the longest first. */
 const CHECKS = [
   ['Types of the pages', 'vue-tsc', '-p', 'web/tsconfig.json', '--noEmit'],
   ['Lint of the pages', 'eslint', '--max-warnings', '0', 'web'],

@@ -209,6 +209,20 @@ describe('autosave', () => {
     expect(sent.map((one) => one.ifMatch)).toEqual(['"4"', '"5"'])
     expect(back.state.value).toBe('saved')
   })
+  test('a save whose answer was lost is known again by what comes after it', async () => {
+    const sent = aServer(
+      down,
+      refuses('revision-moved', { current: answer(5, design(2)) }),
+      saves(6),
+    )
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe('offline')
+    change(3)
+    await jest.advanceTimersByTimeAsync(600)
+    expect(autosave.state.value).toBe('saved')
+    expect(sent.at(-1)).toMatchObject({ ifMatch: '"5"', body: { design: { n: 3 } } })
+  })
   test('leaving sends what waits, at once', async () => {
     const sent = aServer(saves(5))
     change(2)

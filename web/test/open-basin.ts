@@ -1,4 +1,4 @@
-import type { BasinAnswer } from '@yew-basin/contract'
+import { readBasinFile, type BasinAnswer } from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { readFileSync } from 'node:fs'
@@ -8,8 +8,10 @@ const FILE = new URL('../../contract/test/frozen/format-6.json', import.meta.url
 
 /** A design that has something of everything: two lines, a box of drains, a walled sump, devices, a scene. */
 export function aFullDesign(): BasinDesign {
-  const file = JSON.parse(readFileSync(FILE, 'utf8')) as { designs: { design: BasinDesign }[] }
-  return file.designs[0]!.design
+  const read = readBasinFile(readFileSync(FILE, 'utf8'))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  // As it comes over the wire: plain, not of the contract's classes.
+  return JSON.parse(JSON.stringify(read.value.designs[0]!.design)) as BasinDesign
 }
 
 /** The application with a basin open, on a server that knows nothing but that basin. */

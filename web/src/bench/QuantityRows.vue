@@ -8,12 +8,11 @@ defineEmits<{ change: [key: FigureOf<T>, si: number] }>()
 </script>
 
 <template>
-  <template v-for="[key, label, limit, hint] in rows" :key="key">
+  <template v-for="[key, label, limit] in rows" :key="key">
     <QuantityField
       v-if="of[key] !== null"
       :label="label"
       :limit="limit"
-      :hint="hint ?? ''"
       :model-value="of[key] as number"
       @update:model-value="$emit('change', key, $event)"
     />

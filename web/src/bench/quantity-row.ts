@@ -5,12 +5,7 @@ export type FigureOf<T> = { [K in keyof T]-?: T[K] extends number | null ? K : n
   string
 
 /** One figure of a thing in its bench: where it is kept, what it is called, what it may be. */
-export type QuantityRow<T> = readonly [
-  key: FigureOf<T>,
-  label: string,
-  limit: Limit,
-  hint?: string | undefined,
-]
+export type QuantityRow<T> = readonly [key: FigureOf<T>, label: string, limit: Limit]
 
 /** Rows of one thing, checked against it. */
 export function rowsOf<T>(...rows: readonly QuantityRow<T>[]): readonly QuantityRow<T>[] {

@@ -4,7 +4,7 @@ import type { Calc } from './worker.ts'
 
 /** More workers than this make nothing faster here. */
 const MOST_WORKERS = 8
-/** A worker that starts costs as much as a basin's drills do: the next is made when a list takes longer, ms. */
+/** A worker that starts costs as much as a basin's drills do: others are made when a list takes longer, ms. */
 const PATIENCE_MS = 1000
 
 export interface Hand {
@@ -82,8 +82,7 @@ export class CalcPool {
   /** Has a list that was begun then taken long enough for one worker more? */
   #wantsHelp(begunMs: number): boolean {
     const most = Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1)
-    const there = this.#hands.length
-    return there < most && performance.now() - begunMs > there * PATIENCE_MS
+    return this.#hands.length < most && performance.now() - begunMs > PATIENCE_MS
   }
 
   #hire(): Hand {

@@ -31,8 +31,8 @@ export class Autosave {
   #savedDesign: BasinDesign | null = null
   /** On its way to the server. */
   #sending: BasinDesign | null = null
-  /** Sent before the page was left: it may arrive yet. */
-  #sentBefore: BasinDesign | null = null
+  /** Sent without an answer, now or before the page was left: it may have arrived, or arrive yet. */
+  #unanswered: BasinDesign | null = null
   #drafts: Drafts | null = null
   #timer: ReturnType<typeof setTimeout> | undefined
   #retryMs = FIRST_RETRY_MS
@@ -48,7 +48,7 @@ export class Autosave {
     this.#designId = answer.id
     this.#drafts = new Drafts(answer.id, tabName())
     this.theirs.value = null
-    this.#sentBefore = null
+    this.#unanswered = null
     this.#settle(answer)
   }
 
@@ -63,7 +63,7 @@ export class Autosave {
       this.state.value = 'saved'
       return
     }
-    const sent = this.#sending ?? this.#sentBefore
+    const sent = this.#sending ?? this.#unanswered
     this.#drafts?.keep({ revision: this.#revision, design, sent, at: Date.now() })
     if (state === 'conflict' || state === 'gone' || state === 'saving') return
     if (state !== 'offline') this.state.value = 'waiting'
@@ -88,9 +88,10 @@ export class Autosave {
   /** Where the server has moved on to what this tab sent itself, there is nobody to ask about it. */
   async #tooLate(there: DesignAnswer | null, design: BasinDesign, error: unknown): Promise<void> {
     this.#sending = null
+    if (error instanceof Unreachable) this.#unanswered = design
     if (there && sameDesign(there.design, design)) return this.#arrived({ ...there, design })
-    if (!there || !isSame(this.#sentBefore, there)) return this.#failed(error)
-    this.#sentBefore = null
+    if (!there || !isSame(this.#unanswered, there)) return this.#failed(error)
+    this.#unanswered = null
     this.#revision = there.revision
     this.state.value = 'waiting'
     await this.save()
@@ -125,7 +126,7 @@ export class Autosave {
       this.#drafts?.drop()
       return null
     }
-    this.#sentBefore = draft.sent
+    this.#unanswered = draft.sent
     const moved = draft.revision !== answer.revision && !isSame(draft.sent, answer)
     if (moved) {
       this.#revision = draft.revision
@@ -146,7 +147,7 @@ export class Autosave {
 
   #arrived(answer: DesignAnswer): void {
     this.#sending = null
-    this.#sentBefore = null
+    this.#unanswered = null
     this.#settle(answer)
     if (this.#read() === answer.design) this.#drafts?.drop()
     else this.touch()
