@@ -163,7 +163,7 @@ const after = computed(() => {
       </ol>
     </div>
     <p class="caption">
-      {{ OUTCOME_WORDS[verdict.outcome] }} by the model. Try it with fresh water and a bucket before
+      By the model: {{ OUTCOME_WORDS[verdict.outcome] }}. Try it with fresh water and a bucket before
       you trust it: pull the plug, and stand by.
     </p>
   </section>
