@@ -163,8 +163,8 @@ const after = computed(() => {
       </ol>
     </div>
     <p class="caption">
-      By the model: {{ OUTCOME_WORDS[verdict.outcome] }}. Try it with fresh water and a bucket before
-      you trust it: pull the plug, and stand by.
+      By the model: {{ OUTCOME_WORDS[verdict.outcome] }}. Try it with fresh water and a bucket
+      before you trust it: pull the plug, and stand by.
     </p>
   </section>
 </template>
