@@ -1,19 +1,11 @@
-import { existsSync, readFileSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
+import { readFileSync } from 'node:fs'
 
 /**
- * Tables of values worked out independently of this project. The steering folder beside the
- * checkout holds the newest; a checkout that stands alone reads the copy kept here.
+ * Tables of values worked out independently of this project, as this repository keeps them: a
+ * change of law brings the table that holds it along.
  */
-const PLACES = ['../../../shared/check-values/', './check-values/']
-
-function tableText(name: string): string {
-  const found = PLACES.map((place) => fileURLToPath(new URL(place + name, import.meta.url))).find(
-    (path) => existsSync(path),
-  )
-  if (!found) throw new Error(`no check table ${name}`)
-  return readFileSync(found, 'utf8')
-}
+const tableText = (name: string) =>
+  readFileSync(new URL(`./check-values/${name}`, import.meta.url), 'utf8')
 
 export type Row = Readonly<Record<string, string>>
 
