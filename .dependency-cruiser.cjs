@@ -1,28 +1,46 @@
-/** The rungs of core's ladder, lowest first: a folder imports its own rung and those below. */
-const RUNGS = [
-  ['quantity', 'numeric', 'lattice', 'jet'],
-  ['fluid', 'tank', 'pipe', 'fitting', 'pump', 'weir', 'skimmer', 'uv', 'device', 'scene'],
-  ['run'],
-  ['network'],
-  ['drain', 'sump'],
-  ['basin'],
-  ['drill', 'currents'],
-  ['sizing'],
-]
+/** The rungs of core's ladder, lowest first: a room imports those below it, and nothing else. */
+const RUNGS = `
+  quantity numeric lattice jet
+  fluid tank pipe fitting pump weir skimmer uv device scene
+  run network drain sump
+  design layout loop figures judge drill editing fit build-sheet
+  finding key-figures fix working basin
+  currents sizing compare`
+  .trim()
+  .split(/\s+/)
 
-const upwards = RUNGS.map((rung, i) => ({
-  name: `core-${rung[0]}-imports-downwards`,
-  comment: `core/src/${rung.join(', ')} may not import what stands above it`,
+const upwards = RUNGS.slice(0, -1).map((room, i) => ({
+  name: `core-${room}-imports-downwards`,
+  comment: `core/src/${room} may not import what stands above it`,
   severity: 'error',
-  from: { path: `^core/src/(${rung.join('|')})/` },
-  to: {
-    path: `^core/src/(${
-      RUNGS.slice(i + 1)
-        .flat()
-        .join('|') || 'nothing-above'
-    })/`,
-  },
+  from: { path: `^core/src/${room}/` },
+  to: { path: `^core/src/(${RUNGS.slice(i + 1).join('|')})/` },
 }))
+
+/** What is asked of a room is asked at its index; core's own tests may import a room's file. */
+const doors = RUNGS.map((room) => ({
+  name: `core-${room}-through-its-door`,
+  comment: `nobody outside core/src/${room} imports past its index.ts`,
+  severity: 'error',
+  from: { path: '^(core|contract|server|web|tools)/', pathNot: `^core/(src/${room}/|test/)` },
+  to: { path: `^core/src/${room}/`, pathNot: `^core/src/${room}/index\\.ts$` },
+}))
+
+/** A room's own files import each other, not its index. */
+const inside = RUNGS.map((room) => ({
+  name: `core-${room}-knows-its-files`,
+  comment: `inside core/src/${room} a file imports the file, never the index`,
+  severity: 'error',
+  from: { path: `^core/src/${room}/` },
+  to: { path: `^core/src/${room}/index\\.ts$` },
+}))
+
+const unknownRoom = {
+  name: 'core-has-no-room-off-the-ladder',
+  severity: 'error',
+  from: { path: '^core/src/', pathNot: `^core/src/((${RUNGS.join('|')})/|[^/]+\\.ts$)` },
+  to: {},
+}
 
 const wall = (name, from, to, comment) => ({
   name,
@@ -48,6 +66,9 @@ module.exports = {
       to: { path: '^core/src/index\\.ts$' },
     },
     ...upwards,
+    ...doors,
+    ...inside,
+    unknownRoom,
     {
       name: 'contract-takes-types-of-core',
       comment: 'contract imports core’s types only',

@@ -1,12 +1,12 @@
-import type { BasinDesign, ReturnLine } from '../src/basin/design.ts'
-import { applyEdits } from '../src/basin/edit.ts'
+import { L_PER_H } from './tables.ts'
 import { solveBasin } from '../src/basin/solve.ts'
-import type { FindingCode } from '../src/basin/finding/finding.ts'
+import type { BasinDesign, ReturnLine } from '../src/design/design.ts'
+import { applyEdits } from '../src/design/edit.ts'
+import type { FindingCode } from '../src/finding/finding.ts'
 import type { PumpPart } from '../src/pump/part.ts'
 import { readNotation } from '../src/run/notation.ts'
-import { emptyScene } from '../src/scene/scene.ts'
 import type { Piece } from '../src/run/piece.ts'
-import { L_PER_H } from './tables.ts'
+import { emptyScene } from '../src/scene/scene.ts'
 
 export const TEST_PUMP: PumpPart = {
   id: 'test-pump',

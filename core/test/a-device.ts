@@ -1,5 +1,5 @@
-import type { BasinDesign, Device, DevicePart, SkimmerSpec } from '../src/index.ts'
 import { L_PER_H } from './tables.ts'
+import type { BasinDesign, Device, DevicePart, SkimmerSpec } from '../src/index.ts'
 
 const PART: DevicePart = {
   id: 'part',

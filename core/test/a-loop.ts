@@ -1,16 +1,16 @@
+import { aBasin, type Changes } from './a-basin.ts'
 import {
   applyEdits,
-  newDrains,
-  newOverflow,
-  newSump,
-  sumpEdits,
   type BasinDesign,
   type ChamberUse,
   type DrainSchool,
+  newDrains,
+  newOverflow,
+  newSump,
   type OverflowForm,
   type SumpBox,
+  sumpEdits,
 } from '../src/index.ts'
-import { aBasin, type Changes } from './a-basin.ts'
 
 export const A_SUMP: SumpBox = {
   make: 'self-built',

@@ -1,10 +1,10 @@
 import { constantLoss, type Loss } from '../src/fitting/loss.ts'
 import { makerLoss } from '../src/fitting/maker.ts'
-import { KV_PER_CV } from '../src/quantity/units.ts'
 import { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from '../src/fitting/opening.ts'
-import { threeKLoss, type ThreeKFitting } from '../src/fitting/three-k.ts'
+import { type ThreeKFitting, threeKLoss } from '../src/fitting/three-k.ts'
 import { transitionLoss } from '../src/fitting/transition.ts'
-import { valveLoss, type ThrottleValve } from '../src/fitting/valve.ts'
+import { type ThrottleValve, valveLoss } from '../src/fitting/valve.ts'
+import { KV_PER_CV } from '../src/quantity/units.ts'
 
 /** A fitting as the check tables write it. */
 export interface CheckFitting {

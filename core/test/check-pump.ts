@@ -1,5 +1,5 @@
-import type { PumpPart } from '../src/pump/part.ts'
 import { jsonTable, L_PER_H } from './tables.ts'
+import type { PumpPart } from '../src/pump/part.ts'
 
 interface CheckPump {
   points_L_h_m?: [number, number][]

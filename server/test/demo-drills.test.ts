@@ -1,25 +1,25 @@
 import { describe, expect, test } from '@jest/globals'
-import { allDrills, runDrill, settle, verdictOf, worstFirst } from '@yew-basin/core'
+import { allDrills, runDrill, steadyState, verdictOf, worstFirst } from '@yew-basin/core'
 import { DEMO_BASINS } from '../src/demo/basins.ts'
 
 describe('the drills of the demo', () => {
   test.each(DEMO_BASINS.map(({ name, design }) => [name, design] as const))(
     '%s: water is conserved in every one, and each has a verdict',
     (_, design) => {
-      const settled = settle(design)
-      const drills = allDrills(settled)
+      const steady = steadyState(design)
+      const drills = allDrills(steady)
       expect(drills.length).toBeGreaterThanOrEqual(6)
       for (const drill of drills) {
-        const run = runDrill(settled, drill)
+        const run = runDrill(steady, drill)
         expect(run.unaccounted).toBeLessThan(1e-9)
         expect(verdictOf(run).vessels.length).toBeGreaterThan(2)
       }
     },
   )
   test('Lantern’s big can floods the floor when its top-off sticks', () => {
-    const settled = settle(DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design)
+    const steady = steadyState(DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design)
     const verdicts = worstFirst(
-      allDrills(settled).map((drill) => verdictOf(runDrill(settled, drill))),
+      allDrills(steady).map((drill) => verdictOf(runDrill(steady, drill))),
     )
     expect(verdicts[0]).toMatchObject({ drillId: 'top-off-open', outcome: 'wet' })
   })

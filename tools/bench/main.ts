@@ -4,7 +4,7 @@ import {
   FIGURES,
   makeNetwork,
   runDrill,
-  settle,
+  steadyState,
   singleFailures,
   size,
   solveBasin,
@@ -109,7 +109,7 @@ const per20000Ms = (sizedMs / looked) * 20_000
 console.log(
   `size it: ${looked} candidates of Lantern in ${sizedMs.toFixed(0)} ms, ${reaching} reach it; 20 000 take ${per20000Ms.toFixed(0)} ms   budget 2000 ms`,
 )
-const sisters = settle(DEMO_BASINS.find(({ name }) => name === 'Two Sisters')!.design)
+const sisters = steadyState(DEMO_BASINS.find(({ name }) => name === 'Two Sisters')!.design)
 const singles = singleFailures(allDrills(sisters))
 /** All single failures of Two Sisters, one after the other in this thread; the quietest of a few rounds. */
 function drilled(): { ms: number; simulatedS: number } {

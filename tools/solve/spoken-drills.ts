@@ -2,7 +2,7 @@ import {
   drillAll,
   logWords,
   say,
-  settle,
+  steadyState,
   type BasinDesign,
   type Outcome,
   type Verdict,
@@ -35,8 +35,8 @@ export interface SpokenDrills {
 }
 
 export function spokenDrills(design: BasinDesign): SpokenDrills {
-  const settled = settle(design)
-  const { verdicts, survival } = drillAll(settled)
+  const steady = steadyState(design)
+  const { verdicts, survival } = drillAll(steady)
   const named = (list: readonly { drillId: string; title: Verdict['title'] }[]): Named =>
     list.map(({ drillId, title }) => ({ drillId, title: say(title, 'metric') }))
   return {
@@ -47,7 +47,7 @@ export function spokenDrills(design: BasinDesign): SpokenDrills {
       act: verdict.act && say(verdict.act, 'metric'),
       log: verdict.log.map((entry) => ({
         atS: entry.atS,
-        what: say(logWords(settled.design, entry), 'metric'),
+        what: say(logWords(steady.design, entry), 'metric'),
       })),
       unaccountedShare: unaccounted,
     })),

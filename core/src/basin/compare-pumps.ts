@@ -1,12 +1,10 @@
-import { AS_COMPUTED } from '../network/line.ts'
-import type { PumpPart } from '../pump/part.ts'
-import { pumpCurve } from '../pump/curve.ts'
-import { pumpPoints, systemCurve, type HeadPoint } from './curves.ts'
-import type { BasinDesign } from './design.ts'
-import { layOutRunning } from './loop/settle.ts'
-
+import type { BasinDesign } from '../design/index.ts'
+import type { SolvedPump } from '../figures/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { AS_COMPUTED } from '../network/index.ts'
+import { pumpCurve, type PumpPart } from '../pump/index.ts'
+import { type HeadPoint, pumpPoints, systemCurve } from './curves.ts'
 import { solveBasin } from './solve.ts'
-import type { SolvedPump } from './solved.ts'
 import { swappedIn } from './swap.ts'
 
 /** One pump in a pump's place: its curves, and how it would run. */
@@ -43,7 +41,7 @@ export function comparePumps(
       most && pumpCurve(most).freeFlowM3PerS >= pumpCurve(part).freeFlowM3PerS ? most : part,
     null,
   )
-  const reach = layOutRunning(widest ? swappedIn(design, widest, placedId) : design)
+  const reach = steadyState(widest ? swappedIn(design, widest, placedId) : design).layout
   const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
   return {
     system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],

@@ -1,12 +1,17 @@
-import { AS_COMPUTED, type LossScale } from '../network/line.ts'
-import { FITTINGS_BAND, FRICTION_BAND } from '../network/band.ts'
-import { makeNetwork } from '../network/network.ts'
-import { withPumpAt, type LinkPump } from '../network/problem.ts'
-import { pumpHeadM, type PumpCurve } from '../pump/curve.ts'
-import type { BasinDesign } from './design.ts'
-import { layOutRunning } from './loop/settle.ts'
-import { pumpOf, type LaidPump, type Layout } from './layout/layout.ts'
-import { run } from './running.ts'
+import type { BasinDesign } from '../design/index.ts'
+import { type LaidPump, type Layout, pumpOf } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import {
+  AS_COMPUTED,
+  FITTINGS_BAND,
+  FRICTION_BAND,
+  type LinkPump,
+  type LossScale,
+  makeNetwork,
+  run,
+  withPumpAt,
+} from '../network/index.ts'
+import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
 
 /** One point of a curve to draw. */
 export interface HeadPoint {
@@ -29,7 +34,7 @@ export interface DutyCurves {
 
 /** The curves of the pump that a line's water comes from. */
 export function dutyCurves(design: BasinDesign, lineId: string, samples = 48): DutyCurves {
-  const layout = layOutRunning(design)
+  const layout = steadyState(design).layout
   const index = Math.max(
     0,
     layout.lines.findIndex(({ line }) => line.id === lineId),

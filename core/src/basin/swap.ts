@@ -1,13 +1,9 @@
-import { makeNetwork } from '../network/network.ts'
-import { pumpPower, wirePowerW } from '../pump/power.ts'
-import type { PumpPart } from '../pump/part.ts'
-import { choosePump } from './choose-pump.ts'
-import type { BasinDesign } from './design.ts'
-import { applyEdits } from './edit.ts'
-import { pumpFlow, tankFlow } from './ends.ts'
-import { layOutRunning } from './loop/settle.ts'
-
-import { run } from './running.ts'
+import { applyEdits, type BasinDesign } from '../design/index.ts'
+import { choosePump } from '../editing/index.ts'
+import { pumpFlow, tankFlow } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { makeNetwork, run } from '../network/index.ts'
+import { type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** What another pump would do in a pump's place at full speed. */
 export interface Swap {
@@ -40,7 +36,7 @@ export function swappedIn(
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
-  const layout = layOutRunning(design)
+  const layout = steadyState(design).layout
   const { running } = run(makeNetwork(layout.problem))
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
   const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)

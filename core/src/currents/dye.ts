@@ -1,7 +1,7 @@
-import type { Vector } from '../jet/vector.ts'
-import { makeDivergenceFree, type Faces } from './divergence-free.ts'
+import type { Vector } from '../jet/index.ts'
+import { type Faces, makeDivergenceFree } from './divergence-free.ts'
 import type { Field } from './field.ts'
-import { cellHolding, neighbourSteps, placeOf, waterCells, type Grid } from './grid.ts'
+import { cellHolding, type Grid, neighbourSteps, placeOf, waterCells } from './grid.ts'
 
 /** One look at a dye: shares of what each cell would hold if it were even, 255 for `FRAME_FULL` and more. */
 export interface DyeFrame {

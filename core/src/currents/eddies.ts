@@ -1,7 +1,6 @@
-import { jetSpeedAt, momentumOf, type Jet } from '../jet/jet.ts'
-import { dot, type Vector } from '../jet/vector.ts'
-import { meanSquareLevel } from '../scene/pattern.ts'
-import { cellAt, middleOf, WATER, type Grid } from './grid.ts'
+import { dot, type Jet, jetSpeedAt, momentumOf, type Vector } from '../jet/index.ts'
+import { meanSquareLevel } from '../scene/index.ts'
+import { cellAt, type Grid, middleOf, WATER } from './grid.ts'
 import type { Stream } from './streams.ts'
 
 /** ν_t = 0.0161 √M all along a free round jet (Schlichting, Boundary-Layer Theory, ch. 24). */

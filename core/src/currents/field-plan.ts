@@ -1,6 +1,6 @@
-import { momentumOf } from '../jet/jet.ts'
-import { meanSquareLevel } from '../scene/pattern.ts'
-import { gridOf, waterCells, type Fineness, type Grid } from './grid.ts'
+import { momentumOf } from '../jet/index.ts'
+import { meanSquareLevel } from '../scene/index.ts'
+import { type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
 import type { WaterSetting } from './setting.ts'
 
 /** How a field will be run, before it is. */

@@ -1,6 +1,6 @@
-import type { Vector } from '../jet/vector.ts'
+import type { Vector } from '../jet/index.ts'
+import { cellAt, type Fineness, type Grid, WATER } from './grid.ts'
 import type { PassingWater } from './passing.ts'
-import { cellAt, WATER, type Fineness, type Grid } from './grid.ts'
 
 /** How the water of a tank moves, cell by cell, m/s; nil in what is solid. */
 export interface Field {

@@ -1,8 +1,6 @@
-import { momentumOf, type Jet } from '../jet/jet.ts'
-import { dot, type Vector } from '../jet/vector.ts'
-import { DIRECTIONS, WEIGHTS } from '../lattice/d3q19.ts'
-import type { Gift } from '../lattice/lattice.ts'
-import { cellAt, cellHolding, holds, middleOf, WATER, type Grid } from './grid.ts'
+import { dot, type Jet, momentumOf, type Vector } from '../jet/index.ts'
+import { DIRECTIONS, type Gift, WEIGHTS } from '../lattice/index.ts'
+import { cellAt, cellHolding, type Grid, holds, middleOf, WATER } from './grid.ts'
 import type { Block } from './setting.ts'
 
 /** A cell and its share of the whole. */

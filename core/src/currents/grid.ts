@@ -1,5 +1,5 @@
-import type { Vector } from '../jet/vector.ts'
-import { isInside } from '../scene/rock.ts'
+import type { Vector } from '../jet/index.ts'
+import { isInside } from '../scene/index.ts'
 import type { Block, WaterSetting } from './setting.ts'
 
 /** What fills a cell; from ROCK on, the rock of that place in the list. */

@@ -1,5 +1,5 @@
-import type { Vector } from '../jet/vector.ts'
-import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/zones.ts'
+import type { Vector } from '../jet/index.ts'
+import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
 import type { Field } from './field.ts'
 import { neighbourSteps, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
 import type { WaterSetting } from './setting.ts'

@@ -1,11 +1,14 @@
-import { momentumOf } from '../jet/jet.ts'
-import type { Vector } from '../jet/vector.ts'
-import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
-import { DEAD_M_PER_S, LIFT_M_PER_S } from '../scene/zones.ts'
+import { momentumOf, type Vector } from '../jet/index.ts'
+import {
+  type CirculationPump,
+  DEAD_M_PER_S,
+  LIFT_M_PER_S,
+  type ScenePanel,
+} from '../scene/index.ts'
 import { planField } from './field-plan.ts'
-import { cellAt, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER, type Grid } from './grid.ts'
-import { judgeField, shareAsWanted, type FieldVerdict } from './judge.ts'
-import { quickSpeedAt, reachOf, type Reach } from './quick-look.ts'
+import { cellAt, type Grid, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER } from './grid.ts'
+import { type FieldVerdict, judgeField, shareAsWanted } from './judge.ts'
+import { quickSpeedAt, type Reach, reachOf } from './quick-look.ts'
 import { runField } from './run-field.ts'
 import type { WaterSetting } from './setting.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'

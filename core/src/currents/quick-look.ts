@@ -1,6 +1,5 @@
-import { jetSpeedAt, sectionOf, throwOf, type Jet } from '../jet/jet.ts'
-import type { Vector } from '../jet/vector.ts'
-import { isInside } from '../scene/rock.ts'
+import { type Jet, jetSpeedAt, sectionOf, throwOf, type Vector } from '../jet/index.ts'
+import { isInside } from '../scene/index.ts'
 import { holds } from './grid.ts'
 import type { WaterSetting } from './setting.ts'
 

@@ -1,5 +1,4 @@
-import type { RockSolid } from '../scene/rock.ts'
-import type { ZoneKind } from '../scene/zones.ts'
+import type { RockSolid, ZoneKind } from '../scene/index.ts'
 
 export type RockLayoutName = 'wall' | 'two-islands' | 'bommie-with-arch'
 

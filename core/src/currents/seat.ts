@@ -1,6 +1,9 @@
-import type { CirculationPart } from '../scene/part.ts'
-import { isInside } from '../scene/rock.ts'
-import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
+import {
+  type CirculationPart,
+  type CirculationPump,
+  isInside,
+  type ScenePanel,
+} from '../scene/index.ts'
 import type { WaterSetting } from './setting.ts'
 import { openingOf } from './streams.ts'
 

@@ -1,9 +1,7 @@
-import type { BasinDesign, DisplayTank } from '../basin/design.ts'
-import type { SolvedBasin } from '../basin/solved-basin.ts'
-import type { SolvedLine } from '../basin/solved.ts'
-import { pointing, type Vector } from '../jet/vector.ts'
-import type { RockSolid } from '../scene/rock.ts'
-import type { WantedRange } from '../scene/zones.ts'
+import type { BasinDesign, DisplayTank } from '../design/index.ts'
+import type { Figures, SolvedLine } from '../figures/index.ts'
+import { pointing, type Vector } from '../jet/index.ts'
+import type { RockSolid, WantedRange } from '../scene/index.ts'
 import { pumpStream, type Stream } from './streams.ts'
 
 /** An upright box from the left, front and floor of the tank, m. */
@@ -36,7 +34,11 @@ export interface WaterSetting {
 const SKIM_M = 0.03
 
 /** The water of one tank of a solved basin. */
-export function settingOf(design: BasinDesign, solved: SolvedBasin, index: number): WaterSetting {
+export function settingOf(
+  design: BasinDesign,
+  solved: Pick<Figures, 'tanks' | 'returnSide'>,
+  index: number,
+): WaterSetting {
   const tank = design.tanks[index]!
   const { surfaceM, sandDepthM } = solved.tanks[index]!
   const depthM = surfaceM - tank.floorHeightM

@@ -1,6 +1,4 @@
-import type { CirculationPart } from '../scene/part.ts'
-import type { Pattern } from '../scene/pattern.ts'
-import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
+import type { CirculationPart, CirculationPump, Pattern, ScenePanel } from '../scene/index.ts'
 import { reachOf } from './quick-look.ts'
 import type { WaterSetting } from './setting.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'

@@ -1,6 +1,6 @@
-import type { Vector } from '../jet/vector.ts'
-import { motionAt, type Field } from './field.ts'
-import { cellHolding, WATER, type Grid } from './grid.ts'
+import type { Vector } from '../jet/index.ts'
+import { type Field, motionAt } from './field.ts'
+import { cellHolding, type Grid, WATER } from './grid.ts'
 
 /** One way that water goes, and how fast at each place of it. */
 export interface Streamline {

@@ -1,8 +1,5 @@
-import type { Jet } from '../jet/jet.ts'
-import { pointing, type Vector } from '../jet/vector.ts'
-import { openingM2 } from '../scene/part.ts'
-import type { Pattern } from '../scene/pattern.ts'
-import type { CirculationPump, ScenePanel } from '../scene/scene.ts'
+import { type Jet, pointing, type Vector } from '../jet/index.ts'
+import { type CirculationPump, openingM2, type Pattern, type ScenePanel } from '../scene/index.ts'
 
 /** Water that comes out of a pump or a nozzle, at its set speed. */
 export interface Stream {

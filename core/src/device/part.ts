@@ -1,5 +1,5 @@
-import type { SkimmerSpec } from '../skimmer/part.ts'
-import type { SterilizerSpec } from '../uv/part.ts'
+import type { SkimmerSpec } from '../skimmer/index.ts'
+import type { SterilizerSpec } from '../uv/index.ts'
 
 /** What a device is for. */
 export type DeviceKind =

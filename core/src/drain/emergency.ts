@@ -1,5 +1,5 @@
-import { circularRimFlow, circularRimHeadM, orificeFlow, orificeHeadM } from '../weir/inlet.ts'
-import { fallFlow, fallHeadM, type Fall } from './fall.ts'
+import { circularRimFlow, circularRimHeadM, orificeFlow, orificeHeadM } from '../weir/index.ts'
+import { type Fall, fallFlow, fallHeadM } from './fall.ts'
 
 /** What holds an open pipe's flow back: its rim, its mouth, or the pipe below. */
 export type RuledBy = 'rim' | 'mouth' | 'pipe'

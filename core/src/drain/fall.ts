@@ -1,8 +1,6 @@
-import type { Water } from '../fluid/water.ts'
-import type { Line } from '../network/line.ts'
-import { linkHead, linkLaw, type LinkHead, type LinkLaw } from '../network/laws.ts'
-import type { Pchip } from '../numeric/pchip.ts'
-import { risingRoot } from '../numeric/rising-root.ts'
+import type { Water } from '../fluid/index.ts'
+import { type Line, linkHead, type LinkHead, linkLaw, type LinkLaw } from '../network/index.ts'
+import { type Pchip, risingRoot } from '../numeric/index.ts'
 
 /** Full pipe that water falls through under its own weight. */
 export interface Fall {

@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { speedMPerS } from '../pipe/flow.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { speedMPerS } from '../pipe/index.ts'
 
 /** Does the water's speed carry the air out of an inverted U tube? */
 export type PrimeVerdict = 'stays-primed' | 'between' | 'doubtful'

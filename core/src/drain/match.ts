@@ -1,5 +1,5 @@
-import { closingRise, openingOfRise, type ThrottleValve } from '../fitting/valve.ts'
-import { speedMPerS, velocityHeadM } from '../pipe/flow.ts'
+import { closingRise, openingOfRise, type ThrottleValve } from '../fitting/index.ts'
+import { speedMPerS, velocityHeadM } from '../pipe/index.ts'
 
 /** What is known of a siphon that its valve is to match to a flow. */
 export interface Matching {

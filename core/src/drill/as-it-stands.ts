@@ -1,19 +1,22 @@
-import type { BasinDesign } from '../basin/design.ts'
-import type { SolvedBasin } from '../basin/solved-basin.ts'
+import type { BasinDesign } from '../design/index.ts'
+import type { Judged } from '../judge/index.ts'
 import type { Playback, PlayedMoment } from './playback.ts'
 
+/** The figures that say where water stands. */
+type Stands = Pick<Judged, 'tanks' | 'overflows' | 'sump'>
+
 /** A design and its figures with the water where it stands at one moment of a drill: what a drawing is made from. */
-export interface AsItStands {
+export interface AsItStands<Solved extends Stands> {
   readonly design: BasinDesign
-  readonly solved: SolvedBasin
+  readonly solved: Solved
 }
 
-export function asItStands(
+export function asItStands<Solved extends Stands>(
   design: BasinDesign,
-  solved: SolvedBasin,
+  solved: Solved,
   { vesselIds }: Playback,
   { levelsM }: PlayedMoment,
-): AsItStands {
+): AsItStands<Solved> {
   const tankCount = design.tanks.length
   const levelOf = (id: string) => levelsM[vesselIds.indexOf(id)]
   return {

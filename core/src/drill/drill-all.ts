@@ -1,15 +1,15 @@
-import type { Settled } from '../basin/loop/settle.ts'
-import type { Drill } from './fault.ts'
+import type { SteadyState } from '../loop/index.ts'
 import { drillsOf } from './drills.ts'
+import type { Drill } from './fault.ts'
 import { chained } from './own-drill.ts'
 import { runDrill } from './run-drill.ts'
-import { pairsOf, singleFailures, survivalOf, type Survival } from './survival.ts'
-import { verdictOf, worstFirst, type Verdict } from './verdict.ts'
+import { pairsOf, singleFailures, type Survival, survivalOf } from './survival.ts'
+import { type Verdict, verdictOf, worstFirst } from './verdict.ts'
 
 /** Every drill that applies, the keeper's own behind the others. */
-export function allDrills(settled: Settled): Drill[] {
-  const known = drillsOf(settled)
-  const own = settled.design.drills.map((one) => chained(one, known))
+export function allDrills(steady: SteadyState): Drill[] {
+  const known = drillsOf(steady)
+  const own = steady.design.drills.map((one) => chained(one, known))
   return [...known, ...own.filter((one) => one !== null)]
 }
 
@@ -20,9 +20,9 @@ export interface Drilled {
 }
 
 /** Runs all of them, and every two single failures at once, one after the other. */
-export function drillAll(settled: Settled): Drilled {
-  const drills = allDrills(settled)
-  const run = (drill: Drill) => verdictOf(runDrill(settled, drill))
+export function drillAll(steady: SteadyState): Drilled {
+  const drills = allDrills(steady)
+  const run = (drill: Drill) => verdictOf(runDrill(steady, drill))
   const verdicts = drills.map(run)
   const singles = singleFailures(drills)
   const ids = new Set(singles.map(({ id }) => id))

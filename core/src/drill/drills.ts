@@ -1,8 +1,8 @@
-import type { Settled } from '../basin/loop/settle.ts'
-import { chamberContents, skimmersGiveBackM3 } from '../basin/contents.ts'
-import { sentence } from '../quantity/sentence.ts'
-import { canDrill } from './plant.ts'
+import { chamberContents, skimmersGiveBackM3 } from '../design/index.ts'
+import type { SteadyState } from '../loop/index.ts'
+import { sentence } from '../quantity/index.ts'
 import type { Drill, Fault, FaultAt } from './fault.ts'
+import { canDrill } from './plant.ts'
 
 const HOUR_S = 3600
 const DAY_S = 86_400
@@ -19,15 +19,15 @@ const CHANGE_M3_PER_S = 20 / 60 / 1000
 const FOULED_SHARE = 0.6
 
 /** Every drill that applies to a design, in the order of the water's way; none where it can't be drilled. */
-export function drillsOf(settled: Settled): Drill[] {
-  if (!canDrill(settled)) return []
+export function drillsOf(steady: SteadyState): Drill[] {
+  if (!canDrill(steady)) return []
   return [
-    ...power(settled),
-    ...drains(settled),
-    ...overflows(settled),
-    ...sump(settled),
-    ...returnSide(settled),
-    waterChange(settled),
+    ...power(steady),
+    ...drains(steady),
+    ...overflows(steady),
+    ...sump(steady),
+    ...returnSide(steady),
+    waterChange(steady),
   ]
 }
 
@@ -43,7 +43,7 @@ function drill(id: string, title: string, faults: readonly FaultAt[], more: More
 
 const atOnce = (fault: Fault): FaultAt[] => [{ atS: 0, fault }]
 
-function power({ design }: Settled): Drill[] {
+function power({ design }: SteadyState): Drill[] {
   const cut: Fault = { kind: 'power-cut' }
   const back: Fault = { kind: 'power-back' }
   const { pumps } = design.returnSide
@@ -70,11 +70,11 @@ function power({ design }: Settled): Drill[] {
   ]
 }
 
-function nameOfPump(design: Settled['design'], pumpId: string): string {
+function nameOfPump(design: SteadyState['design'], pumpId: string): string {
   return design.pumps.find(({ id }) => id === pumpId)?.name ?? pumpId
 }
 
-function drains({ design, drains: laid, tankLevels }: Settled): Drill[] {
+function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
   const tankOf = (tankId: string) => {
     const tank = design.tanks.find(({ id }) => id === tankId)!
     return design.tanks.length > 1 ? ` of ${tank.name}` : ''
@@ -125,7 +125,7 @@ function drains({ design, drains: laid, tankLevels }: Settled): Drill[] {
   return [...single, ...joined, ...both]
 }
 
-function overflows({ design, overflows: laid, drains: pipes }: Settled): Drill[] {
+function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Drill[] {
   return laid.flatMap((one) => {
     if (!one) return []
     const { tank, overflow } = one
@@ -165,7 +165,7 @@ function overflows({ design, overflows: laid, drains: pipes }: Settled): Drill[]
   })
 }
 
-function sump({ design }: Settled): Drill[] {
+function sump({ design }: SteadyState): Drill[] {
   const { chambers, topOff } = design.sump
   const contents = chamberContents(design.sump)
   const list = chambers.flatMap(({ id, name, use }, i): Drill[] => {
@@ -206,7 +206,7 @@ function sump({ design }: Settled): Drill[] {
   ]
 }
 
-function returnSide({ design, layout }: Settled): Drill[] {
+function returnSide({ design, layout }: SteadyState): Drill[] {
   const { lines, pumps } = design.returnSide
   const cut: FaultAt = { atS: 0, fault: { kind: 'power-cut' } }
   const byLine = lines.flatMap((line, i): Drill[] => {
@@ -269,7 +269,7 @@ function returnSide({ design, layout }: Settled): Drill[] {
   return [...byLine, ...fouled]
 }
 
-function waterChange({ design }: Settled): Drill {
+function waterChange({ design }: SteadyState): Drill {
   const litres = design.tanks.reduce(
     (total, tank) => total + tank.lengthM * tank.widthM * tank.waterLevelM,
     0,

@@ -1,4 +1,4 @@
-import type { Sentence } from '../quantity/sentence.ts'
+import type { Sentence } from '../quantity/index.ts'
 
 /** One thing that goes wrong, or right again. */
 export type Fault =

@@ -1,6 +1,6 @@
-import type { BasinDesign, PlacedPump, ReturnLine } from '../basin/design.ts'
-import type { PumpPart } from '../pump/part.ts'
-import type { Piece } from '../run/piece.ts'
+import type { BasinDesign, PlacedPump, ReturnLine } from '../design/index.ts'
+import type { PumpPart } from '../pump/index.ts'
+import type { Piece } from '../run/index.ts'
 import type { Fault } from './fault.ts'
 
 export type TopOff = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'

@@ -1,5 +1,5 @@
-import type { OwnDrill } from '../basin/design.ts'
-import { sentence } from '../quantity/sentence.ts'
+import type { OwnDrill } from '../design/index.ts'
+import { sentence } from '../quantity/index.ts'
 import type { Drill } from './fault.ts'
 
 /** A keeper's chain as one drill; steps whose drill no longer applies are left out. null: none is left. */

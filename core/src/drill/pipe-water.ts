@@ -1,5 +1,5 @@
-import { runsNow, type Mode } from './mode.ts'
-import { SKIMMERS, type PipeWater, type Plant } from './plant.ts'
+import { type Mode, runsNow } from './mode.ts'
+import { type PipeWater, type Plant, SKIMMERS } from './plant.ts'
 
 /** Box levels this near to a drain's lip let its pipe run empty; so much over it fill it again, m (choice). */
 const EMPTIES_M = 0.002
@@ -31,7 +31,7 @@ function moveLine(
   index: number,
   pipe: PipeWater,
 ): void {
-  const { layout, design } = plant.settled
+  const { layout, design } = plant.steady
   const laid = layout.lines[index]!
   const chamber = [...plant.chamberAt].find(([, v]) => v === plant.drawsFrom[index])![0]
   const runs = design.returnSide.pumps.some(

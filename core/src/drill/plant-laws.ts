@@ -1,28 +1,25 @@
-import { FeltLevels } from '../basin/layout/felt-levels.ts'
-import { layOut } from '../basin/layout/layout.ts'
-import { passageOf, rimOf } from '../basin/loop/tank-level.ts'
-import { NONE_BLOCKED, type Blocked } from '../basin/loop/box-level.ts'
-import { chamberContents } from '../basin/contents.ts'
-import type { SumpWall } from '../basin/sump.ts'
-import { makeNetwork } from '../network/network.ts'
-import { evaporationM3PerS } from '../sump/water-use.ts'
+import { chamberContents, type SumpWall } from '../design/index.ts'
+import { FeltLevels, layOut } from '../layout/index.ts'
+import { type Blocked, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
+import { makeNetwork } from '../network/index.ts'
+import { evaporationM3PerS } from '../sump/index.ts'
 import { Drains } from './law/drains.ts'
 import { throughPassage } from './law/passage.ts'
 import { ReturnFlow, type Tap } from './law/return.ts'
 import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
-import { pumpsAsTheyStand, type Mode } from './mode.ts'
+import { type Mode, pumpsAsTheyStand } from './mode.ts'
 import {
   chamberEdgesM,
   OUTSIDE,
   OVER_SUMP,
-  puddleUnder,
   type Plant,
+  puddleUnder,
   type TankPlaces,
 } from './plant.ts'
-import { levelIn, type Vessel } from './vessel.ts'
 import type { Law } from './rates.ts'
+import { levelIn, type Vessel } from './vessel.ts'
 
 /** The laws of a mode, and the one that is asked what runs. */
 export interface PlantLaws {
@@ -54,11 +51,11 @@ export function plantLaws(
 }
 
 /** The vessels as they are in a mode: what is lifted out of a chamber leaves it more room. */
-export function vesselsOf({ vessels, settled, chamberAt }: Plant, mode: Mode): readonly Vessel[] {
+export function vesselsOf({ vessels, steady, chamberAt }: Plant, mode: Mode): readonly Vessel[] {
   if (mode.objectsOut.size === 0) return vessels
   return vessels.map((vessel, v) => {
     if (!mode.objectsOut.has(vessel.id) || chamberAt.get(vessel.id) !== v) return vessel
-    const { sump } = settled.design
+    const { sump } = steady.design
     const at = sump.chambers.findIndex(({ id }) => id === vessel.id)
     const { footprintM2 } = chamberContents(sump)[at]!
     return { ...vessel, areaM2: vessel.areaM2 + footprintM2, submergedM3: 0 }
@@ -113,7 +110,7 @@ function drainsOf(plant: Plant, mode: Mode, { laid, box, drains: own }: TankPlac
 }
 
 function wallLaws(plant: Plant, mode: Mode): Law[] {
-  const { design, returnIndex } = plant.settled
+  const { design, returnIndex } = plant.steady
   const { walls, chambers } = design.sump
   const { widthM, floorHeightM: floorM, heightM } = plant.sumpBox
   const first = design.tanks.length
@@ -133,7 +130,7 @@ function overOnly(wall: SumpWall): SumpWall {
 
 function edgeLaws(plant: Plant): Law[] {
   const { floorHeightM, heightM } = plant.sumpBox
-  const first = plant.settled.design.tanks.length
+  const first = plant.steady.design.tanks.length
   return chamberEdgesM(plant).map((lengthM, i) =>
     overEdge(first + i, puddleUnder(plant, OVER_SUMP), {
       lengthM,
@@ -144,16 +141,16 @@ function edgeLaws(plant: Plant): Law[] {
 }
 
 function topOffLaws(plant: Plant, { topOff, powered }: Mode): Law[] {
-  const { fresh, returnChamber, settled } = plant
+  const { fresh, returnChamber, steady } = plant
   const runs = topOff === 'stuck-open' || (topOff === 'runs' && powered)
   if (fresh < 0 || !runs) return []
-  return [new Steady(fresh, returnChamber, settled.design.sump.topOff!.flowM3PerS)]
+  return [new Steady(fresh, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
 }
 
 /** Every open surface gives to the air; a reservoir is kept covered. */
 function evaporation(plant: Plant): Law[] {
-  const { settled, places, vessels, air, fresh } = plant
-  const { evaporationMmPerDay } = settled.design.sump
+  const { steady, places, vessels, air, fresh } = plant
+  const { evaporationMmPerDay } = steady.design.sump
   return places.flatMap((place, v) => {
     if (!place || place.kind === 'can' || v === fresh) return []
     const loss = evaporationM3PerS(evaporationMmPerDay, vessels[v]!.areaM2)
@@ -187,7 +184,7 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
         ],
   )
   // A mouth lets air in when its watch says so: a step must not fall off that edge by itself.
-  const under = plant.settled.layout.lines
+  const under = plant.steady.layout.lines
     .filter(({ line, end }) => line.end.at === 'tank' && end === 'under-water')
     .map(({ line }) => line.id)
     .filter((id) => !mode.broken.has(id))

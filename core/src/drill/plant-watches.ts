@@ -1,7 +1,7 @@
-import { drawsAirBelowM } from '../basin/loop/water-use.ts'
-import { runsNow, withMember, type Mode } from './mode.ts'
-import type { Plant } from './plant.ts'
+import { drawsAirBelowM } from '../figures/index.ts'
 import type { Watch } from './integrate.ts'
+import { type Mode, runsNow, withMember } from './mode.ts'
+import type { Plant } from './plant.ts'
 
 /** What a watch that strikes is called in the log. */
 export type Happening =
@@ -60,7 +60,7 @@ function sensors(plant: Plant, mode: Mode): PlantWatch[] {
 }
 
 function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
-  return plant.settled.layout.pumps.flatMap((pump): PlantWatch[] => {
+  return plant.steady.layout.pumps.flatMap((pump): PlantWatch[] => {
     const { id, chamberId } = pump.placed
     if (!runsNow(mode, pump.placed)) return []
     // Where no inlet is told: at the latest when its chamber is empty.
@@ -108,7 +108,7 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
 
 /** Where an end under water lets air in: its hole while that is clean, else its mouth. */
 function breaks(plant: Plant, mode: Mode): PlantWatch[] {
-  const { layout, design } = plant.settled
+  const { layout, design } = plant.steady
   return layout.lines.flatMap((laid): PlantWatch[] => {
     const { end, id } = laid.line
     if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
@@ -128,10 +128,10 @@ function breaks(plant: Plant, mode: Mode): PlantWatch[] {
 }
 
 function floats(plant: Plant, mode: Mode): PlantWatch[] {
-  const { fresh, returnChamber, settled, vessels } = plant
+  const { fresh, returnChamber, steady, vessels } = plant
   const runs = mode.topOff === 'stuck-open' || (mode.topOff === 'runs' && mode.powered)
   if (fresh < 0) return []
-  const keptM = settled.chambers[settled.returnIndex]!.levelM
+  const keptM = steady.chambers[steady.returnIndex]!.levelM
   const watches: PlantWatch[] = []
   if (runs) {
     watches.push({

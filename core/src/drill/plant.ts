@@ -1,13 +1,16 @@
-import { boxDrains, type BoxDrains } from '../basin/loop/box-level.ts'
-import type { Settled } from '../basin/loop/settle.ts'
-import { pipeWaterM3 } from '../basin/loop/pipe-water.ts'
-import { chamberAreasM2 } from '../basin/loop/sump-levels.ts'
-import { boxRim, type Overflowing } from '../basin/loop/tank-level.ts'
-import { skimmersGiveBackM3 } from '../basin/contents.ts'
-import { chamberSpans, type SumpBox } from '../basin/sump.ts'
-import { pathTo } from '../basin/layout/layout.ts'
-import { filledShareOf, noiseBand } from '../drain/vented.ts'
-import { store, volumeAt, type Vessel } from './vessel.ts'
+import { chamberSpans, skimmersGiveBackM3, type SumpBox } from '../design/index.ts'
+import { filledShareOf, noiseBand } from '../drain/index.ts'
+import { pathTo } from '../layout/index.ts'
+import {
+  boxDrains,
+  type BoxDrains,
+  boxRim,
+  chamberAreasM2,
+  type Overflowing,
+  pipeWaterM3,
+  type SteadyState,
+} from '../loop/index.ts'
+import { store, type Vessel, volumeAt } from './vessel.ts'
 
 /** What a vessel is to the keeper. */
 export interface Place {
@@ -39,7 +42,7 @@ export interface TankPlaces {
 
 /** The system as vessels: display tanks first, then the sump's chambers, as the loop counts its levels. */
 export interface Plant {
-  readonly settled: Settled
+  readonly steady: SteadyState
   readonly sumpBox: SumpBox
   readonly vessels: readonly Vessel[]
   /** null: a store that no keeper sees as a vessel. */
@@ -70,7 +73,7 @@ const INNER_HEIGHT_M = 0.4
 const LEAST_AREA_M2 = 1e-4
 
 /** Can a design be drilled? Its tanks must have overflows with a way down, and its sump its sizes. */
-export function canDrill({ design, overflows }: Settled): boolean {
+export function canDrill({ design, overflows }: SteadyState): boolean {
   if (!design.sump.box) return false
   return overflows.every(
     (one) => one !== null && (one.overflow.chamberId !== null || one.drains.length > 0),
@@ -108,11 +111,11 @@ class Vessels {
 /** The store of the water that stands in skimmers. */
 export const SKIMMERS = 'skimmers'
 
-/** The vessels of a settled design and what is in each; throws where it can't be drilled. */
-export function makePlant(settled: Settled): Plant {
-  const { design, returnIndex } = settled
+/** The vessels of a steady design and what is in each; throws where it can't be drilled. */
+export function makePlant(steady: SteadyState): Plant {
+  const { design, returnIndex } = steady
   const box = design.sump.box
-  if (!box || !canDrill(settled)) throw new RangeError('the design has no whole way down')
+  if (!box || !canDrill(steady)) throw new RangeError('the design has no whole way down')
   const all = new Vessels()
   design.tanks.forEach((tank, i) => {
     const vessel = {
@@ -122,33 +125,33 @@ export function makePlant(settled: Settled): Plant {
       submergedM3: 0,
     }
     const rimM = tank.floorHeightM + tank.rimM
-    all.at(vessel, settled.tankLevels[i]!.surfaceM, { name: tank.name, kind: 'tank', rimM })
+    all.at(vessel, steady.tankLevels[i]!.surfaceM, { name: tank.name, kind: 'tank', rimM })
   })
-  addChambers(all, settled, box)
+  addChambers(all, steady, box)
   const tankCount = design.tanks.length
-  const tanks = design.tanks.map((_, i) => tankPlaces(all, settled, i))
+  const tanks = design.tanks.map((_, i) => tankPlaces(all, steady, i))
   const chamberAt = new Map(design.sump.chambers.map(({ id }, i) => [id, tankCount + i]))
   const returnChamber = tankCount + returnIndex
-  const puddles = puddlesOf(all, settled, tanks)
+  const puddles = puddlesOf(all, steady, tanks)
   const air = all.add(store('air'), 0)
   const bucket = all.add(store('bucket'), 0)
   const drawsFrom = design.returnSide.lines.map((_, i) => {
-    const first = settled.layout.lines[pathTo(settled.layout, i)[0]!.lineIndex]!
+    const first = steady.layout.lines[pathTo(steady.layout, i)[0]!.lineIndex]!
     const pump = design.returnSide.pumps.find(({ id }) => id === first.line.start.id)!
     return chamberAt.get(pump.chamberId)!
   })
-  const linePipes = settled.layout.lines.map((laid, i) => {
-    const from = settled.chambers[drawsFrom[i]! - tankCount]!.levelM
+  const linePipes = steady.layout.lines.map((laid, i) => {
+    const from = steady.chambers[drawsFrom[i]! - tankCount]!.levelM
     const flows = laid.line.end.at !== 'cap'
     const fullM3 = flows ? pipeWaterM3(laid.placed, from, 1) : 0
     const vessel = all.add(store(`pipe ${laid.line.id}`), fullM3)
     return { id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
   })
-  const drainPipes = drainWater(all, settled, chamberAt)
-  const hung = hungWater(all, settled, (id) => (id === null ? returnChamber : chamberAt.get(id)!))
-  const fresh = addFresh(all, settled, chamberAt)
+  const drainPipes = drainWater(all, steady, chamberAt)
+  const hung = hungWater(all, steady, (id) => (id === null ? returnChamber : chamberAt.get(id)!))
+  const fresh = addFresh(all, steady, chamberAt)
   return {
-    settled,
+    steady,
     sumpBox: box,
     vessels: all.list,
     places: all.places,
@@ -170,7 +173,7 @@ export function makePlant(settled: Settled): Plant {
 /** What falls back when equipment stops: the skimmers' apart, which may stop alone. */
 function hungWater(
   all: Vessels,
-  { design: { sump } }: Settled,
+  { design: { sump } }: SteadyState,
   at: (chamberId: string | null) => number,
 ): PipeWater[] {
   const skimmer = sump.devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
@@ -189,7 +192,7 @@ function hungWater(
     }))
 }
 
-function puddlesOf(all: Vessels, { design }: Settled, tanks: readonly TankPlaces[]): Puddle[] {
+function puddlesOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPlaces[]): Puddle[] {
   const under = (from: number, name: string): Puddle => ({
     from,
     name,
@@ -210,7 +213,7 @@ export function puddleUnder({ puddles }: Plant, from: number): number {
   return puddles.find((one) => one.from === from)!.vessel
 }
 
-function addChambers(all: Vessels, { design, chambers }: Settled, box: SumpBox): void {
+function addChambers(all: Vessels, { design, chambers }: SteadyState, box: SumpBox): void {
   const areas = chamberAreasM2(design.sump, box)
   const rimM = box.floorHeightM + box.heightM
   design.sump.chambers.forEach((chamber, i) => {
@@ -224,10 +227,10 @@ function addChambers(all: Vessels, { design, chambers }: Settled, box: SumpBox):
   })
 }
 
-function tankPlaces(all: Vessels, settled: Settled, i: number): TankPlaces {
-  const laid = settled.overflows[i]!
+function tankPlaces(all: Vessels, steady: SteadyState, i: number): TankPlaces {
+  const laid = steady.overflows[i]!
   const { overflow, tank } = laid
-  const { innerM, boxM } = settled.tankLevels[i]!
+  const { innerM, boxM } = steady.tankLevels[i]!
   const { box, passage } = overflow
   const drains = boxDrains(laid.drains)
   if (!box || boxM === null) return { laid, tank: i, inner: -1, box: -1, drains }
@@ -251,14 +254,14 @@ function tankPlaces(all: Vessels, settled: Settled, i: number): TankPlaces {
   }
   const spills = overflow.form !== 'inner-box'
   const rimM = spills ? tank.floorHeightM + boxRim(laid) : Infinity
-  const name = settled.design.tanks.length > 1 ? `Overflow box of ${tank.name}` : 'Overflow box'
+  const name = steady.design.tanks.length > 1 ? `Overflow box of ${tank.name}` : 'Overflow box'
   return { laid, tank: i, inner, box: all.at(vessel, boxM, { name, kind: 'box', rimM }), drains }
 }
 
 /** What stands in the drains that run. */
 function drainWater(
   all: Vessels,
-  { drains, drainFlows, chambers }: Settled,
+  { drains, drainFlows, chambers }: SteadyState,
   chamberAt: ReadonlyMap<string, number>,
 ): PipeWater[] {
   const tankCount = [...chamberAt.values()][0]!
@@ -277,7 +280,7 @@ function drainWater(
 /** Where the top-off draws: its can, or the sump's reservoir. */
 function addFresh(
   all: Vessels,
-  { design, chambers }: Settled,
+  { design, chambers }: SteadyState,
   chamberAt: ReadonlyMap<string, number>,
 ): number {
   const { topOff, chambers: own } = design.sump
@@ -294,8 +297,8 @@ function addFresh(
 }
 
 /** Lengths along which each chamber runs over the sump's rim, m. */
-export function chamberEdgesM({ settled, sumpBox }: Plant): number[] {
-  const { sump } = settled.design
+export function chamberEdgesM({ steady, sumpBox }: Plant): number[] {
+  const { sump } = steady.design
   return chamberSpans(sump, sumpBox.lengthM).map(({ fromM, toM }, i) => {
     const ends = (i === 0 ? 1 : 0) + (i === sump.chambers.length - 1 ? 1 : 0)
     return Math.max(0.01, 2 * (toM - fromM) + ends * sumpBox.widthM)

@@ -1,4 +1,4 @@
-import { endLink } from '../basin/ends.ts'
+import { endLink } from '../layout/index.ts'
 import type { DrillRun, LogEntry } from './run-drill.ts'
 
 /** A drill's moments packed for sending and playing. */
@@ -41,7 +41,7 @@ export function playbackOf({ plant, moments, log, drill }: DrillRun): Playback {
       links,
     ),
     links,
-    endLinks: plant.settled.layout.lines.map((_, i) => endLink(plant.settled.layout, i)),
+    endLinks: plant.steady.layout.lines.map((_, i) => endLink(plant.steady.layout, i)),
     drainFlows: packed(
       moments.map(({ drainFlows }) => drainFlows),
       drains,

@@ -1,13 +1,13 @@
-import { waterAt } from '../fluid/water.ts'
-import { brineOf, mixed, type Brine } from './brine.ts'
+import { waterAt } from '../fluid/index.ts'
+import type { SteadyState } from '../loop/index.ts'
+import { type Brine, brineOf, mixed } from './brine.ts'
 import type { Drill, Fault } from './fault.ts'
 import { letFlow, type Watch } from './integrate.ts'
 import { afterFault, atTheStart, type Mode } from './mode.ts'
 import { drainTurns, movePipeWater } from './pipe-water.ts'
 import { plantLaws, type PlantLaws } from './plant-laws.ts'
-import { plantWatches, type Happening, type PlantWatch } from './plant-watches.ts'
+import { type Happening, type PlantWatch, plantWatches } from './plant-watches.ts'
 import { makePlant, type Plant } from './plant.ts'
-import type { Settled } from '../basin/loop/settle.ts'
 import { levelsOf } from './vessel.ts'
 
 /** What happened when. */
@@ -71,8 +71,8 @@ const AFTER_AIR_S = 3600
 /** No more moments than this are kept: every other one goes when there are more. */
 const MOST_MOMENTS = 900
 
-export function runDrill(settled: Settled, drill: Drill, options: RunOptions = {}): DrillRun {
-  return new DrillWalk(makePlant(settled), drill, options).walk()
+export function runDrill(steady: SteadyState, drill: Drill, options: RunOptions = {}): DrillRun {
+  return new DrillWalk(makePlant(steady), drill, options).walk()
 }
 
 /** One drill from its first fault to its end. */
@@ -116,7 +116,7 @@ class DrillWalk {
       lowestAtS: 0,
     }))
     this.#startM3 = sum(this.#volumes)
-    const { design } = plant.settled
+    const { design } = plant.steady
     this.#mode = atTheStart(design)
     this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
     const { temperatureC, salinityPpt } = design.water
@@ -240,8 +240,8 @@ class DrillWalk {
 
   #keep(timeS: number, levels: Float64Array): void {
     if (this.#seen++ % this.#every !== 0) return
-    const { settled, tanks } = this.#plant
-    const drainFlows = new Float64Array(settled.drains.length)
+    const { steady, tanks } = this.#plant
+    const drainFlows = new Float64Array(steady.drains.length)
     for (const { laid, drains } of tanks) {
       laid.drains.forEach(({ index }, i) => (drainFlows[index] = drains.flow[i]!))
     }

@@ -1,5 +1,5 @@
-import { factorDense, solveFactored } from '../numeric/dense.ts'
-import { Rates, type Law } from './rates.ts'
+import { factorDense, solveFactored } from '../numeric/index.ts'
+import { type Law, Rates } from './rates.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
 /**

@@ -1,4 +1,4 @@
-import type { Sentence } from '../quantity/sentence.ts'
+import type { Sentence } from '../quantity/index.ts'
 import type { Drill } from './fault.ts'
 import { together } from './own-drill.ts'
 import type { Outcome, Verdict } from './verdict.ts'

@@ -1,8 +1,8 @@
-import { drawsAirBelowM } from '../basin/loop/water-use.ts'
-import { sentence, type Sentence } from '../quantity/sentence.ts'
+import { drawsAirBelowM } from '../figures/index.ts'
+import { sentence, type Sentence } from '../quantity/index.ts'
 import { salinityPpt } from './brine.ts'
 import type { Fault } from './fault.ts'
-import { onFloor, type DrillRun, type LogEntry } from './run-drill.ts'
+import { type DrillRun, type LogEntry, onFloor } from './run-drill.ts'
 
 /** How high and how low one vessel went; heights above the room's floor. */
 export interface VesselVerdict {
@@ -129,7 +129,7 @@ function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
 }
 
 function pumpVerdict({ plant, extremes, log }: DrillRun): Verdict['pump'] {
-  const told = plant.settled.layout.pumps.flatMap((pump) => {
+  const told = plant.steady.layout.pumps.flatMap((pump) => {
     const leastM = drawsAirBelowM(pump)
     if (leastM === null) return []
     const { lowestM } = extremes[plant.chamberAt.get(pump.placed.chamberId)!]!

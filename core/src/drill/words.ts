@@ -1,5 +1,5 @@
-import type { BasinDesign } from '../basin/design.ts'
-import { sentence, type Sentence } from '../quantity/sentence.ts'
+import type { BasinDesign } from '../design/index.ts'
+import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Fault } from './fault.ts'
 import type { Happening } from './plant-watches.ts'
 import type { LogEntry } from './run-drill.ts'

@@ -1,5 +1,4 @@
-import { brent } from '../numeric/brent.ts'
-import type { Outcome } from '../numeric/outcome.ts'
+import { brent, type Outcome } from '../numeric/index.ts'
 import { salinityFromConductivityPpt } from './conductivity.ts'
 import { specificGravity } from './density.ts'
 

@@ -1,5 +1,5 @@
+import { kept } from '../numeric/index.ts'
 import { densityKgPerM3 } from './density.ts'
-import { kept } from '../numeric/kept.ts'
 import { viscosityPaS } from './viscosity.ts'
 
 /** Standard gravity, m/s². */

@@ -1,5 +1,5 @@
 import { planeJetAt } from './plane-jet.ts'
-import { acrossJet, roundJetAt, type JetSection } from './round-jet.ts'
+import { acrossJet, type JetSection, roundJetAt } from './round-jet.ts'
 import { dot, type Vector } from './vector.ts'
 
 /** The long side of a slot and how it lies. */

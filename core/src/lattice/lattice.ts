@@ -1,8 +1,8 @@
 import { opposite } from './d3q19.ts'
+import { type Kernel, kernelMemory, type KernelMemory, kernelOver } from './kernel.ts'
+import { type MemoryPlan, PAGE_BYTES, pagesFor, planMemory, POPULATIONS } from './memory.ts'
 import type { LatticeShape } from './shape.ts'
-import { neighbour, slipLinks, type SlipLink } from './slip.ts'
-import { kernelMemory, kernelOver, type Kernel, type KernelMemory } from './kernel.ts'
-import { PAGE_BYTES, POPULATIONS, pagesFor, planMemory, type MemoryPlan } from './memory.ts'
+import { neighbour, type SlipLink, slipLinks } from './slip.ts'
 
 /** How thick the water is: ν = (tau − ½) / 3, everywhere or cell by cell, and C of Smagorinsky's eddies, nil for none. */
 export interface LatticeWater {

@@ -1,5 +1,5 @@
 import { DIRECTIONS } from './d3q19.ts'
-import { SLIPS, type LatticeShape } from './shape.ts'
+import { type LatticeShape, SLIPS } from './shape.ts'
 
 /**
  * A population that leaves a cell slantwise against a flat slipping wall and comes off it with its

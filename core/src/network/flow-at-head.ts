@@ -1,5 +1,5 @@
-import { brent } from '../numeric/brent.ts'
-import { pumpHeadM, type PumpCurve } from '../pump/curve.ts'
+import { brent } from '../numeric/index.ts'
+import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
 
 /** The flow at which a running pump gives a head; nil when its shut-off head is below it. */
 export function flowAtHead(curve: PumpCurve, speed: number, headM: number): number {

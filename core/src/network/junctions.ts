@@ -1,5 +1,4 @@
-import { gather } from '../numeric/gather.ts'
-import { makeEnvelope, type Envelope } from '../numeric/envelope.ts'
+import { type Envelope, gather, makeEnvelope } from '../numeric/index.ts'
 import type { NetworkProblem } from './problem.ts'
 
 /** Which links take part, and where each junction stands in the matrix. */

@@ -1,8 +1,7 @@
-import { GRAVITY_M_PER_S2, type Water } from '../fluid/water.ts'
-import { evaluatePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
-import { frictionAt, type FrictionAt } from '../pipe/friction.ts'
-import { boreAreaM2 } from '../pipe/flow.ts'
-import { FORCED_BACK_K } from '../pump/curve.ts'
+import { GRAVITY_M_PER_S2, type Water } from '../fluid/index.ts'
+import { evaluatePchip, type Pchip, pchipSlope } from '../numeric/index.ts'
+import { boreAreaM2, frictionAt, type FrictionAt } from '../pipe/index.ts'
+import { FORCED_BACK_K } from '../pump/index.ts'
 import { AS_COMPUTED, type LossScale } from './line.ts'
 import type { LinkPump, NetworkLink } from './problem.ts'
 

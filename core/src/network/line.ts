@@ -1,8 +1,7 @@
-import type { Water } from '../fluid/water.ts'
-import { kAt } from '../fitting/loss.ts'
-import { boreAreaM2, reynolds, velocityHeadM } from '../pipe/flow.ts'
-import { frictionFactor } from '../pipe/friction.ts'
-import type { FittingLoss, FrictionLoss } from '../run/losses.ts'
+import { kAt } from '../fitting/index.ts'
+import type { Water } from '../fluid/index.ts'
+import { boreAreaM2, frictionFactor, reynolds, velocityHeadM } from '../pipe/index.ts'
+import type { FittingLoss, FrictionLoss } from '../run/index.ts'
 
 /** Straight pipe with one kind of wall on one bore. */
 interface Wall {

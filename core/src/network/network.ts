@@ -1,9 +1,9 @@
-import { boreAreaM2 } from '../pipe/flow.ts'
+import type { Envelope } from '../numeric/index.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
 import { orderJunctions } from './junctions.ts'
 import { linkLaw, type LinkLaw } from './laws.ts'
 import { AS_COMPUTED, type LossScale } from './line.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
-import type { Envelope } from '../numeric/envelope.ts'
 
 /** First guess of the water's speed in every link, m/s. */
 const GUESS_M_PER_S = 0.5

@@ -1,6 +1,6 @@
-import type { Water } from '../fluid/water.ts'
-import type { Pchip } from '../numeric/pchip.ts'
-import type { PumpCurve } from '../pump/curve.ts'
+import type { Water } from '../fluid/index.ts'
+import type { Pchip } from '../numeric/index.ts'
+import type { PumpCurve } from '../pump/index.ts'
 import type { Line } from './line.ts'
 
 /** A place where links meet: a surface or an end in air with a known head, or a junction with a head to be found. */

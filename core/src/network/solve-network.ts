@@ -1,6 +1,5 @@
-import { solveEnvelope } from '../numeric/envelope.ts'
-import { settled, type Settled } from '../numeric/outcome.ts'
-import { linkHead, SHUT_RESISTANCE, type LinkHead, type LinkLaw } from './laws.ts'
+import { settled, type Settled, solveEnvelope } from '../numeric/index.ts'
+import { linkHead, type LinkHead, type LinkLaw, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
 

@@ -1,4 +1,4 @@
-import { settled, unsettled, type Outcome } from './outcome.ts'
+import { type Outcome, settled, unsettled } from './outcome.ts'
 
 /** Why a bracketed search gives no root. */
 export type RootFailure = 'not-bracketed' | 'too-many-iterations'

@@ -32,3 +32,30 @@ export function keptBeside<Key extends object, Beside, Answer>(
     return answer
   }
 }
+
+/**
+ * The same where the objects outlive what is asked of them, as the states that can be undone do:
+ * only the last `most` answers are held.
+ */
+export function keptLast<Key extends object, Answer>(
+  workOut: (key: Key) => Answer,
+  most: number,
+): (key: Key) => Answer {
+  const answers = new Map<Key, Answer>()
+  return (key) => {
+    const known = answers.get(key)
+    if (known !== undefined) {
+      // Asked again, it is the last to go.
+      answers.delete(key)
+      answers.set(key, known)
+      return known
+    }
+    const answer = workOut(key)
+    answers.set(key, answer)
+    for (const oldest of answers.keys()) {
+      if (answers.size <= most) break
+      answers.delete(oldest)
+    }
+    return answer
+  }
+}

@@ -1,4 +1,4 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 
 /** Area of a round bore, m². */
 export function boreAreaM2(boreM: number): number {

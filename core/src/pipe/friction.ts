@@ -1,4 +1,4 @@
-import { cubicHermite, cubicHermiteSlope } from '../numeric/hermite.ts'
+import { cubicHermite, cubicHermiteSlope } from '../numeric/index.ts'
 
 /** Below this the flow is laminar; above the other it is turbulent; a cubic joins them. */
 const LAMINAR_UP_TO_RE = 2000

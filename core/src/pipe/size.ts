@@ -1,9 +1,9 @@
 import {
   PIPE_SERIES,
-  SERIES_SIZES,
-  seriesWords,
   type PipeSeries,
+  SERIES_SIZES,
   type SeriesSize,
+  seriesWords,
 } from './series.ts'
 
 /** A pipe or hose as the keeper names it. */

@@ -1,6 +1,5 @@
-import { kept } from '../numeric/kept.ts'
-import { evaluatePchip, makePchip, pchipSlope, type Pchip } from '../numeric/pchip.ts'
-import { speedMPerS, velocityHeadM } from '../pipe/flow.ts'
+import { evaluatePchip, kept, makePchip, type Pchip, pchipSlope } from '../numeric/index.ts'
+import { speedMPerS, velocityHeadM } from '../pipe/index.ts'
 import type { PumpPart } from './part.ts'
 
 /** A curve ready to be asked many times. All heads in m, flows in m³/s, at full speed. */

@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { evaluatePchip, makePchip, type Pchip } from '../numeric/pchip.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { evaluatePchip, makePchip, type Pchip } from '../numeric/index.ts'
 import type { PumpPart } from './part.ts'
 
 /** Wire power, ready to be asked many times. */

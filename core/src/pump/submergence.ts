@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { speedMPerS } from '../pipe/flow.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { speedMPerS } from '../pipe/index.ts'
 
 /**
  * Least water over an inlet so that no vortex draws air: S = D (1 + 2.3 V/√(gD)) (ANSI/HI 9.8),

@@ -1,4 +1,4 @@
-import { QUANTITIES, toSi, type QuantityName, type Unit, type UnitFamily } from './units.ts'
+import { QUANTITIES, type QuantityName, toSi, type Unit, type UnitFamily } from './units.ts'
 
 /** What a keeper typed, read; or why it could not be. */
 export type Parsed =

@@ -1,4 +1,4 @@
-import { measured, showText, type Measured } from './format.ts'
+import { measured, type Measured, showText } from './format.ts'
 import type { QuantityName, UnitFamily } from './units.ts'
 
 /** Words with quantities in them, so that one text can be read in either unit family. */

@@ -1,6 +1,6 @@
-import { keptBeside } from '../numeric/kept.ts'
+import { keptBeside } from '../numeric/index.ts'
 import { pieceLosses, type PieceLosses } from './losses.ts'
-import { mouthOf, placePieces, type PlacedPiece, type Point } from './path.ts'
+import { mouthOf, type PlacedPiece, placePieces, type Point } from './path.ts'
 import type { Run } from './piece.ts'
 
 /** A run with every piece in its place and its losses known. */

@@ -1,11 +1,17 @@
-import { constantLoss, type Loss } from '../fitting/loss.ts'
-import { threeKLoss, type ThreeKFitting } from '../fitting/three-k.ts'
-import { makerLoss } from '../fitting/maker.ts'
-import { EXIT_LOSS, UNION_LOSS } from '../fitting/opening.ts'
-import { transitionBoreM, transitionLoss } from '../fitting/transition.ts'
-import { valveLoss } from '../fitting/valve.ts'
+import {
+  constantLoss,
+  EXIT_LOSS,
+  type Loss,
+  makerLoss,
+  type ThreeKFitting,
+  threeKLoss,
+  transitionBoreM,
+  transitionLoss,
+  UNION_LOSS,
+  valveLoss,
+} from '../fitting/index.ts'
+import { makePchip, type Pchip } from '../numeric/index.ts'
 import type { PlacedPiece } from './path.ts'
-import { makePchip, type Pchip } from '../numeric/pchip.ts'
 import type {
   CheckValvePiece,
   DevicePiece,

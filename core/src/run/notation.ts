@@ -1,11 +1,23 @@
-import { editable, joined, measured } from '../quantity/format.ts'
-import { parseQuantity } from '../quantity/parse.ts'
-import { QUANTITIES, type QuantityName, type UnitFamily } from '../quantity/units.ts'
-import { PIPE_SERIES, SERIES_SIZES, seriesWords, type PipeSeries } from '../pipe/series.ts'
-import { seriesSize, type PipeSize } from '../pipe/size.ts'
 import {
-  DIRECTIONS,
+  PIPE_SERIES,
+  type PipeSeries,
+  type PipeSize,
+  SERIES_SIZES,
+  seriesSize,
+  seriesWords,
+} from '../pipe/index.ts'
+import {
+  editable,
+  joined,
+  measured,
+  parseQuantity,
+  QUANTITIES,
+  type QuantityName,
+  type UnitFamily,
+} from '../quantity/index.ts'
+import {
   type Direction,
+  DIRECTIONS,
   type ElbowForm,
   type FreeHosePiece,
   type Piece,

@@ -1,4 +1,4 @@
-import { boreOf, type PipeSize } from '../pipe/size.ts'
+import { boreOf, type PipeSize } from '../pipe/index.ts'
 import type { Direction, Piece, Run } from './piece.ts'
 
 /** Room coordinates: x right from the tank's left inside face, y back from its front inside face, z up from the room's floor. */

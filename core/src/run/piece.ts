@@ -1,4 +1,4 @@
-import type { PipeSize } from '../pipe/size.ts'
+import type { PipeSize } from '../pipe/index.ts'
 
 /** As you stand in front of the tank. */
 export type Direction = 'up' | 'down' | 'left' | 'right' | 'front' | 'back'

@@ -1,18 +1,17 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { brent } from '../numeric/brent.ts'
-import { applyEdits, type Edit } from '../basin/edit.ts'
-import type { PumpPart } from '../pump/part.ts'
-import type { BasinDesign } from '../basin/design.ts'
-import { layOutRunning } from '../basin/loop/settle.ts'
-import type { Layout } from '../basin/layout/layout.ts'
-import { runSettled, type Settled } from './run-settled.ts'
-import { holdFlows } from '../basin/setting/controlled.ts'
+import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
 import {
+  holdFlows,
   openingFor,
   settingValve,
-  valveLossM,
   type SettingValve,
-} from '../basin/setting/openings.ts'
+  valveLossM,
+} from '../editing/index.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import type { Layout } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { brent } from '../numeric/index.ts'
+import type { PumpPart } from '../pump/index.ts'
+import { runSettled, type Settled } from './run-settled.ts'
 
 /** What a line's end should carry. */
 export interface FlowTarget {
@@ -139,7 +138,7 @@ function settings(layout: Layout, targets: readonly FlowTarget[]): (SettingValve
 
 /** Every valve of a target line fully open. */
 function openEdits({ design, targets }: Search): Edit[] {
-  return settings(layOutRunning(design), targets).flatMap((setting): Edit[] =>
+  return settings(steadyState(design).layout, targets).flatMap((setting): Edit[] =>
     setting ? [{ op: 'set', path: valvePath(setting), to: 1 }] : [],
   )
 }
@@ -148,7 +147,7 @@ function openEdits({ design, targets }: Search): Edit[] {
 function valveEdits(search: Search, speed: number): Edit[] {
   const { design, targets } = search
   const opened = applyEdits(design, [...openEdits(search), ...atSpeed(search, speed)])
-  const layout = layOutRunning(opened)
+  const layout = steadyState(opened).layout
   const valves = settings(layout, targets)
   let held = targets.flatMap((target, i) => {
     const setting = valves[i]

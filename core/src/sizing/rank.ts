@@ -1,5 +1,5 @@
-import { boreOf, sizeWords } from '../pipe/size.ts'
-import { sentence, type Sentence } from '../quantity/sentence.ts'
+import { boreOf, sizeWords } from '../pipe/index.ts'
+import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Candidate, SizingWish, Values } from './wish.ts'
 
 /** A candidate in its rank, with why it stands there. */

@@ -1,15 +1,10 @@
-import { makeNetwork } from '../network/network.ts'
-import { withPumpAt } from '../network/problem.ts'
-import { pumpHeadM } from '../pump/curve.ts'
-import type { BasinDesign } from '../basin/design.ts'
-import { tankFlow } from '../basin/ends.ts'
-import { layOutRunning } from '../basin/loop/settle.ts'
-
-import { DERATED_SHARE, rulesOfThumb } from '../basin/rules-of-thumb.ts'
-import { run } from '../basin/running.ts'
-import type { SolvedLine } from '../basin/solved.ts'
-import { brent } from '../numeric/brent.ts'
-import type { PumpCurve } from '../pump/curve.ts'
+import type { BasinDesign } from '../design/index.ts'
+import { DERATED_SHARE, rulesOfThumb, type SolvedLine } from '../figures/index.ts'
+import { tankFlow } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { makeNetwork, run, withPumpAt } from '../network/index.ts'
+import { brent } from '../numeric/index.ts'
+import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
 
 /** What a pump must be rated for a wanted flow, by the real method and by two rules of thumb. */
 export interface RatedNeed {
@@ -39,7 +34,7 @@ export function ratedNeed(
   line: SolvedLine,
   wantedM3PerS: number,
 ): RatedNeed | null {
-  const layout = layOutRunning(design)
+  const layout = steadyState(design).layout
   const pump = layout.pumps.find(({ placed }) => placed.id === line.pump.placedId)
   if (!pump || pump.lineIndex === null || wantedM3PerS <= 0) return null
   const link = layout.segments[pump.lineIndex]![0]!.link

@@ -1,10 +1,8 @@
-import { makeNetwork } from '../network/network.ts'
-import { pumpPower, wirePowerW } from '../pump/power.ts'
-import type { BasinDesign } from '../basin/design.ts'
-import { endFlow, pumpFlow } from '../basin/ends.ts'
-import { layOutRunning } from '../basin/loop/settle.ts'
-import type { Layout } from '../basin/layout/layout.ts'
-import { run } from '../basin/running.ts'
+import type { BasinDesign } from '../design/index.ts'
+import { endFlow, type Layout, pumpFlow } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { makeNetwork, run } from '../network/index.ts'
+import { pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** A design as it runs, with no more than a search needs. */
 export interface Settled {
@@ -18,7 +16,7 @@ export interface Settled {
 }
 
 export function runSettled(design: BasinDesign, pumpIndex = 0): Settled {
-  const layout = layOutRunning(design)
+  const layout = steadyState(design).layout
   const { running } = run(makeNetwork(layout.problem))
   const linkFlow = (link: number) => running.flowsM3PerS[link]!
   return {

@@ -1,16 +1,17 @@
-import { choosePump } from '../basin/choose-pump.ts'
-import { applyEdits } from '../basin/edit.ts'
-import { endLink } from '../basin/ends.ts'
-import { makeNetwork, type Network } from '../network/network.ts'
-import { withPumpAt, type LinkPump } from '../network/problem.ts'
-import { solveNetwork } from '../network/solve-network.ts'
-import { speedMPerS } from '../pipe/flow.ts'
-import { boreOf } from '../pipe/size.ts'
-import { pumpCurve } from '../pump/curve.ts'
-import type { PumpPart } from '../pump/part.ts'
-import { pumpPower, wirePowerW } from '../pump/power.ts'
+import { applyEdits } from '../design/index.ts'
+import { choosePump } from '../editing/index.ts'
+import { endLink } from '../layout/index.ts'
+import {
+  type LinkPump,
+  makeNetwork,
+  type Network,
+  solveNetwork,
+  withPumpAt,
+} from '../network/index.ts'
+import { boreOf, speedMPerS } from '../pipe/index.ts'
+import { pumpCurve, type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 import { rank, type RankedOption } from './rank.ts'
-import { tankLines, variants, type Variant } from './variants.ts'
+import { tankLines, type Variant, variants } from './variants.ts'
 import type { Candidate, SizingWish } from './wish.ts'
 
 export interface SizingAnswer {

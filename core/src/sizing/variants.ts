@@ -1,11 +1,9 @@
-import { applyEdits, type Edit } from '../basin/edit.ts'
-import type { BasinDesign, ReturnLine } from '../basin/design.ts'
-import { layOutRunning } from '../basin/loop/settle.ts'
-import { pathTo, type Layout } from '../basin/layout/layout.ts'
-import { SERIES_SIZES } from '../pipe/series.ts'
-import type { PipeSize } from '../pipe/size.ts'
-import type { Piece } from '../run/piece.ts'
-import { settingValve, type SettingValve } from '../basin/setting/openings.ts'
+import { applyEdits, type BasinDesign, type Edit, type ReturnLine } from '../design/index.ts'
+import { settingValve, type SettingValve } from '../editing/index.ts'
+import { type Layout, pathTo } from '../layout/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { type PipeSize, SERIES_SIZES } from '../pipe/index.ts'
+import type { Piece } from '../run/index.ts'
 
 /** Plumbing that is tried: the same room, another size, one or two nozzles, a valve so far open. */
 export interface Variant {
@@ -21,7 +19,7 @@ const OPENINGS = [1, 0.85, 0.75, 0.66, 0.58, 0.51, 0.45, 0.4, 0.35]
 
 /** Lines to tanks that a placed pump feeds. */
 export function tankLines(design: BasinDesign, pumpIndex: number): number[] {
-  const layout = layOutRunning(design)
+  const layout = steadyState(design).layout
   const { id } = design.returnSide.pumps[pumpIndex]!
   return design.returnSide.lines.flatMap((line, i) => {
     const root = layout.lines[pathTo(layout, i)[0]!.lineIndex]!.line
@@ -43,7 +41,7 @@ export function variants(design: BasinDesign, pumpIndex: number, newId: () => st
       const before = nozzles === 2 ? split! : []
       const wide = sized(applyEdits(design, before), lines, size)
       const edits = [...before, ...wide]
-      const valve = settingValve(layOutRunning(applyEdits(design, edits)), lead)
+      const valve = settingValve(steadyState(applyEdits(design, edits)).layout, lead)
       return withOpenings(design, { size, nozzles, edits, valve })
     })
   })
@@ -70,7 +68,7 @@ function withOpenings(
         ]
       : []
     const edits = [...made.edits, ...turned]
-    return { size, nozzles, opening, edits, layout: layOutRunning(applyEdits(design, edits)) }
+    return { size, nozzles, opening, edits, layout: steadyState(applyEdits(design, edits)).layout }
   })
 }
 
@@ -128,7 +126,7 @@ export function secondNozzle(
       { op: 'set', path: ['returnSide', 'lines', lineIndex, 'run', 'pieces', at], to: tee },
       { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: branch },
     ]
-    const laid = layOutRunning(applyEdits(design, edits)).lines.at(-1)!
+    const laid = steadyState(applyEdits(design, edits)).layout.lines.at(-1)!
     if (laid.end !== 'outside-tank') return edits
   }
   return null

@@ -1,7 +1,6 @@
-import type { BasinDesign } from '../basin/design.ts'
-import type { Edit } from '../basin/edit.ts'
-import type { PipeSize } from '../pipe/size.ts'
-import type { PumpPart } from '../pump/part.ts'
+import type { BasinDesign, Edit } from '../design/index.ts'
+import type { PipeSize } from '../pipe/index.ts'
+import type { PumpPart } from '../pump/index.ts'
 
 /** How much the keeper cares, 0 not at all to 3 very much. */
 export interface Values {

@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2, type Water } from '../fluid/water.ts'
-import { brent } from '../numeric/brent.ts'
+import { GRAVITY_M_PER_S2, type Water } from '../fluid/index.ts'
+import { brent } from '../numeric/index.ts'
 
 /** Air at room temperature. */
 const AIR_KG_PER_M3 = 1.2

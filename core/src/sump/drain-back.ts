@@ -1,4 +1,4 @@
-import { boreAreaM2 } from '../pipe/flow.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
 
 /** A display when the pump stops; levels above one common zero, m. */
 export interface StoppingDisplay {

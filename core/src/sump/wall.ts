@@ -1,7 +1,7 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { brent } from '../numeric/brent.ts'
-import { boreAreaM2 } from '../pipe/flow.ts'
-import { rimFlow, rimHeadM, type Rim, type Teeth } from '../weir/rim.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { brent } from '../numeric/index.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
+import { type Rim, rimFlow, rimHeadM, type Teeth } from '../weir/index.ts'
 
 /** over: over its top. under: through a slot at its foot. comb: between teeth at its top. pipe: through a short pipe. solid: none passes. */
 export type WallKind = 'over' | 'under' | 'comb' | 'pipe' | 'solid'

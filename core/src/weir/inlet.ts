@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import { boreAreaM2 } from '../pipe/flow.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
 import { ROOT_2G } from './smooth.ts'
 
 /** Discharge coefficient of a pipe's rim as a weir, and of its mouth as an orifice. */

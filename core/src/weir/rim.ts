@@ -1,5 +1,4 @@
-import { brent } from '../numeric/brent.ts'
-import { risingRoot, type ValueSlope } from '../numeric/rising-root.ts'
+import { brent, risingRoot, type ValueSlope } from '../numeric/index.ts'
 import { drownedShare, smoothRim } from './smooth.ts'
 import { toothedRim } from './toothed.ts'
 

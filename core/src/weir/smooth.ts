@@ -1,5 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/water.ts'
-import type { ValueSlope } from '../numeric/rising-root.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import type { ValueSlope } from '../numeric/index.ts'
 
 /** √(2g). */
 export const ROOT_2G = Math.sqrt(2 * GRAVITY_M_PER_S2)

@@ -1,4 +1,4 @@
-import type { ValueSlope } from '../numeric/rising-root.ts'
+import type { ValueSlope } from '../numeric/index.ts'
 import { effectiveHeadM, effectiveSlope, ROOT_2G, smoothRim } from './smooth.ts'
 
 /** Slots between teeth. */

@@ -1,7 +1,13 @@
-import { expect, test } from '@jest/globals'
-import { applyEdits, settle, solveBasin, type BasinDesign, type Edit } from '../../src/index.ts'
-import { layOut } from '../../src/basin/layout/layout.ts'
 import { aLoop } from '../a-loop.ts'
+import {
+  applyEdits,
+  type BasinDesign,
+  type Edit,
+  solveBasin,
+  steadyState,
+} from '../../src/index.ts'
+import { layOut } from '../../src/layout/layout.ts'
+import { expect, test } from '@jest/globals'
 
 const UNDER = aLoop({ line: 'up 600 mm, elbow, left 300 mm, down 60 mm' })
 const opened = (design: BasinDesign) => JSON.parse(JSON.stringify(design)) as BasinDesign
@@ -31,7 +37,7 @@ test.each(EDITS)(
 )
 
 test('levels moved in place leave the network that laying it out anew would make', () => {
-  const { design, layout, network, passes } = settle(UNDER)
+  const { design, layout, network, passes } = steadyState(UNDER)
   expect(passes).toBeGreaterThan(1)
   const anew = layOut(design)
   expect(layout.problem.nodes).toEqual(anew.problem.nodes)

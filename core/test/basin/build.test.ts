@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { A_SUMP, aLoop } from '../a-loop.ts'
 import {
   applyEdits,
   BULKHEADS,
@@ -20,7 +21,6 @@ import {
   withLength,
   withoutChamber,
 } from '../../src/index.ts'
-import { A_SUMP, aLoop } from '../a-loop.ts'
 
 const design = aLoop()
 const { sump } = design

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits } from '../../src/basin/edit.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
-import type { BasinDesign } from '../../src/basin/design.ts'
-import type { FindingCode } from '../../src/basin/finding/finding.ts'
-import { say } from '../../src/quantity/sentence.ts'
 import { aBasin, codes, lead, TEST_PUMP } from '../a-basin.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import type { BasinDesign } from '../../src/design/design.ts'
+import { applyEdits } from '../../src/design/edit.ts'
+import type { FindingCode } from '../../src/finding/finding.ts'
+import { say } from '../../src/quantity/sentence.ts'
 
 function findingOf(design: BasinDesign, code: FindingCode) {
   const found = solveBasin(design).findings.find((finding) => finding.code === code)

@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
+import { aHungBox, aLoop } from '../a-loop.ts'
 import {
   applyEdits,
+  type BasinDesign,
+  type Finding,
   say,
   showText,
   solveBasin,
-  type BasinDesign,
-  type Finding,
   type SolvedBasin,
 } from '../../src/index.ts'
-import { aHungBox, aLoop } from '../a-loop.ts'
 
 /** Each with something to say about it. */
 const DESIGNS: readonly (readonly [string, BasinDesign])[] = [

@@ -1,17 +1,18 @@
-import { describe, expect, test } from '@jest/globals'
-import {
-  applyEdits,
-  BULKHEADS,
-  joinedMatch,
-  setAlike,
-  settle,
-  solveBasin,
-  type BasinDesign,
-  type DrainSchool,
-} from '../../src/index.ts'
 import { aLoop } from '../a-loop.ts'
 import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
+import {
+  applyEdits,
+  type BasinDesign,
+  BULKHEADS,
+  type DrainSchool,
+  joinedMatch,
+  setAlike,
+  solveBasin,
+  steadyState,
+} from '../../src/index.ts'
+import { findSteadyState } from '../../src/loop/find-steady-state.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const MM = 0.001
 const speeds = [0.5, 0.6, 0.7, 0.8, 0.9, 1]
@@ -33,15 +34,15 @@ describe('the whole loop', () => {
     ['hung box', aLoop({ form: 'hung-box' })],
     ['two boxes', aLoop({ form: 'inner-and-outer' })],
   ])('%s: the same rest from any start, in under 30 passes', (_, design) => {
-    const settled = settle(design)
-    expect(settled.restlessM).toBe(0)
-    expect(settled.passes).toBeLessThan(30)
+    const steady = steadyState(design)
+    expect(steady.restlessM).toBe(0)
+    expect(steady.passes).toBeLessThan(30)
     for (const offM of [-0.2, -0.02, 0.05, 0.4]) {
-      const levels = settled.levels.map((level) => level + offM)
-      const again = settle(design, { levels })
+      const levels = steady.levels.map((level) => level + offM)
+      const again = findSteadyState(design, { levels })
       expect(again.restlessM).toBe(0)
       again.levels.forEach((level, i) =>
-        expect(Math.abs(level - settled.levels[i]!)).toBeLessThan(1e-6),
+        expect(Math.abs(level - steady.levels[i]!)).toBeLessThan(1e-6),
       )
     }
   })
@@ -61,7 +62,7 @@ describe('the whole loop', () => {
     const design = aLoop({ changes: { 'pumps.0.control': 'controllable' } })
     let last: readonly number[] = []
     for (const speed of speeds) {
-      const { levels } = settle(atSpeed(speed, design))
+      const { levels } = steadyState(atSpeed(speed, design))
       levels.forEach((level, i) => expect(level).toBeGreaterThanOrEqual((last[i] ?? 0) - 1e-7))
       last = [...levels]
     }
@@ -377,16 +378,16 @@ describe('siphons that join', () => {
 
   test('are matched together: set so, the box stands where it should', () => {
     const design = joinedLoop()
-    const settled = settle(design)
+    const steady = steadyState(design)
     expect(solveBasin(design).drains[0]!.match).toBeNull()
-    const match = joinedMatch(settled, 0)!
+    const match = joinedMatch(steady, 0)!
     expect(match.opening).not.toBeNull()
     expect(match.levelPerTouchM).toBeGreaterThan(0)
     const drains = applyEdits(design.drains, setAlike(design.drains, 'tank', match.opening!))
-    const tuned = settle({ ...design, drains })
+    const tuned = steadyState({ ...design, drains })
     expect(Math.abs(tuned.tankLevels[0]!.boxM! - match.levelM)).toBeLessThan(0.01)
   })
   test('a pipe that is no siphon has no setting', () => {
-    expect(joinedMatch(settle(loop), 1)).toBeNull()
+    expect(joinedMatch(steadyState(loop), 1)).toBeNull()
   })
 })

@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
-import { systemCurve, dutyCurves } from '../../src/basin/curves.ts'
+import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
+import { expectClose } from '../close.ts'
 import { comparePumps } from '../../src/basin/compare-pumps.ts'
-import type { BasinDesign, ReturnLine } from '../../src/basin/design.ts'
-import { applyEdits } from '../../src/basin/edit.ts'
-import { layOut } from '../../src/basin/layout/layout.ts'
+import { dutyCurves, systemCurve } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
+import type { BasinDesign, ReturnLine } from '../../src/design/design.ts'
+import { applyEdits } from '../../src/design/edit.ts'
+import { layOut } from '../../src/layout/layout.ts'
 import { AS_COMPUTED } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
-import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
-import { expectClose } from '../close.ts'
 
 /** The plain basin with lines of its own. */
 export function withLines(

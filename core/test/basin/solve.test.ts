@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { dutyCurves } from '../../src/basin/curves.ts'
-import { applyEdits } from '../../src/basin/edit.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
-import { swaps } from '../../src/basin/swap.ts'
-import { FIGURES, workingOf } from '../../src/basin/working/all.ts'
-import { say } from '../../src/quantity/sentence.ts'
 import { aBasin, lead, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
+import { dutyCurves } from '../../src/basin/curves.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { swaps } from '../../src/basin/swap.ts'
+import { applyEdits } from '../../src/design/edit.ts'
+import { say } from '../../src/quantity/sentence.ts'
+import { FIGURES, workingOf } from '../../src/working/all.ts'
 
 describe('a solved basin', () => {
   test('pieces, open end and lift add up to the duty head', () => {

@@ -1,9 +1,14 @@
-import { describe, expect, test } from '@jest/globals'
+import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
+import { aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
 import {
   allDrills,
   applyEdits,
   asItRuns,
+  type BasinDesign,
   chamberSpans,
+  type Device,
+  type Finding,
   keepDevices,
   newCabinet,
   newDevice,
@@ -11,21 +16,16 @@ import {
   removalCurve,
   reordered,
   runDrill,
-  settle,
   skimmerCandidates,
   solveBasin,
+  steadyState,
   swappedIn,
   takeOutOf,
   TREATMENT_FIGURES,
   treatmentWorkingOf,
   verdictOf,
-  type BasinDesign,
-  type Device,
-  type Finding,
 } from '../../src/index.ts'
-import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
-import { aLoop } from '../a-loop.ts'
-import { L_PER_H } from '../tables.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const LOOP = aLoop()
 const at = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
@@ -230,18 +230,18 @@ describe('a skimmer that stops', () => {
     ])
   test('raises the return chamber by what falls back, and it settles again after', () => {
     const design = withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE))
-    const settled = settle(design)
-    const drill = allDrills(settled).find(({ id }) => id === 'skimmer-off')!
-    const run = runDrill(settled, drill)
+    const steady = steadyState(design)
+    const drill = allDrills(steady).find(({ id }) => id === 'skimmer-off')!
+    const run = runDrill(steady, drill)
     expect(run.unaccounted).toBeLessThan(1e-9)
-    const { id } = settled.design.sump.chambers[settled.returnIndex]!
+    const { id } = steady.design.sump.chambers[steady.returnIndex]!
     const there = verdictOf(run).vessels.find(({ vesselId }) => vesselId === id)!
-    const before = settled.chambers[settled.returnIndex]!.levelM
+    const before = steady.chambers[steady.returnIndex]!.levelM
     expect(there.highestM).toBeGreaterThan(before + 0.004)
   })
   test('is no drill where none gives water back', () => {
-    const settled = settle(withDevices(LOOP, aSkimmer({ givesBackM3: 0 }, INSIDE)))
-    expect(allDrills(settled).map(({ id }) => id)).not.toContain('skimmer-off')
+    const steady = steadyState(withDevices(LOOP, aSkimmer({ givesBackM3: 0 }, INSIDE)))
+    expect(allDrills(steady).map(({ id }) => id)).not.toContain('skimmer-off')
   })
   test('sends the top-off past its limit where that is short', () => {
     expect(codes(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')

@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { figureAt, motionAt, type Field } from '../../src/currents/field.ts'
+import { aCirculation, aRock, aSetting } from './a-setting.ts'
+import { type DyeFrame, type DyeVerdict, runDye } from '../../src/currents/dye.ts'
 import { planField, updatesOf } from '../../src/currents/field-plan.ts'
+import { type Field, figureAt, motionAt } from '../../src/currents/field.ts'
 import {
   cellAt,
   cellHolding,
@@ -12,11 +14,9 @@ import {
 } from '../../src/currents/grid.ts'
 import { judgeField, shareAsWanted, tankTurnoverPerH } from '../../src/currents/judge.ts'
 import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
-import { runDye, type DyeFrame, type DyeVerdict } from '../../src/currents/dye.ts'
 import { runField } from '../../src/currents/run-field.ts'
 import { streamlines } from '../../src/currents/streamlines.ts'
 import { roundJetAt } from '../../src/jet/round-jet.ts'
-import { aCirculation, aRock, aSetting } from './a-setting.ts'
 
 const NOZZLE_M3_PER_S = 5e-4
 

@@ -1,4 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
+import { aLoop } from '../a-loop.ts'
+import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
 import { placePumps } from '../../src/currents/place-pumps.ts'
 import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
 import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
@@ -7,13 +10,9 @@ import { settingMark } from '../../src/currents/setting-mark.ts'
 import { lastWay, settingOf } from '../../src/currents/setting.ts'
 import { START_NAMES, startLayout } from '../../src/currents/starts.ts'
 import { aimedAt, openingOf, pumpStream, towardsOf } from '../../src/currents/streams.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
 import { momentumOf } from '../../src/jet/jet.ts'
-import { isInside, solidVolumeM3 } from '../../src/scene/rock.ts'
-import type { RockSolid } from '../../src/scene/rock.ts'
+import { isInside, type RockSolid, solidVolumeM3 } from '../../src/scene/rock.ts'
 import type { CirculationPump } from '../../src/scene/scene.ts'
-import { aLoop } from '../a-loop.ts'
-import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
 
 const FLOOR = { lengthM: 0.9, widthM: 0.4 }
 let n = 0

@@ -1,8 +1,8 @@
-import { waterAt } from '../../src/fluid/water.ts'
-import { makeFall, type Fall } from '../../src/drain/fall.ts'
-import { makeLine } from '../../src/network/line.ts'
-import { fittingOf, type CheckFitting } from '../check-fitting.ts'
+import { type CheckFitting, fittingOf } from '../check-fitting.ts'
 import { csvTable, jsonTable } from '../tables.ts'
+import { type Fall, makeFall } from '../../src/drain/fall.ts'
+import { waterAt } from '../../src/fluid/water.ts'
+import { makeLine } from '../../src/network/line.ts'
 
 interface CheckLine {
   pipes: { bore_m: number; length_m: number; roughness_m: number; f_multiplier?: number }[]

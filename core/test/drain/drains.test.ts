@@ -1,5 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { openPipeFlow, openPipeRiseM, ruledBy, type OpenPipe } from '../../src/drain/emergency.ts'
+import { fittingOf } from '../check-fitting.ts'
+import { expectClose } from '../close.ts'
+import { L_PER_H } from '../tables.ts'
+import { CHECK_DRAINS, type CheckDrain, checkFall, checkWater, has, wanted } from './check-drain.ts'
+import { type OpenPipe, openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
 import { fallFlow, fallHeadM } from '../../src/drain/fall.ts'
 import { primeVerdict, tubeFroude } from '../../src/drain/hung.ts'
 import { matchValve } from '../../src/drain/match.ts'
@@ -15,10 +19,6 @@ import { kAt } from '../../src/fitting/loss.ts'
 import { reynolds, speedMPerS } from '../../src/pipe/flow.ts'
 import { leastDepthM } from '../../src/pump/submergence.ts'
 import { rimToOrificeM } from '../../src/weir/inlet.ts'
-import { fittingOf } from '../check-fitting.ts'
-import { expectClose } from '../close.ts'
-import { L_PER_H } from '../tables.ts'
-import { CHECK_DRAINS, checkFall, checkWater, has, wanted, type CheckDrain } from './check-drain.ts'
 
 const SOLVED = 1e-5
 

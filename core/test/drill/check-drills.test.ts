@@ -1,17 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
-import { fallFlow } from '../../src/drain/fall.ts'
-import { overRim } from '../../src/drill/law/rim.ts'
-import { Between, type Law } from '../../src/drill/rates.ts'
-import { volumeAt } from '../../src/drill/vessel.ts'
-import { risingRoot } from '../../src/numeric/rising-root.ts'
-import { circularRimFlow } from '../../src/weir/inlet.ts'
-import { flowOver, headOver } from '../../src/weir/rim.ts'
-import { brent } from '../../src/numeric/brent.ts'
 import { L_PER_H } from '../tables.ts'
 import {
-  FLOOR,
+  type CheckDrill,
+  type CheckLine,
   fallOf,
+  FLOOR,
   flowOn,
   num,
   ofKind,
@@ -21,9 +14,16 @@ import {
   throughFall,
   vessel,
   waterOf,
-  type CheckDrill,
-  type CheckLine,
 } from './check-drill.ts'
+import { openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
+import { fallFlow } from '../../src/drain/fall.ts'
+import { overRim } from '../../src/drill/law/rim.ts'
+import { Between, type Law } from '../../src/drill/rates.ts'
+import { volumeAt } from '../../src/drill/vessel.ts'
+import { brent } from '../../src/numeric/brent.ts'
+import { risingRoot } from '../../src/numeric/rising-root.ts'
+import { circularRimFlow } from '../../src/weir/inlet.ts'
+import { flowOver, headOver } from '../../src/weir/rim.ts'
 
 const LEVEL_M = 2e-4
 const level = (what: string, got: number, wanted: number) => {

@@ -1,8 +1,13 @@
-import { describe, expect, test } from '@jest/globals'
+import { aBasin } from '../a-basin.ts'
+import { aHungBox, aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
+import { makePlant } from '../../src/drill/plant.ts'
 import {
   allDrills,
   applyEdits,
+  type BasinDesign,
   chained,
+  type Drill,
   drillAll,
   drillsOf,
   logWords,
@@ -12,18 +17,13 @@ import {
   playbackOf,
   runDrill,
   say,
-  settle,
   singleFailures,
+  steadyState,
+  type Verdict,
   verdictOf,
   worstFirst,
-  type BasinDesign,
-  type Drill,
-  type Verdict,
 } from '../../src/index.ts'
-import { makePlant } from '../../src/drill/plant.ts'
-import { aBasin } from '../a-basin.ts'
-import { aHungBox, aLoop } from '../a-loop.ts'
-import { L_PER_H } from '../tables.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const MM = 0.001
 const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02, runLimitS: null }
@@ -31,14 +31,14 @@ const UNDER = 'up 600 mm, elbow, left 300 mm, down 60 mm'
 const CHECKED = 'check, up 600 mm, elbow, left 300 mm, down 60 mm'
 
 const drillOf = (design: BasinDesign, id: string): Drill => {
-  const found = allDrills(settle(design)).find((one) => one.id === id)
+  const found = allDrills(steadyState(design)).find((one) => one.id === id)
   if (!found) {
-    const known = allDrills(settle(design)).map((one) => one.id)
+    const known = allDrills(steadyState(design)).map((one) => one.id)
     throw new Error(`no drill ${id}, only ${known.join(', ')}`)
   }
   return found
 }
-const ran = (design: BasinDesign, id: string) => runDrill(settle(design), drillOf(design, id))
+const ran = (design: BasinDesign, id: string) => runDrill(steadyState(design), drillOf(design, id))
 const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(ran(design, id))
 const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
   applyEdits(design, [{ op: 'set', path, to }])
@@ -50,10 +50,10 @@ describe('a power cut', () => {
   test('ends where the drain-back says', () => {
     const design = aLoop()
     const run = ran(design, 'power-cut')
-    const settled = settle(design)
-    const { chambers } = settled
-    const rises = deepest(verdictOf(run), settled.design.sump.chambers[settled.returnIndex]!.id)
-    expect(rises.highestM).toBeGreaterThan(chambers[settled.returnIndex]!.levelM)
+    const steady = steadyState(design)
+    const { chambers } = steady
+    const rises = deepest(verdictOf(run), steady.design.sump.chambers[steady.returnIndex]!.id)
+    expect(rises.highestM).toBeGreaterThan(chambers[steady.returnIndex]!.levelM)
     expect(verdictOf(run).outcome).toBe('dry')
   })
   test('an end under water runs back to its mouth, or to its break hole', () => {
@@ -61,7 +61,7 @@ describe('a power cut', () => {
     const holed = set(open, ['returnSide', 'lines', 0, 'end', 'breakDepthM'], 0.015)
     const to = (design: BasinDesign) => deepest(verdict(design, 'power-cut'), 'tank').lowestM
     expect(to(open)).toBeLessThan(to(holed))
-    const { tanks } = settle(holed).design
+    const { tanks } = steadyState(holed).design
     const surfaceM = tanks[0]!.floorHeightM + tanks[0]!.waterLevelM
     expect(to(holed)).toBeCloseTo(surfaceM - 0.015, 3)
     expect(happened(verdict(holed, 'power-cut'))).toContain('back-siphon-breaks')
@@ -81,9 +81,9 @@ describe('a power cut', () => {
     expect(happened(verdictOf(run))).toEqual(
       expect.arrayContaining(['siphon-drops', 'siphon-primes']),
     )
-    const settled = settle(aLoop())
+    const steady = steadyState(aLoop())
     const endM = run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM
-    expect(Math.abs(endM - settled.levels[0]!)).toBeLessThan(2 * MM)
+    expect(Math.abs(endM - steady.levels[0]!)).toBeLessThan(2 * MM)
   })
 })
 
@@ -100,14 +100,14 @@ describe('blocked drains', () => {
     ],
   })
   test('all of them: the tank spills, or the pump draws air first', () => {
-    const found = verdictOf(runDrill(settle(deep), all(deep)))
+    const found = verdictOf(runDrill(steadyState(deep), all(deep)))
     expect(found.outcome === 'wet' || happened(found).includes('pump-draws-air')).toBe(true)
   })
   test('a sensor stops the pump in time, unless it is stuck', () => {
-    const settled = settle(deep)
-    const boxM = settled.tankLevels[0]!.boxM! - deep.tanks[0]!.floorHeightM
+    const steady = steadyState(deep)
+    const boxM = steady.tankLevels[0]!.boxM! - deep.tanks[0]!.floorHeightM
     const watched = set(deep, ['tanks', 0, 'overflow', 'sensorM'], boxM + 0.02)
-    const safe = verdictOf(runDrill(settle(watched), all(watched)))
+    const safe = verdictOf(runDrill(steadyState(watched), all(watched)))
     expect(happened(safe)).toContain('sensor-stops-pumps')
     expect(safe.outcome).toBe('dry')
     expect(happened(verdict(watched, 'sensor tank'))).not.toContain('sensor-stops-pumps')
@@ -136,8 +136,8 @@ describe('the top-off', () => {
     expect(flood.marginM).toBeLessThan(0)
     expect(flood.spilledFrom.map(({ name }) => name)).toEqual(['sump'])
     expect(flood.spilledFrom[0]!.volumeM3).toBeCloseTo(flood.spilledM3, 9)
-    const settled = settle(big)
-    const mends = mendsOf(settled, ran(big, 'top-off-open'), flood)
+    const steady = steadyState(big)
+    const mends = mendsOf(steady, ran(big, 'top-off-open'), flood)
     const can = mends.find(({ edits }) => edits[0]!.path.includes('canM3'))!
     expect(verdict(applyEdits(big, can.edits), 'top-off-open').outcome).not.toBe('wet')
     const raised = mends.find(({ label }) => label.text.startsWith('Raise'))!
@@ -154,8 +154,8 @@ describe('the top-off', () => {
 describe('what else may happen', () => {
   test('a hung box that loses its prime lets the tank rise', () => {
     const found = verdict(aHungBox(), 'prime tank')
-    const settled = settle(aHungBox())
-    expect(deepest(found, 'tank').highestM).toBeGreaterThan(settled.levels[0]! + 5 * MM)
+    const steady = steadyState(aHungBox())
+    expect(deepest(found, 'tank').highestM).toBeGreaterThan(steady.levels[0]! + 5 * MM)
   })
   test('a skimmer lifted out lowers the sump', () => {
     const design = applyEdits(aLoop(), [
@@ -168,13 +168,13 @@ describe('what else may happen', () => {
   })
   test('water taken with the pump left on lowers the return chamber', () => {
     const found = verdict(aLoop(), 'water-change')
-    const settled = settle(aLoop())
-    const id = settled.design.sump.chambers[settled.returnIndex]!.id
-    expect(deepest(found, id).lowestM).toBeLessThan(settled.chambers[settled.returnIndex]!.levelM)
+    const steady = steadyState(aLoop())
+    const id = steady.design.sump.chambers[steady.returnIndex]!.id
+    expect(deepest(found, id).lowestM).toBeLessThan(steady.chambers[steady.returnIndex]!.levelM)
   })
   test('a design without its way down has nothing to drill', () => {
-    expect(drillsOf(settle(aBasin()))).toEqual([])
-    expect(() => makePlant(settle(aBasin()))).toThrow(/way down/)
+    expect(drillsOf(steadyState(aBasin()))).toEqual([])
+    expect(() => makePlant(steadyState(aBasin()))).toThrow(/way down/)
   })
 })
 
@@ -192,7 +192,7 @@ describe('a chain of the keeper’s own', () => {
     const design = { ...aLoop(), drills: [own] }
     const drill = drillOf(design, 'own mine')
     expect(drill.faults.map(({ atS }) => atS)).toEqual([0, 300])
-    const { log } = runDrill(settle(design), drill)
+    const { log } = runDrill(steadyState(design), drill)
     const faults = log.filter(({ what }) => 'fault' in what)
     expect(faults.map(({ atS }) => Math.round(atS))).toEqual([0, 300])
   })
@@ -204,22 +204,22 @@ describe('a chain of the keeper’s own', () => {
 describe('all of them together', () => {
   const design = aLoop()
   test('the list is worst first, and every line of every log has its words', () => {
-    const { verdicts, survival } = drillAll(settle(design))
+    const { verdicts, survival } = drillAll(steadyState(design))
     expect(verdicts).toEqual(worstFirst(verdicts))
     for (const one of verdicts) {
       for (const entry of one.log) expect(say(logWords(design, entry), 'us')).toMatch(/\w/)
       expect(say(one.said, 'metric')).not.toMatch(/[{}]/)
     }
     const { single, double, points } = survival
-    const count = singleFailures(allDrills(settle(design))).length
+    const count = singleFailures(allDrills(steadyState(design))).length
     expect(single.dry + single.watch + single.wet).toBe(count)
     expect(double.dry + double.watch + double.wet).toBe(
-      pairsOf(singleFailures(allDrills(settle(design)))).length,
+      pairsOf(singleFailures(allDrills(steadyState(design)))).length,
     )
     expect(points).toHaveLength(single.wet)
   })
   test('no pair is one failure twice', () => {
-    for (const { faults } of pairsOf(singleFailures(drillsOf(settle(design))))) {
+    for (const { faults } of pairsOf(singleFailures(drillsOf(steadyState(design))))) {
       const told = faults.map(({ fault }) => JSON.stringify(fault))
       expect(new Set(told).size).toBe(told.length)
     }
@@ -227,12 +227,12 @@ describe('all of them together', () => {
 })
 
 describe('playing a drill', () => {
-  const run = runDrill(settle(aLoop()), drillOf(aLoop(), 'power-cut'), { keepsMoments: true })
+  const run = runDrill(steadyState(aLoop()), drillOf(aLoop(), 'power-cut'), { keepsMoments: true })
   const playback = playbackOf(run)
   test('begins where it runs, ends where it ended, and is between in between', () => {
     const first = momentAt(playback, 0)
     const last = momentAt(playback, 1e9)
-    expect(first.levelsM[0]).toBeCloseTo(run.plant.settled.levels[0]!, 9)
+    expect(first.levelsM[0]).toBeCloseTo(run.plant.steady.levels[0]!, 9)
     expect(last.levelsM[0]).toBeCloseTo(
       run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM,
       6,

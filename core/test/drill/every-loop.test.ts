@@ -1,11 +1,11 @@
-import { describe, expect, test } from '@jest/globals'
-import { allDrills, applyEdits, runDrill, settle, type BasinDesign } from '../../src/index.ts'
+import { aHungBox, aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
 import { atTheStart } from '../../src/drill/mode.ts'
 import { plantLaws } from '../../src/drill/plant-laws.ts'
 import { makePlant } from '../../src/drill/plant.ts'
 import { Stepper } from '../../src/drill/step.ts'
-import { aHungBox, aLoop } from '../a-loop.ts'
-import { L_PER_H } from '../tables.ts'
+import { allDrills, applyEdits, type BasinDesign, runDrill, steadyState } from '../../src/index.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02, runLimitS: null }
 const UNDER = 'up 600 mm, elbow, left 300 mm, down 60 mm'
@@ -21,7 +21,7 @@ const LOOPS: [string, BasinDesign][] = [
 
 describe('a drill starts from the solved design', () => {
   test.each(LOOPS)('%s: nothing moves before anything fails', (_, design) => {
-    const plant = makePlant(settle(design))
+    const plant = makePlant(steadyState(design))
     const { laws, vessels } = plantLaws(plant, atTheStart(design), false)
     const stepper = new Stepper(vessels, laws)
     stepper.begin(plant.volumes)
@@ -33,12 +33,12 @@ describe('every drill of every kind of loop', () => {
   test.each(LOOPS)(
     '%s: makes and loses no water, and halving its steps moves nothing',
     (_, design) => {
-      const settled = settle(design)
-      const drills = allDrills(settled)
+      const steady = steadyState(design)
+      const drills = allDrills(steady)
       expect(drills.length).toBeGreaterThan(4)
       for (const drill of drills) {
-        const whole = runDrill(settled, drill)
-        const halved = runDrill(settled, drill, { stepsForOne: 2 })
+        const whole = runDrill(steady, drill)
+        const halved = runDrill(steady, drill, { stepsForOne: 2 })
         expect(whole.unaccounted).toBeLessThan(1e-9)
         expect(halved.unaccounted).toBeLessThan(1e-9)
         whole.extremes.forEach(({ highestM, lowestM }, v) => {

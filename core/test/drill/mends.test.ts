@@ -1,16 +1,16 @@
-import { describe, expect, test } from '@jest/globals'
+import { aLoop } from '../a-loop.ts'
+import { L_PER_H } from '../tables.ts'
 import {
   allDrills,
   applyEdits,
+  type BasinDesign,
   mendsOf,
   runDrill,
   say,
-  settle,
+  steadyState,
   verdictOf,
-  type BasinDesign,
 } from '../../src/index.ts'
-import { aLoop } from '../a-loop.ts'
-import { L_PER_H } from '../tables.ts'
+import { describe, expect, test } from '@jest/globals'
 
 /** The end hangs deep: much runs back through it. */
 const UNDER = 'up 600 mm, elbow, left 300 mm, down 100 mm'
@@ -18,12 +18,12 @@ const LOW = aLoop({ line: UNDER, changes: { 'sump.box.heightM': 0.3 } })
 const BIG_CAN = { flowM3PerS: 100 * L_PER_H, canM3: 0.15, runLimitS: null }
 
 function ran(design: BasinDesign, id: string) {
-  const settled = settle(design)
-  const drill = allDrills(settled).find((one) => one.id === id)
+  const steady = steadyState(design)
+  const drill = allDrills(steady).find((one) => one.id === id)
   if (!drill) throw new Error(`no drill ${id}`)
-  const run = runDrill(settled, drill)
+  const run = runDrill(steady, drill)
   const verdict = verdictOf(run)
-  const mends = mendsOf(settled, run, verdict).map(({ label, edits }) => ({
+  const mends = mendsOf(steady, run, verdict).map(({ label, edits }) => ({
     text: say(label, 'metric'),
     after: () => verdictOf(runDrill(...again(applyEdits(design, edits), id))),
   }))
@@ -36,8 +36,8 @@ function ran(design: BasinDesign, id: string) {
   return { verdict, mends, mend }
 }
 function again(design: BasinDesign, id: string) {
-  const settled = settle(design)
-  return [settled, allDrills(settled).find((one) => one.id === id)!] as const
+  const steady = steadyState(design)
+  return [steady, allDrills(steady).find((one) => one.id === id)!] as const
 }
 
 describe('what may mend a drill', () => {
@@ -79,9 +79,9 @@ describe('what may mend a drill', () => {
     expect(ran(aLoop(), 'power-cut').mends).toEqual([])
   })
   test('is told in a way that both unit families can read', () => {
-    const settled = settle(LOW)
+    const steady = steadyState(LOW)
     const run = runDrill(...again(LOW, 'power-cut'))
-    const hole = mendsOf(settled, run, verdictOf(run)).find(({ edits }) =>
+    const hole = mendsOf(steady, run, verdictOf(run)).find(({ edits }) =>
       edits[0]!.path.includes('breakDepthM'),
     )!
     expect(say(hole.label, 'us')).toMatch(/0\.79\s?in/)

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
+import { L_PER_H } from '../tables.ts'
+import { FLOOR, flowOn, num, ofKind, vessel } from './check-drill.ts'
 import { brineOf, mixed, salinityPpt } from '../../src/drill/brine.ts'
 import { overEdge } from '../../src/drill/law/rim.ts'
 import { Steady } from '../../src/drill/law/steady.ts'
-import { waterAt } from '../../src/fluid/water.ts'
 import { specificGravity } from '../../src/fluid/density.ts'
-import { L_PER_H } from '../tables.ts'
-import { FLOOR, flowOn, num, ofKind, vessel } from './check-drill.ts'
+import { waterAt } from '../../src/fluid/water.ts'
 
 describe('a top-off that is stuck open', () => {
   test.each(ofKind('top_off_stuck'))('%s', (_, given) => {

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import { fittingOf, type CheckFitting } from '../check-fitting.ts'
-import { waterAt } from '../../src/fluid/water.ts'
-import { kAt } from '../../src/fitting/loss.ts'
-import { closingRise, openingOfRise } from '../../src/fitting/valve.ts'
-import { reynolds, speedMPerS, velocityHeadM } from '../../src/pipe/flow.ts'
+import { type CheckFitting, fittingOf } from '../check-fitting.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, L_PER_H, number, type Row } from '../tables.ts'
+import { kAt } from '../../src/fitting/loss.ts'
+import { closingRise, openingOfRise } from '../../src/fitting/valve.ts'
+import { waterAt } from '../../src/fluid/water.ts'
+import { reynolds, speedMPerS, velocityHeadM } from '../../src/pipe/flow.ts'
 
 function asFitting(row: Row): CheckFitting {
   const given = (column: string, scale = 1) => {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { conductivityMSPerCm, salinityFromSpecificGravityPpt } from '../../src/fluid/salinity.ts'
-import { salinityFromConductivityPpt } from '../../src/fluid/conductivity.ts'
-import { densityKgPerM3, specificGravity } from '../../src/fluid/density.ts'
-import { waterAt } from '../../src/fluid/water.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, number } from '../tables.ts'
+import { salinityFromConductivityPpt } from '../../src/fluid/conductivity.ts'
+import { densityKgPerM3, specificGravity } from '../../src/fluid/density.ts'
+import { conductivityMSPerCm, salinityFromSpecificGravityPpt } from '../../src/fluid/salinity.ts'
+import { waterAt } from '../../src/fluid/water.ts'
 
 describe('water against the check table', () => {
   test.each(csvTable('fluid.csv').map((row) => [`S ${row.S_ppt} T ${row.T_C}`, row] as const))(

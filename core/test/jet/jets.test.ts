@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { jetSpeedAt, momentumOf, sectionOf, throwOf, type Jet } from '../../src/jet/jet.ts'
-import { planeJetAt } from '../../src/jet/plane-jet.ts'
-import { acrossJet, roundJetAt, type JetSection } from '../../src/jet/round-jet.ts'
-import { pointing } from '../../src/jet/vector.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, number, type Row } from '../tables.ts'
+import { type Jet, jetSpeedAt, momentumOf, sectionOf, throwOf } from '../../src/jet/jet.ts'
+import { planeJetAt } from '../../src/jet/plane-jet.ts'
+import { acrossJet, type JetSection, roundJetAt } from '../../src/jet/round-jet.ts'
+import { pointing } from '../../src/jet/vector.ts'
 
 const ROWS = csvTable('jets.csv')
 

@@ -1,5 +1,5 @@
 import { DIRECTIONS, WEIGHTS } from '../../src/lattice/d3q19.ts'
-import { Lattice, type Gift, type LatticeWater } from '../../src/lattice/lattice.ts'
+import { type Gift, Lattice, type LatticeWater } from '../../src/lattice/lattice.ts'
 import { STICKS } from '../../src/lattice/shape.ts'
 
 interface Box {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
+import { closedBox, push, solidWhere } from './a-lattice.ts'
 import { DIRECTIONS, opposite, WEIGHTS } from '../../src/lattice/d3q19.ts'
 import { Lattice } from '../../src/lattice/lattice.ts'
 import { SLIPS, STICKS } from '../../src/lattice/shape.ts'
-import { closedBox, push, solidWhere } from './a-lattice.ts'
 
 const BOX = { cellsX: 12, cellsY: 9, cellsZ: 8 }
 const THIN: { tau: number; smagorinsky: number } = { tau: 0.52, smagorinsky: 0.1 }

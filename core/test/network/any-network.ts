@@ -1,11 +1,11 @@
 import fc from 'fast-check'
-import { waterAt } from '../../src/fluid/water.ts'
+import { checkPumps } from '../check-pump.ts'
 import { constantLoss } from '../../src/fitting/loss.ts'
+import { waterAt } from '../../src/fluid/water.ts'
 import { makeLine } from '../../src/network/line.ts'
 import type { NetworkLink, NetworkNode, NetworkProblem } from '../../src/network/problem.ts'
 import { makePchip } from '../../src/numeric/pchip.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
-import { checkPumps } from '../check-pump.ts'
 
 const WATER = waterAt({ salinityPpt: 35, temperatureC: 25 })
 const CURVES = Object.values(checkPumps()).map((part) => ({

@@ -1,10 +1,10 @@
+import { type CheckFitting, fittingOf } from '../check-fitting.ts'
+import { checkPumps } from '../check-pump.ts'
+import { jsonTable } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { makeLine } from '../../src/network/line.ts'
 import type { NetworkProblem } from '../../src/network/problem.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
-import { fittingOf, type CheckFitting } from '../check-fitting.ts'
-import { checkPumps } from '../check-pump.ts'
-import { jsonTable } from '../tables.ts'
 
 interface CheckLink {
   id: string

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { makeNetwork } from '../../src/network/network.ts'
-import { solveNetwork } from '../../src/network/solve-network.ts'
 import { expectClose } from '../close.ts'
 import { CHECK_NETWORKS, checkProblem } from './check-network.ts'
+import { makeNetwork } from '../../src/network/network.ts'
+import { solveNetwork } from '../../src/network/solve-network.ts'
 
 describe('networks against the check table', () => {
   test.each(CHECK_NETWORKS.map((given) => [`${given.id} ${given.comment}`, given] as const))(

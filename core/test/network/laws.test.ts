@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { linkHead, linkLaw, type LinkHead } from '../../src/network/laws.ts'
+import { checkPumps } from '../check-pump.ts'
+import { anyNetwork } from './any-network.ts'
+import { linkHead, type LinkHead, linkLaw } from '../../src/network/laws.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import { frictionAt, frictionFactor } from '../../src/pipe/friction.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
-import { checkPumps } from '../check-pump.ts'
-import { anyNetwork } from './any-network.ts'
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 

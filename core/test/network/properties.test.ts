@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { anyNetwork } from './any-network.ts'
 import { linkHead, linkLaw } from '../../src/network/laws.ts'
 import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem, NetworkSolution } from '../../src/network/problem.ts'
 import { MOST_ITERATIONS, solveNetwork } from '../../src/network/solve-network.ts'
-import { anyNetwork } from './any-network.ts'
 
 const SEED = 20261123
 const settings = (numRuns: number) => ({ seed: SEED, numRuns })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { chartAxes, type AxisMarks, type ChartAxes } from '../../src/numeric/chart-axes.ts'
+import { type AxisMarks, chartAxes, type ChartAxes } from '../../src/numeric/chart-axes.ts'
 
 const STRAIGHT: AxisMarks = {
   flow: [

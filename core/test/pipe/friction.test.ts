@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
+import { expectClose } from '../close.ts'
+import { csvTable, L_PER_H, number } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../src/pipe/flow.ts'
 import { frictionFactor, regimeAt } from '../../src/pipe/friction.ts'
 import { hazenWilliamsMPerM } from '../../src/pipe/hazen-williams.ts'
-import { expectClose } from '../close.ts'
-import { csvTable, L_PER_H, number } from '../tables.ts'
 
 describe('friction against the check table', () => {
   test.each(csvTable('friction.csv').map((row) => [row.case!, row] as const))('%s', (name, row) => {

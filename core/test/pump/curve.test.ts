@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { forcedBackHeadM, leastSpeedToLift, pumpCurve, pumpHeadM } from '../../src/pump/curve.ts'
-import { heatToWaterW, pumpPower, wirePowerW } from '../../src/pump/power.ts'
 import { checkPumps } from '../check-pump.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, L_PER_H, number } from '../tables.ts'
+import { forcedBackHeadM, leastSpeedToLift, pumpCurve, pumpHeadM } from '../../src/pump/curve.ts'
+import { heatToWaterW, pumpPower, wirePowerW } from '../../src/pump/power.ts'
 
 const pumps = checkPumps()
 

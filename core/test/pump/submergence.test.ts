@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits } from '../../src/basin/edit.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
-import { leastDepthM } from '../../src/pump/submergence.ts'
 import { aBasin, codes, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { csvTable, jsonTable, L_PER_H, number } from '../tables.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { applyEdits } from '../../src/design/edit.ts'
+import { leastDepthM } from '../../src/pump/submergence.ts'
 
 interface Inlet {
   id: string

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { boreOf, nearestSize, nextSizeUp, sizeWords } from '../../src/pipe/size.ts'
-import { PIPE_SERIES, SERIES_SIZES } from '../../src/pipe/series.ts'
-import { readNotation, writeNotation } from '../../src/run/notation.ts'
-import { placePieces, mouthOf } from '../../src/run/path.ts'
-import type { Piece } from '../../src/run/piece.ts'
-import { pieceLosses } from '../../src/run/losses.ts'
 import { aBasin, pieces } from '../a-basin.ts'
+import { PIPE_SERIES, SERIES_SIZES } from '../../src/pipe/series.ts'
+import { boreOf, nearestSize, nextSizeUp, sizeWords } from '../../src/pipe/size.ts'
+import { pieceLosses } from '../../src/run/losses.ts'
+import { readNotation, writeNotation } from '../../src/run/notation.ts'
+import { mouthOf, placePieces } from '../../src/run/path.ts'
+import type { Piece } from '../../src/run/piece.ts'
 
 const START = { xM: 1, yM: 0.2, zM: 0.1 }
 const runOf = (line: string) => ({ ...aBasin().returnSide.lines[0]!.run, pieces: pieces(line) })

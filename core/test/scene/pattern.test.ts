@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { JET_PART } from '../currents/a-setting.ts'
 import { powerAtW } from '../../src/scene/part.ts'
 import {
   levelAt,
@@ -6,7 +7,6 @@ import {
   type Pattern,
   type PatternKind,
 } from '../../src/scene/pattern.ts'
-import { JET_PART } from '../currents/a-setting.ts'
 
 const pattern = (kind: PatternKind, group: Pattern['group'] = 'first'): Pattern => ({
   kind,

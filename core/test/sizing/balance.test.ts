@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits } from '../../src/basin/edit.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
-import { balance, targetsOf } from '../../src/sizing/balance.ts'
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { applyEdits } from '../../src/design/edit.ts'
+import { balance, targetsOf } from '../../src/sizing/balance.ts'
 
 /** A return with a takeoff and a second nozzle, each behind a gate. */
 function aManifold() {

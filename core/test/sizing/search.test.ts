@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits } from '../../src/basin/edit.ts'
+import { aBasin, aLine, lead, TEST_PUMP } from '../a-basin.ts'
+import { expectClose } from '../close.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
+import { applyEdits } from '../../src/design/edit.ts'
 import { ratedNeed } from '../../src/sizing/rated.ts'
 import { size } from '../../src/sizing/search.ts'
 import type { SizingWish } from '../../src/sizing/wish.ts'
-import { aBasin, aLine, lead, TEST_PUMP } from '../a-basin.ts'
-import { expectClose } from '../close.ts'
 
 let n = 0
 const newId = () => `new-${++n}`

@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
+import { expectClose } from '../close.ts'
+import { csvTable, L_PER_H, number } from '../tables.ts'
 import {
   dryFeedKgPerDay,
+  type Feed,
   feedLoadKgPerM3,
   heavier,
   loadClassOf,
-  type Feed,
 } from '../../src/skimmer/load.ts'
 import { skimmerFigures, skimmerVerdicts, systemVolumeM3 } from '../../src/skimmer/match.ts'
 import { skimmerDepth } from '../../src/skimmer/stand.ts'
-import { expectClose } from '../close.ts'
-import { csvTable, L_PER_H, number } from '../tables.ts'
 
 const LITRE = 1e-3
 const MM = 1e-3

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
+import { expectClose } from '../close.ts'
+import { csvTable, jsonTable, L_PER_H } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { bubbleOfSpeedM, downwardSpeed } from '../../src/sump/bubble.ts'
 import {
@@ -18,8 +20,6 @@ import {
   salinityAfterTopOff,
   timeToFallS,
 } from '../../src/sump/water-use.ts'
-import { expectClose } from '../close.ts'
-import { csvTable, jsonTable, L_PER_H } from '../tables.ts'
 
 type Case = Record<string, never> & { id: string; kind: string; comment: string }
 const CASES = jsonTable<Case[]>('sump.json')

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { rockVolumeM3, sandDepthM, sandVolumeM3 } from '../../src/tank/volume.ts'
 import { aBasin } from '../a-basin.ts'
-import { solveBasin } from '../../src/basin/solve.ts'
 import { expectClose } from '../close.ts'
 import { csvTable, number } from '../tables.ts'
+import { solveBasin } from '../../src/basin/solve.ts'
+import { rockVolumeM3, sandDepthM, sandVolumeM3 } from '../../src/tank/volume.ts'
 
 describe('what rock and sand displace, against the check table', () => {
   test.each(csvTable('skimmer.csv').map((row) => [row.case!, row] as const))('%s', (name, row) => {

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
+import { expectClose } from '../close.ts'
+import { cell, csvTable, L_PER_H, number, type Row } from '../tables.ts'
 import {
   ageing,
   chamberVolumeM3,
@@ -10,8 +12,6 @@ import {
 import { halfLifeS, killPerPass, removalPerS } from '../../src/uv/kill.ts'
 import type { LampState, SterilizerSpec } from '../../src/uv/part.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
-import { expectClose } from '../close.ts'
-import { cell, csvTable, L_PER_H, number, type Row } from '../tables.ts'
 
 const ROWS = csvTable('uv.csv')
 const MM = 1e-3

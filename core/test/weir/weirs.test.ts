@@ -1,18 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
+import { expectClose } from '../close.ts'
+import { csvTable, L_PER_H, number, type Row } from '../tables.ts'
 import {
   flowOver,
   headOver,
+  type Rim,
   rimFlow,
   rimHeadM,
   rimLaw,
-  slotCount,
-  type Rim,
   type RimLaw,
+  slotCount,
 } from '../../src/weir/rim.ts'
 import { drownedShare, LEAST_MEASURED_HEAD_M, smoothRim } from '../../src/weir/smooth.ts'
 import { toothedRim } from '../../src/weir/toothed.ts'
-import { expectClose } from '../close.ts'
-import { csvTable, L_PER_H, number, type Row } from '../tables.ts'
 
 const MM = 0.001
 

@@ -3,7 +3,7 @@ import {
   mendsOf,
   playbackOf,
   runDrill,
-  settle,
+  steadyState,
   size,
   verdictOf,
   type BasinDesign,
@@ -30,15 +30,15 @@ const calc = {
   size: (wish: SizingWish, progress: (done: number, of: number) => void): SizingAnswer =>
     size(wish, () => crypto.randomUUID(), progress),
   drills: (design: BasinDesign, drills: readonly Drill[]): Drilled[] => {
-    const settled = settle(design)
+    const steady = steadyState(design)
     return drills.map((drill) => {
-      const run = runDrill(settled, drill)
+      const run = runDrill(steady, drill)
       const verdict = verdictOf(run)
-      return { verdict, mends: mendsOf(settled, run, verdict) }
+      return { verdict, mends: mendsOf(steady, run, verdict) }
     })
   },
   play: (design: BasinDesign, drill: Drill): Playback =>
-    playbackOf(runDrill(settle(design), drill, { keepsMoments: true })),
+    playbackOf(runDrill(steadyState(design), drill, { keepsMoments: true })),
 }
 export type Calc = typeof calc
 

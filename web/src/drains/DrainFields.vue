@@ -3,7 +3,7 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import {
   joinedMatch,
   setAlike,
-  settle,
+  steadyState,
   tuneValve,
   type Drain,
   type Piece,
@@ -61,7 +61,7 @@ function setEnd(chosen: string) {
 }
 
 /** A siphon that joins another is matched on the drains themselves, when it is looked at. */
-const match = computed(() => solved.match ?? joinedMatch(settle(store.shown!), index))
+const match = computed(() => solved.match ?? joinedMatch(steadyState(store.shown!), index))
 /** A tee goes out with what joins there: that pipe then ends where this one does. */
 function mayTake(piece: Piece): boolean {
   const member = store.shown!.drains.findIndex(({ end }) => end.at === 'tee' && end.id === piece.id)

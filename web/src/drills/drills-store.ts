@@ -3,7 +3,7 @@ import {
   applyEdits,
   canDrill,
   pairsOf,
-  settle,
+  steadyState,
   singleFailures,
   survivalOf,
   worstFirst,
@@ -85,7 +85,7 @@ function useMendPreview(ask: Ask, present: () => BasinDesign | null) {
     if (!now) return
     const mended = applyEdits(now, mend.edits)
     const after: Verdict[] = []
-    const done = await ask(previewPool, mended, allDrills(settle(mended)), (one) =>
+    const done = await ask(previewPool, mended, allDrills(steadyState(mended)), (one) =>
       after.push(one.verdict),
     )
     if (done) preview.value = { mend, drillId, verdicts: after }
@@ -106,7 +106,7 @@ export const useDrills = defineStore('drills', () => {
   const { preview, previewPool, look } = useMendPreview(ask, () => design.design)
   const survival = shallowRef<Survival | null>(null)
 
-  const possible = computed(() => (design.design ? canDrill(settle(design.design)) : false))
+  const possible = computed(() => (design.design ? canDrill(steadyState(design.design)) : false))
   const stale = computed(() => of.value !== null && of.value !== design.design)
   const verdicts = computed(() => worstFirst([...found.value.values()].map((one) => one.verdict)))
   const worst = computed(() => (stale.value ? null : (verdicts.value[0] ?? null)))
@@ -118,7 +118,7 @@ export const useDrills = defineStore('drills', () => {
     fault.value = ''
     preview.value = null
     survival.value = null
-    const list = allDrills(settle(now))
+    const list = allDrills(steadyState(now))
     drills.value = list
     of.value = now
     found.value = new Map()

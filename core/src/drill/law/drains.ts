@@ -1,4 +1,4 @@
-import { drainAt, type Blocked, type BoxDrains } from '../../basin/loop/box-level.ts'
+import { type Blocked, type BoxDrains, drainAt } from '../../loop/index.ts'
 import type { Law, Rates } from '../rates.ts'
 
 /** What the drains of one box bring down. */

@@ -1,4 +1,4 @@
-import { fallFlow, type Fall } from '../../drain/fall.ts'
+import { type Fall, fallFlow } from '../../drain/index.ts'
 import { Between, bothWays } from '../rates.ts'
 
 /** Water through holes or tubes between a tank's inner side and its box, whichever way. */

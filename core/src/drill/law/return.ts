@@ -1,6 +1,5 @@
-import type { FeltLevels } from '../../basin/layout/felt-levels.ts'
-import { flowThrough, type Flowing } from '../../basin/running.ts'
-import type { Network } from '../../network/network.ts'
+import type { FeltLevels } from '../../layout/index.ts'
+import { type Flowing, flowThrough, type Network } from '../../network/index.ts'
 import type { Law, Rates } from '../rates.ts'
 
 /** Where a link of the network takes water from, or gives it to. */

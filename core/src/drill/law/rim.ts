@@ -1,5 +1,4 @@
-import { flowOver, type RimLaw } from '../../weir/rim.ts'
-import { smoothRim } from '../../weir/smooth.ts'
+import { flowOver, type RimLaw, smoothRim } from '../../weir/index.ts'
 import { Between, bothWays } from '../rates.ts'
 
 /** Water over a rim between two vessels, whichever way the higher one pushes it. */

@@ -1,4 +1,4 @@
-import { wallFlow, type WallShape } from '../../sump/wall.ts'
+import { wallFlow, type WallShape } from '../../sump/index.ts'
 import { Between, bothWays } from '../rates.ts'
 
 /** Water past a wall of the sump, whichever way. */

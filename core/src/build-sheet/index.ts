@@ -1,0 +1,1 @@
+export { cutList, type CutPanel } from './cut-list.ts'

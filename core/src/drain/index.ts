@@ -1,0 +1,21 @@
+export { type OpenPipe, openPipeRiseM, ruledBy, type RuledBy } from './emergency.ts'
+export {
+  type Fall,
+  fallFlow,
+  type FallFlow,
+  fallFlowAt,
+  fallHeadM,
+  inSeries,
+  makeFall,
+} from './fall.ts'
+export { primeVerdict, type PrimeVerdict, tubeFroude } from './hung.ts'
+export { matchValve } from './match.ts'
+export {
+  FILLED,
+  filledShareOf,
+  halfFullFlow,
+  LEAST_SLOPE,
+  noiseBand,
+  type NoiseBand,
+  ventedFlow,
+} from './vented.ts'

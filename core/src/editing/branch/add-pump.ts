@@ -1,0 +1,79 @@
+import type { BasinDesign, Edit, PlacedPump, ReturnLine } from '../../design/index.ts'
+import type { Figures } from '../../figures/index.ts'
+import type { Piece } from '../../run/index.ts'
+import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+
+/** How a second pump is put to use. */
+export type PumpUse = 'join' | 'own'
+
+/** Puts another pump beside the first: into the same line behind a check valve, or with a line of its own. */
+export function addPump(
+  design: BasinDesign,
+  solved: Pick<Figures, 'returnSide'>,
+  use: PumpUse,
+  newId: NewId,
+): { edits: Edit[]; lineId: string } {
+  const { pumps, lines } = design.returnSide
+  const { chambers } = design.sump
+  const first = pumps[0]!
+  const placed: PlacedPump = {
+    ...first,
+    id: newId(),
+    outlet: { ...first.outlet, xM: first.outlet.xM - 0.3 },
+  }
+  const mainIndex = lines.findIndex(({ start }) => start.at === 'pump' && start.id === first.id)
+  const main = lines[mainIndex]!
+  const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
+  // Behind the first pipe, so that the first pump keeps its union.
+  const after = main.run.pieces.findLastIndex(({ kind }, i) => kind === 'union' && i < 4)
+  const laid = solved.returnSide.lines[mainIndex]!
+  const target = laid.pieces[after]?.to ?? laid.start
+  const chamber = chambers.find(({ id }) => id !== first.chamberId) ?? chambers[0]!
+  const away = {
+    xM: placed.outlet.xM - 0.3,
+    yM: placed.outlet.yM,
+    zM: Math.max(placed.outlet.zM, chamber.levelM) + OVER_WATER_M,
+  }
+  const check: Piece = { id: newId(), kind: 'check-valve', form: 'swing', kvM3PerH: null }
+  const union: Piece = { id: newId(), kind: 'union' }
+  const up = { ...placed.outlet, zM: Math.max(target.zM, placed.outlet.zM + 0.05) }
+  const rise: Piece = {
+    id: newId(),
+    kind: 'pipe',
+    direction: 'up',
+    lengthM: Math.round((up.zM - placed.outlet.zM) * 1e6) / 1e6,
+  }
+  const elbow: Piece = { id: newId(), kind: 'elbow', form: 'standard-90' }
+  const joining = use === 'join'
+  const line: ReturnLine = {
+    id: newId(),
+    name: freeName(design, joining ? 'Second pump' : 'Own pump'),
+    start: { at: 'pump', id: placed.id },
+    run: {
+      ...main.run,
+      pieces: joining
+        ? [union, check, rise, elbow, ...way(up, target, newId)]
+        : [union, ...way(placed.outlet, away, newId)],
+    },
+    end: joining ? ends('tee', tee.id) : ends('chamber', chamber.id),
+    wantedFlowM3PerS: null,
+  }
+  const teeIn: Edit[] = joining
+    ? [
+        {
+          op: 'insert',
+          path: ['returnSide', 'lines', mainIndex, 'run', 'pieces'],
+          at: after + 1,
+          item: tee,
+        },
+      ]
+    : []
+  return {
+    lineId: line.id,
+    edits: [
+      { op: 'insert', path: ['returnSide', 'pumps'], at: pumps.length, item: placed },
+      ...teeIn,
+      { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: line },
+    ],
+  }
+}

@@ -1,0 +1,102 @@
+import { type BasinDesign, type Edit, type ReturnLine, surfaceM } from '../../design/index.ts'
+import type { Figures } from '../../figures/index.ts'
+import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
+import type { Piece, Point } from '../../run/index.ts'
+import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+
+/** What a keeper can tee off a line. */
+export type BranchKind =
+  | { readonly what: 'takeoff'; readonly chamberId: string }
+  | { readonly what: 'nozzle'; readonly tankId: string }
+  | { readonly what: 'spare' }
+
+/** How far beside its tee a new nozzle comes to stand, m (choice). */
+const STEP_IN_M = 0.15
+
+/** Tees a new line off after a piece of a line; −1: before the first. One step. */
+export function teeOff(
+  design: BasinDesign,
+  solved: Pick<Figures, 'returnSide'>,
+  lineIndex: number,
+  afterPiece: number,
+  kind: BranchKind,
+  newId: NewId,
+): { edits: Edit[]; lineId: string } {
+  const line = design.returnSide.lines[lineIndex]!
+  const laid = solved.returnSide.lines[lineIndex]!
+  const at = laid.pieces[afterPiece]?.to ?? laid.start
+  const size = sizeAfter(line, afterPiece)
+  const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
+  const branch: ReturnLine = {
+    id: newId(),
+    ...branchOf(design, kind, at, size, newId),
+    start: { at: 'tee', id: tee.id },
+    wantedFlowM3PerS: null,
+  }
+  const { lines } = design.returnSide
+  return {
+    lineId: branch.id,
+    edits: [
+      {
+        op: 'insert',
+        path: ['returnSide', 'lines', lineIndex, 'run', 'pieces'],
+        at: afterPiece + 1,
+        item: tee,
+      },
+      { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: branch },
+    ],
+  }
+}
+
+function sizeAfter({ run }: ReturnLine, piece: number): PipeSize {
+  const reducer = run.pieces.slice(0, piece + 1).findLast((one) => one.kind === 'reducer')
+  return reducer?.kind === 'reducer' ? reducer.to : run.size
+}
+
+function branchOf(
+  design: BasinDesign,
+  kind: BranchKind,
+  from: Point,
+  size: PipeSize,
+  newId: NewId,
+): Pick<ReturnLine, 'name' | 'run' | 'end'> {
+  const run = (pieces: readonly Piece[]) => ({
+    size,
+    pieces,
+    roughnessM: NEW_ROUGHNESS_M,
+    ribbedFactor: RIBBED_FACTOR,
+  })
+  const ball: Piece = { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null }
+  const union: Piece = { id: newId(), kind: 'union' }
+  if (kind.what === 'spare') {
+    const stub: Piece = { id: newId(), kind: 'pipe', direction: 'left', lengthM: 0.08 }
+    return {
+      name: freeName(design, 'Spare'),
+      run: run([{ ...ball, opening: 0 }, stub]),
+      end: ends('cap', null),
+    }
+  }
+  if (kind.what === 'takeoff') {
+    const chamber = design.sump.chambers.find(({ id }) => id === kind.chamberId)!
+    const to = { ...from, xM: from.xM - 0.35, zM: chamber.levelM + OVER_WATER_M }
+    return {
+      name: freeName(design, 'Takeoff'),
+      run: run([ball, union, ...way(from, to, newId)]),
+      end: ends('chamber', chamber.id),
+    }
+  }
+  const tank = design.tanks.find(({ id }) => id === kind.tankId)!
+  const inside = (at: number, start: number, length: number) =>
+    Math.min(start + length - 0.05, Math.max(start + 0.05, at))
+  const to = {
+    xM: inside(from.xM - STEP_IN_M, tank.xM, tank.lengthM),
+    yM: inside(from.yM, tank.yM, tank.widthM),
+    zM: surfaceM(tank) + OVER_WATER_M,
+  }
+  const gate: Piece = { id: newId(), kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }
+  return {
+    name: freeName(design, design.tanks.length > 1 ? `${tank.name} line` : 'Second nozzle'),
+    run: run([gate, union, ...way(from, to, newId)]),
+    end: ends('tank', tank.id),
+  }
+}

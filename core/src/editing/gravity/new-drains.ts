@@ -1,0 +1,226 @@
+import {
+  type BasinDesign,
+  chamberSpans,
+  type DisplayTank,
+  type Drain,
+  type DrainRole,
+  type OverflowBox,
+  type Sump,
+} from '../../design/index.ts'
+import { FILLED, ventedFlow } from '../../drain/index.ts'
+import {
+  boreAreaM2,
+  boreOf,
+  isHose,
+  type PipeSeries,
+  type PipeSize,
+  SERIES_SIZES,
+} from '../../pipe/index.ts'
+import type { Piece, Point, Run } from '../../run/index.ts'
+import { toMillimetre } from '../cut.ts'
+import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'
+
+export interface DrainWish {
+  readonly tankId: string
+  readonly school: DrainSchool
+  readonly chamberId: string
+  /** Family of rigid pipe. */
+  readonly series: PipeSeries
+  /** What the return brings into the tank. */
+  readonly flowM3PerS: number
+}
+
+/** A new siphon runs no faster than this, m/s (choice). */
+const SIPHON_M_PER_S = 1.2
+/** Lips below the crest, m (choice). */
+const LIP_BELOW_CREST_M: Readonly<Record<DrainRole, number>> = {
+  siphon: 0.22,
+  trickle: 0.07,
+  vented: 0.09,
+  emergency: 0.035,
+}
+/** No lip nearer to the box's floor than this. */
+const LIP_OVER_FLOOR_M = 0.02
+/** A siphon ends so far under its chamber's water, m (choice). */
+const UNDER_WATER_M = 0.025
+/** The others end so far over it. */
+const OVER_WATER_M = 0.03
+/** From a box's floor down to the first turn. */
+const BELOW_BOX_M = 0.12
+/** Above its end, a run goes straight down for this much. */
+const DOWN_TO_END_M = 0.1
+const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
+
+/** The pipes of a school, from a tank's box to a chamber; throws without a box. */
+export function newDrains(design: BasinDesign, wish: DrainWish): Drain[] {
+  const tank = design.tanks.find(({ id }) => id === wish.tankId)
+  const box = tank?.overflow?.box
+  if (!tank || !box) throw new RangeError(`tank ${wish.tankId} has no box for drains`)
+  const { roles } = DRAIN_SCHOOLS.find(({ school }) => school === wish.school)!
+  const end = endOf(design.sump, wish.chamberId)
+  return roles.map((role, n) => newDrain(tank, box, role, { n, of: roles.length }, end, wish))
+}
+
+/** One more pipe of a role, beside those that are there. */
+export function oneMoreDrain(design: BasinDesign, wish: DrainWish, role: DrainRole): Drain {
+  const tank = design.tanks.find(({ id }) => id === wish.tankId)
+  const box = tank?.overflow?.box
+  if (!tank || !box) throw new RangeError(`tank ${wish.tankId} has no box for drains`)
+  const n = design.drains.filter(({ tankId }) => tankId === tank.id).length
+  const end = endOf(design.sump, wish.chamberId)
+  const made = newDrain(tank, box, role, { n, of: n + 1 }, end, wish)
+  return unlike(made, new Set(design.drains.map(({ id }) => id)))
+}
+
+function unlike(drain: Drain, taken: ReadonlySet<string>): Drain {
+  let n = 2
+  while (taken.has(drain.id) && taken.has(`${drain.id}-${n}`)) n++
+  if (!taken.has(drain.id)) return drain
+  const id = `${drain.id}-${n}`
+  const pieces = drain.run.pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` }))
+  return { ...drain, id, name: `${drain.name} ${n}`, run: { ...drain.run, pieces } }
+}
+
+/** Where in its chamber a drain should come down. */
+function endOf(sump: Sump, chamberId: string): { id: string; at: Point } {
+  const index = Math.max(
+    0,
+    sump.chambers.findIndex(({ id }) => id === chamberId),
+  )
+  const { id, levelM } = sump.chambers[index]!
+  if (!sump.box) return { id, at: { xM: 0.2, yM: 0.2, zM: levelM } }
+  const { fromM, toM } = chamberSpans(sump, sump.box.lengthM)[index]!
+  const { xM, yM, widthM, floorHeightM } = sump.box
+  // The level a chamber runs at is held by the wall that its water leaves over.
+  const wall = sump.walls[index] ?? sump.walls[index - 1]
+  const levelOverFloor = wall && wall.kind !== 'under' ? wall.topM : levelM - floorHeightM
+  return {
+    id,
+    at: { xM: xM + (fromM + toM) / 2, yM: yM + widthM / 2, zM: floorHeightM + levelOverFloor },
+  }
+}
+
+function newDrain(
+  tank: DisplayTank,
+  box: OverflowBox,
+  role: DrainRole,
+  { n, of }: { n: number; of: number },
+  end: { id: string; at: Point },
+  wish: DrainWish,
+): Drain {
+  const id = `${tank.id}-${role}`
+  const share = (n + 1) / (of + 1)
+  const alongX = box.lengthM >= box.widthM
+  const floorM = tank.floorHeightM + box.floorM
+  const place: Point = {
+    xM: box.xM + box.lengthM * (alongX ? share : 0.5),
+    yM: box.yM + box.widthM * (alongX ? 0.5 : share),
+    zM: Math.max(
+      floorM + LIP_OVER_FLOOR_M,
+      tank.floorHeightM + tank.overflow!.crestM - LIP_BELOW_CREST_M[role],
+    ),
+  }
+  const endM = end.at.zM + (role === 'siphon' ? -UNDER_WATER_M : OVER_WATER_M)
+  // Pipes that come down in one chamber stand side by side.
+  const to: Point = { ...end.at, xM: end.at.xM + (n - (of - 1) / 2) * 0.05, zM: endM }
+  const size = drainSize(wish.series, role, wish.flowM3PerS)
+  return {
+    id,
+    name: ROLE_NAME[role],
+    tankId: tank.id,
+    role,
+    inlet: { form: role === 'siphon' ? 'turned-down' : 'open', place, openAreaRatio: 2 },
+    run: routed(id, place, to, floorM - BELOW_BOX_M - n * 0.06, size, role),
+    end: { at: 'chamber', id: end.id, landing: 'open' },
+  }
+}
+
+const ROLE_NAME: Readonly<Record<DrainRole, string>> = {
+  siphon: 'Siphon',
+  vented: 'Standpipe',
+  trickle: 'Trickle',
+  emergency: 'Emergency',
+}
+
+/** The smallest size of a family that carries a drain's flow quietly; its largest where none does. */
+export function drainSize(series: PipeSeries, role: DrainRole, flowM3PerS: number): PipeSize {
+  const sizes = SERIES_SIZES[series]
+  const carries = (boreM: number) =>
+    role === 'vented'
+      ? ventedFlow(boreM, FILLED.usual) >= flowM3PerS
+      : boreAreaM2(boreM) * SIPHON_M_PER_S >= flowM3PerS
+  const found = sizes.find(({ boreM }) => carries(boreM) && boreM >= 0.02) ?? sizes.at(-1)!
+  return { series, size: found.size, boreM: null }
+}
+
+/** Straight down out of the box, across to its chamber, and down into it. */
+function routed(
+  id: string,
+  from: Point,
+  to: Point,
+  turnM: number,
+  size: PipeSize,
+  role: DrainRole,
+): Run {
+  const acrossX = to.xM - from.xM
+  const acrossY = to.yM - from.yM
+  const turn = Math.min(Math.max(turnM, to.zM + DOWN_TO_END_M), from.zM - 0.05)
+  const pieces: Unnamed[] = [
+    ...pipe('down', from.zM - turn),
+    ...(role === 'siphon'
+      ? [{ kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null } as const]
+      : []),
+    union,
+  ]
+  const falls = role === 'vented' || role === 'trickle'
+  if (falls && Math.hypot(acrossX, acrossY) > 0.02) {
+    pieces.push(...fallingHose(acrossX, acrossY, to.zM - turn))
+  } else {
+    for (const [across, plus, minus] of [
+      [acrossX, 'right', 'left'],
+      [acrossY, 'back', 'front'],
+    ] as const) {
+      if (Math.abs(across) < 0.02) continue
+      pieces.push(elbow, ...pipe(across > 0 ? plus : minus, Math.abs(across)))
+    }
+    if (pieces.length > 3) pieces.push(elbow)
+    pieces.push(...pipe('down', turn - to.zM))
+  }
+  return {
+    size: falls && !isHose(size.series) ? hoseLike(size) : size,
+    ...NEW_PIPE,
+    pieces: pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` })),
+  }
+}
+
+type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
+
+const union: Unnamed = { kind: 'union' }
+const elbow: Unnamed = { kind: 'elbow', form: 'standard-90' }
+
+function pipe(direction: 'down' | 'left' | 'right' | 'front' | 'back', lengthM: number): Unnamed[] {
+  return lengthM > 0.001 ? [{ kind: 'pipe', direction, lengthM: toMillimetre(lengthM) }] : []
+}
+
+/** Water that runs down a wall must fall all the way: a hose does, a level pipe does not. */
+function fallingHose(byXM: number, byYM: number, byZM: number): Unnamed[] {
+  const lengthM = toMillimetre(Math.hypot(byXM, byYM, byZM) * 1.05)
+  return [
+    {
+      kind: 'free-hose',
+      lengthM,
+      byXM: toMillimetre(byXM),
+      byYM: toMillimetre(byYM),
+      byZM: toMillimetre(byZM),
+    },
+  ]
+}
+
+/** The hose whose bore is nearest above a pipe's. */
+function hoseLike(size: PipeSize): PipeSize {
+  const { boreM } = boreOf(size)
+  const hose =
+    SERIES_SIZES['smooth-hose'].find((one) => one.boreM >= boreM - 1e-6) ??
+    SERIES_SIZES['smooth-hose'].at(-1)!
+  return { series: 'smooth-hose', size: hose.size, boreM: null }
+}

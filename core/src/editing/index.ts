@@ -1,0 +1,31 @@
+export { addPump, type PumpUse } from './branch/add-pump.ts'
+export { type BranchKind, teeOff } from './branch/tee-off.ts'
+export { asTree, hangingOn, withoutLine } from './branch/tree.ts'
+export { choosePump } from './choose-pump.ts'
+export { drainSize, type DrainWish, newDrains, oneMoreDrain } from './gravity/new-drains.ts'
+export { newOverflow } from './gravity/new-overflow.ts'
+export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
+export { tuneValve } from './gravity/tune-valve.ts'
+export { keepDevices } from './keep-devices.ts'
+export { newCabinet, newDevice, swappedIn } from './new-device.ts'
+export { holdFlows } from './setting/hold-flows.ts'
+export {
+  LEAST_OPENING,
+  openingFor,
+  settingValve,
+  type SettingValve,
+  valveLossM,
+} from './setting/openings.ts'
+export { newSump, newSumpBox, USE_NAME } from './sump/new-sump.ts'
+export {
+  entryOf,
+  leastLengthM,
+  reordered,
+  sumpEdits,
+  type TriedLayout,
+  tryLayout,
+  withChamber,
+  withHeight,
+  withLength,
+  withoutChamber,
+} from './sump/sump-edits.ts'

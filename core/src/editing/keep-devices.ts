@@ -1,0 +1,51 @@
+import {
+  type BasinDesign,
+  chamberSpans,
+  type Device,
+  type Edit,
+  type Sump,
+} from '../design/index.ts'
+
+/**
+ * The edits that keep every device with its chamber and its line after a design was changed: a chamber
+ * that is gone gives its devices to the first of the same use, chambers in another order take theirs
+ * along, and a line that is gone lets go of them.
+ */
+export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
+  if (before.sump === after.sump && before.returnSide === after.returnSide) return []
+  const lines = new Set(after.returnSide.lines.map(({ id }) => id))
+  return after.sump.devices.flatMap((device, i): Edit[] => {
+    const chamberId = chamberAfter(before.sump, after.sump, device)
+    const lineId = device.lineId !== null && lines.has(device.lineId) ? device.lineId : null
+    const xM = device.xM + shiftOf(before.sump, after.sump, device, chamberId)
+    const changes = { chamberId, lineId, xM }
+    return (Object.keys(changes) as (keyof typeof changes)[]).flatMap((name): Edit[] =>
+      changes[name] === device[name]
+        ? []
+        : [{ op: 'set', path: ['sump', 'devices', i, name], to: changes[name] }],
+    )
+  })
+}
+
+function chamberAfter(before: Sump, after: Sump, { chamberId }: Device): string | null {
+  if (chamberId === null || after.chambers.some(({ id }) => id === chamberId)) return chamberId
+  const use = before.chambers.find(({ id }) => id === chamberId)?.use
+  return after.chambers.find((one) => one.use === use)?.id ?? null
+}
+
+/** How far its chamber went, where chambers came, went or changed places; a wall that is moved takes nothing along. */
+function shiftOf(before: Sump, after: Sump, device: Device, nowIn: string | null): number {
+  const old = before.devices.find(({ id }) => id === device.id)
+  if (!before.box || !after.box || nowIn === null || !old || old.xM !== device.xM) return 0
+  if (old.chamberId !== device.chamberId) return 0
+  const order = ({ chambers }: Sump) => chambers.map(({ id }) => id).join()
+  if (order(before) === order(after)) return 0
+  const from = leftOf(before, before.box.lengthM, device.chamberId)
+  const to = leftOf(after, after.box.lengthM, nowIn)
+  return from === null || to === null ? 0 : to - from
+}
+
+function leftOf(sump: Sump, lengthM: number, chamberId: string | null): number | null {
+  const at = sump.chambers.findIndex(({ id }) => id === chamberId)
+  return at < 0 ? null : chamberSpans(sump, lengthM)[at]!.fromM
+}

@@ -1,0 +1,31 @@
+import type { SteadyState } from '../../loop/index.ts'
+import { gather } from '../../numeric/index.ts'
+import { solveDrains } from './solve-drains.ts'
+import { solveOverflow } from './solve-overflow.ts'
+import { solveSump } from './solve-sump.ts'
+import type { RunningOverflow, RunningSump, SolvedDrain, SolvedLoop } from './solved-gravity.ts'
+
+/** The way down, from the rim to the sump. */
+export interface SolvedGravity {
+  readonly overflows: readonly RunningOverflow[]
+  readonly drains: readonly SolvedDrain[]
+  readonly sump: RunningSump
+  readonly loop: SolvedLoop
+}
+
+export function solveGravity(
+  steady: SteadyState,
+  intoTank: (tankId: string) => { readonly flowM3PerS: number },
+): SolvedGravity {
+  const { overflows, tankLevels, passes, restlessM } = steady
+  return {
+    overflows: gather(overflows, (one, i) => {
+      if (!one) return []
+      const flow = Math.max(0, intoTank(one.tank.id).flowM3PerS)
+      return [solveOverflow(one, tankLevels[i]!, flow)]
+    }),
+    drains: solveDrains(steady),
+    sump: solveSump(steady),
+    loop: { passes, restlessM },
+  }
+}

@@ -1,0 +1,45 @@
+import { primeVerdict, tubeFroude } from '../../drain/index.ts'
+import { boxRim, type Overflowing, passageHeadM, type TankLevels } from '../../loop/index.ts'
+import { flowOver, LEAST_MEASURED_HEAD_M } from '../../weir/index.ts'
+import type { RunningOverflow } from './solved-gravity.ts'
+
+/** The overflow of one tank as it runs. */
+export function solveOverflow(
+  one: Overflowing,
+  levels: TankLevels,
+  flowM3PerS: number,
+): RunningOverflow {
+  const { tank, overflow, rim } = one
+  const tube = overflow.passage?.kind === 'siphon' ? overflow.passage : null
+  const froude = tube ? tubeFroude(tube.boreM, flowM3PerS / tube.count) : null
+  const leastOpeningM = leastOpening(one)
+  return {
+    tankId: tank.id,
+    flowM3PerS,
+    crestM: tank.floorHeightM + overflow.crestM,
+    surfaceM: levels.surfaceM,
+    boxM: levels.boxM,
+    headM: levels.headM,
+    spills: levels.spills,
+    innerM: Number.isFinite(levels.innerM) ? levels.innerM : null,
+    boxRimM: tank.floorHeightM + boxRim(one),
+    belowMeasured: levels.headM < LEAST_MEASURED_HEAD_M,
+    overTeethM: overflow.teeth ? levels.headM - overflow.teeth.heightM : null,
+    teethDrownM3PerS: overflow.teeth ? flowOver(rim, overflow.teeth.heightM) : null,
+    tankSpillsM3PerS: flowOver(rim, tank.rimM - overflow.crestM),
+    passageHeadM: overflow.passage ? passageHeadM(one, flowM3PerS) : null,
+    froude,
+    prime: froude === null ? null : primeVerdict(froude),
+    keepsIn: overflow.keepsInM === null ? null : leastOpeningM < overflow.keepsInM,
+    leastOpeningM,
+  }
+}
+
+/** The smallest opening on the way out: between teeth, or in the guard. */
+function leastOpening({ overflow }: Overflowing): number {
+  return Math.min(
+    overflow.teeth?.slotWidthM ?? Infinity,
+    overflow.guard?.leastOpeningM ?? Infinity,
+    overflow.rimLengthM,
+  )
+}

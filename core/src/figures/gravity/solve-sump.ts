@@ -1,0 +1,102 @@
+import { type ChamberSpan, chamberSpans, type SumpBox } from '../../design/index.ts'
+import { waterAt } from '../../fluid/index.ts'
+import { chamberAreasM2, type ChamberLevel, type SteadyState } from '../../loop/index.ts'
+import {
+  bubbleOfSpeedM,
+  CARRIES_ALL_M_PER_S,
+  downwardSpeed,
+  sectionSpeed,
+  throughflowS,
+} from '../../sump/index.ts'
+import type { RunningSump, SolvedChamber, SolvedTrap } from './solved-gravity.ts'
+import { solveWaterUse } from './water-use.ts'
+
+/** The sump as it runs. */
+export function solveSump(steady: SteadyState): RunningSump {
+  const { sump } = steady.design
+  const { box } = sump
+  const returnChamberId = sump.chambers[steady.returnIndex]!.id
+  if (!box) {
+    const chambers = steady.chambers.map((level, i) => unsized(level, sump.chambers[i]!.id))
+    return { returnChamberId, chambers, volumeM3: null, waterUse: null }
+  }
+  const spans = chamberSpans(sump, box.lengthM)
+  const areasM2 = chamberAreasM2(sump, box)
+  const chambers = steady.chambers.map((level, i) =>
+    sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
+  )
+  const volumeM3 = chambers.reduce((sum, one) => sum + one.volumeM3!, 0)
+  return {
+    returnChamberId,
+    chambers,
+    volumeM3,
+    waterUse: solveWaterUse(steady, box, { volumeM3, areasM2 }),
+  }
+}
+
+function unsized(level: ChamberLevel, chamberId: string): SolvedChamber {
+  return {
+    chamberId,
+    ...level,
+    depthM: null,
+    lengthM: null,
+    areaM2: null,
+    volumeM3: null,
+    freeboardM: null,
+    throughflowS: null,
+    speedMPerS: null,
+    trap: null,
+  }
+}
+
+/** Where a chamber stands in the sump, and its water's surface. */
+interface Place {
+  readonly index: number
+  readonly span: ChamberSpan
+  readonly areaM2: number
+}
+
+function sized(
+  steady: SteadyState,
+  box: SumpBox,
+  level: ChamberLevel,
+  place: Place,
+): SolvedChamber {
+  const { areaM2, index } = place
+  const lengthM = place.span.toM - place.span.fromM
+  const chamber = steady.design.sump.chambers[index]!
+  const depthM = level.levelM - box.floorHeightM
+  const volumeM3 = Math.max(0, areaM2 * depthM - chamber.submergedM3)
+  const flows = level.throughM3PerS > 0
+  return {
+    chamberId: chamber.id,
+    levelM: level.levelM,
+    throughM3PerS: level.throughM3PerS,
+    starved: level.starved,
+    spills: level.spills,
+    apart: level.apart,
+    depthM,
+    lengthM,
+    areaM2,
+    volumeM3,
+    freeboardM: box.heightM - depthM,
+    throughflowS: flows ? throughflowS(volumeM3, level.throughM3PerS) : null,
+    speedMPerS: flows ? sectionSpeed(level.throughM3PerS, box.widthM, depthM) : null,
+    trap: flows ? trapOf(steady, box, index, lengthM) : null,
+  }
+}
+
+/** A chamber whose water comes in over a wall and leaves under one goes down in it. */
+function trapOf(steady: SteadyState, box: SumpBox, i: number, gapM: number): SolvedTrap | null {
+  const { walls } = steady.design.sump
+  const rightward = i < steady.returnIndex
+  if (i === steady.returnIndex) return null
+  const inward = walls[rightward ? i - 1 : i]
+  const outward = walls[rightward ? i : i - 1]
+  const over = !inward || inward.kind === 'over' || inward.kind === 'comb'
+  if (!over || outward?.kind !== 'under') return null
+  const downMPerS = downwardSpeed(steady.chambers[i]!.throughM3PerS, box.widthM, gapM)
+  const all = downMPerS >= CARRIES_ALL_M_PER_S
+  const water = waterAt(steady.design.water)
+  return { downMPerS, largestBubbleM: all ? null : bubbleOfSpeedM(downMPerS, water) }
+}

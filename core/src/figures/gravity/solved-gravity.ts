@@ -1,0 +1,158 @@
+import type { NoiseBand, PrimeVerdict, RuledBy } from '../../drain/index.ts'
+import type { Point } from '../../run/index.ts'
+
+/** A tank's overflow as it runs; heights above the room's floor, m. */
+export interface RunningOverflow {
+  readonly tankId: string
+  readonly flowM3PerS: number
+  readonly crestM: number
+  /** Of the display over the crest. */
+  readonly headM: number
+  readonly surfaceM: number
+  /** Before the passage; the box's own level where there is none. null: no drain is told. */
+  readonly innerM: number | null
+  readonly boxM: number | null
+  /** Where the box's water would leave it on the wrong side. */
+  readonly boxRimM: number
+  readonly spills: 'box' | 'tank' | null
+  /** The head is below what the law was measured on. */
+  readonly belowMeasured: boolean
+  /** Water over the tops of the teeth, m; negative: so much of them is dry. null: smooth. */
+  readonly overTeethM: number | null
+  /** Flow at which the teeth are just under water. */
+  readonly teethDrownM3PerS: number | null
+  /** Flow at which the display reaches the tank's rim, its drains willing. */
+  readonly tankSpillsM3PerS: number
+  /** Head that drives the flow through holes or tubes; null: no passage. */
+  readonly passageHeadM: number | null
+  /** V/√(gD) in a siphon tube; null: none. */
+  readonly froude: number | null
+  readonly prime: PrimeVerdict | null
+  /** The animals that must stay can't pass its openings; null: not told. */
+  readonly keepsIn: boolean | null
+  readonly leastOpeningM: number
+}
+
+/** full: runs as a siphon. wetted: water runs down its wall. gulps: takes air with the water. dry: nothing. */
+export type DrainState = 'full' | 'wetted' | 'gulps' | 'dry'
+
+/** A drain as it runs. */
+export interface SolvedDrain {
+  readonly drainId: string
+  readonly tankId: string
+  readonly flowM3PerS: number
+  readonly state: DrainState
+  /** Of the full pipe from the box's running level, its valves as they stand. */
+  readonly primedM3PerS: number
+  /** The same with its valves open. */
+  readonly openPrimedM3PerS: number
+  /** Water over its inlet's lip; negative: its lip is dry by so much. */
+  readonly overInletM: number
+  /** Least water over its inlet that keeps air out; null: not a siphon. */
+  readonly leastOverInletM: number | null
+  /** Of a vented or trickle pipe's section; null: another role. */
+  readonly filledShare: number | null
+  readonly noise: NoiseBand | null
+  /** What a vented pipe takes at ¼, 7/24 and ⅓ of its section. */
+  readonly vented: {
+    readonly quietM3PerS: number
+    readonly usualM3PerS: number
+    readonly mostM3PerS: number
+  } | null
+  /** Of an emergency pipe: its rise if it took the whole flow, and what holds it back there; null: it can't. */
+  readonly emergency: { readonly riseM: number | null; readonly ruledBy: RuledBy | null } | null
+  /** Of a siphon with a valve: how it is matched to the flow. */
+  readonly match: SolvedMatch | null
+  readonly speedMPerS: number
+  readonly end: 'under-water' | 'above-water'
+  readonly start: Point
+  readonly mouth: Point
+  readonly chamberId: string
+  /** The drain it joins; null: none. */
+  readonly joinsId: string | null
+  /** Least fall of its near-level stretches, m/m; null: it has none. */
+  readonly leastSlope: number | null
+  /** What a pipe with air in it takes there, half full; null: it has no such stretch, or one without a fall. */
+  readonly nearLevelM3PerS: number | null
+  readonly pieces: readonly SolvedDrainPiece[]
+}
+
+/** One piece of a drain in its place. */
+export interface SolvedDrainPiece {
+  readonly pieceId: string
+  readonly kind: string
+  readonly from: Point
+  readonly to: Point
+  readonly boreM: number
+  readonly flowM3PerS: number
+  readonly speedMPerS: number
+}
+
+export interface SolvedMatch {
+  readonly pieceId: string
+  readonly form: 'gate' | 'ball'
+  /** What it should carry, and the box level to hold. */
+  readonly flowM3PerS: number
+  readonly levelM: number
+  /** Share open that does it; null: even the open valve lets too little through. */
+  readonly opening: number | null
+  /** Change of the box's level for one degree of a ball valve or one turn of a gate, m; positive: as it shuts. */
+  readonly levelPerTouchM: number | null
+}
+
+/** A chamber as it runs. */
+export interface SolvedChamber {
+  readonly chamberId: string
+  /** Above the room's floor. */
+  readonly levelM: number
+  /** Over the sump's floor; null: the sump has no sizes. */
+  readonly depthM: number | null
+  readonly lengthM: number | null
+  readonly areaM2: number | null
+  /** Water in it. */
+  readonly volumeM3: number | null
+  /** To the sump's rim. */
+  readonly freeboardM: number | null
+  readonly throughM3PerS: number
+  /** Time its water stays; null where none passes. */
+  readonly throughflowS: number | null
+  /** Of the water along the sump. */
+  readonly speedMPerS: number | null
+  readonly starved: boolean
+  readonly spills: boolean
+  readonly apart: boolean
+  /** Water goes down in it between a wall it comes over and one it leaves under; null: it does not. */
+  readonly trap: SolvedTrap | null
+}
+
+export interface SolvedTrap {
+  readonly downMPerS: number
+  /** Largest bubble that goes down with it; null: all do. */
+  readonly largestBubbleM: number | null
+}
+
+export interface SolvedWaterUse {
+  readonly evaporationM3PerS: number
+  /** Until the pump draws air with no top-off; null: its inlet's height is not told, or nothing evaporates. */
+  readonly untilAirS: number | null
+  /** null: the sump has no reservoir, or nothing evaporates. */
+  readonly reservoirS: number | null
+  /** Salinity if the whole reservoir ran in; null: no reservoir. */
+  readonly salinityAfterPpt: number | null
+}
+
+/** The sump as it runs. */
+export interface RunningSump {
+  readonly returnChamberId: string
+  readonly chambers: readonly SolvedChamber[]
+  /** Water in all chambers; null: the sump has no sizes. */
+  readonly volumeM3: number | null
+  readonly waterUse: SolvedWaterUse | null
+}
+
+/** How the loop came to rest. */
+export interface SolvedLoop {
+  readonly passes: number
+  /** Levels still moved so much when the search gave up, m; nil when it steady. */
+  readonly restlessM: number
+}

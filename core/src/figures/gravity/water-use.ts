@@ -1,0 +1,85 @@
+import type { SumpBox } from '../../design/index.ts'
+import { waterAt } from '../../fluid/index.ts'
+import type { LaidPump } from '../../layout/index.ts'
+import type { SteadyState } from '../../loop/index.ts'
+import {
+  evaporationM3PerS,
+  reservoirLastsS,
+  salinityAfterTopOff,
+  timeToFallS,
+} from '../../sump/index.ts'
+import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/index.ts'
+import type { SolvedWaterUse } from './solved-gravity.ts'
+
+/** What evaporation and the top-off do. */
+export function solveWaterUse(
+  steady: SteadyState,
+  box: SumpBox,
+  { volumeM3, areasM2: areas }: { volumeM3: number; areasM2: readonly number[] },
+): SolvedWaterUse {
+  const { design, chambers, returnIndex, overflows } = steady
+  const { sump } = design
+  const boxes = overflows.reduce((sum, one) => {
+    const own = one?.overflow.form === 'inner-box' ? null : one?.overflow.box
+    return sum + (own ? own.lengthM * own.widthM : 0)
+  }, 0)
+  const isReservoir = (i: number) => sump.chambers[i]!.use === 'reservoir' && chambers[i]!.apart
+  const open =
+    design.tanks.reduce((sum, tank) => sum + tank.lengthM * tank.widthM, 0) +
+    boxes +
+    areas.reduce((sum, area, i) => (isReservoir(i) ? sum : sum + area), 0)
+  const loss = evaporationM3PerS(sump.evaporationMmPerDay, open)
+  const reservoirM3 = areas.reduce(
+    (sum, area, i) =>
+      isReservoir(i) ? sum + area * Math.max(0, chambers[i]!.levelM - box.floorHeightM) : sum,
+    0,
+  )
+  const dries = loss > 0
+  const has = areas.some((_, i) => isReservoir(i))
+  const leastM = leastLevelM(steady)
+  return {
+    evaporationM3PerS: loss,
+    untilAirS:
+      leastM === null || !dries
+        ? null
+        : timeToFallS(
+            { areaM2: areas[returnIndex]!, fromM: chambers[returnIndex]!.levelM, toM: leastM },
+            loss,
+          ),
+    reservoirS: has && dries ? reservoirLastsS(reservoirM3, loss) : null,
+    salinityAfterPpt: has ? freshened(steady, volumeM3, reservoirM3) : null,
+  }
+}
+
+/** Level at which a pump draws air for certain; null: its inlet's height is not told. */
+export function drawsAirBelowM({ placed, part }: LaidPump): number | null {
+  if (placed.inletHeightM === null) return null
+  return placed.inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)
+}
+
+/**
+ * Level at which the first pump of the return chamber draws air for certain: its maker's least
+ * water over the inlet, else one bore of it. A vortex may draw some sooner: that is said apart.
+ */
+function leastLevelM({ design, layout, returnIndex }: SteadyState): number | null {
+  const { id } = design.sump.chambers[returnIndex]!
+  const levels = layout.pumps
+    .filter(({ placed }) => placed.chamberId === id)
+    .map(drawsAirBelowM)
+    .filter((level) => level !== null)
+  return levels.length > 0 ? Math.max(...levels) : null
+}
+
+function freshened({ design }: SteadyState, sumpVolumeM3: number, freshM3: number): number {
+  const tanks = design.tanks.reduce(
+    (sum, tank) =>
+      sum + grossVolumeM3(tank) - rockVolumeM3(tank.displacement) - sandVolumeM3(tank.displacement),
+    0,
+  )
+  const { salinityPpt, temperatureC } = design.water
+  return salinityAfterTopOff(
+    { salinityPpt, volumeM3: Math.max(0, tanks) + sumpVolumeM3 },
+    waterAt(design.water).densityKgPerM3,
+    freshM3 * waterAt({ salinityPpt: 0, temperatureC }).densityKgPerM3,
+  )
+}

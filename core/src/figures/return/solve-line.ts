@@ -1,0 +1,236 @@
+import { kAt } from '../../fitting/index.ts'
+import {
+  endFlow,
+  type LaidLine,
+  type Layout,
+  type PathPart,
+  pathTo,
+  pumpOf,
+  type Segment,
+} from '../../layout/index.ts'
+import { type Banded, halfWidth, type Running, tableLossM } from '../../network/index.ts'
+import { frictionFactor, regimeAt, reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
+import { leastSpeedToLift } from '../../pump/index.ts'
+import type { FrictionLoss, PieceLosses, PlacedPiece } from '../../run/index.ts'
+import type { LineStatus, SolvedLine, SolvedPiece, SolvedPump, SolvedStretch } from './solved.ts'
+
+/** One line as it runs, with its way from the pump. */
+export function solveLine(
+  layout: Layout,
+  lineIndex: number,
+  banded: Banded,
+  pumps: readonly SolvedPump[],
+): SolvedLine {
+  const laid = layout.lines[lineIndex]!
+  const own = layout.segments[lineIndex]!
+  const path = pathTo(layout, lineIndex)
+  const laidPump = pumpOf(layout, lineIndex)
+  const { running } = banded.ran
+  const flowAtEnd = (at: Running) => endFlow(layout, at, lineIndex)
+  const along = (of: 'frictionM' | 'fittingsM') => (at: Running) => sumAlong(path, at[of])
+  const liftM = endHeadM(layout, laid, running) - laidPump.sourceLevelM
+  const pieces = solvePieces(layout, laid, own, running)
+  const fastest = fastestOf(pieces)
+  const flowM3PerS = flowAtEnd(running)
+  return {
+    lineId: laid.line.id,
+    status: statusOf(layout, path, laid, flowM3PerS, banded.ran.unsettledLinkId !== null),
+    pump: pumps.find(({ placedId }) => placedId === laidPump.placed.id)!,
+    flowM3PerS,
+    flowBandM3PerS: halfWidth(banded, flowAtEnd),
+    startFlowM3PerS: running.flowsM3PerS[own[0]!.link]!,
+    liftM,
+    frictionM: along('frictionM')(running),
+    frictionBandM: halfWidth(banded, along('frictionM')),
+    fittingsM: along('fittingsM')(running),
+    fittingsBandM: halfWidth(banded, along('fittingsM')),
+    leastSpeedToLift: leastSpeedToLift(laidPump.curve, liftM),
+    fastestMPerS: fastest?.speedMPerS ?? 0,
+    fastestPieceId: fastest?.pieceId ?? null,
+    exitSpeedMPerS: speedMPerS(Math.abs(flowM3PerS), endBoreM(laid, laidPump.part.outletBoreM)),
+    start: laid.start,
+    mouth: laid.mouth,
+    end: laid.end,
+    pipeLengthM: laid.losses.reduce((sum, loss) => sum + (loss.friction?.lengthM ?? 0), 0),
+    pieces,
+    stretches: solveStretches(layout, path, running),
+  }
+}
+
+/** Along the way, counted with the flow: water that runs back loses head the other way. */
+function sumAlong(path: readonly PathPart[], of: Float64Array): number {
+  return path.reduce(
+    (sum, part) => part.segments.reduce((within, { link }) => within + of[link]!, sum),
+    0,
+  )
+}
+
+function endHeadM({ problem }: Layout, laid: LaidLine, { headsM }: Running): number {
+  if (laid.endHeadM !== null) return laid.endHeadM
+  const id = laid.end === 'tee' ? `tee ${laid.line.end.id}` : `end ${laid.line.id}`
+  const headM = headsM[problem.nodes.findIndex((node) => node.id === id)]!
+  // Behind a shut valve or a cap the head is not known: its own height stands for it.
+  return Number.isNaN(headM) ? laid.mouth.zM : headM
+}
+
+function statusOf(
+  { problem }: Layout,
+  path: readonly PathPart[],
+  laid: LaidLine,
+  flowM3PerS: number,
+  unsettled: boolean,
+): LineStatus {
+  if (unsettled) return 'unsettled'
+  if (laid.end === 'cap') return 'capped'
+  if (flowM3PerS > 0) return 'flows'
+  if (flowM3PerS < 0) return 'flows-back'
+  const shut = path.some((part) => part.segments.some(({ link }) => problem.links[link]!.shut))
+  return shut ? 'shut' : 'no-lift'
+}
+
+function endBoreM(laid: LaidLine, outletBoreM: number): number {
+  const last = laid.placed.at(-1)
+  if (last?.piece.kind === 'nozzle') return last.piece.boreM
+  return laid.endLoss?.boreM ?? last?.boreAfterM ?? outletBoreM
+}
+
+function fastestOf(pieces: readonly SolvedPiece[]): SolvedPiece | null {
+  let fastest: SolvedPiece | null = null
+  for (const piece of pieces) {
+    if (piece.kind === 'nozzle') continue
+    if (fastest === null || piece.speedMPerS > fastest.speedMPerS) fastest = piece
+  }
+  return fastest
+}
+
+function solvePieces(
+  layout: Layout,
+  laid: LaidLine,
+  segments: readonly Segment[],
+  { flowsM3PerS }: Running,
+): SolvedPiece[] {
+  const pieces: SolvedPiece[] = []
+  for (const { link, firstPiece, endPiece } of segments) {
+    const pipe = new PipeAt(layout, flowsM3PerS[link]!)
+    for (let i = firstPiece; i < endPiece; i++) {
+      pieces.push(solvePiece(pipe, laid.placed[i]!, laid.losses[i]!))
+    }
+  }
+  return pieces
+}
+
+function solvePiece(
+  pipe: PipeAt,
+  { piece, from, to, boreBeforeM }: PlacedPiece,
+  { friction, fittings, table, shut }: PieceLosses,
+): SolvedPiece {
+  const { flowM3PerS } = pipe
+  const flowing = flowM3PerS !== 0
+  let boreM = boreBeforeM
+  let fittingLossM = 0
+  for (const one of fittings) {
+    boreM = Math.min(boreM, one.boreM)
+    const here = pipe.at(one.boreM)
+    if (flowing) fittingLossM += kAt(one.loss, here.re) * here.head
+  }
+  const { speed, re, head } = pipe.at(boreM)
+  const f = friction && flowing ? pipe.factor(friction) : null
+  const frictionM = friction && f !== null ? ((f * friction.lengthM) / boreM) * head : 0
+  const tableM = table ? tableLossM(table, flowM3PerS) : 0
+  return {
+    pieceId: piece.id,
+    kind: piece.kind,
+    from,
+    to,
+    flowM3PerS,
+    boreM,
+    speedMPerS: speed,
+    reynolds: re,
+    regime: regimeAt(re),
+    frictionFactor: f,
+    k: friction || table || shut || !flowing ? null : fittingLossM / head,
+    lossM: frictionM + fittingLossM + tableM,
+  }
+}
+
+function solveStretches(
+  layout: Layout,
+  path: readonly PathPart[],
+  { flowsM3PerS }: Running,
+): SolvedStretch[] {
+  const alike: { friction: FrictionLoss; lengthM: number; flow: number }[] = []
+  for (const { lineIndex, segments } of path) {
+    const { losses } = layout.lines[lineIndex]!
+    for (const { link, firstPiece, endPiece } of segments) {
+      const flow = flowsM3PerS[link]!
+      for (let i = firstPiece; i < endPiece; i++) {
+        const { friction } = losses[i]!
+        if (!friction) continue
+        const same = alike.find((one) => one.flow === flow && sameWall(one.friction, friction))
+        if (same) same.lengthM += friction.lengthM
+        else alike.push({ friction, lengthM: friction.lengthM, flow })
+      }
+    }
+  }
+  return alike.map(({ friction, lengthM, flow }) => {
+    const pipe = new PipeAt(layout, flow)
+    const { speed, re, head } = pipe.at(friction.boreM)
+    const f = flow === 0 ? 0 : pipe.factor(friction)
+    return {
+      boreM: friction.boreM,
+      lengthM,
+      speedMPerS: speed,
+      reynolds: re,
+      regime: regimeAt(re),
+      frictionFactor: f,
+      lossM: ((f * lengthM) / friction.boreM) * head,
+    }
+  })
+}
+
+function sameWall(a: FrictionLoss, b: FrictionLoss): boolean {
+  return a.boreM === b.boreM && a.roughnessM === b.roughnessM && a.factor === b.factor
+}
+
+/** A flow on a bore. */
+interface AtBore {
+  readonly speed: number
+  readonly re: number
+  readonly head: number
+}
+
+/** One flow in pipe: what it is on a bore, and its friction, worked out anew only when they change. */
+class PipeAt {
+  readonly #kinematicM2PerS: number
+  #boreM = NaN
+  #atBore: AtBore = { speed: 0, re: 0, head: 0 }
+  #wall: FrictionLoss | null = null
+  #factor = 0
+
+  constructor(
+    { water }: Layout,
+    readonly flowM3PerS: number,
+  ) {
+    this.#kinematicM2PerS = water.kinematicM2PerS
+  }
+
+  at(boreM: number): AtBore {
+    if (boreM !== this.#boreM) {
+      const speed = speedMPerS(Math.abs(this.flowM3PerS), boreM)
+      const re = reynolds(speed, boreM, this.#kinematicM2PerS)
+      this.#atBore = { speed, re, head: velocityHeadM(speed) }
+      this.#boreM = boreM
+    }
+    return this.#atBore
+  }
+
+  /** Darcy friction factor with its hose factor. */
+  factor(friction: FrictionLoss): number {
+    if (!this.#wall || !sameWall(this.#wall, friction)) {
+      const { boreM, roughnessM, factor } = friction
+      this.#factor = factor * frictionFactor(this.at(boreM).re, roughnessM / boreM)
+      this.#wall = friction
+    }
+    return this.#factor
+  }
+}

@@ -1,0 +1,74 @@
+import type { BasinDesign } from '../../design/index.ts'
+import { type Layout, tankFlow } from '../../layout/index.ts'
+import type { SteadyState } from '../../loop/index.ts'
+import { type Banded, halfWidth, runBanded, type Running } from '../../network/index.ts'
+import { solveLine } from './solve-line.ts'
+import { solvePumps } from './solve-pumps.ts'
+import type { SolvedLine, SolvedReturn } from './solved.ts'
+
+const HOUR_S = 3600
+
+/** The whole return side as it runs, and what reaches each tank with its band. */
+export interface RanReturn {
+  readonly returnSide: SolvedReturn
+  readonly intoTank: (tankId: string) => { flowM3PerS: number; flowBandM3PerS: number }
+}
+
+export function solveReturn(
+  { design, layout, network, ran }: SteadyState,
+  netVolumeM3: number,
+): RanReturn {
+  const banded = runBanded(network, ran)
+  const pumps = solvePumps(layout, banded, design.tariff)
+  const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
+  const all = into(layout, banded, null)
+  const perVolume = netVolumeM3 > 0 ? HOUR_S / netVolumeM3 : null
+  const total = (of: 'wirePowerW' | 'energyPerYearJ' | 'heatToWaterW') =>
+    pumps.reduce((sum, pump) => sum + pump[of], 0)
+  const lead = leadLine(design, lines)
+  const returnSide: SolvedReturn = {
+    status: lead.status,
+    leadLineId: lead.lineId,
+    flowM3PerS: all.flowM3PerS,
+    flowBandM3PerS: all.flowBandM3PerS,
+    turnoverPerH: perVolume === null ? null : all.flowM3PerS * perVolume,
+    turnoverBandPerH: perVolume === null ? null : all.flowBandM3PerS * perVolume,
+    wirePowerW: total('wirePowerW'),
+    powerIsScaled: pumps.some((pump) => pump.powerIsScaled),
+    energyPerYearJ: total('energyPerYearJ'),
+    costPerYear: pumps.reduce<number | null>(
+      (sum, { costPerYear }) => (sum === null || costPerYear === null ? null : sum + costPerYear),
+      0,
+    ),
+    heatToWaterW: total('heatToWaterW'),
+    unsettledLineId: unsettledLine(layout, banded),
+    iterations: banded.ran.iterations,
+    pumps,
+    lines,
+  }
+  return {
+    returnSide,
+    intoTank: (tankId) => into(layout, banded, tankId),
+  }
+}
+
+/** What the lines bring into a tank, or into all of them, with its band. */
+function into(layout: Layout, banded: Banded, tankId: string | null) {
+  const flow = (running: Running) => tankFlow(layout, running, tankId)
+  return { flowM3PerS: flow(banded.ran.running), flowBandM3PerS: halfWidth(banded, flow) }
+}
+
+/** The line a design is known by: the first into its first tank, else into any, else the first. */
+function leadLine(design: BasinDesign, lines: readonly SolvedLine[]): SolvedLine {
+  const { lines: drawn } = design.returnSide
+  const first = drawn.findIndex(({ end }) => end.at === 'tank' && end.id === design.tanks[0]!.id)
+  const any = drawn.findIndex(({ end }) => end.at === 'tank')
+  return lines[first >= 0 ? first : Math.max(0, any)]!
+}
+
+function unsettledLine(layout: Layout, { ran }: Banded): string | null {
+  if (ran.unsettledLinkId === null) return null
+  const link = layout.problem.links.findIndex(({ id }) => id === ran.unsettledLinkId)
+  const segment = layout.segments.flat().find((one) => one.link === link)!
+  return layout.lines[segment.lineIndex]!.line.id
+}

@@ -1,0 +1,91 @@
+import type { BasinDesign, Device, Lamp } from '../../design/index.ts'
+import {
+  ageing,
+  doseFlow,
+  type DoseTarget,
+  halfLifeS,
+  killPerPass,
+  removalPerS,
+  type SterilizerSpec,
+} from '../../uv/index.ts'
+import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
+import { flowInLine, lineOfDevice } from './solve-devices.ts'
+import type { AgainstTarget, SolvedLoad, SolvedSterilizer } from './solved-treatment.ts'
+
+/** A new lamp in a clean sleeve, and water as its maker measured. */
+export const NEW_LAMP: Lamp = {
+  burnedS: 0,
+  waterFactor: 0.95,
+  sleeveFactor: 1,
+  lampSince: null,
+  sleeveSince: null,
+}
+
+/** The dose at the flow the network gives it, against every target. */
+export function solveSterilizer(
+  design: BasinDesign,
+  device: Device,
+  spec: SterilizerSpec,
+  { load, returnSide }: { readonly load: SolvedLoad; readonly returnSide: SolvedReturn },
+): SolvedSterilizer {
+  const lamp = device.lamp ?? NEW_LAMP
+  const line = lineOfDevice(device, returnSide)
+  const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
+  const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
+  const product = doseFlow(spec, lamp)
+  const doseJPerM2 = flowM3PerS > 0 ? product / flowM3PerS : null
+  return {
+    deviceId: device.id,
+    flowM3PerS,
+    flowBandM3PerS: flowM3PerS * share,
+    doseJPerM2,
+    doseBandJPerM2: doseJPerM2 === null ? null : doseJPerM2 * share,
+    doseFlow: product,
+    ageing: ageing(lamp.burnedS, spec.ratedHoursS),
+    lampLeftS: spec.ratedHoursS - lamp.burnedS,
+    targets: design.treatment.targets.map((target) =>
+      against(target, product, flowM3PerS, load.systemVolumeM3),
+    ),
+    ...wayOf(design, line),
+  }
+}
+
+/** Dose D = product/Q against a target, in a well mixed volume. */
+export function against(
+  target: DoseTarget,
+  product: number,
+  flowM3PerS: number,
+  volumeM3: number,
+): AgainstTarget {
+  const dose = flowM3PerS > 0 ? product / flowM3PerS : 0
+  const kill = killPerPass(dose, target.mostJPerM2)
+  const removal = removalPerS(flowM3PerS, volumeM3, kill)
+  const half = halfLifeS(removal)
+  return {
+    targetId: target.id,
+    reaches:
+      dose >= target.mostJPerM2 ? 'reached' : dose >= target.leastJPerM2 ? 'partly' : 'short',
+    killPerPass: kill,
+    removalPerS: removal,
+    halfLifeS: Number.isFinite(half) ? half : null,
+    flowForItM3PerS: product / target.mostJPerM2,
+    outruns: target.doublingS === null ? null : half < target.doublingS,
+  }
+}
+
+type Way = Pick<SolvedSterilizer, 'fromChamberId' | 'toChamberId' | 'skips'>
+
+/** From the chamber its pump draws from to the one its line ends in. */
+function wayOf({ returnSide, sump }: BasinDesign, solved: SolvedLine | undefined): Way {
+  const line = returnSide.lines.find(({ id }) => id === solved?.lineId)
+  if (!solved || !line) return { fromChamberId: null, toChamberId: null, skips: [] }
+  const from = returnSide.pumps.find(({ id }) => id === solved.pump.placedId)?.chamberId ?? null
+  const to = line.end.at === 'chamber' ? line.end.id : null
+  const at = (id: string | null) => sump.chambers.findIndex((one) => one.id === id)
+  const [low, high] = [Math.min(at(from), at(to)), Math.max(at(from), at(to))]
+  return {
+    fromChamberId: from,
+    toChamberId: to,
+    skips: low < 0 ? [] : sump.chambers.slice(low + 1, high).map(({ id }) => id),
+  }
+}

@@ -1,0 +1,42 @@
+import type { BasinDesign } from '../../design/index.ts'
+import { gather } from '../../numeric/index.ts'
+import type { RunningOverflow, RunningSump } from '../gravity/solved-gravity.ts'
+import type { SolvedReturn, SolvedTank } from '../return/solved.ts'
+import { solveDevice } from './solve-devices.ts'
+import { solveLoad } from './solve-load.ts'
+import { solveSkimmer } from './solve-skimmer.ts'
+import { solveSterilizer } from './solve-sterilizer.ts'
+import type { SolvedRoom, SolvedTreatment } from './solved-treatment.ts'
+
+/** What treatment is matched to: the loop as it was solved. */
+export interface SolvedWay {
+  readonly tanks: readonly SolvedTank[]
+  readonly overflows: readonly RunningOverflow[]
+  readonly sump: RunningSump
+  readonly returnSide: SolvedReturn
+  /** Of each device. */
+  readonly rooms: readonly (SolvedRoom | null)[]
+}
+
+/** Every device against the loop it stands in. `design` has its water where it runs. */
+export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreatment {
+  const { devices } = design.sump
+  const { returnSide, sump, rooms } = way
+  const load = solveLoad(design, way.tanks, way.overflows, sump)
+  return {
+    load,
+    devices: devices.map((device, i) =>
+      solveDevice(design, device, returnSide, { sump, room: rooms[i]! }),
+    ),
+    skimmers: gather(devices, (device) =>
+      device.part.skimmer
+        ? [solveSkimmer(design, device, device.part.skimmer, { load, sump, returnSide })]
+        : [],
+    ),
+    sterilizers: gather(devices, (device) =>
+      device.part.sterilizer
+        ? [solveSterilizer(design, device, device.part.sterilizer, { load, returnSide })]
+        : [],
+    ),
+  }
+}

@@ -1,0 +1,121 @@
+import type { Rectangle } from '../../device/index.ts'
+import type {
+  LoadClass,
+  SkimmerDepth,
+  SkimmerFigures,
+  SkimmerSchool,
+  SkimmerVerdict,
+} from '../../skimmer/index.ts'
+
+/** What the water has to be cleaned of. */
+export interface SolvedLoad {
+  /** Display, boxes and sump, less rock, sand and what stands in the water. */
+  readonly systemVolumeM3: number
+  readonly dryFeedKgPerDay: number
+  /** Left to the skimmer, in a day and a cubic metre; null without water. */
+  readonly loadKgPerM3: number | null
+  /** The heavier of what is fed and what lives there. */
+  readonly loadClass: LoadClass
+}
+
+/** How a device stands and what it draws. */
+export interface SolvedDevice {
+  readonly deviceId: string
+  /** Through it: its line's, or what passes its chamber; null: neither is told. */
+  readonly flowM3PerS: number | null
+  /** Against what its maker wants; null: no window is told, or no flow. */
+  readonly window: 'below' | 'within' | 'above' | null
+  readonly powerW: number
+  readonly energyPerYearJ: number
+  /** null when no tariff is told. */
+  readonly costPerYear: number | null
+  readonly room: SolvedRoom | null
+}
+
+/** Room round a device: in its chamber, or in the cabinet beside the sump. */
+export interface SolvedRoom {
+  /** From the sump's left front inside corner. */
+  readonly place: Rectangle
+  /** It stands in a chamber's water. */
+  readonly inWater: boolean
+  /** Out of its chamber or the cabinet; nil: it fits. */
+  readonly sticksOutM: number
+  /** Widest gap to the walls round it; null: no cabinet is told. */
+  readonly handM: number | null
+  /** Devices that it runs into. */
+  readonly collidesWith: readonly string[]
+  /** It stands beside the sump, and runs into it. */
+  readonly runsIntoSump: boolean
+  /** It stands or hangs higher than the sump's rim, over its water. */
+  readonly overSump: boolean
+  /** From its top to the cabinet's; null: no cabinet is told. */
+  readonly aboveM: number | null
+  /** From the sump's rim to the cabinet's top, less its height: what is left when it is lifted out; null: no cabinet. */
+  readonly liftsOutM: number | null
+  /** Free length to draw a lamp, to the cabinet's wall; null: no lamp, or no cabinet. */
+  readonly pullOutM: number | null
+  /** A lamp's end looks out of a door. */
+  readonly pullsThroughDoor: boolean
+}
+
+export interface SolvedSkimmer extends SkimmerFigures {
+  readonly deviceId: string
+  readonly verdicts: Readonly<Record<SkimmerSchool, SkimmerVerdict>>
+  /** Of the school in force. */
+  readonly inForce: SkimmerVerdict
+  /** null: it stands dry, or the sump has no sizes. */
+  readonly depth: SkimmerDepth | null
+  /** From the top of its cup, raised as far as it must be, to the cabinet's top; null: no cabinet. */
+  readonly aboveCupM: number | null
+  readonly givesBackM3: number
+  /** So long the top-off runs to make up for it once the skimmer fills again; null: no top-off. */
+  readonly topOffRunsS: number | null
+  /** That is longer than its controller allows. */
+  readonly pastRunLimit: boolean
+}
+
+/** A sterilizer against one target. */
+export interface AgainstTarget {
+  readonly targetId: string
+  readonly reaches: 'reached' | 'partly' | 'short'
+  /** At the most that is quoted. */
+  readonly killPerPass: number
+  readonly removalPerS: number
+  /** null: nothing is removed. */
+  readonly halfLifeS: number | null
+  /** Flow at which the most that is quoted is met. */
+  readonly flowForItM3PerS: number
+  /** It is removed faster than it doubles; null: its doubling is not known. */
+  readonly outruns: boolean | null
+}
+
+export interface SolvedSterilizer {
+  readonly deviceId: string
+  /** nil where no line leads through it. */
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+  /** null without flow. */
+  readonly doseJPerM2: number | null
+  /** Half width: what the flow's own band makes of it. */
+  readonly doseBandJPerM2: number | null
+  /** Dose times flow, J/m² · m³/s, which no flow changes. */
+  readonly doseFlow: number
+  /** Of the lamp's first light. */
+  readonly ageing: number
+  /** Until the lamp has run its hours, s; negative: past them. */
+  readonly lampLeftS: number
+  /** In the order of the design's table. */
+  readonly targets: readonly AgainstTarget[]
+  /** Chambers it takes from and gives to; null: not in a line between chambers. */
+  readonly fromChamberId: string | null
+  readonly toChamberId: string | null
+  /** Chambers between the two, which its water skips. */
+  readonly skips: readonly string[]
+}
+
+export interface SolvedTreatment {
+  readonly load: SolvedLoad
+  readonly devices: readonly SolvedDevice[]
+  readonly skimmers: readonly SolvedSkimmer[]
+  readonly sterilizers: readonly SolvedSterilizer[]
+}

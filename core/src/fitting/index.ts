@@ -1,0 +1,7 @@
+export { type Bulkhead, BULKHEADS } from './bulkhead.ts'
+export { constantLoss, kAt, type Loss } from './loss.ts'
+export { makerLoss } from './maker.ts'
+export { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from './opening.ts'
+export { type ThreeKFitting, threeKLoss } from './three-k.ts'
+export { transitionBoreM, transitionLoss } from './transition.ts'
+export { closingRise, openingOfRise, type ThrottleValve, valveLoss } from './valve.ts'

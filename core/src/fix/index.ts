@@ -1,0 +1,1 @@
+export { type Mend, mendsOf } from './mend.ts'

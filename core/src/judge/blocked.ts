@@ -1,0 +1,71 @@
+import {
+  type LaidDrain,
+  levelsOver,
+  type Overflowing,
+  type SteadyState,
+  type TankLevels,
+} from '../loop/index.ts'
+import { gather } from '../numeric/index.ts'
+
+/** What happens with one pipe, or what a join makes one, blocked. */
+export interface BlockedRow {
+  /** Of the pipes that carry nothing. */
+  readonly drainIds: readonly string[]
+  readonly name: string
+  /** Of the display; Infinity never: a level that spills stands at the rim. */
+  readonly surfaceM: number
+  readonly boxM: number | null
+  readonly carries: boolean
+  /** To the rim it would spill over first, m; nil when it spills. */
+  readonly marginM: number
+  /** The level sensor stops the pump before it spills. */
+  readonly sensorStops: boolean
+}
+
+/** Every single pipe blocked in turn; pipes that join go together too. A pipe that is dry is not missed. */
+export function blockedRows(
+  { drainFlows }: SteadyState,
+  one: Overflowing,
+  running: TankLevels,
+  flowM3PerS: number,
+): BlockedRow[] {
+  return causesOf(one.drains).map((cause) => {
+    const drainIds = cause.map(({ drain }) => drain.id)
+    const missed = cause.some(({ index }) => drainFlows[index]! > 0)
+    const levels = missed ? levelsOver(one, flowM3PerS, new Set(drainIds)) : running
+    return rowOf(one, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
+  })
+}
+
+/** What one blockage can take: each pipe, and each join's two. */
+function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
+  const joined = gather(drains, (laid) => {
+    const trunk = drains.find(({ drain }) => drain.id === laid.trunkId)
+    return trunk ? [[trunk, laid]] : []
+  })
+  return [...drains.map((laid) => [laid]), ...joined]
+}
+
+function rowOf(
+  { tank, overflow }: Overflowing,
+  levels: TankLevels,
+  drainIds: readonly string[],
+  name: string,
+): BlockedRow {
+  const { surfaceM, boxM, spills } = levels
+  const tankRimM = tank.floorHeightM + tank.rimM
+  const boxLeft =
+    overflow.box && overflow.form !== 'inner-box'
+      ? tank.floorHeightM + overflow.box.rimM - (boxM ?? -Infinity)
+      : Infinity
+  const sensorM = overflow.sensorM === null ? Infinity : tank.floorHeightM + overflow.sensorM
+  return {
+    drainIds,
+    name,
+    surfaceM,
+    boxM,
+    carries: spills === null,
+    marginM: spills === null ? Math.min(tankRimM - surfaceM, boxLeft) : 0,
+    sensorStops: (boxM ?? surfaceM) >= sensorM,
+  }
+}

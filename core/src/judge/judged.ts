@@ -1,0 +1,66 @@
+import {
+  type Figures,
+  type RunningOverflow,
+  type RunningSump,
+  solveSump,
+} from '../figures/index.ts'
+import type { SteadyState } from '../loop/index.ts'
+import { gather } from '../numeric/index.ts'
+import { type BlockedRow, blockedRows } from './blocked.ts'
+import { outageOf, type SolvedOutage } from './outage.ts'
+
+/** A tank's overflow as it runs, and what a blocked pipe does to it. */
+export interface SolvedOverflow extends RunningOverflow {
+  readonly blocked: readonly BlockedRow[]
+}
+
+/** The sump as it runs, and what a power cut does to it. */
+export interface SolvedSump extends RunningSump {
+  /** null: the sump has no sizes. */
+  readonly outage: SolvedOutage | null
+}
+
+/** Every figure of a steady state, SI, with the answers to what may go wrong. */
+export interface Judged {
+  /** In the design's order. */
+  readonly tanks: Figures['tanks']
+  readonly water: Figures['water']
+  readonly totals: Figures['totals']
+  /** Of the tanks that have one, in the design's order. */
+  readonly overflows: readonly SolvedOverflow[]
+  readonly drains: Figures['drains']
+  readonly sump: SolvedSump
+  readonly loop: Figures['loop']
+  readonly returnSide: Figures['returnSide']
+  readonly treatment: Figures['treatment']
+  /** Of the line the design is known by. */
+  readonly rulesOfThumb: Figures['rulesOfThumb']
+}
+
+/** Judges a steady state: what comes down, and what a blocked pipe does. */
+export function judged(steady: SteadyState, figures: Figures): Judged {
+  const { overflows, sump } = figures
+  return {
+    ...figures,
+    overflows: overflows.map((overflow) => ({ ...overflow, blocked: blockedOf(steady, overflow) })),
+    sump: judgedSump(steady, sump),
+  }
+}
+
+/** The sump of a steady state, judged. */
+export function judgedSump(steady: SteadyState, sump = solveSump(steady)): SolvedSump {
+  return { ...sump, outage: outageOf(steady) }
+}
+
+function blockedOf(steady: SteadyState, { tankId, flowM3PerS }: RunningOverflow): BlockedRow[] {
+  const at = steady.design.tanks.findIndex(({ id }) => id === tankId)
+  return blockedRows(steady, steady.overflows[at]!, steady.tankLevels[at]!, flowM3PerS)
+}
+
+/** What the worst single blocked pipe leaves to a rim, m; nil when it spills; null: no drain is told. */
+export function leastDrainMargin(overflows: readonly SolvedOverflow[]): number | null {
+  const rows = gather(overflows, ({ blocked }) =>
+    blocked.filter(({ drainIds }) => drainIds.length === 1),
+  )
+  return rows.length > 0 ? Math.min(...rows.map(({ marginM }) => marginM)) : null
+}

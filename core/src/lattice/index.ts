@@ -1,0 +1,3 @@
+export { DIRECTIONS, WEIGHTS } from './d3q19.ts'
+export { type Gift, Lattice } from './lattice.ts'
+export { SLIPS, STICKS } from './shape.ts'

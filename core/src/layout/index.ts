@@ -1,0 +1,7 @@
+export type { LineCut } from './cut-line.ts'
+export { endFlow, endLink, pumpFlow, tankFlow } from './ends.ts'
+export { FeltLevels } from './felt-levels.ts'
+export type { LaidLine, RunEnd } from './laid-line.ts'
+export { type LaidPump, type Layout, layOut, type PathPart, pathTo, pumpOf } from './layout.ts'
+export { feelsLevels, relevel } from './relevel.ts'
+export type { Segment } from './segments.ts'

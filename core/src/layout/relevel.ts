@@ -1,0 +1,63 @@
+import { type BasinDesign, byId } from '../design/index.ts'
+import type { LaidLine } from './laid-line.ts'
+import { against, endOf } from './lay-lines.ts'
+import type { Layout } from './layout.ts'
+import { isOneWay } from './segments.ts'
+
+/**
+ * The same layout with the water at a design's levels, which its network's known heads were moved
+ * to already; itself where no line and no pump feels them.
+ */
+export function relevel(layout: Layout, design: BasinDesign, nodeHead: Float64Array): Layout {
+  const lines = layout.lines.map((laid): LaidLine => {
+    const now = endOf(design, laid.line, laid.mouth)
+    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : against(laid, now)
+  })
+  const pumps = layout.pumps.map((pump) => {
+    const { levelM } = byId(design.sump.chambers, pump.placed.chamberId, 'chamber')
+    return levelM === pump.sourceLevelM ? pump : { ...pump, sourceLevelM: levelM }
+  })
+  const moved =
+    lines.some((laid, i) => laid !== layout.lines[i]) ||
+    pumps.some((pump, i) => pump !== layout.pumps[i])
+  return moved
+    ? { ...layout, lines, pumps, problem: problemAt({ ...layout, lines, pumps }, nodeHead) }
+    : layout
+}
+
+/** The problem as its network stands after its levels were moved in place. */
+function problemAt(
+  { lines, problem, segments, cuts }: Layout,
+  nodeHead: Float64Array,
+): Layout['problem'] {
+  let { links } = problem
+  lines.forEach((laid, i) => {
+    const last = segments[i]!.at(-1)!
+    const oneWay = isOneWay(laid, cuts[i]!.at(-1)!)
+    if (oneWay !== links[last.link]!.oneWay) {
+      links = links.map((link, l) => (l === last.link ? { ...link, oneWay } : link))
+    }
+  })
+  const nodes = problem.nodes.map((node, n) =>
+    node.headM === null ? node : { id: node.id, headM: nodeHead[n]! },
+  )
+  return { nodes, links, water: problem.water }
+}
+
+/** Can any level that follows from the flow move what a return side does? Not where all ends stay in air and pumps draw from what the keeper fills. */
+export function feelsLevels(
+  { lines, pumps }: Layout,
+  { tanks, sump, returnSide }: BasinDesign,
+): boolean {
+  const { box } = sump
+  const kept = returnSide.pumps[0]!.chamberId
+  if (box && pumps.some(({ placed }) => placed.chamberId !== kept)) return true
+  return lines.some(({ line: { end }, mouth }) => {
+    if (end.at === 'chamber') {
+      return box !== null && end.id !== kept && mouth.zM < box.floorHeightM + box.heightM
+    }
+    if (end.at !== 'tank') return false
+    const tank = byId(tanks, end.id, 'tank')
+    return tank.overflow !== null && mouth.zM < tank.floorHeightM + tank.rimM
+  })
+}

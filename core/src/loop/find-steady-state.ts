@@ -1,0 +1,140 @@
+import type { BasinDesign } from '../design/index.ts'
+import { waterAt } from '../fluid/index.ts'
+import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
+import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
+import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
+import { layDrains } from './lay-drains.ts'
+import { LevelSteps } from './level-steps.ts'
+import { overflowing } from './tank-level.ts'
+
+/** The whole loop at rest with itself: levels move the flow, and the flow moves the levels. */
+export interface SteadyState extends Gravity, Followed {
+  /** The design as it was given. */
+  readonly given: BasinDesign
+  /** The same with its water where it runs. */
+  readonly design: BasinDesign
+  readonly layout: Layout
+  readonly network: Network
+  readonly ran: Ran
+  readonly passes: number
+  /** Levels still moved when the search gave up, m; nil when it steady. */
+  readonly restlessM: number
+}
+
+/** Levels that move less than this between two passes are at rest, m. */
+const AT_REST_M = 1e-7
+const MOST_PASSES = 30
+/** A tank's first guess: this much water over its crest. */
+const GUESS_HEAD_M = 0.01
+
+/** All heights above the room's floor that the loop finds: tanks first, then chambers. */
+type Levels = Float64Array
+
+/** Where a chamber's water stands, above the room's floor. */
+export function chamberLevelM({ design, chambers }: SteadyState, chamberId: string): number {
+  return chambers[design.sump.chambers.findIndex(({ id }) => id === chamberId)]!.levelM
+}
+
+/** What a search may begin from. */
+export interface SearchFrom {
+  /** A neighbour's answer: its levels begin the search. */
+  readonly near?: SteadyState | undefined
+  /** The design laid out as it is given, where that is at hand; with `near` only, whose levels it has. */
+  readonly layout?: Layout
+  /** First levels of its own, above the room's floor: tanks, then chambers. */
+  readonly levels?: Levels
+  /** Levels that move less than this between two passes are at rest, m. */
+  readonly atRestM?: number
+}
+
+/**
+ * The fixed point of the loop. Each pass solves the return side against the levels, then the
+ * levels against its flows, and hems each level in, so a loop that answers back does not swing.
+ */
+export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): SteadyState {
+  const { near, atRestM = AT_REST_M } = from
+  const gravity = gravityOf(given)
+  const levels = (from.levels ?? nearLevels(given, near) ?? firstLevels(given)).slice()
+  const first = from.layout ? given : levelled(given, levels)
+  const layout = from.layout ?? layOut(first)
+  const network = makeNetwork(layout.problem)
+  const felt = new FeltLevels(given, layout, network)
+  let flowing = flowThrough(network)
+  const step = new LevelSteps(levels.length)
+  for (let passes = 1; ; passes++) {
+    const found = follow(given, gravity, layout, flowing, levels)
+    const against = levels.slice()
+    const restlessM = step.advance(levels, found.levels)
+    const rests = restlessM <= atRestM
+    if (rests || passes === MOST_PASSES) {
+      const design = passes === 1 ? first : levelled(given, against)
+      const rested = passes === 1 ? layout : relevel(layout, design, network.nodeHead)
+      return {
+        given,
+        design,
+        layout: rested,
+        network: { ...network, problem: rested.problem },
+        ran: withLosses(network, flowing),
+        drains: gravity.drains,
+        overflows: gravity.overflows,
+        place: gravity.place,
+        fed: gravity.fed,
+        returnIndex: gravity.returnIndex,
+        tankLevels: found.tankLevels,
+        drainFlows: found.drainFlows,
+        chambers: found.chambers,
+        levels: found.levels,
+        passes,
+        restlessM: rests ? 0 : restlessM,
+      }
+    }
+    if (felt.put(levels)) flowing = flowThrough(network, flowing.flowsM3PerS)
+  }
+}
+
+function nearLevels(given: BasinDesign, near: SteadyState | undefined): Levels | null {
+  if (!near || near.design.tanks.length !== given.tanks.length) return null
+  return near.design.sump.chambers.length === given.sump.chambers.length ? near.levels : null
+}
+
+/** The parts of the way down that no level moves. */
+function gravityOf(design: BasinDesign): Gravity {
+  const water = waterAt(design.water)
+  const drains = layDrains(design.drains, water)
+  const { chamberId } = design.returnSide.pumps[0]!
+  const place = new Map(design.sump.chambers.map(({ id }, i) => [id, i]))
+  return {
+    drains,
+    overflows: design.tanks.map((tank) =>
+      tank.overflow ? overflowing(tank, tank.overflow, drains, water) : null,
+    ),
+    place,
+    fed: fedChambers(design, drains),
+    returnIndex: place.get(chamberId) ?? 0,
+  }
+}
+
+function firstLevels({ tanks, sump }: BasinDesign): Levels {
+  const levels = new Float64Array(tanks.length + sump.chambers.length)
+  tanks.forEach(({ floorHeightM, overflow, waterLevelM }, i) => {
+    levels[i] = floorHeightM + (overflow ? overflow.crestM + GUESS_HEAD_M : waterLevelM)
+  })
+  sump.chambers.forEach(({ levelM }, i) => (levels[tanks.length + i] = levelM))
+  return levels
+}
+
+/** The design with its water at these levels; itself where none of them moves it. */
+function levelled(design: BasinDesign, levels: Levels): BasinDesign {
+  const { tanks, sump } = design
+  if (!sump.box && tanks.every(({ overflow }) => overflow === null)) return design
+  return {
+    ...design,
+    tanks: tanks.map((tank, i) =>
+      tank.overflow ? { ...tank, waterLevelM: levels[i]! - tank.floorHeightM } : tank,
+    ),
+    sump: {
+      ...sump,
+      chambers: sump.chambers.map((one, i) => ({ ...one, levelM: levels[tanks.length + i]! })),
+    },
+  }
+}

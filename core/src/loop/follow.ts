@@ -1,0 +1,104 @@
+import type { BasinDesign } from '../design/index.ts'
+import { endFlow, type Layout, pumpFlow, tankFlow } from '../layout/index.ts'
+import type { Flows } from '../network/index.ts'
+import { drainAt, NONE_BLOCKED } from './box-level.ts'
+import type { LaidDrain } from './lay-drains.ts'
+import { type ChamberLevel, sumpLevels } from './sump-levels.ts'
+import { type Overflowing, tankLevels, type TankLevels } from './tank-level.ts'
+
+/** The parts of the way down that no level moves. */
+export interface Gravity {
+  readonly drains: readonly LaidDrain[]
+  /** null for a tank without an overflow. */
+  readonly overflows: readonly (Overflowing | null)[]
+  /** Place of each chamber by its id. */
+  readonly place: ReadonlyMap<string, number>
+  /** The chambers that something is laid to end in. */
+  readonly fed: readonly boolean[]
+  /** The chamber the design's first pump draws from. */
+  readonly returnIndex: number
+}
+
+/** What a pass's flows bring about. */
+export interface Followed {
+  readonly tankLevels: readonly (TankLevels | null)[]
+  /** What each drain carries, in the design's order. */
+  readonly drainFlows: Float64Array
+  readonly chambers: readonly ChamberLevel[]
+  /** All heights above the room's floor: tanks, then chambers. */
+  readonly levels: Float64Array
+}
+
+/** The levels that the flows of a pass bring about. */
+export function follow(
+  design: BasinDesign,
+  { drains, overflows, place, fed, returnIndex }: Gravity,
+  layout: Layout,
+  running: Flows,
+  levels: Float64Array,
+): Followed {
+  const { tanks, sump } = design
+  const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
+  const flows = new Float64Array(drains.length)
+  const inflows = sump.chambers.map(() => 0)
+  const into = (chamberId: string, flow: number) => {
+    inflows[place.get(chamberId)!]! += flow
+  }
+  const found = overflows.map((one) => {
+    if (!one) return null
+    const flowM3PerS = Math.max(0, tankFlow(layout, running, one.tank.id))
+    const tank = tankLevels(one, { flowM3PerS, chamberLevelM })
+    if (one.overflow.chamberId !== null) into(one.overflow.chamberId, flowM3PerS)
+    else if (tank.boxM !== null) {
+      drainAt(one.box, tank.boxM, NONE_BLOCKED)
+      one.drains.forEach((laid, i) => {
+        flows[laid.index] = one.box.flow[i]!
+        into(laid.chamberId, one.box.flow[i]!)
+      })
+    }
+    return tank
+  })
+  for (const { line, index } of layout.lines) {
+    if (line.end.at === 'chamber') into(line.end.id!, endFlow(layout, running, index))
+  }
+  for (const { placed, lineIndex } of layout.pumps) {
+    into(placed.chamberId, -pumpFlow(layout, lineIndex, running))
+  }
+  const chambers = sumpLevels(sump, returnIndex, {
+    netM3PerS: inflows,
+    fed,
+  })
+  return {
+    tankLevels: found,
+    drainFlows: flows,
+    chambers,
+    levels: broughtLevels(found, chambers, levels),
+  }
+}
+
+/** Heights that the flows bring about; a tank without an overflow stands where it did. */
+function broughtLevels(
+  tanks: Followed['tankLevels'],
+  chambers: readonly ChamberLevel[],
+  before: Float64Array,
+): Float64Array {
+  const levels = before.slice()
+  tanks.forEach((tank, i) => {
+    if (tank) levels[i] = tank.surfaceM
+  })
+  chambers.forEach(({ levelM }, i) => (levels[tanks.length + i] = levelM))
+  return levels
+}
+
+/** The chambers that a drain, a line or an all-in-one's rim ends in. */
+export function fedChambers(
+  { tanks, sump, returnSide }: BasinDesign,
+  drains: readonly LaidDrain[],
+): boolean[] {
+  const fed = new Set([
+    ...drains.map(({ chamberId }) => chamberId),
+    ...tanks.map(({ overflow }) => overflow?.chamberId),
+    ...returnSide.lines.map(({ end }) => (end.at === 'chamber' ? end.id : null)),
+  ])
+  return sump.chambers.map(({ id }) => fed.has(id))
+}

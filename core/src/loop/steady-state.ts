@@ -1,0 +1,15 @@
+import type { BasinDesign } from '../design/index.ts'
+import { keptLast } from '../numeric/index.ts'
+import { findSteadyState, type SteadyState } from './find-steady-state.ts'
+
+/** A design on the screen, a few fixes and pumps tried on it, and the one before it (choice). */
+const KEPT = 12
+
+/**
+ * The steady state of a design: found once for each, however many ask. Levels and flows at rest with
+ * each other, whatever was asked before.
+ */
+export const steadyState: (design: BasinDesign) => SteadyState = keptLast(
+  (design: BasinDesign) => findSteadyState(design),
+  KEPT,
+)

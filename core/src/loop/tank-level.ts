@@ -1,0 +1,148 @@
+import type { DisplayTank, Overflow, Passage } from '../design/index.ts'
+import { type Fall, fallFlow, makeFall } from '../drain/index.ts'
+import { entranceLoss, EXIT_LOSS, threeKLoss } from '../fitting/index.ts'
+import type { Water } from '../fluid/index.ts'
+import { makeLine } from '../network/index.ts'
+import { brent, kept } from '../numeric/index.ts'
+import { headOver, rimLaw, type RimLaw } from '../weir/index.ts'
+import {
+  type Blocked,
+  boxDrains,
+  type BoxDrains,
+  boxLevelM,
+  endAgainst,
+  NONE_BLOCKED,
+} from './box-level.ts'
+import type { LaidDrain } from './lay-drains.ts'
+
+/** A tank with an overflow, made ready to be asked for its level. */
+export interface Overflowing {
+  readonly tank: DisplayTank
+  readonly overflow: Overflow
+  readonly rim: RimLaw
+  /** One hole or tube of its passage; null: none. */
+  readonly passage: Fall | null
+  readonly drains: readonly LaidDrain[]
+  readonly box: BoxDrains
+}
+
+/** Heights above the room's floor, m. */
+export interface TankLevels {
+  readonly surfaceM: number
+  /** On the near side of the passage; the box's own where there is none. */
+  readonly innerM: number
+  /** Of the box its drains stand in; null: no drain is told yet. */
+  readonly boxM: number | null
+  /** Over the rim's crest. */
+  readonly headM: number
+  /** Where the water goes that the overflow can't take: over the box's rim or the tank's; null: nowhere. */
+  readonly spills: 'box' | 'tank' | null
+}
+
+export function overflowing(
+  tank: DisplayTank,
+  overflow: Overflow,
+  drains: readonly LaidDrain[],
+  water: Water,
+): Overflowing {
+  const own = drains.filter(({ drain }) => drain.tankId === tank.id)
+  return {
+    tank,
+    overflow,
+    rim: rimOf(overflow),
+    passage: overflow.passage ? passageFall(overflow.passage, water) : null,
+    drains: own,
+    box: boxDrains(own),
+  }
+}
+
+/** The law of an overflow's rim. */
+export const rimOf = kept(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
+  rimLaw({ lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }),
+)
+
+/** One hole or tube of a passage, and how many there are; throws where there is none. */
+export function passageOf({ passage, overflow }: Overflowing): { fall: Fall; count: number } {
+  if (!passage || !overflow.passage) throw new RangeError('the overflow has no passage')
+  return { fall: passage, count: overflow.passage.count }
+}
+
+/** New plastic. */
+const SMOOTH_M = 1.5e-6
+
+/** A hole is a flush inlet and an exit; a tube stands in the water at both ends and turns twice. */
+function passageFall({ kind, boreM, lengthM }: Passage, water: Water): Fall {
+  const exit = { boreM, loss: EXIT_LOSS, exit: true }
+  if (kind === 'holes') {
+    const inlet = { boreM, loss: entranceLoss('flush'), exit: false }
+    return makeFall(makeLine([], [inlet, exit]), [], false, water)
+  }
+  const inlet = { boreM, loss: entranceLoss('projecting'), exit: false }
+  const bend = { boreM, loss: threeKLoss('elbow-90-long', boreM / 0.0254), exit: false }
+  const wall = { boreM, lengthM, roughnessM: SMOOTH_M, factor: 1 }
+  return makeFall(makeLine([wall], [inlet, bend, bend, exit]), [], false, water)
+}
+
+export interface LevelQuestion {
+  readonly flowM3PerS: number
+  readonly chamberLevelM: (chamberId: string) => number
+  readonly blocked?: Blocked
+}
+
+/** Where a tank's water stands with a flow into it: box, passage and rim, one after the other. */
+export function tankLevels(one: Overflowing, question: LevelQuestion): TankLevels {
+  const { overflow, drains } = one
+  const { flowM3PerS, chamberLevelM, blocked = NONE_BLOCKED } = question
+  if (overflow.chamberId !== null) {
+    return overRim(one, flowM3PerS, chamberLevelM(overflow.chamberId))
+  }
+  if (drains.length === 0) return { ...overRim(one, flowM3PerS, -Infinity), boxM: null }
+  endAgainst(one.box, chamberLevelM)
+  return levelsOver(one, flowM3PerS, blocked)
+}
+
+/** The same, its drains' ends told already. */
+export function levelsOver(one: Overflowing, flowM3PerS: number, blocked: Blocked): TankLevels {
+  const { tank, overflow, box } = one
+  const foundM = boxLevelM(box, flowM3PerS, blocked)
+  const boxRimM = tank.floorHeightM + boxRim(one)
+  if (foundM > boxRimM) {
+    const levels = overRim(one, flowM3PerS, boxRimM)
+    // An inner box can't spill on the floor: its water stands over its rim with the tank's.
+    return { ...levels, boxM: boxRimM, spills: standsInside(overflow) ? 'tank' : 'box' }
+  }
+  return { ...overRim(one, flowM3PerS, foundM), boxM: foundM }
+}
+
+/** Where a box's water ends up outside it: an inner box's rises with the tank's to the tank's rim. */
+export function boxRim({ tank, overflow }: Overflowing): number {
+  return standsInside(overflow) ? tank.rimM : (overflow.box?.rimM ?? tank.rimM)
+}
+
+export function standsInside({ form }: Overflow): boolean {
+  return form === 'inner-box'
+}
+
+function overRim(one: Overflowing, flowM3PerS: number, boxM: number): TankLevels {
+  const { tank, overflow, rim } = one
+  const crestM = tank.floorHeightM + overflow.crestM
+  const tankRimM = tank.floorHeightM + tank.rimM
+  const innerM = Math.min(boxM + passageHeadM(one, flowM3PerS), tankRimM)
+  const wantedM = headOver(rim, flowM3PerS, innerM - crestM)
+  const spills = crestM + wantedM > tankRimM
+  const headM = spills ? tankRimM - crestM : wantedM
+  return { surfaceM: crestM + headM, innerM, boxM, headM, spills: spills ? 'tank' : null }
+}
+
+/** No passage is asked for more head than this, m: long before, the tank spills. */
+const MOST_PASSAGE_HEAD_M = 8
+
+/** Head that drives a flow through the passage. */
+export function passageHeadM({ overflow, passage }: Overflowing, flowM3PerS: number): number {
+  if (!passage || !overflow.passage || flowM3PerS <= 0) return 0
+  const each = flowM3PerS / overflow.passage.count
+  const found = brent((headM) => fallFlow(passage, headM, each) - each, 0, MOST_PASSAGE_HEAD_M, {
+    tolerance: 1e-12,
+  })
+  return found.ok ? found.value : MOST_PASSAGE_HEAD_M
+}

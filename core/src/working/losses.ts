@@ -1,0 +1,115 @@
+import { FAST_M_PER_S } from '../finding/index.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { measured, type QuantityName, sentence } from '../quantity/index.ts'
+import { NO_NOTE, term, type Term, type Worked, type Working } from './working.ts'
+
+export function frictionWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
+  const many = side.stretches.length > 1
+  return {
+    title: 'Friction in the pipe',
+    answer: measured('head', side.frictionM),
+    band: measured('head', side.frictionBandM),
+    formula: 'h_f = Σ f (L/D) V²/2g',
+    filled: sentence(
+      `{h} = ${side.stretches.map((_, i) => `{f${i}} · ({L${i}} / {D${i}}) · ({V${i}})² / (2 · {g})`).join(' + ') || '0'}`,
+      {
+        h: ['head', side.frictionM],
+        g: ['acceleration', GRAVITY_M_PER_S2],
+        ...Object.fromEntries<readonly [QuantityName, number]>(
+          side.stretches.flatMap((stretch, i) => [
+            [`f${i}`, ['number', stretch.frictionFactor] as const],
+            [`L${i}`, ['length', stretch.lengthM] as const],
+            [`D${i}`, ['length', stretch.boreM] as const],
+            [`V${i}`, ['speed', stretch.speedMPerS] as const],
+          ]),
+        ),
+      },
+    ),
+    terms: side.stretches.flatMap((stretch, i): Term[] => {
+      const mark = many ? `${i + 1}` : ''
+      return [
+        term(`D${mark}`, 'true bore', 'length', stretch.boreM),
+        term(`L${mark}`, 'straight length', 'length', stretch.lengthM),
+        term(`V${mark}`, 'mean speed', 'speed', stretch.speedMPerS),
+        term(`Re${mark}`, `Reynolds number, ${stretch.regime}`, 'number', stretch.reynolds),
+        term(`f${mark}`, 'Darcy friction factor', 'number', stretch.frictionFactor),
+        term(`h${mark}`, 'lost in it', 'head', stretch.lossM),
+      ]
+    }),
+    source:
+      'Darcy–Weisbach; f by Colebrook–White (1939) from Re 4 000, 64/Re to 2 000, a cubic between. Friction ± 5 %.',
+    note: NO_NOTE,
+    rules: [
+      {
+        rule: sentence('Hazen–Williams, C = 150: {answer}', {
+          answer: ['head', rules.hazenWilliamsFrictionM.answer],
+        }),
+        offBy: rules.hazenWilliamsFrictionM.offBy,
+      },
+    ],
+  }
+}
+
+export function fittingsWorking(worked: Worked): Working {
+  const { line: side, rules } = worked
+  const counted = side.pieces.filter((piece) => piece.k !== null)
+  return {
+    title: 'Fittings, changes of bore and the exit',
+    answer: measured('head', side.fittingsM),
+    band: measured('head', side.fittingsBandM),
+    formula: 'h = Σ K V²/2g,  K = Km/Re + Ki (1 + Kd/Dn^0.3)',
+    filled: sentence(`{h} over ${counted.length} pieces`, { h: ['head', side.fittingsM] }),
+    terms: counted.map((piece) =>
+      term(
+        pieceWords(piece.kind),
+        `K ${(piece.k ?? 0).toFixed(2)} on its own bore`,
+        'head',
+        piece.lossM,
+      ),
+    ),
+    source:
+      'Darby 2001 (3-K); Weisbach’s part-closed valves as the rise over the open one; Borda–Carnot and Crane TP-410 for changes of bore; the exit loses its velocity head. Fittings ± 20 %, the exit none.',
+    note: NO_NOTE,
+    rules: [
+      {
+        rule: sentence('1 ft a 90° elbow, ½ ft a 45°: {answer}', {
+          answer: ['head', rules.countedElbowsM.answer],
+        }),
+        offBy: rules.countedElbowsM.offBy,
+      },
+    ],
+  }
+}
+
+/** "check-valve" → "check valve". */
+function pieceWords(kind: string): string {
+  return kind.replace('-', ' ')
+}
+
+export function fastestWorking(worked: Worked): Working {
+  const { line: side } = worked
+  const piece = side.pieces.find((one) => one.pieceId === side.fastestPieceId)
+  const flowM3PerS = Math.abs(piece?.flowM3PerS ?? side.flowM3PerS)
+  return {
+    title: 'Fastest water in the run',
+    answer: measured('speed', side.fastestMPerS),
+    band: null,
+    formula: 'V = 4 Q / (π D²)',
+    filled: sentence('{V} = 4 · {Q} / (π · ({D})²)', {
+      V: ['speed', side.fastestMPerS],
+      Q: ['flow', flowM3PerS],
+      D: ['length', piece?.boreM ?? NaN],
+    }),
+    terms: [
+      term('Q', 'flow there', 'flow', flowM3PerS),
+      ...(piece
+        ? [term('D', `true bore, at the ${pieceWords(piece.kind)}`, 'length', piece.boreM)]
+        : []),
+      term('V_end', 'at the end of the run, not counted here', 'speed', side.exitSpeedMPerS),
+    ],
+    source: 'Continuity, on the true bore and never on the trade size.',
+    note: sentence('Up to {limit} a plastic line stays quiet.', { limit: ['speed', FAST_M_PER_S] }),
+    rules: [],
+  }
+}

@@ -1,0 +1,377 @@
+import type { BasinDesign, Device } from '../design/index.ts'
+import { NEW_LAMP, type SolvedSkimmer, type SolvedSterilizer } from '../figures/index.ts'
+import type { Judged } from '../judge/index.ts'
+import { measured, sentence } from '../quantity/index.ts'
+import { HEAVY_FROM_KG_PER_M3, MEDIUM_FROM_KG_PER_M3 } from '../skimmer/index.ts'
+import {
+  chamberVolumeM3,
+  meanIrradianceWPerM2,
+  residenceS,
+  type SterilizerSpec,
+} from '../uv/index.ts'
+import { NO_NOTE, term, type Term, type Working } from './working.ts'
+
+/** Which device, and which target of a sterilizer, a figure is of. */
+export interface AboutTreatment {
+  readonly deviceId?: string | null
+  readonly targetId?: string | null
+}
+
+type Maker = (design: BasinDesign, solved: Judged, about: AboutTreatment) => Working | null
+
+const LOAD_SOURCE =
+  'By definition. Frozen food counts by its dry fifth, dry food and sheets by nine tenths; the limits of the classes are a choice of ours.'
+const RATIO_SOURCE = 'By definition, from what its maker prints.'
+const QUOTED =
+  'Doses are quoted in aquaculture extension literature, not guaranteed. A sterilizer is no treatment plan.'
+const HOUR_S = 3600
+
+interface Skimming {
+  readonly device: Device
+  readonly skimmer: SolvedSkimmer
+}
+
+function skimming(
+  design: BasinDesign,
+  { treatment }: Judged,
+  { deviceId }: AboutTreatment,
+): Skimming | null {
+  const skimmer = treatment.skimmers.find((one) => one.deviceId === deviceId)
+  const device = design.sump.devices.find(({ id }) => id === deviceId)
+  return skimmer && device ? { device, skimmer } : null
+}
+
+interface Lit {
+  readonly device: Device
+  readonly spec: SterilizerSpec
+  readonly lit: SolvedSterilizer
+}
+
+function lighting(
+  design: BasinDesign,
+  { treatment }: Judged,
+  { deviceId }: AboutTreatment,
+): Lit | null {
+  const lit = treatment.sterilizers.find((one) => one.deviceId === deviceId)
+  const device = design.sump.devices.find(({ id }) => id === deviceId)
+  const spec = device?.part.sterilizer
+  return lit && device && spec ? { device, spec, lit } : null
+}
+
+function systemVolume(_: BasinDesign, { treatment, tanks, sump }: Judged): Working {
+  const sum = (of: 'grossVolumeM3' | 'rockVolumeM3' | 'sandVolumeM3') =>
+    tanks.reduce((total, tank) => total + tank[of], 0)
+  const { systemVolumeM3 } = treatment.load
+  const inSump = sump.volumeM3 ?? 0
+  const boxes =
+    systemVolumeM3 - sum('grossVolumeM3') - inSump + sum('rockVolumeM3') + sum('sandVolumeM3')
+  return {
+    title: 'Water in the system',
+    answer: measured('volume', systemVolumeM3),
+    band: null,
+    formula: 'V = V_display + V_box + V_sump − rock − sand − equipment',
+    filled: sentence('{V} = {display} + {box} + {sump} − {rock} − {sand}', {
+      V: ['volume', systemVolumeM3],
+      display: ['volume', sum('grossVolumeM3')],
+      box: ['volume', boxes],
+      sump: ['volume', inSump],
+      rock: ['volume', sum('rockVolumeM3')],
+      sand: ['volume', sum('sandVolumeM3')],
+    }),
+    terms: [
+      term('V_display', 'all tanks at their running levels', 'volume', sum('grossVolumeM3')),
+      term('V_box', 'overflow boxes; one inside a tank takes its room there', 'volume', boxes),
+      term('V_sump', 'all chambers as they run, less what stands in them', 'volume', inSump),
+    ],
+    source: 'Geometry, on inside sizes, at running levels.',
+    note:
+      sump.volumeM3 === null
+        ? sentence('The sump has no sizes yet, so its water is not counted.')
+        : NO_NOTE,
+    rules: [],
+  }
+}
+
+function feedLoad(design: BasinDesign, { treatment }: Judged): Working | null {
+  const { loadKgPerM3, dryFeedKgPerDay, systemVolumeM3 } = treatment.load
+  if (loadKgPerM3 === null) return null
+  const { otherShare } = design.treatment
+  return {
+    title: 'Load in a day',
+    answer: measured('food-load', loadKgPerM3),
+    band: null,
+    formula: 'load = m_dry (1 − s)/V',
+    filled: sentence('{load} = {dry} · (1 − {other}) / {V}', {
+      load: ['food-load', loadKgPerM3],
+      dry: ['food', dryFeedKgPerDay],
+      other: ['share', otherShare],
+      V: ['volume', systemVolumeM3],
+    }),
+    terms: [
+      term('m_dry', 'food without its water, in a day', 'food', dryFeedKgPerDay),
+      term('s', 'share that other filtration takes', 'share', otherShare),
+      term('V', 'water in the system', 'volume', systemVolumeM3),
+      term('medium', 'from here on', 'food-load', MEDIUM_FROM_KG_PER_M3),
+      term('heavy', 'from here on', 'food-load', HEAVY_FROM_KG_PER_M3),
+    ],
+    source: LOAD_SOURCE,
+    note: NO_NOTE,
+    rules: [],
+  }
+}
+
+const shareOfThroughflow: Maker = (design, solved, about) => {
+  const one = skimming(design, solved, about)
+  const share = one?.skimmer.shareOfThroughflow ?? null
+  if (!one || share === null) return null
+  const { flowM3PerS } = one.skimmer
+  return {
+    title: 'Share of the chamber’s flow',
+    answer: measured('share', share),
+    band: null,
+    formula: 's = q/Q',
+    filled: sentence('{s} = {q} / {Q}', {
+      s: ['share', share],
+      q: ['flow', flowM3PerS],
+      Q: ['flow', flowM3PerS / share],
+    }),
+    terms: [
+      term('q', 'through the skimmer', 'flow', flowM3PerS),
+      term('Q', 'through its chamber', 'flow', flowM3PerS / share),
+    ],
+    source: RATIO_SOURCE,
+    note: sentence('The rest goes past it to the next chamber and comes round again.'),
+    rules: [],
+  }
+}
+
+const systemVolumes: Maker = (design, solved, about) => {
+  const one = skimming(design, solved, about)
+  const perH = one?.skimmer.systemVolumesPerH ?? null
+  if (!one || perH === null) return null
+  const { systemVolumeM3 } = solved.treatment.load
+  return {
+    title: 'System volumes skimmed an hour',
+    answer: measured('turnover', perH),
+    band: null,
+    formula: 'n = q/V',
+    filled: sentence('{n} = {q} / {V}', {
+      n: ['turnover', perH],
+      q: ['flow', one.skimmer.flowM3PerS],
+      V: ['volume', systemVolumeM3],
+    }),
+    terms: [
+      term('q', 'through the skimmer', 'flow', one.skimmer.flowM3PerS),
+      term('V', 'water in the system', 'volume', systemVolumeM3),
+    ],
+    source: RATIO_SOURCE,
+    note: NO_NOTE,
+    rules: [{ rule: sentence('Keepers quote 1–3 times an hour.'), offBy: null }],
+  }
+}
+
+const dwell: Maker = (design, solved, about) => {
+  const one = skimming(design, solved, about)
+  const dwellS = one?.skimmer.dwellS ?? null
+  if (!one || dwellS === null) return null
+  const { bodyM3 } = one.device.part.skimmer!
+  return {
+    title: 'Dwell in the body',
+    answer: measured('duration', dwellS),
+    band: null,
+    formula: 't = V_body/q',
+    filled: sentence('{t} = {V} / {q}', {
+      t: ['duration', dwellS],
+      V: ['volume', bodyM3],
+      q: ['flow', one.skimmer.flowM3PerS],
+    }),
+    terms: [
+      term('V_body', 'water in its body', 'volume', bodyM3),
+      term('q', 'through it', 'flow', one.skimmer.flowM3PerS),
+    ],
+    source: RATIO_SOURCE,
+    note: NO_NOTE,
+    rules: [],
+  }
+}
+
+const air: Maker = (design, solved, about) => {
+  const one = skimming(design, solved, about)
+  const { airToWater = null } = one?.skimmer ?? {}
+  if (!one || airToWater === null) return null
+  const { neckBoreM } = one.device.part.skimmer!
+  return {
+    title: 'Air over the neck',
+    answer: measured('air-per-neck', one.skimmer.airPerNeckMPerS),
+    band: null,
+    formula: 'a = A/(π d²/4); air to water = A/q',
+    filled: sentence('{a} = {A} over a neck of {d}; air to water {ratio}', {
+      a: ['air-per-neck', one.skimmer.airPerNeckMPerS],
+      A: ['flow', one.skimmer.airM3PerS],
+      d: ['length', neckBoreM],
+      ratio: ['number', airToWater],
+    }),
+    terms: [
+      term('A', 'air it draws', 'flow', one.skimmer.airM3PerS),
+      term('d', 'bore of its neck', 'length', neckBoreM),
+      term('q', 'water through it', 'flow', one.skimmer.flowM3PerS),
+    ],
+    source: RATIO_SOURCE,
+    note: sentence(
+      'More air over the neck carries wetter foam up; makers measure air differently.',
+    ),
+    rules: [],
+  }
+}
+
+const depth: Maker = (design, solved, about) => {
+  const one = skimming(design, solved, about)
+  const found = one?.skimmer.depth
+  if (!one || !found) return null
+  return {
+    title: 'Water over its foot',
+    answer: measured('length', found.depthM),
+    band: null,
+    formula: 'd = level − stand',
+    filled: sentence('{d} = {level} − {stand}', {
+      d: ['length', found.depthM],
+      level: ['length', found.depthM + one.device.standM],
+      stand: ['length', one.device.standM],
+    }),
+    terms: [
+      term('least', 'that it works in', 'length', found.leastM),
+      term('most', 'that it works in', 'length', found.mostM),
+      term('stand', 'for the middle of that', 'length', found.standM),
+      term(
+        'level',
+        'of the chamber for the middle, on this stand',
+        'length',
+        found.wantedChamberDepthM,
+      ),
+    ],
+    source: 'The chamber’s level at its flow, over the sump’s floor.',
+    note: NO_NOTE,
+    rules: [],
+  }
+}
+
+function lampTerms({ device, lit, spec }: Lit): Term[] {
+  const lamp = device.lamp ?? NEW_LAMP
+  const both = [
+    term('a', 'what the lamp has left of its first light', 'share', lit.ageing),
+    term('f', 'what the sleeve’s film lets through', 'share', lamp.sleeveFactor),
+    term('Q', 'the branch’s own flow', 'flow', lit.flowM3PerS),
+  ]
+  if (spec.by === 'maker') {
+    return [
+      term('D₀', 'printed dose', 'dose', spec.ratedDoseJPerM2),
+      term('Q₀', 'flow it is printed at', 'flow', spec.ratedFlowM3PerS),
+      term('u', 'clarity of this water over the rating’s', 'share', lamp.waterFactor),
+      ...both,
+    ]
+  }
+  return [
+    term('Ē', 'mean over the water round the sleeve', 'irradiance', meanIrradianceWPerM2(spec)),
+    term('V', 'of that water', 'volume', chamberVolumeM3(spec)),
+    term('m', 'mixing', 'share', spec.mixingFactor),
+    ...(lit.flowM3PerS > 0
+      ? [term('t', 'time it is lit, V/Q', 'duration', residenceS(spec, lit.flowM3PerS))]
+      : []),
+    ...both,
+  ]
+}
+
+const dose: Maker = (design, solved, about) => {
+  const one = lighting(design, solved, about)
+  if (!one || one.lit.doseJPerM2 === null) return null
+  const maker = one.spec.by === 'maker'
+  return {
+    title: 'Dose',
+    answer: measured('dose', one.lit.doseJPerM2),
+    band: measured('dose', one.lit.doseBandJPerM2 ?? 0),
+    formula: maker
+      ? 'D = D₀ (Q₀/Q) · a · u · f'
+      : 'D = Ē · V/Q · m · a · f, E(r) = P/(2πrL) · T^((r−r₁)/1 cm)',
+    filled: sentence('{D} at {Q}', {
+      D: ['dose', one.lit.doseJPerM2],
+      Q: ['flow', one.lit.flowM3PerS],
+    }),
+    terms: lampTerms(one),
+    source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own.`,
+    note: sentence(
+      'A lamp loses a fifth over its rated hours and goes on losing. What a maker prints is seldom measured the same way twice.',
+    ),
+    rules: [],
+  }
+}
+
+const removal: Maker = (design, solved, about) => {
+  const one = lighting(design, solved, about)
+  const targetId = about.targetId ?? design.treatment.targetId
+  const target = design.treatment.targets.find(({ id }) => id === targetId)
+  const against = one?.lit.targets.find((row) => row.targetId === targetId)
+  if (!one || !target || !against) return null
+  const { systemVolumeM3 } = solved.treatment.load
+  return {
+    title: `Removal from the tank, ${target.organism}`,
+    answer: measured('rate', against.removalPerS),
+    band: null,
+    formula: 'k = (Q/V) (1 − 10^(−D/D₁₀)), D₁₀ = target/3; half-life ln 2/k',
+    filled: sentence('{k} = {Q} / {V} · {kill}', {
+      k: ['rate', against.removalPerS],
+      Q: ['flow', one.lit.flowM3PerS],
+      V: ['volume', systemVolumeM3],
+      kill: ['share', against.killPerPass],
+    }),
+    terms: [
+      term('Q', 'through the lamp', 'flow', one.lit.flowM3PerS),
+      term('V', 'water in the system, well mixed', 'volume', systemVolumeM3),
+      term('D', 'dose', 'dose', one.lit.doseJPerM2 ?? 0),
+      term('target', 'the most that is quoted', 'dose', target.mostJPerM2),
+      term('kill', 'in one pass', 'share', against.killPerPass),
+      ...(against.halfLifeS === null
+        ? []
+        : [term('t½', 'in which half are gone', 'duration', against.halfLifeS)]),
+      ...(target.doublingS === null
+        ? []
+        : [term('t₂', 'in which they double', 'duration', target.doublingS)]),
+    ],
+    source: QUOTED,
+    note: sentence('Only what passes the lamp is touched: what sits on rock and sand is not.'),
+    rules: [
+      {
+        rule: sentence('Keepers quote 1–2 system volumes an hour; this is {n}.', {
+          n: ['turnover', systemVolumeM3 > 0 ? (one.lit.flowM3PerS * HOUR_S) / systemVolumeM3 : 0],
+        }),
+        offBy: null,
+      },
+    ],
+  }
+}
+
+const TREATMENT_WORKINGS = {
+  systemVolume,
+  feedLoad,
+  shareOfThroughflow,
+  systemVolumes,
+  dwell,
+  air,
+  skimmerDepth: depth,
+  dose,
+  removal,
+} satisfies Readonly<Record<string, Maker>>
+
+/** A figure of skimmer or sterilizer that can be opened. */
+export type TreatmentFigure = keyof typeof TREATMENT_WORKINGS
+
+export const TREATMENT_FIGURES = Object.keys(TREATMENT_WORKINGS) as readonly TreatmentFigure[]
+
+/** The working of one of them; null where there is no such figure in this design. */
+export function treatmentWorkingOf(
+  figure: TreatmentFigure,
+  design: BasinDesign,
+  solved: Judged,
+  about: AboutTreatment = {},
+): Working | null {
+  return TREATMENT_WORKINGS[figure](design, solved, about)
+}
