@@ -95,6 +95,12 @@ module.exports = {
       'web imports core and contract',
     ),
     wall(
+      'workers-through-calc',
+      '^web/src/(?!calc/)',
+      '(^|/)comlink/',
+      'web/src/calc is the only door to workers',
+    ),
+    wall(
       'e2e-touches-only-the-app',
       '^e2e/',
       '^(core|contract|server|web)/src',

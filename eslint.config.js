@@ -20,7 +20,8 @@ export default tseslint.config(
       },
     },
     rules: {
-      'max-lines': ['error', { max: 600 }],
+      'max-lines': ['error', { max: 400 }],
+      'max-params': ['error', { max: 4 }],
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/require-await': 'off',

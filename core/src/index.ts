@@ -74,6 +74,7 @@ export {
 } from './currents/index.ts'
 export {
   applyEdits,
+  type At,
   type BasinDesign,
   byId,
   type Cabinet,
@@ -86,9 +87,11 @@ export {
   type DrainRole,
   type DrilledPanel,
   type Edit,
+  type EditData,
   type EditPath,
   type Hole,
   type InletForm,
+  insertAt,
   type Lamp,
   type Landing,
   type LineEnd,
@@ -107,6 +110,7 @@ export {
   type ReturnSide,
   runningSpeed,
   setAlike,
+  setTo,
   standsInWater,
   type Sump,
   type SumpBox,
@@ -129,11 +133,14 @@ export {
   drillAll,
   type Drilled,
   type DrillRun,
+  drillsChanged,
+  type DrillsChanged,
   drillsOf,
   type Fault,
   type FaultAt,
   type FaultKind,
   type Happening,
+  isBetter,
   lastNotAfter,
   type LogEntry,
   logWords,
@@ -233,7 +240,16 @@ export {
   type Totals,
   type WayOut,
 } from './figures/index.ts'
-export type { Finding, FindingCode, Fix, PathStop, Severity } from './finding/index.ts'
+export {
+  type Finding,
+  FINDING_CODES,
+  type FindingCode,
+  type PathStop,
+  RULES,
+  type RuleWords,
+  sameFinding,
+  type Severity,
+} from './finding/index.ts'
 export {
   type Bulkhead,
   BULKHEADS,
@@ -241,7 +257,7 @@ export {
   type ThreeKFitting,
   threeKLoss,
 } from './fitting/index.ts'
-export { type Mend, mendsOf } from './fix/index.ts'
+export { type Fix, fixesOfDrill, fixesOfFinding, type OfferedFixes } from './fix/index.ts'
 export {
   salinityFromConductivityPpt,
   salinityFromSpecificGravityPpt,

@@ -1,8 +1,8 @@
+import { type Changes, withChanges } from './changes.ts'
 import { L_PER_H } from './tables.ts'
 import { solveBasin } from '../src/basin/solve.ts'
 import type { BasinDesign, ReturnLine } from '../src/design/design.ts'
-import { applyEdits } from '../src/design/edit.ts'
-import type { FindingCode } from '../src/finding/finding.ts'
+import type { FindingCode } from '../src/finding/codes.ts'
 import type { PumpPart } from '../src/pump/part.ts'
 import { readNotation } from '../src/run/notation.ts'
 import type { Piece } from '../src/run/piece.ts'
@@ -156,18 +156,8 @@ export function aBasin(
     },
     pumps: [TEST_PUMP],
   }
-  return applyEdits(
-    base,
-    Object.entries(changes).map(([path, to]) => ({
-      op: 'set' as const,
-      path: path.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
-      to,
-    })),
-  )
+  return withChanges(base, changes)
 }
-
-/** Changes by dotted path: { 'returnSide.pumps.0.speed': 0.5 }. */
-export type Changes = Readonly<Record<string, unknown>>
 
 export function codes(design: BasinDesign): FindingCode[] {
   return solveBasin(design).findings.map((finding) => finding.code)

@@ -1,4 +1,6 @@
-import { aBasin, type Changes } from './a-basin.ts'
+import { type Changes, withChanges } from './changes.ts'
+import { aBasin } from './a-basin.ts'
+import { setTo } from '../src/design/edit.ts'
 import {
   applyEdits,
   type BasinDesign,
@@ -45,7 +47,7 @@ export function aLoop({
   const withSump = applyEdits(plain, sumpEdits(plain, newSump(plain.sump, A_SUMP, uses)))
   const [tank] = withSump.tanks
   const overflow = newOverflow(tank!, form, 'back', withSump.sump.chambers[0]!.id)
-  const design = applyEdits(withSump, [{ op: 'set', path: ['tanks', 0, 'overflow'], to: overflow }])
+  const design = applyEdits(withSump, [setTo(['tanks', 0, 'overflow'], overflow)])
   const drains = overflow.box
     ? newDrains(design, {
         tankId: tank!.id,
@@ -56,14 +58,7 @@ export function aLoop({
       })
     : []
   const whole: BasinDesign = { ...design, drains }
-  return applyEdits(
-    whole,
-    Object.entries(changes).map(([path, to]) => ({
-      op: 'set' as const,
-      path: path.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
-      to,
-    })),
-  )
+  return withChanges(whole, changes)
 }
 
 /** Its tubes carry what a slow pump gives. */

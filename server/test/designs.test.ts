@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { DesignAnswer, RevisionAnswer } from '@yew-basin/contract'
-import { applyEdits } from '@yew-basin/core'
+import { applyEdits, setTo } from '@yew-basin/core'
 import { thinRevisions } from '../src/basin/thin-revisions.ts'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
 
@@ -18,7 +18,7 @@ beforeEach(async () => {
 
 const wider = (answer: DesignAnswer, widthM: number): DesignAnswer => ({
   ...answer,
-  design: applyEdits(answer.design, [{ op: 'set', path: ['tanks', 0, 'widthM'], to: widthM }]),
+  design: applyEdits(answer.design, [setTo(['tanks', 0, 'widthM'], widthM)]),
 })
 
 describe('saving', () => {

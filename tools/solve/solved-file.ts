@@ -1,11 +1,13 @@
 import type { BasinFile } from '@yew-basin/contract'
 import {
   FIGURES,
+  fixesOfFinding,
   say,
   solveBasin,
   swaps,
   workingOf,
   type BasinDesign,
+  type EditData,
   type Finding,
   type SolvedBasin,
   type Swap,
@@ -14,13 +16,13 @@ import { solvedCurrents, type SolvedCurrents } from './solved-currents.ts'
 import { spokenDrills, type SpokenDrills } from './spoken-drills.ts'
 
 /** A finding with its sentences written out in metric units. */
-export interface SpokenFinding extends Omit<Finding, 'title' | 'reason' | 'fixes'> {
+export interface SpokenFinding extends Omit<Finding, 'title' | 'reason'> {
   readonly title: string
   readonly reason: string
   readonly fixes: readonly {
     readonly label: string
     readonly brings: string
-    readonly edits: Finding['fixes'][number]['edits']
+    readonly edits: readonly EditData[]
   }[]
 }
 
@@ -85,7 +87,7 @@ export function solvedFile(
         name,
         current,
         ...solved,
-        findings: solved.findings.map(spokenFinding),
+        findings: solved.findings.map((finding) => spokenFinding(design, finding)),
         pumpsInThisRun: swaps(design, design.pumps),
         workings: spokenWorkings(design, solved),
         drills: asked.drills ? spokenDrills(design) : null,
@@ -95,12 +97,15 @@ export function solvedFile(
   }
 }
 
-function spokenFinding(finding: Finding): SpokenFinding {
+function spokenFinding(design: BasinDesign, finding: Finding): SpokenFinding {
+  const { fixes, otherwise } = fixesOfFinding(design, finding)
   return {
     ...finding,
     title: say(finding.title, 'metric'),
-    reason: say(finding.reason, 'metric'),
-    fixes: finding.fixes.map((fix) => ({
+    reason: [finding.reason, ...(otherwise ? [otherwise] : [])]
+      .map((text) => say(text, 'metric'))
+      .join(' '),
+    fixes: fixes.map((fix) => ({
       label: say(fix.label, 'metric'),
       brings: say(fix.brings, 'metric'),
       edits: fix.edits,

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import { changed, deepened, redone, startHistory, undone } from '../src/workspace/history.ts'
+import {
+  changed,
+  closed,
+  deepened,
+  redone,
+  startHistory,
+  undone,
+} from '../src/workspace/history.ts'
 
 const stepped = (...states: number[]) =>
   states.reduce(
@@ -38,6 +45,14 @@ describe('history', () => {
   })
   test('an older state goes under the oldest', () => {
     expect(undone(deepened(startHistory(0), -1)).present).toBe(-1)
+  })
+  test('a press ends a breath', () => {
+    const history = changed(closed(changed(startHistory(0), 1, 'a', 0)), 2, 'a', 100)
+    expect(history.past).toEqual([0, 1])
+  })
+  test('what is a step of its own merges with nothing', () => {
+    const once = changed(startHistory(0), 1, null, 0)
+    expect(changed(once, 2, null, 100).past).toEqual([0, 1])
   })
   test('keeps a bounded number of steps', () => {
     expect(stepped(...Array.from({ length: 500 }, (_, i) => i)).past.length).toBe(300)

@@ -1,18 +1,18 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { Remote } from 'comlink'
-import { Cancelled } from '../src/calc/client.ts'
-import { CalcPool, type Hand } from '../src/calc/pool.ts'
-import type { Calc } from '../src/calc/worker.ts'
+import type { CoreCalls } from '../src/calc/core-worker.ts'
+import type { Spawned } from '../src/calc/spawn.ts'
+import { Cancelled, WorkerPool } from '../src/calc/worker-pool.ts'
 
 /** Workers that answer after a while by doubling what they are asked. */
 function someWorkers() {
   const made: { ended: boolean }[] = []
-  const hire = (): Hand => {
+  const spawn = (): Spawned<CoreCalls> => {
     const one = { ended: false }
     made.push(one)
-    return { remote: made.length as unknown as Remote<Calc>, end: () => (one.ended = true) }
+    return { remote: made.length as unknown as Remote<CoreCalls>, end: () => (one.ended = true) }
   }
-  return { made, hire }
+  return { made, spawn }
 }
 const LIST = Array.from({ length: 24 }, (_, i) => i)
 const BATCH = 3
@@ -23,7 +23,7 @@ const outcome = (given: Promise<void>) => given.catch((reason: unknown) => reaso
 describe('a pool of workers', () => {
   let told: number[]
   const tell = (some: readonly number[]) => void told.push(...some)
-  const doubles = (ms: number) => (_: Remote<Calc>, some: readonly number[]) =>
+  const doubles = (ms: number) => (_: Remote<CoreCalls>, some: readonly number[]) =>
     new Promise<number[]>((done) => setTimeout(() => done(some.map((one) => 2 * one)), ms))
 
   beforeEach(() => {
@@ -36,16 +36,16 @@ describe('a pool of workers', () => {
   })
 
   test('a short list is one worker’s', async () => {
-    const { made, hire } = someWorkers()
-    const done = new CalcPool(hire).each(LIST, BATCH, doubles(20), tell)
+    const { made, spawn } = someWorkers()
+    const done = new WorkerPool(spawn).each(LIST, BATCH, doubles(20), tell)
     await jest.runAllTimersAsync()
     await done
     expect(told).toEqual(LIST.map((one) => 2 * one))
     expect(made).toHaveLength(1)
   })
   test('a long one gets help, a worker a core at the most, and all of it is told once', async () => {
-    const { made, hire } = someWorkers()
-    const pool = new CalcPool(hire)
+    const { made, spawn } = someWorkers()
+    const pool = new WorkerPool(spawn)
     const long = Array.from({ length: 90 }, (_, i) => i)
     const done = pool.each(long, BATCH, doubles(700), tell)
     await jest.runAllTimersAsync()
@@ -53,9 +53,9 @@ describe('a pool of workers', () => {
     expect(made).toHaveLength(4)
     expect([...told].sort((a, b) => a - b)).toEqual(long.map((one) => 2 * one))
   })
-  test('a list that is overtaken tells nobody, and its worker stays for the next', async () => {
-    const { made, hire } = someWorkers()
-    const pool = new CalcPool(hire)
+  test('a list that is superseded tells nobody, and its worker stays for the next', async () => {
+    const { made, spawn } = someWorkers()
+    const pool = new WorkerPool(spawn)
     const first = outcome(pool.each(LIST, BATCH, doubles(100), tell))
     const second = pool.each([100], BATCH, doubles(10), tell)
     await jest.runAllTimersAsync()
@@ -65,8 +65,8 @@ describe('a pool of workers', () => {
     expect(made.map(({ ended }) => ended)).toEqual([false])
   })
   test('cancelled, it ends its workers and says so', async () => {
-    const { made, hire } = someWorkers()
-    const pool = new CalcPool(hire)
+    const { made, spawn } = someWorkers()
+    const pool = new WorkerPool(spawn)
     const given = outcome(pool.each(LIST, BATCH, doubles(100), tell))
     pool.cancel()
     await jest.runAllTimersAsync()
@@ -75,10 +75,10 @@ describe('a pool of workers', () => {
     expect(told).toEqual([])
   })
   test('a worker that fails, a helper’s too, fails the list', async () => {
-    const { hire } = someWorkers()
-    const pool = new CalcPool(hire)
+    const { spawn } = someWorkers()
+    const pool = new WorkerPool(spawn)
     let asked = 0
-    const fails = async (calc: Remote<Calc>, some: readonly number[]) => {
+    const fails = async (calc: Remote<CoreCalls>, some: readonly number[]) => {
       if (++asked === 4) throw new Error('out of memory')
       return doubles(1200)(calc, some)
     }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits, asItRuns, solveBasin, type BasinDesign } from '@yew-basin/core'
+import { applyEdits, asItRuns, solveBasin, type BasinDesign, setTo } from '@yew-basin/core'
 import { drawSection } from '../src/section/section-drawing.ts'
 import { aDesign } from './a-design.ts'
 import { aFullDesign } from './open-basin.ts'
@@ -76,9 +76,7 @@ describe('the section of a basin whose sump is not told yet', () => {
     expect(sumps[0]!.left).toBeLessThan(sumps[0]!.right)
   })
   test('keeps water away from where none falls', () => {
-    const shut = applyEdits(plain, [
-      { op: 'set', path: ['returnSide', 'pumps', 0, 'stopped'], to: true },
-    ])
+    const shut = applyEdits(plain, [setTo(['returnSide', 'pumps', 0, 'stopped'], true)])
     expect(drawn(plain).falls.length).toBeGreaterThan(0)
     expect(drawn(shut).falls).toEqual([])
     expect(drawn(shut).pumps[0]!.stopped).toBe(true)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdits, solveBasin } from '@yew-basin/core'
+import { applyEdits, solveBasin, setTo } from '@yew-basin/core'
 import { dutyChart } from '../src/pumps/duty-chart.ts'
 import { rockHeap } from '../src/section/rocks.ts'
 import { drawRun } from '../src/section/run-drawing.ts'
@@ -65,8 +65,8 @@ describe('the window on the room', () => {
     const { design, solved } = drawn('up 1.3 m, elbow, left 200 mm')
     expect(windowOf(design, solved).bottom).toBe(0)
     const high = applyEdits(design, [
-      { op: 'set', path: ['sump', 'chambers', 0, 'levelM'], to: 1.1 },
-      { op: 'set', path: ['returnSide', 'pumps', 0, 'outlet', 'zM'], to: 0.85 },
+      setTo(['sump', 'chambers', 0, 'levelM'], 1.1),
+      setTo(['returnSide', 'pumps', 0, 'outlet', 'zM'], 0.85),
     ])
     expect(windowOf(high, solveBasin(high)).bottom).toBeGreaterThan(0.5)
   })

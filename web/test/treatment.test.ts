@@ -4,6 +4,7 @@ import {
   QUOTED_TARGETS,
   type BasinDesign,
   type SolvedSterilizer,
+  setTo,
 } from '@yew-basin/core'
 import { floorScale, onFloor } from '../src/room/room-scale.ts'
 import { doseChart, flowRange, type Lit } from '../src/treatment/dose-chart.ts'
@@ -77,25 +78,17 @@ describe('the chart of a lamp', () => {
 
 /** A sump of 1 m by 0.4 m with a wall in its middle, in a cabinet. */
 const ROOMED: BasinDesign = applyEdits(aDesign('up 400 mm'), [
-  {
-    op: 'set',
-    path: ['sump', 'box'],
-    to: {
-      make: 'bought',
-      xM: 0.1,
-      yM: 0.1,
-      floorHeightM: 0,
-      lengthM: 1,
-      widthM: 0.4,
-      heightM: 0.4,
-      panelM: 0.01,
-    },
-  },
-  {
-    op: 'set',
-    path: ['sump', 'cabinet'],
-    to: { xM: 0, yM: 0, lengthM: 1.2, widthM: 0.6, topM: 0.8, doors: [] },
-  },
+  setTo(['sump', 'box'], {
+    make: 'bought',
+    xM: 0.1,
+    yM: 0.1,
+    floorHeightM: 0,
+    lengthM: 1,
+    widthM: 0.4,
+    heightM: 0.4,
+    panelM: 0.01,
+  }),
+  setTo(['sump', 'cabinet'], { xM: 0, yM: 0, lengthM: 1.2, widthM: 0.6, topM: 0.8, doors: [] }),
 ])
 
 describe('the floor on the sheet', () => {

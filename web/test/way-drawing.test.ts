@@ -10,6 +10,7 @@ import {
   solveBasin,
   sumpEdits,
   type BasinDesign,
+  setTo,
 } from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
@@ -35,7 +36,7 @@ function whole(): BasinDesign {
   const sump = newSump(plain.sump, BOX, ['socks', 'refugium', 'trap', 'trap', 'return'])
   const walled = applyEdits(plain, sumpEdits(plain, sump))
   const overflow = newOverflow(walled.tanks[0]!, 'inner-box', 'back', 'socks')
-  const open = applyEdits(walled, [{ op: 'set', path: ['tanks', 0, 'overflow'], to: overflow }])
+  const open = applyEdits(walled, [setTo(['tanks', 0, 'overflow'], overflow)])
   const drains = newDrains(open, {
     tankId: 'tank',
     school: 'siphon-trickle-emergency',

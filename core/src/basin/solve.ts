@@ -1,6 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import { figuresOf } from '../figures/index.ts'
-import { findingsOf } from '../finding/index.ts'
+import { findingsOf, wholeOf } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
 import { steadyState } from '../loop/index.ts'
 import type { SolvedBasin } from './solved-basin.ts'
@@ -12,8 +12,5 @@ import type { SolvedBasin } from './solved-basin.ts'
 export function solveBasin(given: BasinDesign): SolvedBasin {
   const steady = steadyState(given)
   const all = judged(steady, figuresOf(steady))
-  return {
-    ...all,
-    findings: findingsOf({ ...all, steady, design: steady.design, layout: steady.layout }),
-  }
+  return { ...all, findings: findingsOf(wholeOf(steady, all)) }
 }

@@ -1,14 +1,57 @@
-/** One change of a design, as data: what a fix is made of, and what can be previewed and undone. */
-export type Edit =
-  | { readonly op: 'set'; readonly path: EditPath; readonly to: unknown }
-  | { readonly op: 'insert'; readonly path: EditPath; readonly at: number; readonly item: unknown }
+import type { BasinDesign } from './design.ts'
 
 /** Property names and list places from the design's root. */
 export type EditPath = readonly (string | number)[]
 
-/** A new document with the edits made; the old one is untouched. */
-export function applyEdits<T>(document: T, edits: readonly Edit[]): T {
-  return edits.reduce<T>((before, edit) => changedAt(before, edit.path, edit) as T, document)
+/** What a property of a type holds; never where it has no such property. */
+type Step<Type, Key> = Type extends readonly (infer Item)[]
+  ? Key extends number
+    ? Item
+    : never
+  : Key extends keyof Type
+    ? Type[Key]
+    : never
+
+/** What a design holds at a path; never where the path leads nowhere. */
+export type At<Path extends EditPath, Type = BasinDesign> = Path extends readonly [
+  infer Key,
+  ...infer Rest extends EditPath,
+]
+  ? At<Rest, Step<NonNullable<Type>, Key>>
+  : Type
+
+/** What a list holds. */
+type ItemOf<List> = List extends readonly (infer Item)[] ? Item : never
+
+/** One change of a design as it is stored and sent. */
+export type EditData =
+  | { readonly op: 'set'; readonly path: EditPath; readonly to: unknown }
+  | { readonly op: 'insert'; readonly path: EditPath; readonly at: number; readonly item: unknown }
+
+declare const checked: unique symbol
+/**
+ * One change of a design, as data: what a fix is made of, and what can be previewed and undone. Only
+ * `setTo` and `insertAt` make one, which hold it against the design's type.
+ */
+export type Edit = EditData & { readonly [checked]: true }
+
+/** A value put at a path; the path and the value are checked against the design's type. */
+export function setTo<const Path extends EditPath>(path: Path, to: At<Path>): Edit {
+  return { op: 'set', path, to } as EditData as Edit
+}
+
+/** An item put into a list at a place of it. */
+export function insertAt<const Path extends EditPath>(
+  path: Path,
+  at: number,
+  item: ItemOf<At<Path>>,
+): Edit {
+  return { op: 'insert', path, at, item } as EditData as Edit
+}
+
+/** A new design with the edits made; the old one is untouched. */
+export function applyEdits(design: BasinDesign, edits: readonly Edit[]): BasinDesign {
+  return edits.reduce((before, edit) => changedAt(before, edit.path, edit) as BasinDesign, design)
 }
 
 function changedAt(value: unknown, path: EditPath, edit: Edit): unknown {

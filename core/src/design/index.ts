@@ -16,7 +16,15 @@ export {
   type Tariff,
 } from './design.ts'
 export type { Cabinet, CabinetDoor, Device, Lamp } from './devices.ts'
-export { applyEdits, type Edit, type EditPath } from './edit.ts'
+export {
+  applyEdits,
+  type At,
+  type Edit,
+  type EditData,
+  type EditPath,
+  insertAt,
+  setTo,
+} from './edit.ts'
 export type {
   Drain,
   DrainRole,

@@ -1,15 +1,15 @@
-import type { Edit } from './edit.ts'
-import type { Drain } from './overflow.ts'
+import type { BasinDesign } from './design.ts'
+import { type Edit, setTo } from './edit.ts'
 
-/** Edits of a list of drains that set the throttling valve of every siphon of a tank to one opening. */
-export function setAlike(drains: readonly Drain[], tankId: string, opening: number): Edit[] {
+/** The throttling valve of every siphon of a tank set to one opening. */
+export function setAlike({ drains }: BasinDesign, tankId: string, opening: number): Edit[] {
   const edits: Edit[] = []
   drains.forEach((drain, i) => {
     if (drain.tankId !== tankId || drain.role !== 'siphon') return
     const at = drain.run.pieces.findIndex(
       (piece) => piece.kind === 'valve' && piece.form !== 'diaphragm',
     )
-    if (at >= 0) edits.push({ op: 'set', path: [i, 'run', 'pieces', at, 'opening'], to: opening })
+    if (at >= 0) edits.push(setTo(['drains', i, 'run', 'pieces', at, 'opening'], opening))
   })
   return edits
 }

@@ -1,10 +1,11 @@
 import type { SteadyState } from '../loop/index.ts'
+import { worstFirst } from './better.ts'
 import { drillsOf } from './drills.ts'
 import type { Drill } from './fault.ts'
 import { chained } from './own-drill.ts'
 import { runDrill } from './run-drill.ts'
 import { pairsOf, singleFailures, type Survival, survivalOf } from './survival.ts'
-import { type Verdict, verdictOf, worstFirst } from './verdict.ts'
+import { type Verdict, verdictOf } from './verdict.ts'
 
 /** Every drill that applies, the keeper's own behind the others. */
 export function allDrills(steady: SteadyState): Drill[] {

@@ -15,12 +15,12 @@ const MOST_DAYS = 30
 /** What a keeper takes out with a hose in a water change, and how fast (choice). */
 const CHANGE_SHARE = 0.15
 const CHANGE_M3_PER_S = 20 / 60 / 1000
-/** A fouled pump gives this share of its flow (hydraulics reference, §9). */
-const FOULED_SHARE = 0.6
+/** A pump that was never cleaned gives this share of its flow (hydraulics reference, §9). */
+const CLOGGED_SHARE = 0.6
 
 /** Every drill that applies to a design, in the order of the water's way; none where it can't be drilled. */
 export function drillsOf(steady: SteadyState): Drill[] {
-  if (!canDrill(steady)) return []
+  if (!canDrill(steady.given)) return []
   return [
     ...power(steady),
     ...drains(steady),
@@ -263,7 +263,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
     drill(
       `fouled ${id}`,
       `${nameOfPump(design, pumpId)} fouled to 60 % of its flow`,
-      atOnce({ kind: 'pump-fouled', placedId: id, share: FOULED_SHARE }),
+      atOnce({ kind: 'pump-fouled', placedId: id, share: CLOGGED_SHARE }),
     ),
   )
   return [...byLine, ...fouled]

@@ -1,4 +1,10 @@
-import { chamberSpans, skimmersGiveBackM3, type SumpBox } from '../design/index.ts'
+import {
+  type BasinDesign,
+  chamberSpans,
+  type DisplayTank,
+  skimmersGiveBackM3,
+  type SumpBox,
+} from '../design/index.ts'
 import { filledShareOf, noiseBand } from '../drain/index.ts'
 import { pathTo } from '../layout/index.ts'
 import {
@@ -73,11 +79,10 @@ const INNER_HEIGHT_M = 0.4
 const LEAST_AREA_M2 = 1e-4
 
 /** Can a design be drilled? Its tanks must have overflows with a way down, and its sump its sizes. */
-export function canDrill({ design, overflows }: SteadyState): boolean {
-  if (!design.sump.box) return false
-  return overflows.every(
-    (one) => one !== null && (one.overflow.chamberId !== null || one.drains.length > 0),
-  )
+export function canDrill({ sump, tanks, drains }: BasinDesign): boolean {
+  const hasWayDown = ({ id, overflow }: DisplayTank) =>
+    overflow !== null && (overflow.chamberId !== null || drains.some(({ tankId }) => tankId === id))
+  return sump.box !== null && tanks.every(hasWayDown)
 }
 
 /** Water on the floor that came from one place. */
@@ -115,7 +120,7 @@ export const SKIMMERS = 'skimmers'
 export function makePlant(steady: SteadyState): Plant {
   const { design, returnIndex } = steady
   const box = design.sump.box
-  if (!box || !canDrill(steady)) throw new RangeError('the design has no whole way down')
+  if (!box || !canDrill(design)) throw new RangeError('the design has no whole way down')
   const all = new Vessels()
   design.tanks.forEach((tank, i) => {
     const vessel = {

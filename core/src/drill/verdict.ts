@@ -190,10 +190,3 @@ function actOf(fault: Fault, wet: boolean): Sentence {
       return sentence('Switch the return pump off, then clear what is blocked or shut.')
   }
 }
-
-const RANK: Readonly<Record<Outcome, number>> = { wet: 0, watch: 1, dry: 2 }
-
-/** Worst first: floods, then what needs an eye, then by the least margin. */
-export function worstFirst(verdicts: readonly Verdict[]): Verdict[] {
-  return [...verdicts].sort((a, b) => RANK[a.outcome] - RANK[b.outcome] || a.marginM - b.marginM)
-}

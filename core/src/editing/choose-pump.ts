@@ -1,4 +1,4 @@
-import type { BasinDesign, Edit } from '../design/index.ts'
+import { type BasinDesign, type Edit, setTo } from '../design/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 
 /**
@@ -20,9 +20,9 @@ export function choosePump(
   const at = ['returnSide', 'pumps', pumpIndex] as const
   const wanted = speed ?? Math.max(part.leastSpeed, placed[pumpIndex]!.speed)
   return [
-    { op: 'set', path: ['pumps'], to: [part, ...others] },
-    { op: 'set', path: [...at, 'pumpId'], to: part.id },
-    { op: 'set', path: [...at, 'speed'], to: part.control === 'fixed-speed' ? 1 : wanted },
-    { op: 'set', path: [...at, 'stopped'], to: false },
+    setTo(['pumps'], [part, ...others]),
+    setTo([...at, 'pumpId'], part.id),
+    setTo([...at, 'speed'], part.control === 'fixed-speed' ? 1 : wanted),
+    setTo([...at, 'stopped'], false),
   ]
 }

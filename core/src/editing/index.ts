@@ -10,12 +10,13 @@ export { keepDevices } from './keep-devices.ts'
 export { newCabinet, newDevice, swappedIn } from './new-device.ts'
 export { holdFlows } from './setting/hold-flows.ts'
 export {
-  LEAST_OPENING,
   openingFor,
   settingValve,
   type SettingValve,
   valveLossM,
+  valvePath,
 } from './setting/openings.ts'
+export { stretchRun } from './stretch.ts'
 export { newSump, newSumpBox, USE_NAME } from './sump/new-sump.ts'
 export {
   entryOf,

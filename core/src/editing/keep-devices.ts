@@ -3,6 +3,7 @@ import {
   chamberSpans,
   type Device,
   type Edit,
+  setTo,
   type Sump,
 } from '../design/index.ts'
 
@@ -18,12 +19,12 @@ export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
     const chamberId = chamberAfter(before.sump, after.sump, device)
     const lineId = device.lineId !== null && lines.has(device.lineId) ? device.lineId : null
     const xM = device.xM + shiftOf(before.sump, after.sump, device, chamberId)
-    const changes = { chamberId, lineId, xM }
-    return (Object.keys(changes) as (keyof typeof changes)[]).flatMap((name): Edit[] =>
-      changes[name] === device[name]
-        ? []
-        : [{ op: 'set', path: ['sump', 'devices', i, name], to: changes[name] }],
-    )
+    const edits: Edit[] = []
+    const at = ['sump', 'devices', i] as const
+    if (chamberId !== device.chamberId) edits.push(setTo([...at, 'chamberId'], chamberId))
+    if (lineId !== device.lineId) edits.push(setTo([...at, 'lineId'], lineId))
+    if (xM !== device.xM) edits.push(setTo([...at, 'xM'], xM))
+    return edits
   })
 }
 

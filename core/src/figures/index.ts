@@ -16,6 +16,7 @@ export type {
 } from './gravity/solved-gravity.ts'
 export { drawsAirBelowM } from './gravity/water-use.ts'
 export { leadOf } from './lead.ts'
+export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
 export type {
   LineStatus,
   SolvedLine,

@@ -1,1 +1,3 @@
-export { type Mend, mendsOf } from './mend.ts'
+export type { Fix } from './fix.ts'
+export { fixesOfDrill } from './fixes-of-drill.ts'
+export { fixesOfFinding, type OfferedFixes } from './fixes-of-finding.ts'

@@ -7,7 +7,7 @@ export {
   NONE_BLOCKED,
 } from './box-level.ts'
 export { chamberLevelM, findSteadyState, type SteadyState } from './find-steady-state.ts'
-export { type LaidDrain, layDrains } from './lay-drains.ts'
+export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
 export { steadyState } from './steady-state.ts'
 export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'

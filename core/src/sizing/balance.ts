@@ -1,10 +1,11 @@
-import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
+import { applyEdits, type BasinDesign, type Edit, setTo } from '../design/index.ts'
 import {
   holdFlows,
   openingFor,
   settingValve,
   type SettingValve,
   valveLossM,
+  valvePath,
 } from '../editing/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import type { Layout } from '../layout/index.ts'
@@ -120,14 +121,10 @@ interface Search {
 function atSpeed({ design, pumpIndex }: Search, speed: number): Edit[] {
   const at = ['returnSide', 'pumps', pumpIndex] as const
   const { stopped } = design.returnSide.pumps[pumpIndex]!
-  return [
-    { op: 'set', path: [...at, 'speed'], to: speed },
-    ...(stopped ? [{ op: 'set' as const, path: [...at, 'stopped'], to: false }] : []),
-  ]
+  return [setTo([...at, 'speed'], speed), ...(stopped ? [setTo([...at, 'stopped'], false)] : [])]
 }
 
-const valvePath = ({ lineIndex, piece }: SettingValve) =>
-  ['returnSide', 'lines', lineIndex, 'run', 'pieces', piece, 'opening'] as const
+const openingOf = ({ lineIndex, piece }: SettingValve) => valvePath(lineIndex, piece)
 
 function settings(layout: Layout, targets: readonly FlowTarget[]): (SettingValve | null)[] {
   return targets.map(({ lineId }) => {
@@ -139,7 +136,7 @@ function settings(layout: Layout, targets: readonly FlowTarget[]): (SettingValve
 /** Every valve of a target line fully open. */
 function openEdits({ design, targets }: Search): Edit[] {
   return settings(steadyState(design).layout, targets).flatMap((setting): Edit[] =>
-    setting ? [{ op: 'set', path: valvePath(setting), to: 1 }] : [],
+    setting ? [setTo(openingOf(setting), 1)] : [],
   )
 }
 
@@ -165,13 +162,11 @@ function valveEdits(search: Search, speed: number): Edit[] {
       const set = held.map(({ setting, flowM3PerS }, i): Edit => {
         const openM = valveLossM(layout, setting, 1, flowM3PerS)
         const opening = openingFor(layout, setting, openM + extraLossM[i]!, flowM3PerS)
-        return { op: 'set', path: valvePath(setting), to: Math.round(opening * 1e4) / 1e4 }
+        return setTo(openingOf(setting), Math.round(opening * 1e4) / 1e4)
       })
       const turned = new Set(held.map(({ setting }) => setting.lineIndex))
       const rest = valves.flatMap((setting): Edit[] =>
-        setting && !turned.has(setting.lineIndex)
-          ? [{ op: 'set', path: valvePath(setting), to: 1 }]
-          : [],
+        setting && !turned.has(setting.lineIndex) ? [setTo(openingOf(setting), 1)] : [],
       )
       return [...set, ...rest]
     }
@@ -282,11 +277,10 @@ function finestStep(
   valve: SettingValve | undefined,
 ): number {
   const { lineId } = search.targets[0]!
-  const pump = ['returnSide', 'pumps', search.pumpIndex, 'speed']
   const byValve = school !== 'speed' && valve
   const step: Edit = byValve
-    ? { op: 'set', path: valvePath(valve), to: Math.max(0.01, valve.valve.opening - STEP) }
-    : { op: 'set', path: pump, to: ran.speed - STEP }
+    ? setTo(openingOf(valve), Math.max(0.01, valve.valve.opening - STEP))
+    : setTo(['returnSide', 'pumps', search.pumpIndex, 'speed'], ran.speed - STEP)
   const moved = settled(search, [...edits, step]).flow(lineId)
   return Math.abs(ran.flow(lineId) - moved)
 }

@@ -1,3 +1,4 @@
+import { FAST_M_PER_S } from '../finding/index.ts'
 import { boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Candidate, SizingWish, Values } from './wish.ts'
@@ -12,8 +13,6 @@ export interface RankedOption extends Candidate {
 
 /** So many are shown. */
 const SHOWN = 8
-/** Water speed at which a line begins to be heard, m/s. */
-const QUIET_M_PER_S = 1.5
 /** A miss of the target counts by this whatever the keeper values. */
 const MISS_WEIGHT = 4
 /** What pipe of the usual bore adds to the price penalty (choice). */
@@ -70,7 +69,7 @@ function priceOf({ part }: Candidate): number {
 
 /** Each value as a penalty of about 0 to 1, times how much the keeper cares. */
 function scoreOf(one: Candidate, values: Values, least: Extremes): number {
-  const heard = Math.max(0, one.fastestMPerS / QUIET_M_PER_S - 0.4)
+  const heard = Math.max(0, one.fastestMPerS / FAST_M_PER_S - 0.4)
   const power = one.wirePowerW / Math.max(least.powerW, 0.1) - 1
   // Pipe and fittings cost about with the square of their bore.
   const price = (priceOf(one) - 1) / 4 + PIPE_WEIGHT * (boreOf(one.size).boreM / USUAL_BORE_M) ** 2
@@ -109,7 +108,7 @@ function reasonsOf({ design, pumpIndex }: SizingWish, one: Candidate, least: Ext
         }),
     close(one.fastestMPerS, least.fastestMPerS)
       ? sentence('slowest water, so the quietest line')
-      : one.fastestMPerS > QUIET_M_PER_S
+      : one.fastestMPerS > FAST_M_PER_S
         ? sentence('its water is heard at {speed}', { speed: ['speed', one.fastestMPerS] })
         : sentence('quiet at {speed}', { speed: ['speed', one.fastestMPerS] }),
     one.reserve >= 1

@@ -1,5 +1,6 @@
 import { applyEdits } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
+import { FOULED_SHARE } from '../finding/index.ts'
 import { endLink } from '../layout/index.ts'
 import {
   type LinkPump,
@@ -25,8 +26,6 @@ export interface SizingAnswer {
 
 /** Speeds of a controllable pump are tried in steps of this (choice). */
 const SPEED_STEP = 0.01
-/** What a pump gives after months, of its clean flow (choice). */
-const FOULED_SHARE = 0.85
 /** Reached from this share of what is wanted, and up to the other (choice). */
 const REACHED = { from: 0.98, to: 1.3 }
 const MOST_IN_CLOUD = 400

@@ -1,5 +1,12 @@
-import { applyEdits, type BasinDesign, type Edit, type ReturnLine } from '../design/index.ts'
-import { settingValve, type SettingValve } from '../editing/index.ts'
+import {
+  applyEdits,
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type ReturnLine,
+  setTo,
+} from '../design/index.ts'
+import { settingValve, type SettingValve, valvePath } from '../editing/index.ts'
 import { type Layout, pathTo } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { type PipeSize, SERIES_SIZES } from '../pipe/index.ts'
@@ -58,15 +65,7 @@ function withOpenings(
 ): Variant[] {
   const { size, nozzles, valve } = made
   return (valve ? OPENINGS : [1]).map((opening) => {
-    const turned: Edit[] = valve
-      ? [
-          {
-            op: 'set',
-            path: ['returnSide', 'lines', valve.lineIndex, 'run', 'pieces', valve.piece, 'opening'],
-            to: opening,
-          },
-        ]
-      : []
+    const turned: Edit[] = valve ? [setTo(valvePath(valve.lineIndex, valve.piece), opening)] : []
     const edits = [...made.edits, ...turned]
     return { size, nozzles, opening, edits, layout: steadyState(applyEdits(design, edits)).layout }
   })
@@ -77,11 +76,9 @@ function sized(design: BasinDesign, lines: readonly number[], size: PipeSize): E
   const { lines: all } = design.returnSide
   // A second nozzle that was just teed off goes along.
   const added = all.length > 0 && lines.length === 1 ? teedFrom(all, lines[0]!) : []
-  return [...lines, ...added].map((line) => ({
-    op: 'set',
-    path: ['returnSide', 'lines', line, 'run', 'size'],
-    to: size,
-  }))
+  return [...lines, ...added].map((line) =>
+    setTo(['returnSide', 'lines', line, 'run', 'size'], size),
+  )
 }
 
 function teedFrom(lines: readonly ReturnLine[], from: number): number[] {
@@ -123,8 +120,8 @@ export function secondNozzle(
       wantedFlowM3PerS: null,
     }
     const edits: Edit[] = [
-      { op: 'set', path: ['returnSide', 'lines', lineIndex, 'run', 'pieces', at], to: tee },
-      { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: branch },
+      setTo(['returnSide', 'lines', lineIndex, 'run', 'pieces', at], tee),
+      insertAt(['returnSide', 'lines'], lines.length, branch),
     ]
     const laid = steadyState(applyEdits(design, edits)).layout.lines.at(-1)!
     if (laid.end !== 'outside-tank') return edits

@@ -1,4 +1,5 @@
 import { aLoop } from '../a-loop.ts'
+import { setTo } from '../../src/design/edit.ts'
 import {
   applyEdits,
   type BasinDesign,
@@ -14,15 +15,12 @@ const opened = (design: BasinDesign) => JSON.parse(JSON.stringify(design)) as Ba
 const figures = (design: BasinDesign) => JSON.stringify(solveBasin(design))
 
 const EDITS: readonly (readonly [string, Edit])[] = [
-  ['a pump', { op: 'set', path: ['returnSide', 'pumps', 0, 'outlet', 'xM'], to: 0.3 }],
-  [
-    'a line',
-    { op: 'set', path: ['returnSide', 'lines', 0, 'run', 'pieces', 0, 'lengthM'], to: 0.71 },
-  ],
-  ['a drain', { op: 'set', path: ['drains', 0, 'inlet', 'place', 'zM'], to: 1.02 }],
-  ['the rim', { op: 'set', path: ['tanks', 0, 'overflow', 'rimLengthM'], to: 0.2 }],
-  ['the water', { op: 'set', path: ['water', 'temperatureC'], to: 18 }],
-  ['a wall', { op: 'set', path: ['sump', 'walls', 0, 'topM'], to: 0.31 }],
+  ['a pump', setTo(['returnSide', 'pumps', 0, 'outlet', 'xM'], 0.3)],
+  ['a line', setTo(['returnSide', 'lines', 0, 'run', 'pieces', 0, 'lengthM'], 0.71)],
+  ['a drain', setTo(['drains', 0, 'inlet', 'place', 'zM'], 1.02)],
+  ['the rim', setTo(['tanks', 0, 'overflow', 'rimLengthM'], 0.2)],
+  ['the water', setTo(['water', 'temperatureC'], 18)],
+  ['a wall', setTo(['sump', 'walls', 0, 'topM'], 0.31)],
 ]
 
 test.each(EDITS)(

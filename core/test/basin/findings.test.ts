@@ -1,23 +1,11 @@
-import { describe, expect, test } from '@jest/globals'
+import { findingOf, fixed as mended, fixesOf } from '../found.ts'
 import { aBasin, codes, lead, TEST_PUMP } from '../a-basin.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
-import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits } from '../../src/design/edit.ts'
-import type { FindingCode } from '../../src/finding/finding.ts'
+import type { FindingCode } from '../../src/finding/codes.ts'
+import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { say } from '../../src/quantity/sentence.ts'
-
-function findingOf(design: BasinDesign, code: FindingCode) {
-  const found = solveBasin(design).findings.find((finding) => finding.code === code)
-  if (!found) throw new Error(`no ${code} among ${codes(design).join(', ')}`)
-  return found
-}
-
-/** The design with a finding's n-th fix applied. */
-function mended(design: BasinDesign, code: FindingCode, n = 0): BasinDesign {
-  const fix = findingOf(design, code).fixes[n]
-  if (!fix) throw new Error(`${code} has no fix ${n}`)
-  return applyEdits(design, fix.edits)
-}
+import { describe, expect, test } from '@jest/globals'
 
 test('a design with nothing wrong says only that it is fine', () => {
   expect(codes(aBasin())).toEqual(['flow-as-wanted'])
@@ -35,16 +23,17 @@ describe('the tank', () => {
   })
   test('rock that fills the tank is a stop without a fix', () => {
     const design = aBasin(undefined, { 'tanks.0.displacement.rockMassKg': 4000 })
-    expect(findingOf(design, 'no-net-water')).toMatchObject({ severity: 'stop', fixes: [] })
+    expect(findingOf(design, 'no-net-water')).toMatchObject({ severity: 'stop' })
+    expect(fixesOf(design, 'no-net-water')).toEqual([])
   })
 })
 
 describe('the flow', () => {
   test('short: the first fix brings what it says', () => {
     const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.75 })
-    const short = findingOf(design, 'flow-short')
+    const short = fixesOf(design, 'flow-short')
     const after = solveBasin(mended(design, 'flow-short'))
-    expect(say(short.fixes[0]!.brings, 'metric')).toContain(
+    expect(say(short[0]!.brings, 'metric')).toContain(
       say(
         { text: '{f}', values: { f: { quantity: 'flow', si: after.returnSide.flowM3PerS } } },
         'metric',
@@ -61,7 +50,8 @@ describe('the flow', () => {
       'returnSide.pumps.0.speed': 0.8,
     })
     const now = solveBasin(design).returnSide.flowM3PerS
-    const { severity, fixes } = findingOf(design, 'flow-short')
+    const { severity } = findingOf(design, 'flow-short')
+    const fixes = fixesOf(design, 'flow-short')
     expect(severity).toBe('stop')
     expect(fixes.length).toBeGreaterThanOrEqual(3)
     for (const fix of fixes) {
@@ -74,7 +64,8 @@ describe('the flow', () => {
       'tanks.0.turnoverPerH': 30,
       pumps: [pump],
     })
-    expect(say(findingOf(design, 'flow-short').reason, 'metric')).toContain('choose another pump')
+    const { otherwise } = fixesOfFinding(design, findingOf(design, 'flow-short'))
+    expect(otherwise?.text).toContain('choose another pump')
   })
   test('past: a controllable pump is slowed to the wanted flow', () => {
     const design = aBasin(undefined, { 'tanks.0.turnoverPerH': 6 })
@@ -97,7 +88,8 @@ describe('the flow', () => {
       'tanks.0.turnoverPerH': 6,
       pumps: [pump],
     })
-    expect(say(findingOf(design, 'flow-past').reason, 'metric')).toContain('gate valve')
+    const { otherwise } = fixesOfFinding(design, findingOf(design, 'flow-past'))
+    expect(otherwise?.text).toContain('gate valve')
   })
   test('none at this speed: says the least speed, and the fix makes it flow', () => {
     const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.3 })
@@ -130,7 +122,7 @@ describe('the line', () => {
   })
   test('too fast behind a reducer: the reducer is what is changed', () => {
     const design = aBasin('up 500 mm, to 1/2, up 500 mm, elbow, left 300 mm')
-    expect(findingOf(design, 'water-too-fast').fixes[0]!.edits[0]!.path).toContain('to')
+    expect(fixesOf(design, 'water-too-fast')[0]!.edits[0]!.path).toContain('to')
   })
   test('an outlet and a line that do not match: the adapter is put in and counted', () => {
     const design = aBasin(undefined, {
@@ -153,8 +145,7 @@ describe('the line', () => {
       'turn-without-elbow',
     )
     expect(
-      findingOf(aBasin('up 1.2 m, down 200 mm, elbow, left 300 mm'), 'turn-without-elbow').fixes[0]!
-        .edits,
+      fixesOf(aBasin('up 1.2 m, down 200 mm, elbow, left 300 mm'), 'turn-without-elbow')[0]!.edits,
     ).toHaveLength(2)
   })
   test('a nozzle in the middle is moved to the end', () => {
@@ -175,7 +166,7 @@ describe('the end of the run', () => {
   })
   test('outside, with no pipe along the way that could be stretched, has no fix', () => {
     const design = aBasin('up 1 m', { 'returnSide.pumps.0.outlet.xM': 1.4 })
-    expect(findingOf(design, 'mouth-outside-tank').fixes).toEqual([])
+    expect(fixesOf(design, 'mouth-outside-tank')).toEqual([])
   })
   test('under water is watched, the surface counts for the lift, and raising ends it', () => {
     const design = aBasin('up 700 mm, elbow, left 300 mm')

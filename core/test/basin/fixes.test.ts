@@ -1,14 +1,15 @@
-import { describe, expect, test } from '@jest/globals'
 import { aHungBox, aLoop } from '../a-loop.ts'
+import type { Finding } from '../../src/finding/finding.ts'
+import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import {
   applyEdits,
   type BasinDesign,
-  type Finding,
   say,
   showText,
   solveBasin,
   type SolvedBasin,
 } from '../../src/index.ts'
+import { describe, expect, test } from '@jest/globals'
 
 /** Each with something to say about it. */
 const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
@@ -29,7 +30,14 @@ const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
 const CASES = DESIGNS.flatMap(([name, design]) => {
   const solved = solveBasin(design)
   return solved.findings.flatMap((finding) =>
-    finding.fixes.map((fix) => ({ name, code: finding.code, design, solved, finding, fix })),
+    fixesOfFinding(design, finding).fixes.map((fix) => ({
+      name,
+      code: finding.code,
+      design,
+      solved,
+      finding,
+      fix,
+    })),
   )
 })
 const like = ({ code, severity }: Finding) => `${code} ${severity}`

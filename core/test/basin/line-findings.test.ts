@@ -1,25 +1,16 @@
-import { describe, expect, test } from '@jest/globals'
+import { findingOf, fixed as mended, fixesOf } from '../found.ts'
 import { aBasin, aLine, codes, lead, TEST_PUMP } from '../a-basin.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
-import type { BasinDesign } from '../../src/design/design.ts'
-import { applyEdits } from '../../src/design/edit.ts'
-import type { FindingCode } from '../../src/finding/finding.ts'
+import { applyEdits, insertAt, setTo } from '../../src/design/edit.ts'
 import { say } from '../../src/quantity/sentence.ts'
+import { describe, expect, test } from '@jest/globals'
 
-function findingOf(design: BasinDesign, code: FindingCode) {
-  const found = solveBasin(design).findings.find((finding) => finding.code === code)
-  if (!found) throw new Error(`no ${code} among ${codes(design).join(', ')}`)
-  return found
-}
-function mended(design: BasinDesign, code: FindingCode, n = 0): BasinDesign {
-  return applyEdits(design, findingOf(design, code).fixes[n]!.edits)
-}
-const END = ['returnSide', 'lines', 0, 'end']
+const END = ['returnSide', 'lines', 0, 'end'] as const
 
 describe('a line and its place', () => {
   const place = { xM: 0.5, yM: 0.25, zM: 1.1 }
   const short = applyEdits(aBasin('union, up 1 m, elbow, left 215 mm, gate'), [
-    { op: 'set', path: [...END, 'place'], to: place },
+    setTo([...END, 'place'], place),
   ])
   test('85 mm short is said, and the right piece is stretched', () => {
     expect(say(findingOf(short, 'misses-its-place').title, 'metric')).toContain('85')
@@ -30,11 +21,11 @@ describe('a line and its place', () => {
     })
   })
   test('off along an axis without pipe there is no fix, unless hose leads there', () => {
-    const off = applyEdits(short, [{ op: 'set', path: [...END, 'place', 'yM'], to: 0.4 }])
-    expect(findingOf(off, 'misses-its-place').fixes).toEqual([])
+    const off = applyEdits(short, [setTo([...END, 'place', 'yM'], 0.4)])
+    expect(fixesOf(off, 'misses-its-place')).toEqual([])
     const hose = applyEdits(
       aBasin('union, up 500 mm, to smooth hose 32, hose 900 mm left 300 mm up 500 mm'),
-      [{ op: 'set', path: [...END, 'place'], to: { ...place, yM: 0.4 } }],
+      [setTo([...END, 'place'], { ...place, yM: 0.4 })],
     )
     expect(codes(mended(hose, 'misses-its-place'))).not.toContain('misses-its-place')
   })
@@ -72,7 +63,7 @@ describe('hose', () => {
     const design = aBasin(
       'union, up 600 mm, elbow, back 100 mm, elbow, up 200 mm, elbow, left 100 mm, elbow, up 300 mm, elbow, left 200 mm',
     )
-    const { fixes } = findingOf(design, 'hard-elbows-in-a-row')
+    const fixes = fixesOf(design, 'hard-elbows-in-a-row')
     const flows = fixes.map((fix) => lead(applyEdits(design, fix.edits)).flowM3PerS)
     expect(flows[0]!).toBeGreaterThan(lead(design).flowM3PerS)
     if (flows.length > 1) expect(flows[0]!).toBeGreaterThan(flows[1]!)
@@ -92,17 +83,13 @@ describe('what keeps the floor dry', () => {
     expect(codes(after)).not.toContain('check-valve-only-guard')
   })
   test('an end under water with a break hole is only said', () => {
-    const design = applyEdits(aBasin(under), [
-      { op: 'set', path: [...END, 'breakDepthM'], to: 0.02 },
-    ])
+    const design = applyEdits(aBasin(under), [setTo([...END, 'breakDepthM'], 0.02)])
     expect(findingOf(design, 'mouth-under-water').severity).toBe('fine')
   })
   test('a spare without a valve gets one', () => {
     const base = aBasin('union, up 300 mm, tee, up 700 mm, elbow, left 300 mm')
     const spare = aLine('spare', { at: 'tee', id: 'p3' }, 'left 80 mm', { at: 'cap', id: null })
-    const design = applyEdits(base, [
-      { op: 'insert', path: ['returnSide', 'lines'], at: 1, item: spare },
-    ])
+    const design = applyEdits(base, [insertAt(['returnSide', 'lines'], 1, spare)])
     expect(codes(mended(design, 'spare-without-valve'))).not.toContain('spare-without-valve')
   })
 })
@@ -145,15 +132,10 @@ describe('takeoffs', () => {
   const size = { series: 'schedule-40', size: '1/2', boreM: null } as const
   const with_ = (typed: string, wanted: number | null, own = base.returnSide.lines[0]!.run.size) =>
     applyEdits(base, [
-      {
-        op: 'insert',
-        path: ['returnSide', 'lines'],
-        at: 1,
-        item: {
-          ...aLine('takeoff', { at: 'tee', id: 'p3' }, typed, { at: 'chamber', id: 'sump' }, own),
-          wantedFlowM3PerS: wanted,
-        },
-      },
+      insertAt(['returnSide', 'lines'], 1, {
+        ...aLine('takeoff', { at: 'tee', id: 'p3' }, typed, { at: 'chamber', id: 'sump' }, own),
+        wantedFlowM3PerS: wanted,
+      }),
     ])
   test('that get too much are throttled to what they want', () => {
     const design = with_('to 1/2, gate, left 300 mm', 2e-4)
@@ -180,7 +162,7 @@ describe('takeoffs', () => {
       size: '13',
       boreM: null,
     })
-    expect(say(findingOf(hose, 'sizes-do-not-meet').fixes[0]!.label, 'metric')).toContain('barbed')
+    expect(say(fixesOf(hose, 'sizes-do-not-meet')[0]!.label, 'metric')).toContain('barbed')
   })
   test('may run faster in the cabinet than a line to the tank', () => {
     expect(TEST_PUMP.id).toBe('test-pump')

@@ -1,3 +1,4 @@
+import { fixesOf } from '../found.ts'
 import { aLoop } from '../a-loop.ts'
 import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
@@ -300,10 +301,9 @@ describe('findings of the way down', () => {
 
   test('every fix that is offered applies and takes its finding away or makes it less', () => {
     const design = aLoop({ changes: { 'tanks.0.overflow.rimLengthM': 0.06 } })
-    const before = solveBasin(design)
-    const finding = before.findings.find(({ code }) => code === 'teeth-drowned')!
-    expect(finding.fixes).toHaveLength(1)
-    const [edit] = finding.fixes[0]!.edits
+    const fixes = fixesOf(design, 'teeth-drowned')
+    expect(fixes).toHaveLength(1)
+    const [edit] = fixes[0]!.edits
     const longer = aLoop({
       changes: { 'tanks.0.overflow.rimLengthM': edit!.op === 'set' ? edit!.to : 0 },
     })
@@ -383,8 +383,7 @@ describe('siphons that join', () => {
     const match = joinedMatch(steady, 0)!
     expect(match.opening).not.toBeNull()
     expect(match.levelPerTouchM).toBeGreaterThan(0)
-    const drains = applyEdits(design.drains, setAlike(design.drains, 'tank', match.opening!))
-    const tuned = steadyState({ ...design, drains })
+    const tuned = steadyState(applyEdits(design, setAlike(design, 'tank', match.opening!)))
     expect(Math.abs(tuned.tankLevels[0]!.boxM! - match.levelM)).toBeLessThan(0.01)
   })
   test('a pipe that is no siphon has no setting', () => {

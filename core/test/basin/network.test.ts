@@ -1,15 +1,17 @@
-import { describe, expect, test } from '@jest/globals'
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { comparePumps } from '../../src/basin/compare-pumps.ts'
 import { dutyCurves, systemCurve } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import type { BasinDesign, ReturnLine } from '../../src/design/design.ts'
-import { applyEdits } from '../../src/design/edit.ts'
+import { applyEdits, insertAt, setTo } from '../../src/design/edit.ts'
+import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { layOut } from '../../src/layout/layout.ts'
 import { AS_COMPUTED } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
+import type { DeviceLossBy } from '../../src/run/piece.ts'
+import { describe, expect, test } from '@jest/globals'
 
 /** The plain basin with lines of its own. */
 export function withLines(
@@ -46,7 +48,7 @@ describe('branches', () => {
   })
   test('opening one takes from the others', () => {
     const opened = applyEdits(design, [
-      { op: 'set', path: ['returnSide', 'lines', 1, 'run', 'pieces', 0, 'opening'], to: 1 },
+      setTo(['returnSide', 'lines', 1, 'run', 'pieces', 0, 'opening'], 1),
     ])
     expect(line(opened, 'takeoff').flowM3PerS).toBeGreaterThan(branch!.flowM3PerS)
     expect(line(opened, 'main').flowM3PerS).toBeLessThan(main!.flowM3PerS)
@@ -64,29 +66,24 @@ describe('branches', () => {
     expect(solved.findings.map(({ code }) => code)).toContain('spare-without-valve')
   })
   test('devices cost what their K, coefficient or table says', () => {
-    const withDevice = (device: object) =>
+    const withDevice = (by: DeviceLossBy) =>
       line(
         applyEdits(design, [
-          {
-            op: 'insert',
-            path: ['returnSide', 'lines', 1, 'run', 'pieces'],
-            at: 1,
-            item: {
-              id: 'd',
-              kind: 'device',
-              use: 'reactor',
-              name: 'R',
-              k: 40,
-              kvM3PerH: 2,
-              table: [{ flowM3PerS: 2e-4, headM: 0.5 }],
-              ...device,
-            },
-          },
+          insertAt(['returnSide', 'lines', 1, 'run', 'pieces'], 1, {
+            id: 'd',
+            kind: 'device',
+            use: 'reactor',
+            name: 'R',
+            k: 40,
+            kvM3PerH: 2,
+            table: [{ flowM3PerS: 2e-4, headM: 0.5 }],
+            by,
+          }),
         ]),
         'takeoff',
       )
-    for (const by of ['k', 'kv', 'table']) {
-      const solved = withDevice({ by })
+    for (const by of ['k', 'kv', 'table'] as const) {
+      const solved = withDevice(by)
       expect(solved.flowM3PerS).toBeLessThan(branch!.flowM3PerS)
       expectClose(by, solved.liftM + solved.frictionM + solved.fittingsM, solved.pump.headM, 1e-7)
       expect(solved.pieces[1]!.lossM).toBeGreaterThan(0)
@@ -162,7 +159,7 @@ describe('several pumps and tanks', () => {
     const past = solveBasin(two).findings.find(
       ({ code, tankId }) => code === 'flow-past' && tankId === 'tank',
     )!
-    const after = solveBasin(applyEdits(two, past.fixes[0]!.edits)).tanks
+    const after = solveBasin(applyEdits(two, fixesOfFinding(two, past).fixes[0]!.edits)).tanks
     expect(after[0]!.flowM3PerS).toBeLessThan(solveBasin(two).tanks[0]!.flowM3PerS)
     expect(after[1]!.flowM3PerS).toBeGreaterThan(solveBasin(two).tanks[1]!.flowM3PerS)
   })

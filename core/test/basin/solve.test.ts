@@ -1,13 +1,14 @@
-import { describe, expect, test } from '@jest/globals'
-import fc from 'fast-check'
+import { withChanges } from '../changes.ts'
 import { aBasin, lead, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { dutyCurves } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { swaps } from '../../src/basin/swap.ts'
-import { applyEdits } from '../../src/design/edit.ts'
+import { applyEdits, type Edit, type EditData, insertAt, setTo } from '../../src/design/edit.ts'
 import { say } from '../../src/quantity/sentence.ts'
 import { FIGURES, workingOf } from '../../src/working/all.ts'
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
 
 describe('a solved basin', () => {
   test('pieces, open end and lift add up to the duty head', () => {
@@ -48,11 +49,7 @@ describe('a solved basin', () => {
           const flow = (opening: number) =>
             solveBasin(
               applyEdits(aBasin(), [
-                {
-                  op: 'set',
-                  path: ['returnSide', 'lines', 0, 'run', 'pieces', 4, 'opening'],
-                  to: opening,
-                },
+                setTo(['returnSide', 'lines', 0, 'run', 'pieces', 4, 'opening'], opening),
               ]),
             ).returnSide.flowM3PerS
           expect(flow(Math.min(a, b))).toBeLessThanOrEqual(flow(Math.max(a, b)) + 1e-12)
@@ -146,18 +143,22 @@ test('a pump swapped in gives what it would give if chosen', () => {
 
 describe('edits', () => {
   test('leave the old document alone', () => {
-    const before = { list: [1, 2], name: 'a' }
+    const before = aBasin()
+    const kept = structuredClone(before)
+    const [first] = before.tanks
     const after = applyEdits(before, [
-      { op: 'insert', path: ['list'], at: 1, item: 9 },
-      { op: 'set', path: ['name'], to: 'b' },
+      insertAt(['tanks'], 1, { ...first!, id: 'second' }),
+      setTo(['tanks', 0, 'name'], 'b'),
     ])
-    expect(after).toEqual({ list: [1, 9, 2], name: 'b' })
-    expect(before).toEqual({ list: [1, 2], name: 'a' })
+    expect(after.tanks.map(({ id, name }) => [id, name])).toEqual([
+      ['tank', 'b'],
+      ['second', first!.name],
+    ])
+    expect(before).toEqual(kept)
   })
   test('that name what is not there are misuse', () => {
-    expect(() => applyEdits({ a: 1 }, [{ op: 'set', path: ['b', 'c'], to: 1 }])).toThrow(/names b/)
-    expect(() => applyEdits({ a: 1 }, [{ op: 'insert', path: ['a'], at: 0, item: 1 }])).toThrow(
-      /no list/,
-    )
+    expect(() => withChanges(aBasin(), { 'b.c': 1 })).toThrow(/names b/)
+    const intoNoList = { op: 'insert', path: ['water'], at: 0, item: 1 } as EditData as Edit
+    expect(() => applyEdits(aBasin(), [intoNoList])).toThrow(/no list/)
   })
 })

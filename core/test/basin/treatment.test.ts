@@ -1,6 +1,11 @@
+import { fixesOf } from '../found.ts'
+import { withChanges } from '../changes.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
+import { type EditPath, setTo } from '../../src/design/edit.ts'
+import type { Finding } from '../../src/finding/finding.ts'
+import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import {
   allDrills,
   applyEdits,
@@ -8,7 +13,6 @@ import {
   type BasinDesign,
   chamberSpans,
   type Device,
-  type Finding,
   keepDevices,
   newCabinet,
   newDevice,
@@ -38,8 +42,8 @@ const CABINET = { xM: -0.2, yM: 0, lengthM: 1.4, widthM: 0.6, topM: 0.75, doors:
 const codes = (findings: readonly Finding[], stop: string) =>
   findings.filter((one) => one.stop === stop).map(({ code }) => code)
 const solvedWith = (...devices: Device[]) => solveBasin(withDevices(LOOP, ...devices))
-const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
-  applyEdits(design, [{ op: 'set', path, to }])
+const set = (design: BasinDesign, path: EditPath, to: unknown) =>
+  withChanges(design, { [path.join('.')]: to })
 const named = (findings: readonly Finding[], code: string) => {
   const found = findings.find((one) => one.code === code)
   if (!found) throw new Error(`no ${code}, only ${findings.map((one) => one.code).join(', ')}`)
@@ -74,8 +78,8 @@ describe('a skimmer in its chamber', () => {
     expect(outage(0.004).marginM).toBeLessThan(outage(0).marginM)
   })
   test('that stands too deep gets a stand that mends it, and a wall', () => {
-    const solved = solvedWith(aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE))
-    const { fixes } = named(solved.findings, 'skimmer-depth')
+    const design = withDevices(LOOP, aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE))
+    const fixes = fixesOf(design, 'skimmer-depth')
     expect(fixes.length).toBeGreaterThan(0)
     for (const { edits } of fixes) {
       const device = aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE)
@@ -88,8 +92,8 @@ describe('a skimmer in its chamber', () => {
     const match = solveBasin(set(design, ['treatment', 'school'], 'match'))
     const over = solveBasin(
       applyEdits(design, [
-        { op: 'set', path: ['treatment', 'school'], to: 'oversize' },
-        { op: 'set', path: ['treatment', 'factor'], to: 4 },
+        setTo(['treatment', 'school'], 'oversize'),
+        setTo(['treatment', 'factor'], 4),
       ]),
     )
     expect(codes(match.findings, 'skimmer')).toContain('skimmer-fits')
@@ -110,7 +114,7 @@ describe('a skimmer in its chamber', () => {
 test('a stand says what it leaves over the cup', () => {
   const device = aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE)
   const design = set(withDevices(LOOP, device), ['sump', 'cabinet'], CABINET)
-  const [stand] = named(solveBasin(design).findings, 'skimmer-depth').fixes
+  const [stand] = fixesOf(design, 'skimmer-depth')
   const after = solveBasin(applyEdits(design, stand!.edits)).treatment.skimmers[0]!
   expect(stand!.brings.values.left!.si).toBeCloseTo(after.aboveCupM!, 9)
 })
@@ -159,8 +163,8 @@ describe('room round a device', () => {
 describe('a sterilizer in a line', () => {
   const lit = (more: Parameters<typeof aSterilizer>[0] = {}, targetId = 'green-water') =>
     applyEdits(withDevices(LOOP, aSterilizer({ lineId: 'main', ...more })), [
-      { op: 'set', path: ['treatment', 'targets'], to: QUOTED_TARGETS },
-      { op: 'set', path: ['treatment', 'targetId'], to: targetId },
+      setTo(['treatment', 'targets'], QUOTED_TARGETS),
+      setTo(['treatment', 'targetId'], targetId),
     ])
   test('gets its flow from the network, and its dose from that', () => {
     const { treatment, returnSide } = solveBasin(lit())
@@ -172,8 +176,7 @@ describe('a sterilizer in a line', () => {
   })
   test('that is short of its target is set for it by a fix that brings it there', () => {
     const design = lit({}, 'cryptocaryon')
-    const solved = solveBasin(design)
-    const { fixes } = named(solved.findings, 'dose-short')
+    const fixes = fixesOf(design, 'dose-short')
     expect(fixes.length).toBeGreaterThan(0)
     const after = solveBasin(applyEdits(design, fixes[0]!.edits))
     const dose = after.treatment.sterilizers[0]!.doseJPerM2!
@@ -207,10 +210,7 @@ describe('a sterilizer in a line', () => {
 test('every figure of skimmer and sterilizer opens, with its answer in it', () => {
   const design = applyEdits(
     withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' })),
-    [
-      { op: 'set', path: ['treatment', 'targets'], to: QUOTED_TARGETS },
-      { op: 'set', path: ['treatment', 'targetId'], to: 'bacteria' },
-    ],
+    [setTo(['treatment', 'targets'], QUOTED_TARGETS), setTo(['treatment', 'targetId'], 'bacteria')],
   )
   const solved = solveBasin(design)
   for (const figure of TREATMENT_FIGURES) {
@@ -226,7 +226,7 @@ test('every figure of skimmer and sterilizer opens, with its answer in it', () =
 describe('a skimmer that stops', () => {
   const drilled = (runLimitS: number | null) =>
     applyEdits(withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE)), [
-      { op: 'set', path: ['sump', 'topOff'], to: { flowM3PerS: 1e-5, canM3: 0.02, runLimitS } },
+      setTo(['sump', 'topOff'], { flowM3PerS: 1e-5, canM3: 0.02, runLimitS }),
     ])
   test('raises the return chamber by what falls back, and it settles again after', () => {
     const design = withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE))
@@ -259,20 +259,20 @@ describe('a device stays with its chamber', () => {
   test('that changes its place', () => {
     const ids = design.sump.chambers.map(({ id }) => id)
     const moved = reordered(design.sump, [ids[1]!, ids[0]!, ...ids.slice(2)])
-    const device = after([{ op: 'set', path: ['sump'], to: moved }])
+    const device = after([setTo(['sump'], moved)])
     expect(device.chamberId).toBe(CHAMBER)
     expect(device.xM).toBeCloseTo(0.02, 9)
   })
   test('goes to another of its use, or to none, when its own is gone', () => {
     const { chambers } = design.sump
     const renamed = chambers.map((one) => (one.id === CHAMBER ? { ...one, id: 'new' } : one))
-    expect(after([{ op: 'set', path: ['sump', 'chambers'], to: renamed }]).chamberId).toBe('new')
+    expect(after([setTo(['sump', 'chambers'], renamed)]).chamberId).toBe('new')
     const other = renamed.map((one) => (one.id === 'new' ? { ...one, use: 'media' as const } : one))
-    expect(after([{ op: 'set', path: ['sump', 'chambers'], to: other }]).chamberId).toBeNull()
+    expect(after([setTo(['sump', 'chambers'], other)]).chamberId).toBeNull()
   })
   test('and is let go by a line that is gone', () => {
     const lines = design.returnSide.lines.map((one) => ({ ...one, id: `${one.id} anew` }))
-    expect(after([{ op: 'set', path: ['returnSide', 'lines'], to: lines }]).lineId).toBeNull()
+    expect(after([setTo(['returnSide', 'lines'], lines)]).lineId).toBeNull()
   })
   test('is left alone by every other change', () => {
     const edited = set(design, ['tanks', 0, 'lengthM'], 1)
@@ -325,7 +325,7 @@ describe('a skimmer that is too tall', () => {
   const clearM = 0.02 + standM + 0.4 + 0.08
   test.each([0.005, 0.015])('by %d m is told the stand, and the wall, that mend it', (shortM) => {
     const design = tall(standM, clearM - shortM)
-    const { fixes } = named(solveBasin(design).findings, 'cup-stays-on')
+    const fixes = fixesOf(design, 'cup-stays-on')
     expect(fixes).toHaveLength(1)
     const [after] = solveBasin(applyEdits(design, fixes[0]!.edits)).treatment.skimmers
     expect(after!.aboveCupM).toBeGreaterThanOrEqual(-1e-9)
@@ -333,8 +333,9 @@ describe('a skimmer that is too tall', () => {
   })
   test('that nothing mends is told so', () => {
     const none = named(solveBasin(tall(0, 0.45)).findings, 'cup-stays-on')
-    expect(none.fixes).toEqual([])
-    expect(none.reason.text).toMatch(/shorter one/)
+    const { fixes, otherwise } = fixesOfFinding(tall(0, 0.45), none)
+    expect(fixes).toEqual([])
+    expect(otherwise?.text).toMatch(/shorter one/)
   })
 })
 

@@ -1,7 +1,11 @@
+import { withChanges } from '../changes.ts'
 import { aBasin } from '../a-basin.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
+import { type EditPath, setTo } from '../../src/design/edit.ts'
+import { worstFirst } from '../../src/drill/better.ts'
 import { makePlant } from '../../src/drill/plant.ts'
+import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
 import {
   allDrills,
   applyEdits,
@@ -11,7 +15,6 @@ import {
   drillAll,
   drillsOf,
   logWords,
-  mendsOf,
   momentAt,
   pairsOf,
   playbackOf,
@@ -21,7 +24,6 @@ import {
   steadyState,
   type Verdict,
   verdictOf,
-  worstFirst,
 } from '../../src/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -40,8 +42,8 @@ const drillOf = (design: BasinDesign, id: string): Drill => {
 }
 const ran = (design: BasinDesign, id: string) => runDrill(steadyState(design), drillOf(design, id))
 const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(ran(design, id))
-const set = (design: BasinDesign, path: (string | number)[], to: unknown) =>
-  applyEdits(design, [{ op: 'set', path, to }])
+const set = (design: BasinDesign, path: EditPath, to: unknown) =>
+  withChanges(design, { [path.join('.')]: to })
 const happened = ({ log }: Verdict) =>
   log.flatMap(({ what }) => ('happening' in what ? [what.happening.kind] : []))
 const deepest = (one: Verdict, id: string) => one.vessels.find(({ vesselId }) => vesselId === id)!
@@ -136,8 +138,7 @@ describe('the top-off', () => {
     expect(flood.marginM).toBeLessThan(0)
     expect(flood.spilledFrom.map(({ name }) => name)).toEqual(['sump'])
     expect(flood.spilledFrom[0]!.volumeM3).toBeCloseTo(flood.spilledM3, 9)
-    const steady = steadyState(big)
-    const mends = mendsOf(steady, ran(big, 'top-off-open'), flood)
+    const mends = fixesOfDrill(big, drillOf(big, 'top-off-open'), flood)
     const can = mends.find(({ edits }) => edits[0]!.path.includes('canM3'))!
     expect(verdict(applyEdits(big, can.edits), 'top-off-open').outcome).not.toBe('wet')
     const raised = mends.find(({ label }) => label.text.startsWith('Raise'))!
@@ -158,9 +159,7 @@ describe('what else may happen', () => {
     expect(deepest(found, 'tank').highestM).toBeGreaterThan(steady.levels[0]! + 5 * MM)
   })
   test('a skimmer lifted out lowers the sump', () => {
-    const design = applyEdits(aLoop(), [
-      { op: 'set', path: ['sump', 'chambers', 1, 'footprintM2'], to: 0.02 },
-    ])
+    const design = applyEdits(aLoop(), [setTo(['sump', 'chambers', 1, 'footprintM2'], 0.02)])
     const found = verdict(design, `out ${design.sump.chambers[1]!.id}`)
     const lifted = deepest(found, design.sump.chambers[1]!.id)
     expect(lifted.lowestM).toBeLessThan(lifted.highestM - MM)

@@ -1,5 +1,6 @@
 import { aHungBox, aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
+import { setTo } from '../../src/design/edit.ts'
 import { atTheStart } from '../../src/drill/mode.ts'
 import { plantLaws } from '../../src/drill/plant-laws.ts'
 import { makePlant } from '../../src/drill/plant.ts'
@@ -16,7 +17,7 @@ const LOOPS: [string, BasinDesign][] = [
   ['all-in-one', aLoop({ form: 'rear-chambers', uses: ['media', 'return'] })],
   ['hung box', aHungBox()],
   ['two boxes', aLoop({ form: 'inner-and-outer' })],
-  ['with a top-off', applyEdits(aLoop(), [{ op: 'set', path: ['sump', 'topOff'], to: TOP_OFF }])],
+  ['with a top-off', applyEdits(aLoop(), [setTo(['sump', 'topOff'], TOP_OFF)])],
 ]
 
 describe('a drill starts from the solved design', () => {

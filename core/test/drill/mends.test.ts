@@ -1,10 +1,10 @@
 import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
+import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
 import {
   allDrills,
   applyEdits,
   type BasinDesign,
-  mendsOf,
   runDrill,
   say,
   steadyState,
@@ -15,6 +15,10 @@ import { describe, expect, test } from '@jest/globals'
 /** The end hangs deep: much runs back through it. */
 const UNDER = 'up 600 mm, elbow, left 300 mm, down 100 mm'
 const LOW = aLoop({ line: UNDER, changes: { 'sump.box.heightM': 0.3 } })
+/** A sump that holds all that comes down, and a pump that draws air when nothing comes back. */
+const HIGH = aLoop({
+  changes: { 'sump.box.heightM': 0.6, 'returnSide.pumps.0.inletHeightM': 0.06 },
+})
 const BIG_CAN = { flowM3PerS: 100 * L_PER_H, canM3: 0.15, runLimitS: null }
 
 function ran(design: BasinDesign, id: string) {
@@ -23,7 +27,7 @@ function ran(design: BasinDesign, id: string) {
   if (!drill) throw new Error(`no drill ${id}`)
   const run = runDrill(steady, drill)
   const verdict = verdictOf(run)
-  const mends = mendsOf(steady, run, verdict).map(({ label, edits }) => ({
+  const mends = fixesOfDrill(design, drill, verdict).map(({ label, edits }) => ({
     text: say(label, 'metric'),
     after: () => verdictOf(runDrill(...again(applyEdits(design, edits), id))),
   }))
@@ -68,20 +72,25 @@ describe('what may mend a drill', () => {
     expect(can.after().spilledM3).toBe(0)
   })
   test('of drains that block at once: a sensor, said to be a device that can fail', () => {
-    const { mend } = ran(LOW, 'both tank')
+    const { mend } = ran(HIGH, 'both tank')
     const sensor = mend(/^Add a level sensor/)
     expect(sensor.text).toMatch(/can fail/)
     expect(
       sensor.after().log.map(({ what }) => 'happening' in what && what.happening.kind),
     ).toContain('sensor-stops-pumps')
   })
+  test('is not a sensor where the stopped pump floods the sump sooner', () => {
+    const { verdict, mends } = ran(LOW, 'both tank')
+    expect(verdict.outcome).toBe('wet')
+    expect(mends.some(({ text }) => /sensor/.test(text))).toBe(false)
+  })
   test('is nothing where the floor stays dry and the pump full', () => {
     expect(ran(aLoop(), 'power-cut').mends).toEqual([])
   })
   test('is told in a way that both unit families can read', () => {
-    const steady = steadyState(LOW)
-    const run = runDrill(...again(LOW, 'power-cut'))
-    const hole = mendsOf(steady, run, verdictOf(run)).find(({ edits }) =>
+    const [steady, drill] = again(LOW, 'power-cut')
+    const verdict = verdictOf(runDrill(steady, drill))
+    const hole = fixesOfDrill(LOW, drill, verdict).find(({ edits }) =>
       edits[0]!.path.includes('breakDepthM'),
     )!
     expect(say(hole.label, 'us')).toMatch(/0\.79\s?in/)

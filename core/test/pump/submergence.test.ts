@@ -1,10 +1,11 @@
-import { describe, expect, test } from '@jest/globals'
+import { fixesOf } from '../found.ts'
 import { aBasin, codes, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { csvTable, jsonTable, L_PER_H, number } from '../tables.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
 import { leastDepthM } from '../../src/pump/submergence.ts'
+import { describe, expect, test } from '@jest/globals'
 
 interface Inlet {
   id: string
@@ -36,7 +37,9 @@ describe('a pump’s inlet', () => {
       solveBasin(at(heightM)).findings.find(({ code }) => code === 'pump-draws-air')
     expect(find(0.15)!.severity).toBe('watch')
     expect(find(0.25)!.severity).toBe('stop')
-    expect(codes(applyEdits(at(0.15), find(0.15)!.fixes[0]!.edits))).not.toContain('pump-draws-air')
+    expect(
+      codes(applyEdits(at(0.15), fixesOf(at(0.15), 'pump-draws-air')[0]!.edits)),
+    ).not.toContain('pump-draws-air')
   })
   test('its maker’s figure counts before the formula, its own bore before the outlet’s', () => {
     const of = (change: object) =>

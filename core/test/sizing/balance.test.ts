@@ -1,10 +1,10 @@
-import { describe, expect, test } from '@jest/globals'
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
-import { applyEdits } from '../../src/design/edit.ts'
+import { applyEdits, setTo } from '../../src/design/edit.ts'
 import { balance, targetsOf } from '../../src/sizing/balance.ts'
+import { describe, expect, test } from '@jest/globals'
 
 /** A return with a takeoff and a second nozzle, each behind a gate. */
 function aManifold() {
@@ -13,11 +13,10 @@ function aManifold() {
   )
   const [main] = design.returnSide.lines
   return applyEdits(design, [
-    {
-      op: 'set',
-      path: ['returnSide', 'lines'],
-      to: [
-        main,
+    setTo(
+      ['returnSide', 'lines'],
+      [
+        main!,
         aLine('takeoff', { at: 'tee', id: 'p3' }, 'to 1/2, gate 50%, left 300 mm', {
           at: 'chamber',
           id: 'sump',
@@ -27,7 +26,7 @@ function aManifold() {
           id: 'tank',
         }),
       ],
-    },
+    ),
   ])
 }
 const TARGETS = [
@@ -65,7 +64,7 @@ describe('which openings give these flows', () => {
   })
   test('for a pump of one speed the others are marked as what a controller would do', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
-    const design = applyEdits(aManifold(), [{ op: 'set', path: ['pumps'], to: [pump] }])
+    const design = applyEdits(aManifold(), [setTo(['pumps'], [pump])])
     const found = balance(design, TARGETS)
     expect(found.map(({ hypothetical }) => hypothetical)).toEqual([false, true, true])
     expect(found[2]!.wirePowerW).toBeLessThan(found[0]!.wirePowerW)
@@ -90,7 +89,7 @@ describe('which openings give these flows', () => {
 
 test('what a tank wants is shared by its lines, less what a line wants for itself', () => {
   const design = applyEdits(aManifold(), [
-    { op: 'set', path: ['returnSide', 'lines', 2, 'wantedFlowM3PerS'], to: 300 * L_PER_H },
+    setTo(['returnSide', 'lines', 2, 'wantedFlowM3PerS'], 300 * L_PER_H),
   ])
   const targets = targetsOf(design, { tank: 1000 * L_PER_H })
   expect(targets.map(({ lineId }) => lineId)).toEqual(['main', 'nozzle'])

@@ -2,9 +2,11 @@
 import { watchDebounced } from '@vueuse/core'
 import { LIMITS } from '@yew-basin/contract/limits'
 import { sentence, targetsOf, type BalanceOption, type Fix } from '@yew-basin/core'
-import { computed, onUnmounted, ref, shallowRef } from 'vue'
+import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
-import { Calculator, Cancelled } from '../calc/client.ts'
+import { useLongWork } from '../calc/long-work.ts'
+import { ofDesign } from '../calc/of-design.ts'
+import { spawnCore } from '../calc/spawn.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { plain } from '../workspace/plain.ts'
@@ -61,25 +63,20 @@ function turn({ lineIndex, at }: { lineIndex: number; at: number }, event: Event
   store.set(['returnSide', 'lines', lineIndex, 'run', 'pieces', at, 'opening'], opening)
 }
 
-const calculator = new Calculator()
-onUnmounted(() => calculator.cancel())
-const options = shallowRef<readonly BalanceOption[]>([])
-const fault = ref('')
-watchDebounced(
-  () => [store.design, store.pumpIndex] as const,
-  async ([design, pumpIndex]) => {
-    if (!design) return
-    try {
-      options.value = await calculator.ask((calc) =>
-        calc.balance(plain(design), plain(targets.value), pumpIndex),
-      )
-      fault.value = ''
-    } catch (error) {
-      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-    }
-  },
-  { immediate: true, debounce: 150 },
+const subject = computed(() =>
+  store.design
+    ? { design: store.design, targets: targets.value, pumpIndex: store.pumpIndex }
+    : null,
 )
+const work = useLongWork({
+  spawn: spawnCore,
+  subject: () => subject.value,
+  endsAtOnce: true,
+  ask: ({ design, targets: wanted, pumpIndex }, { pool }) =>
+    pool.one((calls) => ofDesign(calls, design).balance(plain(wanted), pumpIndex)),
+})
+const options = computed(() => work.answer.value ?? [])
+watchDebounced(subject, () => void work.run(), { immediate: true, debounce: 150 })
 
 const SCHOOLS = {
   valves: { title: 'Valves, pump at full speed', step: '1% of the valve moves it by' },
@@ -178,7 +175,7 @@ function look(option: BalanceOption) {
         A pump of one speed has only its valves. A controllable one can be turned down instead, or
         turned down and trimmed with valves.
       </p>
-      <p v-if="fault" class="text-aril" role="alert">{{ fault }}</p>
+      <p v-if="work.fault.value" class="text-aril" role="alert">{{ work.fault.value }}</p>
       <ul class="mt-1 space-y-3" aria-label="Ways to set it">
         <li
           v-for="option in options"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { ChevronDown } from '@lucide/vue'
-import { say, type Finding, type Severity } from '@yew-basin/core'
+import { say, type Finding, type OfferedFixes, type Severity } from '@yew-basin/core'
 import { useId } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
-defineProps<{ finding: Finding; open: boolean }>()
+/** What mends it comes when it was tried; null: not yet. */
+defineProps<{ finding: Finding; open: boolean; offered: OfferedFixes | null }>()
 defineEmits<{ toggle: [] }>()
 const store = useDesign()
 const units = useUnits()
@@ -40,9 +41,12 @@ const TONES: Record<Severity, string> = {
       />
     </button>
     <div v-show="open" :id="id">
-      <p class="mt-0.5 text-[0.92rem]">{{ say(finding.reason, units.family) }}</p>
-      <ul v-if="finding.fixes.length > 0 && !store.preview" class="mb-1 mt-2 space-y-1">
-        <li v-for="(fix, k) in finding.fixes" :key="k" class="flex items-center gap-2">
+      <p class="mt-0.5 text-[0.92rem]">
+        {{ say(finding.reason, units.family) }}
+        <template v-if="offered?.otherwise">{{ say(offered.otherwise, units.family) }}</template>
+      </p>
+      <ul v-if="offered && offered.fixes.length > 0 && !store.preview" class="mb-1 mt-2 space-y-1">
+        <li v-for="(fix, k) in offered.fixes" :key="k" class="flex items-center gap-2">
           <span class="grow leading-tight">
             {{ say(fix.label, units.family) }}
             <span class="caption block">{{ say(fix.brings, units.family) }}</span>

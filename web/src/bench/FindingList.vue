@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { PathStop } from '@yew-basin/core'
 import { computed, ref, watch } from 'vue'
+import { useTrial } from '../calc/trial.ts'
+import { plain } from '../workspace/plain.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import FindingCard from './FindingCard.vue'
 
@@ -18,6 +20,16 @@ const shownFindings = computed(() =>
 )
 const hidden = computed(() => findings.value.length - shownFindings.value.length)
 const opened = ref(folded ? -1 : 0)
+const open = computed(() => shownFindings.value[opened.value] ?? null)
+/** What mends the finding that is open; a preview is looked at, not mended. */
+const trial = useTrial(
+  () =>
+    store.design && open.value && !store.preview
+      ? { design: store.design, finding: open.value }
+      : null,
+  (calls, { finding }) => calls.fixesOfFinding(plain(finding)),
+)
+const offered = computed(() => (trial.stale.value ? null : trial.answer.value))
 watch(
   () => [findings.value.map((finding) => finding.code).join(), folded],
   () => (opened.value = folded ? -1 : 0),
@@ -31,6 +43,7 @@ watch(
       :key="`${finding.code}${i}`"
       :finding="finding"
       :open="opened === i"
+      :offered="opened === i ? offered : null"
       @toggle="opened = opened === i ? -1 : i"
     />
     <li v-if="hidden > 0 || all">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
-import type { DisplayTank, Edit } from '@yew-basin/core'
+import { type DisplayTank, type Edit, setTo, insertAt } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -25,8 +25,8 @@ function add() {
     // Its own overflow stands elsewhere: the keeper says how.
     overflow: null,
   }
-  const edits: Edit[] = [{ op: 'insert', path: ['tanks'], at: tanks.value.length, item: tank }]
-  store.edit(edits, `tank ${tank.id}`)
+  const edits: Edit[] = [insertAt(['tanks'], tanks.value.length, tank)]
+  store.edit(edits)
   store.tankId = tank.id
 }
 
@@ -37,13 +37,7 @@ const ended = computed(() =>
 function remove() {
   const left = tanks.value.filter(({ id }) => id !== store.tank?.id)
   const drains = store.shown!.drains.filter(({ tankId }) => tankId !== store.tank?.id)
-  store.edit(
-    [
-      { op: 'set', path: ['drains'], to: drains },
-      { op: 'set', path: ['tanks'], to: left },
-    ],
-    `without ${store.tank?.id}`,
-  )
+  store.edit([setTo(['drains'], drains), setTo(['tanks'], left)])
   store.tankId = null
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onUnmounted, watch } from 'vue'
+import { computed, watch } from 'vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import ConflictDialog from '../workspace/ConflictDialog.vue'
 import NotOpen from '../workspace/NotOpen.vue'
@@ -29,7 +29,6 @@ watch(
   (ready) => ready && currents.begin(),
   { immediate: true },
 )
-onUnmounted(() => currents.leave())
 
 const pump = computed(() =>
   currents.chosen?.kind === 'pump'

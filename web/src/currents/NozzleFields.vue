@@ -22,13 +22,13 @@ const aim = computed<NozzleAim>(() => {
     }
   )
 })
-function set(change: Partial<NozzleAim>, key: string) {
+function set(change: Partial<NozzleAim>) {
   const others = currents.scene!.nozzles.filter(({ lineId }) => lineId !== stream.id)
-  currents.setScene('nozzles', [...others, { ...aim.value, ...change }], `aim ${stream.id} ${key}`)
+  currents.setNozzles([...others, { ...aim.value, ...change }])
 }
 function asItLeads() {
   const others = currents.scene!.nozzles.filter(({ lineId }) => lineId !== stream.id)
-  currents.setScene('nozzles', others, `no aim ${stream.id}`)
+  currents.setNozzles(others)
 }
 </script>
 
@@ -45,13 +45,13 @@ function asItLeads() {
         hint="0 right, 90 back"
         :limit="LIMITS.turn"
         :model-value="aim.turnDeg"
-        @update:model-value="set({ turnDeg: $event }, 'turn')"
+        @update:model-value="set({ turnDeg: $event })"
       />
       <QuantityField
         label="Tilted up"
         :limit="LIMITS.tilt"
         :model-value="aim.tiltDeg"
-        @update:model-value="set({ tiltDeg: $event }, 'tilt')"
+        @update:model-value="set({ tiltDeg: $event })"
       />
     </div>
     <button v-if="own" class="button" @click="asItLeads">As its last piece leads</button>

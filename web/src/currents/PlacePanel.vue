@@ -10,7 +10,7 @@ const pumps = computed(() => currents.scene!.pumps)
 const share = (of: number) => `${Math.round(100 * of)} %`
 const inside = ({ verdict }: Placement) => shareAsWanted(verdict)
 function take(found: Placement) {
-  currents.setScene('pumps', found.pumps, `placed ${Date.now()}`)
+  currents.setPumps(found.pumps)
 }
 </script>
 

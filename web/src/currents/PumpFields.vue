@@ -40,17 +40,11 @@ const caution = computed(() => {
   }
   return fault ? SEAT_WORDS[fault.kind] : ''
 })
-const set = (change: Partial<CirculationPump>, key: string) =>
-  currents.setPump(pump.id, change, key)
-const setPattern = (change: Partial<Pattern>, key: string) =>
-  set({ pattern: { ...pump.pattern, ...change } }, `pattern ${key}`)
+const set = (change: Partial<CirculationPump>) => currents.setPump(pump.id, change)
+const setPattern = (change: Partial<Pattern>) => set({ pattern: { ...pump.pattern, ...change } })
 
 function remove() {
-  currents.setScene(
-    'pumps',
-    currents.scene!.pumps.filter(({ id }) => id !== pump.id),
-    `without ${pump.id}`,
-  )
+  currents.setPumps(currents.scene!.pumps.filter(({ id }) => id !== pump.id))
   currents.chosen = null
 }
 </script>
@@ -67,20 +61,20 @@ function remove() {
       label="Name"
       :most="80"
       :model-value="pump.name"
-      @update:model-value="set({ name: $event }, 'name')"
+      @update:model-value="set({ name: $event })"
     />
     <div class="grid grid-cols-2 gap-x-3 gap-y-1.5">
       <ChoiceField
         label="On the"
         :options="options(PANEL_NAMES)"
         :model-value="pump.panel"
-        @update:model-value="set({ panel: $event }, 'panel')"
+        @update:model-value="set({ panel: $event })"
       />
       <QuantityField
         label="Height over the floor"
         :limit="{ ...LIMITS.sceneHeight, max: currents.setting!.depthM }"
         :model-value="pump.upM"
-        @update:model-value="set({ upM: $event }, 'up')"
+        @update:model-value="set({ upM: $event })"
       />
       <QuantityField
         :label="
@@ -88,53 +82,53 @@ function remove() {
         "
         :limit="{ ...LIMITS.scenePlace, max: room }"
         :model-value="pump.alongM"
-        @update:model-value="set({ alongM: $event }, 'along')"
+        @update:model-value="set({ alongM: $event })"
       />
       <QuantityField
         v-if="controllable"
         label="Speed"
         :limit="speedLimit"
         :model-value="pump.speed"
-        @update:model-value="set({ speed: $event }, 'speed')"
+        @update:model-value="set({ speed: $event })"
       />
       <QuantityField
         label="Turned to its left"
         :limit="{ ...LIMITS.turn, min: -85, max: 85 }"
         :model-value="pump.turnDeg"
-        @update:model-value="set({ turnDeg: $event }, 'turn')"
+        @update:model-value="set({ turnDeg: $event })"
       />
       <QuantityField
         label="Tilted up"
         :limit="LIMITS.tilt"
         :model-value="pump.tiltDeg"
-        @update:model-value="set({ tiltDeg: $event }, 'tilt')"
+        @update:model-value="set({ tiltDeg: $event })"
       />
     </div>
     <TickField
       v-if="pump.part.form === 'cross-flow'"
       label="Its slot stands upright"
       :model-value="pump.upright"
-      @update:model-value="set({ upright: $event }, 'upright')"
+      @update:model-value="set({ upright: $event })"
     />
     <ChoiceField
       label="In time"
       :options="patterns"
       :model-value="pump.pattern.kind"
-      @update:model-value="setPattern({ kind: $event }, 'kind')"
+      @update:model-value="setPattern({ kind: $event })"
     />
     <div v-if="pump.pattern.kind !== 'steady'" class="grid grid-cols-2 gap-x-3">
       <QuantityField
         :label="pump.pattern.kind === 'random' ? 'Held for' : 'One turn takes'"
         :limit="LIMITS.period"
         :model-value="pump.pattern.periodS"
-        @update:model-value="setPattern({ periodS: $event }, 'period')"
+        @update:model-value="setPattern({ periodS: $event })"
       />
       <QuantityField
         label="Falls to"
         hint="of its set speed"
         :limit="LIMITS.low"
         :model-value="pump.pattern.low"
-        @update:model-value="setPattern({ low: $event }, 'low')"
+        @update:model-value="setPattern({ low: $event })"
       />
       <ChoiceField
         v-if="pump.pattern.kind === 'alternate' || pump.pattern.kind === 'reversing'"
@@ -144,7 +138,7 @@ function remove() {
           { value: 'second', label: 'second' },
         ]"
         :model-value="pump.pattern.group"
-        @update:model-value="setPattern({ group: $event }, 'group')"
+        @update:model-value="setPattern({ group: $event })"
       />
     </div>
     <p v-if="caution" class="rounded-md bg-resin-wash px-2 py-1 text-[0.92rem]" role="status">

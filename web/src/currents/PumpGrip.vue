@@ -56,7 +56,7 @@ const body = useDrag(
   () => {
     choose()
     const from = { ...opening.value, alongM: pump.alongM, upM: pump.upM }
-    return ({ byX, byY }) => currents.setPump(pump.id, moveTo(byX, byY, from), 'place')
+    return ({ byX, byY }) => currents.setPump(pump.id, moveTo(byX, byY, from))
   },
   () => STEP_M * scale.pxPerM,
 )
@@ -73,14 +73,11 @@ const aim = useDrag(
       const by = ((now - before) * 180) / Math.PI
       const turned = by > 180 ? by - 360 : by < -180 ? by + 360 : by
       const bounded = (deg: number) => Math.round(Math.min(85, Math.max(-85, deg)))
-      if (cut === 'plan')
-        currents.setPump(pump.id, { turnDeg: bounded(from.turnDeg + turned) }, 'aim')
+      if (cut === 'plan') currents.setPump(pump.id, { turnDeg: bounded(from.turnDeg + turned) })
       else
-        currents.setPump(
-          pump.id,
-          { tiltDeg: bounded(from.tiltDeg + (mirrored ? -turned : turned)) },
-          'aim',
-        )
+        currents.setPump(pump.id, {
+          tiltDeg: bounded(from.tiltDeg + (mirrored ? -turned : turned)),
+        })
     }
   },
   () => 1.2,

@@ -7,11 +7,11 @@ import { ZONE_NAMES } from './currents-words.ts'
 
 /** The speeds wanted in each zone, with why. */
 const currents = useCurrents()
-function set(zone: WantedRange['zone'], change: Partial<WantedRange>, key: string) {
+function set(zone: WantedRange['zone'], change: Partial<WantedRange>) {
   const ranges = currents.scene!.ranges.map((one) =>
     one.zone === zone ? { ...one, ...change } : one,
   )
-  currents.setScene('ranges', ranges, `range ${zone} ${key}`)
+  currents.setRanges(ranges)
 }
 </script>
 
@@ -28,7 +28,7 @@ function set(zone: WantedRange['zone'], change: Partial<WantedRange>, key: strin
             hint="at least"
             :limit="{ ...LIMITS.current, max: range.mostMPerS }"
             :model-value="range.leastMPerS"
-            @update:model-value="set(range.zone, { leastMPerS: $event }, 'least')"
+            @update:model-value="set(range.zone, { leastMPerS: $event })"
           />
           <QuantityField
             :label="`${ZONE_NAMES[range.zone]}, at most`"
@@ -36,7 +36,7 @@ function set(zone: WantedRange['zone'], change: Partial<WantedRange>, key: strin
             hint="at most"
             :limit="{ ...LIMITS.current, min: range.leastMPerS }"
             :model-value="range.mostMPerS"
-            @update:model-value="set(range.zone, { mostMPerS: $event }, 'most')"
+            @update:model-value="set(range.zone, { mostMPerS: $event })"
           />
         </div>
         <label class="block">
@@ -46,9 +46,7 @@ function set(zone: WantedRange['zone'], change: Partial<WantedRange>, key: strin
             rows="2"
             maxlength="2000"
             :value="range.reason"
-            @change="
-              set(range.zone, { reason: ($event.target as HTMLTextAreaElement).value }, 'reason')
-            "
+            @change="set(range.zone, { reason: ($event.target as HTMLTextAreaElement).value })"
           />
         </label>
       </li>

@@ -12,7 +12,7 @@ import { ZONE_NAMES } from './currents-words.ts'
 /** One rock: its place, its size, and what lives on it. */
 const { rock } = defineProps<{ rock: RockSolid }>()
 const currents = useCurrents()
-const set = (change: Partial<RockSolid>, key: string) => currents.setRock(rock.id, change, key)
+const set = (change: Partial<RockSolid>) => currents.setRock(rock.id, change)
 
 const ROWS = rowsOf<RockSolid>(
   ['lengthM', 'Length', LIMITS.rockSize],
@@ -28,11 +28,7 @@ const ZONES = (['soft', 'large-polyp', 'small-polyp', 'quiet'] as const).map((va
 }))
 
 function remove() {
-  currents.setScene(
-    'rocks',
-    currents.scene!.rocks.filter(({ id }) => id !== rock.id),
-    `without ${rock.id}`,
-  )
+  currents.setRocks(currents.scene!.rocks.filter(({ id }) => id !== rock.id))
   currents.chosen = null
 }
 </script>
@@ -49,7 +45,7 @@ function remove() {
       label="Name"
       :most="80"
       :model-value="rock.name"
-      @update:model-value="set({ name: $event }, 'name')"
+      @update:model-value="set({ name: $event })"
     />
     <div class="grid grid-cols-2 gap-x-3 gap-y-1.5">
       <ChoiceField
@@ -59,15 +55,15 @@ function remove() {
           { value: 'box', label: 'box' },
         ]"
         :model-value="rock.form"
-        @update:model-value="set({ form: $event }, 'form')"
+        @update:model-value="set({ form: $event })"
       />
       <ChoiceField
         label="On it live"
         :options="ZONES"
         :model-value="rock.zone === 'sand' ? 'quiet' : rock.zone"
-        @update:model-value="set({ zone: $event }, 'zone')"
+        @update:model-value="set({ zone: $event })"
       />
-      <QuantityRows :of="rock" :rows="ROWS" @change="(name, si) => set({ [name]: si }, name)" />
+      <QuantityRows :of="rock" :rows="ROWS" @change="(name, si) => set({ [name]: si })" />
     </div>
   </section>
 </template>

@@ -38,11 +38,10 @@ const { dragging, drag, key } = useDrag(
     const { id } = shape.rock
     const { pxPerM } = scale
     return ({ byX, byY }) =>
-      currents.setRock(
-        id,
-        { [a]: held(a, from.a + byX / pxPerM), [b]: held(b, from.b - byY / pxPerM) },
-        'place',
-      )
+      currents.setRock(id, {
+        [a]: held(a, from.a + byX / pxPerM),
+        [b]: held(b, from.b - byY / pxPerM),
+      })
   },
   () => STEP_M * scale.pxPerM,
 )

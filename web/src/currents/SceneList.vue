@@ -42,14 +42,14 @@ const layout = ref<RockLayoutName>('two-islands')
 
 function begin() {
   const made = startLayout(start.value, currents.setting!, part.value!, newId)
-  currents.setScene('pumps', made.pumps, `start ${newId()}`)
+  currents.setPumps(made.pumps)
   currents.chosen = null
 }
 function addPump() {
   const [first] = startLayout('one', currents.setting!, part.value!, newId).pumps
   const n = currents.scene!.pumps.length + 1
   const pump = { ...first!, name: `${part.value!.name} · ${n}` }
-  currents.setScene('pumps', [...currents.scene!.pumps, pump], `add ${pump.id}`)
+  currents.setPumps([...currents.scene!.pumps, pump])
   currents.chosen = { kind: 'pump', id: pump.id }
 }
 function addRock(form: RockSolid['form']) {
@@ -65,11 +65,11 @@ function addRock(form: RockSolid['form']) {
     zM: sandDepthM,
     ...size,
   }
-  currents.setScene('rocks', [...currents.scene!.rocks, rock], `add ${rock.id}`)
+  currents.setRocks([...currents.scene!.rocks, rock])
   currents.chosen = { kind: 'rock', id: rock.id }
 }
 function layRock() {
-  currents.setScene('rocks', rockLayout(layout.value, currents.setting!, newId), `lay ${newId()}`)
+  currents.setRocks(rockLayout(layout.value, currents.setting!, newId))
   currents.chosen = null
 }
 

@@ -10,6 +10,8 @@ import {
   type RockSolid,
   type TankScene,
   type WaterSetting,
+  setTo,
+  type EditPath,
 } from '@yew-basin/core'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -28,33 +30,29 @@ const ESTIMATE_PAUSE_MS = 600
 /** Changes of the scene of the tank that is looked at. */
 function useSceneEdits() {
   const design = useDesign()
-  const scenePath = () => ['tanks', design.tankIndex, 'scene'] as const
-  function setScene(name: keyof TankScene, to: unknown, key = name as string): void {
-    design.edit(
-      [{ op: 'set', path: [...scenePath(), name], to }],
-      `${key} ${design.tank?.id ?? ''}`,
-    )
+  const at = <const More extends EditPath>(...more: More) =>
+    ['tanks', design.tankIndex, 'scene', ...more] as const
+  const setPumps = (to: TankScene['pumps']) => design.set(at('pumps'), to)
+  const setRocks = (to: TankScene['rocks']) => design.set(at('rocks'), to)
+  const setNozzles = (to: TankScene['nozzles']) => design.set(at('nozzles'), to)
+  const setRanges = (to: TankScene['ranges']) => design.set(at('ranges'), to)
+  function setPump(id: string, change: Partial<CirculationPump>): void {
+    const i = design.tank!.scene.pumps.findIndex((pump) => pump.id === id)
+    const names = Object.keys(change) as (keyof CirculationPump)[]
+    if (i >= 0) design.edit(names.map((name) => setTo(at('pumps', i, name), change[name]!)))
   }
-  function setPump(id: string, change: Partial<CirculationPump>, key = ''): void {
-    const pumps = design.tank!.scene.pumps.map((one) =>
-      one.id === id ? { ...one, ...change } : one,
-    )
-    setScene('pumps', pumps, `circulation ${id} ${key}`)
-  }
-  function setRock(id: string, change: Partial<RockSolid>, key = ''): void {
-    const rocks = design.tank!.scene.rocks.map((one) =>
-      one.id === id ? { ...one, ...change } : one,
-    )
-    setScene('rocks', rocks, `rock ${id} ${key}`)
+  function setRock(id: string, change: Partial<RockSolid>): void {
+    const i = design.tank!.scene.rocks.findIndex((rock) => rock.id === id)
+    const names = Object.keys(change) as (keyof RockSolid)[]
+    if (i >= 0) design.edit(names.map((name) => setTo(at('rocks', i, name), change[name]!)))
   }
 
-  return { setScene, setPump, setRock }
+  return { setPumps, setRocks, setNozzles, setRanges, setPump, setRock }
 }
 
 /** What is looked at and how: the choice, the cuts, the maps, the frame of a dye. */
 function useLook(frames: Ref<readonly DyeFrame[]>) {
   const chosen = ref<Chosen | null>(null)
-  const fineness = ref<Fineness>('standard')
   const figure = ref<'speed' | 'peak'>('speed')
   const show = reactive({ map: true, lines: false, jets: true })
   /** Where each drawing cuts, m. */
@@ -74,26 +72,30 @@ function useLook(frames: Ref<readonly DyeFrame[]>) {
     cuts.end = setting.lengthM / 2
   }
 
-  return { chosen, fineness, figure, show, cuts, frameIndex, frame, cutAt }
+  return { chosen, figure, show, cuts, frameIndex, frame, cutAt }
 }
 
 /** The tank whose water is looked at: its scene, its quick look, its field. */
 export const useCurrents = defineStore('currents', () => {
   const design = useDesign()
-  const work = useFieldWork()
 
   const tank = computed(() => design.tank)
   const scene = computed<TankScene | null>(() => design.tank?.scene ?? null)
   const setting = computed(() =>
     design.shown && design.solved ? settingOf(design.shown, design.solved, design.tankIndex) : null,
   )
+  const fineness = ref<Fineness>('standard')
+  const wish = computed(() =>
+    setting.value ? { setting: setting.value, fineness: fineness.value } : null,
+  )
+  const work = useFieldWork(() => wish.value)
+  const look = useLook(work.frames)
+  const { chosen, frameIndex } = look
   const quick = computed(() => (setting.value ? reaches(setting.value) : []))
   const stale = computed(() => {
     const field = work.field.value
     return !!field && !!setting.value && !isCurrent(work.of.value, setting.value, field.fineness)
   })
-  const look = useLook(work.frames)
-  const { chosen, fineness, frameIndex } = look
   const verdict = computed(() =>
     work.field.value && setting.value ? judgeField(work.field.value, setting.value) : null,
   )
@@ -106,33 +108,39 @@ export const useCurrents = defineStore('currents', () => {
     chosen.value = null
     frameIndex.value = null
     look.cutAt(setting.value)
-    if (designId && tankId) void work.load(designId, tankId)
+    if (designId && tankId) load(designId, tankId)
   })
   watchDebounced(
-    [setting, fineness],
+    wish,
     () => {
-      if (setting.value && work.at.value === null)
-        void work.estimateFor(setting.value, fineness.value)
+      if (work.at.value === null) void work.findEstimate()
     },
     { debounce: ESTIMATE_PAUSE_MS },
   )
 
+  /** The tank whose field is here, or is being worked at: that goes on while another view is shown. */
+  let loadedFor = ''
+  function load(designId: string, tankId: string): void {
+    loadedFor = `${designId} ${tankId}`
+    void work.load(designId, tankId)
+  }
   function begin(): void {
-    look.cutAt(setting.value)
     const designId = design.basin?.current.id
     const tankId = design.tank?.id
-    if (designId && tankId) void work.load(designId, tankId)
-    if (setting.value) void work.estimateFor(setting.value, fineness.value)
+    if (!designId || !tankId || loadedFor === `${designId} ${tankId}`) return
+    look.cutAt(setting.value)
+    load(designId, tankId)
+    void work.findEstimate()
   }
   async function run(): Promise<void> {
     const designId = design.basin?.current.id
-    if (!setting.value || !designId || !tank.value) return
-    await work.run(setting.value, fineness.value, designId, tank.value.id)
+    if (designId && tank.value) await work.run(designId, tank.value.id)
   }
 
   return {
     ...work,
     ...look,
+    fineness,
     tank,
     scene,
     setting,

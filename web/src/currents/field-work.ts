@@ -8,15 +8,13 @@ import {
   type Field,
   type PlacementSearch,
 } from '@yew-basin/core'
-import { ref, shallowRef, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
-import { Calculator, callback, Cancelled } from '../calc/client.ts'
+import { useLongWork, type Work } from '../calc/long-work.ts'
+import { callback, spawnCurrents } from '../calc/spawn.ts'
+import type { CurrentsCalls, Estimate, RunField } from '../calc/currents-worker.ts'
 import { plain } from '../workspace/plain.ts'
 import { notKept } from './currents-words.ts'
-import type { CurrentsCalls, Estimate } from './currents-worker.ts'
-
-const makeWorker = () =>
-  new Worker(new URL('./currents-worker.ts', import.meta.url), { type: 'module' })
 
 /** What is being worked at, and how far it is. */
 export interface AtWork {
@@ -24,113 +22,116 @@ export interface AtWork {
   readonly share: number
 }
 
-/** One long piece of work at a time, with its progress and its fault. */
-function useWork() {
-  const at = shallowRef<AtWork | null>(null)
-  const fault = ref('')
-  const worker = new Calculator<CurrentsCalls>(makeWorker)
-
-  async function work<T>(
-    what: AtWork['what'],
-    ask: Parameters<typeof worker.ask<T>>[0],
-  ): Promise<T | null> {
-    fault.value = ''
-    at.value = { what, share: 0 }
-    try {
-      return await worker.ask(ask)
-    } catch (error) {
-      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-      return null
-    } finally {
-      at.value = null
-    }
-  }
-  const progress = (what: AtWork['what']) =>
-    callback((done: number, of: number) => {
-      if (at.value) at.value = { what, share: done / of }
-    })
-  return { at, fault, worker, work, progress }
+/** What a field is run for. */
+export interface FieldWish {
+  readonly setting: WaterSetting
+  readonly fineness: Fineness
 }
 
-type Work = ReturnType<typeof useWork>
+/** A field, run at a fineness, with how long that will take. */
+function useField(wish: () => FieldWish | null) {
+  return useLongWork({
+    spawn: spawnCurrents,
+    subject: wish,
+    endsAtOnce: true,
+    goesOn: true,
+    ask: ({ setting, fineness }, { pool, report }: Work<CurrentsCalls>): Promise<RunField | null> =>
+      pool.one((calls) => calls.run(plain(setting), fineness, callback(report))),
+    estimate: ({ setting, fineness }, { pool }): Promise<Estimate | null> =>
+      pool.one((calls) => calls.estimate(plain(setting), fineness)),
+  })
+}
 
 /** Dye poured in a field, look by look. */
-function useDye({ at, work }: Work, field: ShallowRef<Field | null>) {
+function useDye(field: ShallowRef<Field | null>) {
   const frames = shallowRef<readonly DyeFrame[]>([])
-  const dye = shallowRef<DyeVerdict | null>(null)
+  const from = shallowRef<Vector | null>(null)
+  const work = useLongWork({
+    spawn: spawnCurrents,
+    subject: () => (field.value && from.value ? { field: field.value, from: from.value } : null),
+    endsAtOnce: true,
+    goesOn: true,
+    ask: (poured, { pool, report }: Work<CurrentsCalls>): Promise<DyeVerdict> => {
+      const look = callback((frame: DyeFrame) => {
+        frames.value = [...frames.value, frame]
+        report(frame.mixed, 1)
+      })
+      return pool.one((calls) => calls.dye(poured.field, plain(poured.from), look))
+    },
+  })
 
   function clearDye(): void {
+    work.forget()
     frames.value = []
-    dye.value = null
   }
-
-  async function pour(from: Vector): Promise<void> {
-    const now = field.value
-    if (!now) return
+  async function pour(at: Vector): Promise<void> {
     clearDye()
-    const look = callback((frame: DyeFrame) => {
-      frames.value = [...frames.value, frame]
-      if (at.value) at.value = { what: 'dye', share: frame.mixed }
-    })
-    dye.value = await work('dye', (calls) => calls.dye(now, plain(from), look))
+    from.value = at
+    await work.run()
   }
 
-  return { frames, dye, clearDye, pour }
+  return { work, frames, dye: work.answer, clearDye, pour }
 }
 
-/** Seats, aims and speeds that are searched for. */
-function useSearch({ work, progress }: Work) {
-  const search = shallowRef<PlacementSearch | null>(null)
-
+/** Mounting positions, aims and speeds that are searched for. */
+function useSearch() {
+  const wish = shallowRef<{ setting: WaterSetting; pumps: readonly CirculationPump[] } | null>(null)
+  const work = useLongWork({
+    spawn: spawnCurrents,
+    subject: () => wish.value,
+    endsAtOnce: true,
+    goesOn: true,
+    ask: (
+      { setting, pumps },
+      { pool, report }: Work<CurrentsCalls>,
+    ): Promise<PlacementSearch | null> =>
+      pool.one((calls) => calls.place(plain(setting), plain(pumps), callback(report))),
+  })
   async function place(setting: WaterSetting, pumps: readonly CirculationPump[]): Promise<void> {
-    search.value = null
-    search.value = await work('place', (calls) =>
-      calls.place(plain(setting), plain(pumps), progress('place')),
-    )
+    work.forget()
+    wish.value = { setting, pumps }
+    await work.run()
   }
-
-  return { search, place }
+  return { work, search: work.answer, place }
 }
 
-/** How long a field will take, found beside whatever is being worked at. */
-function useEstimate({ fault }: Work) {
-  const side = new Calculator<CurrentsCalls>(makeWorker)
-  const estimate = shallowRef<Estimate | null>(null)
-
-  async function estimateFor(setting: WaterSetting, fineness: Fineness): Promise<void> {
-    try {
-      estimate.value = await side.ask((calls) => calls.estimate(plain(setting), fineness))
-    } catch (error) {
-      if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-    }
-  }
-
-  return { estimate, estimateFor, leaveEstimate: () => side.cancel() }
+/** The one that runs, and how far it is. */
+function shareOf(what: AtWork['what'], progress: { done: number; of: number } | null) {
+  return progress ? { what, share: progress.done / progress.of } : null
 }
 
 /** A field with what is made of it: its run, its streamlines, dye poured in it, and where it is kept. */
-export function useFieldWork() {
-  const long = useWork()
-  const { at, fault, worker, work, progress } = long
+export function useFieldWork(wish: () => FieldWish | null) {
+  const run = useField(wish)
   const field = shallowRef<Field | null>(null)
   /** The setting it was run for. */
   const of = ref('')
-  const { frames, dye, clearDye, pour } = useDye(long, field)
-  const { search, place } = useSearch(long)
-  const { estimate, estimateFor, leaveEstimate } = useEstimate(long)
+  const keeping = ref('')
+  const dyeing = useDye(field)
+  const placing = useSearch()
+  const at = computed<AtWork | null>(
+    () =>
+      shareOf('field', run.progress.value) ??
+      shareOf('dye', dyeing.work.progress.value) ??
+      shareOf('place', placing.work.progress.value),
+  )
+  const fault = computed(
+    () => run.fault.value || dyeing.work.fault.value || placing.work.fault.value || keeping.value,
+  )
 
   function forget(): void {
-    worker.cancel()
+    run.forget()
+    placing.work.forget()
     field.value = null
     of.value = ''
-    clearDye()
-    search.value = null
+    keeping.value = ''
+    dyeing.clearDye()
   }
 
   function show(found: Field, mark: string): void {
+    dyeing.clearDye()
     field.value = found
     of.value = mark
-    clearDye()
   }
 
   async function load(designId: string, tankId: string): Promise<void> {
@@ -140,34 +141,24 @@ export function useFieldWork() {
       const packed = bytes ? unpackField(bytes) : null
       if (packed) show(packed.field, packed.of)
     } catch (error) {
-      fault.value = (error as Error).message
+      keeping.value = (error as Error).message
     }
   }
 
-  async function run(
-    setting: WaterSetting,
-    fineness: Fineness,
-    designId: string,
-    tankId: string,
-  ): Promise<void> {
-    const done = await work('field', (calls) =>
-      calls.run(plain(setting), fineness, progress('field')),
-    )
+  async function runField(designId: string, tankId: string): Promise<void> {
+    keeping.value = ''
+    const done = await run.run()
     if (!done) return
     show(done.field, done.of)
     try {
       await fieldsApi.keep(designId, tankId, done.bytes)
     } catch (error) {
-      fault.value = notKept(error as Error)
+      keeping.value = notKept(error as Error)
     }
   }
 
   function stop(): void {
-    worker.cancel()
-  }
-  function leave(): void {
-    worker.cancel()
-    leaveEstimate()
+    for (const work of [run, dyeing.work, placing.work]) work.cancel()
   }
 
   return {
@@ -175,18 +166,17 @@ export function useFieldWork() {
     fault,
     field,
     of,
-    frames,
-    dye,
-    search,
-    estimate,
+    frames: dyeing.frames,
+    dye: dyeing.dye,
+    search: placing.search,
+    estimate: run.estimate,
     load,
-    run,
-    estimateFor,
-    pour,
-    place,
+    run: runField,
+    findEstimate: () => run.findEstimate(),
+    pour: dyeing.pour,
+    place: placing.place,
     stop,
-    leave,
-    clearDye,
+    clearDye: dyeing.clearDye,
     forget,
   }
 }

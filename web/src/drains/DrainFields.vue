@@ -7,7 +7,10 @@ import {
   tuneValve,
   type Drain,
   type Piece,
+  type Point,
   type SolvedDrain,
+  setTo,
+  type EditPath,
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -28,7 +31,7 @@ const { drain, solved, index } = defineProps<{
 }>()
 const store = useDesign()
 const units = useUnits()
-const at = (...more: (string | number)[]) => ['drains', index, ...more]
+const at = <const More extends EditPath>(...more: More) => ['drains', index, ...more] as const
 
 /** Chambers, and tees of the same box's other drains that nothing joins yet. */
 const ends = computed(() => {
@@ -57,7 +60,11 @@ const ends = computed(() => {
 })
 function setEnd(chosen: string) {
   const [kind, ...rest] = chosen.split(' ')
-  store.set(at('end'), { ...drain.end, at: kind, id: rest.join(' ') })
+  store.set(at('end'), {
+    ...drain.end,
+    at: kind === 'tee' ? 'tee' : 'chamber',
+    id: rest.join(' '),
+  })
 }
 
 /** A siphon that joins another is matched on the drains themselves, when it is looked at. */
@@ -66,17 +73,13 @@ const match = computed(() => solved.match ?? joinedMatch(steadyState(store.shown
 function mayTake(piece: Piece): boolean {
   const member = store.shown!.drains.findIndex(({ end }) => end.at === 'tee' && end.id === piece.id)
   if (member < 0) return true
-  store.edit(
-    [
-      { op: 'set', path: ['drains', member, 'end'], to: drain.end },
-      {
-        op: 'set',
-        path: at('run', 'pieces'),
-        to: drain.run.pieces.filter(({ id }) => id !== piece.id),
-      },
-    ],
-    `no join ${piece.id}`,
-  )
+  store.edit([
+    setTo(['drains', member, 'end'], drain.end),
+    setTo(
+      at('run', 'pieces'),
+      drain.run.pieces.filter(({ id }) => id !== piece.id),
+    ),
+  ])
   return false
 }
 function meets(piece: Piece): string {
@@ -86,16 +89,13 @@ function meets(piece: Piece): string {
 
 function setValve() {
   const { opening } = match.value!
-  const { drains } = store.design!
-  const edits = solved.match
-    ? tuneValve(store.design!, index, solved.match)
-    : setAlike(drains, drain.tankId, Math.round((opening ?? 1) * 1000) / 1000).map((edit) => ({
-        ...edit,
-        path: ['drains', ...edit.path],
-      }))
-  store.edit(edits, `tune ${drain.id}`)
+  store.edit(
+    solved.match
+      ? tuneValve(store.design!, index, solved.match)
+      : setAlike(store.design!, drain.tankId, Math.round((opening ?? 1) * 1000) / 1000),
+  )
 }
-const place = (axis: string) => (si: number) => store.set(at('inlet', 'place', axis), si)
+const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'place', axis), si)
 </script>
 
 <template>

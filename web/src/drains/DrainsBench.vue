@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
-import { entryOf, isHose, oneMoreDrain, type DrainRole } from '@yew-basin/core'
+import { entryOf, isHose, oneMoreDrain, type DrainRole, setTo, insertAt } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import FindingList from '../bench/FindingList.vue'
@@ -55,10 +55,7 @@ function add(role: DrainRole) {
     },
     role,
   )
-  store.edit(
-    [{ op: 'insert', path: ['drains'], at: design.drains.length, item: drain }],
-    `drain ${drain.id}`,
-  )
+  store.edit([insertAt(['drains'], design.drains.length, drain)])
   chosenId.value = drain.id
 }
 
@@ -70,7 +67,7 @@ function remove(id: string) {
   const left = drains
     .filter((one) => one.id !== id)
     .map((one) => (one.end.at === 'tee' && tees.has(one.end.id) ? { ...one, end: gone.end } : one))
-  store.edit([{ op: 'set', path: ['drains'], to: left }], `without ${id}`)
+  store.edit([setTo(['drains'], left)])
   chosenId.value = null
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DRAIN_SCHOOLS, entryOf, newDrains, type DrainSchool } from '@yew-basin/core'
+import { DRAIN_SCHOOLS, entryOf, newDrains, type DrainSchool, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
 import { isHose } from '@yew-basin/core'
 import { useDesign } from '../workspace/design-store.ts'
@@ -20,7 +20,7 @@ function lay(school: DrainSchool) {
     flowM3PerS: Math.max(store.solvedTank!.flowM3PerS, store.solvedTank!.wantedFlowM3PerS),
   })
   const others = design.drains.filter(({ tankId }) => tankId !== id)
-  store.edit([{ op: 'set', path: ['drains'], to: [...others, ...drains] }], `drains ${Date.now()}`)
+  store.edit([setTo(['drains'], [...others, ...drains])])
 }
 </script>
 

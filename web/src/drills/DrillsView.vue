@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import type { Playback } from '@yew-basin/core'
-import { computed, onUnmounted, ref, shallowRef, watch } from 'vue'
+import type { Drill } from '@yew-basin/core'
+import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { Calculator, Cancelled } from '../calc/client.ts'
+import { useLongWork } from '../calc/long-work.ts'
+import { ofDesign } from '../calc/of-design.ts'
+import { spawnShared } from '../calc/spawn.ts'
 import ConflictDialog from '../workspace/ConflictDialog.vue'
 import NotOpen from '../workspace/NotOpen.vue'
 import { plain } from '../workspace/plain.ts'
@@ -26,30 +28,37 @@ const drills = useDrills()
 const chosenId = ref<string | null>(null)
 const chosen = computed(() => {
   const known = chosenId.value !== null ? drills.found.get(chosenId.value) : undefined
-  return known ?? drills.found.get(drills.verdicts[0]?.drillId ?? '') ?? null
+  return known ?? drills.verdicts[0] ?? null
 })
-const playback = shallowRef<Playback | null>(null)
-const fault = ref('')
+/** The chosen drill of the design as it is. */
+const subject = computed(() => {
+  const verdict = chosen.value
+  const drill = drills.drills.find((one: Drill) => one.id === verdict?.drillId)
+  const { design } = store
+  return verdict && drill && design && !drills.stale ? { verdict, drill, design } : null
+})
+/** Run again for playing. */
+const played = useLongWork({
+  spawn: spawnShared,
+  subject: () => subject.value,
+  ask: ({ design, drill }, { pool }) =>
+    pool.one((calls) => ofDesign(calls, design).play(plain(drill))),
+})
+/** What mends it, tried. */
+const fixing = useLongWork({
+  spawn: spawnShared,
+  subject: () => subject.value,
+  ask: ({ design, drill, verdict }, { pool }) =>
+    pool.one((calls) => ofDesign(calls, design).fixesOfDrill(plain(drill), plain(verdict))),
+})
+const playback = played.answer
 const player = usePlayer(playback)
-const calculator = new Calculator()
-onUnmounted(() => calculator.cancel())
-
-/** The drill that is chosen, run again for playing. */
-async function fetchPlayback(drillId: string) {
-  const drill = drills.drills.find((one) => one.id === drillId)
-  const design = store.design
-  if (!drill || !design) return
-  fault.value = ''
-  try {
-    playback.value = await calculator.ask((calc) => calc.play(plain(design), plain(drill)))
-  } catch (error) {
-    if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-  }
-}
 watch(
-  () => [chosen.value?.verdict, drills.stale, drills.progress] as const,
-  ([verdict, stale, progress]) => {
-    if (verdict && !stale && !progress) void fetchPlayback(verdict.drillId)
+  () => [subject.value, drills.progress] as const,
+  ([now, progress]) => {
+    if (!now || progress) return
+    void played.run()
+    void fixing.run()
   },
   { immediate: true },
 )
@@ -64,7 +73,7 @@ function goTo(timeS: number) {
     <WorkspaceHeader class="area-head" />
     <template v-if="drills.possible">
       <div class="area-list">
-        <DrillList :chosen-id="chosen?.verdict.drillId ?? null" @choose="chosenId = $event" />
+        <DrillList :chosen-id="chosen?.drillId ?? null" @choose="chosenId = $event" />
         <SurvivalTable />
         <OwnDrillForm />
       </div>
@@ -78,7 +87,9 @@ function goTo(timeS: number) {
             :playing="player.playing.value"
           />
         </div>
-        <p v-if="fault" class="px-3 text-aril" role="alert">{{ fault }}</p>
+        <p v-if="played.fault.value" class="px-3 text-aril" role="alert">
+          {{ played.fault.value }}
+        </p>
         <template v-if="playback && !drills.stale">
           <DrillTransport :player="player" />
           <DrillChart
@@ -94,8 +105,9 @@ function goTo(timeS: number) {
         <VerdictPanel
           v-if="chosen"
           :design="store.shown!"
-          :verdict="chosen.verdict"
-          :mends="chosen.mends"
+          :verdict="chosen"
+          :fixes="fixing.stale.value ? null : fixing.answer.value"
+          :trying="fixing.progress.value !== null"
           @go-to="goTo"
         />
         <p v-else class="p-4 text-ink-soft" role="status">The drills are being run…</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { say, type OwnDrill } from '@yew-basin/core'
+import { say, type OwnDrill, insertAt } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -27,10 +27,7 @@ function add() {
     name: `My drill ${own.value.length + 1}`,
     steps: [{ drillId: 'power-cut', atS: 0 }],
   }
-  store.edit(
-    [{ op: 'insert', path: ['drills'], at: own.value.length, item: drill }],
-    `drill ${drill.id}`,
-  )
+  store.edit([insertAt(['drills'], own.value.length, drill)])
 }
 const remove = (id: string) =>
   store.set(
@@ -41,10 +38,7 @@ function addStep(index: number) {
   const { steps } = own.value[index]!
   const last = steps.at(-1)!
   const item = { drillId: options.value[0]?.value ?? 'power-cut', atS: last.atS + 60 }
-  store.edit(
-    [{ op: 'insert', path: ['drills', index, 'steps'], at: steps.length, item }],
-    `step ${Date.now()}`,
-  )
+  store.edit([insertAt(['drills', index, 'steps'], steps.length, item)])
 }
 function removeStep(index: number, step: number) {
   const { steps } = own.value[index]!

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { logWords, say, type BasinDesign, type Mend, type Verdict } from '@yew-basin/core'
+import {
+  drillsChanged,
+  logWords,
+  say,
+  type BasinDesign,
+  type Fix,
+  type Verdict,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
@@ -7,10 +14,12 @@ import { OUTCOME_WORDS, STATE_OF } from './drill-words.ts'
 import { useDrills } from './drills-store.ts'
 
 /** What one drill came to: what stands where, when something must be done, and what would mend it. */
-const { design, verdict, mends } = defineProps<{
+const { design, verdict, fixes, trying } = defineProps<{
   design: BasinDesign
   verdict: Verdict
-  mends: readonly Mend[]
+  /** Each tried; null: not known yet. */
+  fixes: readonly Fix[] | null
+  trying: boolean
 }>()
 defineEmits<{ goTo: [timeS: number] }>()
 const drills = useDrills()
@@ -24,21 +33,13 @@ const TONES = {
 const preview = computed(() =>
   drills.preview?.drillId === verdict.drillId ? drills.preview : null,
 )
-/** What the mend would make of this drill, and of the others. */
+/** What the fix would make of this drill, and of the others. */
 const after = computed(() => {
   if (!preview.value) return null
   const { verdicts } = preview.value
-  const now = new Map(drills.verdicts.map((one) => [one.drillId, one]))
-  const rank = { wet: 0, watch: 1, dry: 2 }
-  const changed = verdicts.filter(({ drillId, outcome }) => now.get(drillId)?.outcome !== outcome)
-  const better = changed.filter(
-    ({ drillId, outcome }) => rank[outcome] > rank[now.get(drillId)?.outcome ?? 'wet'],
-  )
-  return {
-    own: verdicts.find(({ drillId }) => drillId === verdict.drillId) ?? null,
-    better: better.length,
-    worse: changed.filter((one) => now.has(one.drillId) && !better.includes(one)),
-  }
+  const { better, worse } = drillsChanged(drills.verdicts, verdicts)
+  const own = verdicts.find(({ drillId }) => drillId === verdict.drillId) ?? null
+  return { own, better: better.length, worse }
 })
 </script>
 
@@ -55,16 +56,22 @@ const after = computed(() => {
         {{ say(verdict.act, units.family) }}
       </p>
     </div>
-    <div v-if="mends.length > 0">
-      <h3 class="heading">What may mend it</h3>
+    <p v-if="trying && verdict.outcome !== 'dry'" class="caption" role="status">
+      What may mend it is being tried…
+    </p>
+    <div v-else-if="fixes && fixes.length > 0">
+      <h3 class="heading">What mends it</h3>
       <ul class="mt-1 space-y-1">
-        <li v-for="(mend, i) in mends" :key="i" class="flex items-center gap-2">
-          <span class="grow leading-tight">{{ say(mend.label, units.family) }}</span>
+        <li v-for="(fix, i) in fixes" :key="i" class="flex items-center gap-2">
+          <span class="grow leading-tight"
+            >{{ say(fix.label, units.family) }}
+            <span class="caption block">{{ say(fix.brings, units.family) }}</span></span
+          >
           <button
             class="button"
             :disabled="drills.stale || !!drills.progress"
-            :aria-label="`Preview: ${say(mend.label, units.family)}`"
-            @click="drills.look(mend, verdict.drillId)"
+            :aria-label="`Preview: ${say(fix.label, units.family)}`"
+            @click="drills.look(fix, verdict.drillId)"
           >
             Preview
           </button>
@@ -76,7 +83,7 @@ const after = computed(() => {
         role="status"
         data-testid="mend-preview"
       >
-        <p class="font-semibold">{{ say(preview.mend.label, units.family) }}</p>
+        <p class="font-semibold">{{ say(preview.fix.label, units.family) }}</p>
         <p v-if="after.own" class="flex items-start gap-2">
           <StateMark :state="STATE_OF[after.own.outcome]" :size="13" class="mt-1" />
           {{ say(after.own.said, units.family) }}
@@ -89,7 +96,7 @@ const after = computed(() => {
           >.
         </p>
         <div class="mt-1 flex gap-2">
-          <button class="button button-main" @click="drills.apply(preview.mend)">Apply</button>
+          <button class="button button-main" @click="drills.apply(preview.fix)">Apply</button>
           <button class="button" @click="drills.leavePreview()">Leave it</button>
         </div>
       </div>

@@ -3,185 +3,183 @@ import {
   applyEdits,
   canDrill,
   pairsOf,
-  steadyState,
   singleFailures,
+  steadyState,
   survivalOf,
   worstFirst,
   type BasinDesign,
   type Drill,
-  type Mend,
+  type Fix,
   type Survival,
   type Verdict,
 } from '@yew-basin/core'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import { Cancelled } from '../calc/client.ts'
-import { CalcPool } from '../calc/pool.ts'
-import type { Drilled } from '../calc/worker.ts'
-import { plain } from '../workspace/plain.ts'
+import { computed, shallowRef } from 'vue'
+import { useLongWork, type Work } from '../calc/long-work.ts'
+import { ofDesign } from '../calc/of-design.ts'
+import type { CoreCalls } from '../calc/core-worker.ts'
+import { spawnCore } from '../calc/spawn.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { plain } from '../workspace/plain.ts'
 
 /** A change is drilled once the keeper has stopped typing for so long. */
 const PAUSE_MS = 800
 const BATCH = 3
 
-/** What a mend would make of the drills. */
-export interface MendPreview {
-  readonly mend: Mend
+/** What a fix would make of the drills. */
+export interface DrillsPreview {
+  readonly fix: Fix
   /** The drill it was offered for. */
   readonly drillId: string
   readonly verdicts: readonly Verdict[]
 }
 
-/** Asks a pool about drills and says how far it is. */
-function useAsking() {
-  const progress = ref<{ done: number; of: number } | null>(null)
-  const fault = ref('')
-
-  async function ask(
-    by: CalcPool,
-    about: BasinDesign,
-    list: readonly Drill[],
-    told: (one: Drilled) => void,
-  ): Promise<boolean> {
-    progress.value = { done: 0, of: list.length }
-    const sent = plain(about)
-    try {
-      await by.each(
-        list,
-        BATCH,
-        (calc, some) => calc.drills(sent, plain(some)),
-        (answers) => {
-          answers.forEach(told)
-          if (progress.value)
-            progress.value = { ...progress.value, done: progress.value.done + answers.length }
-        },
-      )
-      progress.value = null
-      return true
-    } catch (error) {
-      if (!(error instanceof Cancelled)) {
-        progress.value = null
-        fault.value = (error as Error).message
-      }
-      return false
-    }
-  }
-
-  return { progress, fault, ask }
+/** Drills of a design, told one by one. */
+async function drillEach(
+  { design, drills }: { readonly design: BasinDesign; readonly drills: readonly Drill[] },
+  { pool, report }: Work<CoreCalls>,
+  told: (verdict: Verdict) => void,
+): Promise<void> {
+  let done = 0
+  report(0, drills.length)
+  await pool.each(
+    drills,
+    BATCH,
+    (calls, some) => ofDesign(calls, design).drills(plain(some)),
+    (verdicts) => {
+      verdicts.forEach(told)
+      report((done += verdicts.length), drills.length)
+    },
+  )
 }
 
-type Ask = ReturnType<typeof useAsking>['ask']
+/** All of them, when all are in. */
+async function verdictsOf(
+  asked: { readonly design: BasinDesign; readonly drills: readonly Drill[] },
+  work: Work<CoreCalls>,
+): Promise<Verdict[]> {
+  const verdicts: Verdict[] = []
+  await drillEach(asked, work, (verdict) => verdicts.push(verdict))
+  return verdicts
+}
 
-/** All drills with a mend made, before it is. */
-function useMendPreview(ask: Ask, present: () => BasinDesign | null) {
-  const previewPool = new CalcPool()
-  const preview = shallowRef<MendPreview | null>(null)
-
-  /** What all drills would say with a mend made. */
-  async function look(mend: Mend, drillId: string): Promise<void> {
-    const now = present()
-    if (!now) return
-    const mended = applyEdits(now, mend.edits)
-    const after: Verdict[] = []
-    const done = await ask(previewPool, mended, allDrills(steadyState(mended)), (one) =>
-      after.push(one.verdict),
-    )
-    if (done) preview.value = { mend, drillId, verdicts: after }
+/** All drills with a fix made, before it is. */
+function useDrillsPreview(present: () => BasinDesign | null) {
+  const looked = shallowRef<Pick<DrillsPreview, 'fix' | 'drillId'> | null>(null)
+  const work = useLongWork({
+    spawn: spawnCore,
+    subject: () => looked.value,
+    goesOn: true,
+    ask: async ({ fix, drillId }, given): Promise<DrillsPreview> => {
+      const design = applyEdits(present()!, fix.edits)
+      const drills = allDrills(steadyState(design))
+      return { fix, drillId, verdicts: await verdictsOf({ design, drills }, given) }
+    },
+  })
+  async function look(fix: Fix, drillId: string): Promise<void> {
+    work.forget()
+    looked.value = { fix, drillId }
+    await work.run()
   }
+  return { preview: work.answer, looking: work, look }
+}
 
-  return { preview, previewPool, look }
+/** Every drill of a design, told as they come in. */
+function useAllDrills(present: () => BasinDesign | null) {
+  const found = shallowRef<ReadonlyMap<string, Verdict>>(new Map())
+  const all = useLongWork({
+    spawn: spawnCore,
+    subject: present,
+    goesOn: true,
+    ask: async (design, work) => {
+      const drills = allDrills(steadyState(design))
+      found.value = new Map()
+      await drillEach({ design, drills }, work, (verdict) => {
+        found.value = new Map(found.value).set(verdict.drillId, verdict)
+      })
+      return drills
+    },
+  })
+  return { all, found }
 }
 
 /** Every drill of the opened design, run over all cores; run again when the design changes. */
 export const useDrills = defineStore('drills', () => {
-  const design = useDesign()
-  const pool = new CalcPool()
-  const drills = shallowRef<readonly Drill[]>([])
-  const found = shallowRef<ReadonlyMap<string, Drilled>>(new Map())
-  /** The design that `found` is of. */
-  const of = shallowRef<BasinDesign | null>(null)
-  const { progress, fault, ask } = useAsking()
-  const { preview, previewPool, look } = useMendPreview(ask, () => design.design)
-  const survival = shallowRef<Survival | null>(null)
+  const store = useDesign()
+  const possible = computed(() => store.design !== null && canDrill(store.design))
+  const { all, found } = useAllDrills(() => store.design)
+  const drills = computed(() => all.answer.value ?? [])
+  const { preview, looking, look } = useDrillsPreview(() => store.design)
 
-  const possible = computed(() => (design.design ? canDrill(steadyState(design.design)) : false))
-  const stale = computed(() => of.value !== null && of.value !== design.design)
-  const verdicts = computed(() => worstFirst([...found.value.values()].map((one) => one.verdict)))
-  const worst = computed(() => (stale.value ? null : (verdicts.value[0] ?? null)))
+  /** Every two single failures at once. */
+  const pairs = useLongWork({
+    spawn: spawnCore,
+    subject: () => all.of.value,
+    goesOn: true,
+    ask: async (design, work): Promise<Survival> => {
+      const singles = singleFailures(drills.value)
+      const double = await verdictsOf({ design, drills: pairsOf(singles) }, work)
+      return survivalOf(
+        singles.flatMap(({ id }) => found.value.get(id) ?? []),
+        double,
+      )
+    },
+  })
+
+  const verdicts = computed(() => worstFirst([...found.value.values()]))
+  const worst = computed(() => (all.stale.value ? null : (verdicts.value[0] ?? null)))
+  const progress = computed(
+    () => all.progress.value ?? pairs.progress.value ?? looking.progress.value,
+  )
+  const fault = computed(() => all.fault.value || pairs.fault.value || looking.fault.value)
 
   /** Runs every drill of the design as it is. */
   async function run(): Promise<void> {
-    const now = design.design
-    if (!now) return
-    fault.value = ''
-    preview.value = null
-    survival.value = null
-    const list = allDrills(steadyState(now))
-    drills.value = list
-    of.value = now
-    found.value = new Map()
-    await ask(pool, now, list, (one) => {
-      found.value = new Map(found.value).set(one.verdict.drillId, one)
-    })
+    looking.forget()
+    pairs.forget()
+    await all.run()
   }
 
-  /** Runs every two single failures at once. */
-  async function runPairs(): Promise<void> {
-    const now = of.value
-    if (!now) return
-    const singles = singleFailures(drills.value)
-    const double: Verdict[] = []
-    const done = await ask(pool, now, pairsOf(singles), (one) => double.push(one.verdict))
-    if (!done) return
-    const single = singles.flatMap(({ id }) => found.value.get(id)?.verdict ?? [])
-    survival.value = survivalOf(single, double)
-  }
-
-  function apply(mend: Mend): void {
-    preview.value = null
-    design.edit(mend.edits, `mend ${Date.now()}`)
+  function apply(fix: Fix): void {
+    looking.forget()
+    store.edit(fix.edits)
   }
 
   function cancel(): void {
-    pool.cancel()
-    previewPool.cancel()
-    progress.value = null
+    for (const work of [all, pairs, looking]) work.cancel()
+  }
+
+  function clear(): void {
+    for (const work of [all, pairs, looking]) work.forget()
+    found.value = new Map()
   }
 
   watchDebounced(
-    () => design.design,
+    () => store.design,
     (now) => {
-      if (now && now !== of.value && possible.value) void run()
+      if (now && now !== all.of.value && possible.value) void run()
       if (now && !possible.value) clear()
     },
     { debounce: PAUSE_MS, immediate: true },
   )
-
-  function clear(): void {
-    cancel()
-    found.value = new Map()
-    drills.value = []
-    of.value = null
-  }
 
   return {
     drills,
     found,
     verdicts,
     worst,
-    stale,
+    stale: all.stale,
     possible,
     progress,
     fault,
-    survival,
+    survival: pairs.answer,
     preview,
     run,
-    runPairs,
+    runPairs: () => pairs.run(),
     look,
     apply,
-    leavePreview: () => (preview.value = null),
+    leavePreview: () => looking.forget(),
     cancel,
   }
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { OverflowBox } from '@yew-basin/core'
+import { type OverflowBox, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -11,7 +11,8 @@ import { useDesign } from '../workspace/design-store.ts'
 /** The box the drains stand in, what leads to it, and a sensor in it. */
 const store = useDesign()
 const overflow = computed(() => store.tank!.overflow!)
-const at = (...more: (string | number)[]) => ['tanks', store.tankIndex, 'overflow', ...more]
+const at = <const More extends EditPath>(...more: More) =>
+  ['tanks', store.tankIndex, 'overflow', ...more] as const
 const sizes = computed(() => {
   const { floorM, rimM } = overflow.value.box!
   const rim = rowsOf<OverflowBox>([

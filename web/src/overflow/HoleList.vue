@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { BULKHEADS, type Bulkhead, type Hole } from '@yew-basin/core'
+import { BULKHEADS, type Bulkhead, type Hole, insertAt } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import { RouterLink } from 'vue-router'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -14,7 +14,7 @@ import { GLASS, PANELS } from './overflow-words.ts'
 /** Holes for bulkheads: where, how wide, in what. */
 const store = useDesign()
 const units = useUnits()
-const path = computed(() => ['tanks', store.tankIndex, 'overflow', 'holes'])
+const path = computed(() => ['tanks', store.tankIndex, 'overflow', 'holes'] as const)
 const holes = computed(() => store.tank!.overflow!.holes)
 const parts = useParts()
 onMounted(() => void parts.load())
@@ -50,18 +50,15 @@ function add() {
     alongM: Math.min((last?.alongM ?? tank!.lengthM / 2 - 0.1) + 0.1, tank!.lengthM - 0.05),
     upM: last?.upM ?? Math.max(0.05, tank!.overflow!.crestM - 0.08),
   }
-  store.edit(
-    [{ op: 'insert', path: path.value, at: holes.value.length, item: hole }],
-    `hole ${hole.id}`,
-  )
+  store.edit([insertAt(path.value, holes.value.length, hole)])
 }
 const remove = (id: string) =>
   store.set(
     path.value,
     holes.value.filter((hole) => hole.id !== id),
   )
-const give = (index: number, name: string, to: unknown) =>
-  store.set([...path.value, index, name], to)
+const give = <Name extends keyof Hole>(index: number, name: Name, to: Hole[Name]) =>
+  store.set([...path.value, index, name as keyof Hole], to)
 </script>
 
 <template>

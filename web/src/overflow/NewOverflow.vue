@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newOverflow, type OverflowForm, type OverflowPlace } from '@yew-basin/core'
+import { newOverflow, type OverflowForm, type OverflowPlace, setTo } from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -13,10 +13,7 @@ function give(form: OverflowForm) {
   const tank = store.design!.tanks[store.tankIndex]!
   const first = store.design!.sump.chambers[0]!.id
   const made = newOverflow(tank, form, place.value, first)
-  store.edit(
-    [{ op: 'set', path: ['tanks', store.tankIndex, 'overflow'], to: made }],
-    `overflow ${Date.now()}`,
-  )
+  store.edit([setTo(['tanks', store.tankIndex, 'overflow'], made)])
 }
 </script>
 

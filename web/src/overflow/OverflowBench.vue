@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
-import { newOverflow, type OverflowForm, type OverflowPlace } from '@yew-basin/core'
+import {
+  newOverflow,
+  type OverflowForm,
+  type OverflowPlace,
+  setTo,
+  type EditPath,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -20,7 +26,8 @@ const overflow = computed(() => store.tank?.overflow ?? null)
 const solved = computed(
   () => store.solved?.overflows.find(({ tankId }) => tankId === store.tank?.id) ?? null,
 )
-const at = (...more: (string | number)[]) => ['tanks', store.tankIndex, 'overflow', ...more]
+const at = <const More extends EditPath>(...more: More) =>
+  ['tanks', store.tankIndex, 'overflow', ...more] as const
 const drains = computed(
   () => store.shown?.drains.filter(({ tankId }) => tankId === store.tank?.id) ?? [],
 )
@@ -37,24 +44,12 @@ function change(form: OverflowForm, place: OverflowPlace) {
   const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow!
   const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
   const boxless = form === 'rear-chambers'
-  store.edit(
-    [
-      { op: 'set', path: at(), to: kept },
-      ...(boxless ? [{ op: 'set' as const, path: ['drains'], to: others() }] : []),
-    ],
-    `overflow ${form} ${place}`,
-  )
+  store.edit([setTo(at(), kept), ...(boxless ? [setTo(['drains'], others())] : [])])
 }
 const others = () => store.design!.drains.filter(({ tankId }) => tankId !== store.tank!.id)
 
 function remove() {
-  store.edit(
-    [
-      { op: 'set', path: ['drains'], to: others() },
-      { op: 'set', path: at(), to: null },
-    ],
-    `no overflow ${store.tankIndex}`,
-  )
+  store.edit([setTo(['drains'], others()), setTo(at(), null)])
 }
 </script>
 

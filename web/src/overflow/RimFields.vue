@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { Guard, Overflow, Teeth } from '@yew-basin/core'
+import { type Guard, type Overflow, type Teeth, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -11,7 +11,8 @@ import { useDesign } from '../workspace/design-store.ts'
 /** The rim: its height and length, its teeth, its guard, and who must stay. */
 const store = useDesign()
 const overflow = computed(() => store.tank!.overflow!)
-const at = (...more: (string | number)[]) => ['tanks', store.tankIndex, 'overflow', ...more]
+const at = <const More extends EditPath>(...more: More) =>
+  ['tanks', store.tankIndex, 'overflow', ...more] as const
 const TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
 const GUARD = { openShare: 0.7, leastOpeningM: 0.004 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { SumpChamber } from '@yew-basin/core'
+import { type SumpChamber, insertAt, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -19,7 +19,7 @@ const inUse = computed(
       ...store.shown!.tanks.map(({ overflow }) => overflow?.chamberId),
     ]),
 )
-const at = (...path: (string | number)[]) => ['sump', 'chambers', ...path]
+const at = <const More extends EditPath>(...path: More) => ['sump', 'chambers', ...path] as const
 
 function add() {
   const names = new Set(chambers.value.map((one) => one.name))
@@ -34,7 +34,7 @@ function add() {
     submergedM3: 0,
     wantsDepth: null,
   }
-  store.edit([{ op: 'insert', path: at(), at: chambers.value.length, item }], `chamber ${item.id}`)
+  store.edit([insertAt(at(), chambers.value.length, item)])
 }
 function remove(id: string) {
   store.set(

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { choosePump, partOf, swaps, type PumpPart } from '@yew-basin/core'
+import { choosePump, partOf, type PumpPart, type EditPath, type Point } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
+import { useTrial } from '../calc/trial.ts'
+import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import OwnFigure from '../run/OwnFigure.vue'
@@ -20,22 +22,25 @@ const speedLimit = computed<Limit>(() => ({ ...LIMITS.speed, min: pump.value.lea
 const choices = computed(() => {
   const own = shelf.pumps.some((part) => part.id === pump.value.id) ? [] : [pump.value]
   const parts = [...own, ...shelf.pumps]
-  const given = swaps(store.shown!, parts, store.placedPump!.id)
-  return parts.map((part, i) => ({
-    part,
-    flowM3PerS: given[i]!.flowM3PerS,
-    powerW: given[i]!.wirePowerW,
-  }))
+  return parts
 })
+const trial = useTrial(
+  () => ({ design: store.shown!, parts: choices.value, placedId: store.placedPump!.id }),
+  (calls, { parts, placedId }) => calls.swaps(plain(parts), placedId),
+)
+/** What a pump would give; undefined: it is being tried. */
+const given = (part: PumpPart) => trial.answer.value?.find(({ pumpId }) => pumpId === part.id)
+const flowOf = (part: PumpPart) => given(part)?.flowM3PerS ?? 0
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 
-const atPump = (...path: (string | number)[]) => ['returnSide', 'pumps', store.pumpIndex, ...path]
+const atPump = <const More extends EditPath>(...path: More) =>
+  ['returnSide', 'pumps', store.pumpIndex, ...path] as const
 
 /** Swaps the pump as one step; one of fixed speed runs at full speed. */
 function choose(part: PumpPart) {
-  store.edit(choosePump(store.design!, store.pumpIndex, part), `pump ${part.id}`)
+  store.edit(choosePump(store.design!, store.pumpIndex, part))
 }
-const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis), si)
+const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', axis), si)
 </script>
 
 <template>
@@ -100,7 +105,7 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
         {{ shelf.fault }} <button class="underline" @click="shelf.load()">Try again</button>
       </p>
       <ul class="divide-y divide-rule border-y border-rule">
-        <li v-for="{ part, flowM3PerS, powerW } in choices" :key="part.id">
+        <li v-for="part in choices" :key="part.id">
           <button
             class="grid w-full grid-cols-[1fr_auto] gap-x-3 px-1.5 py-1.5 text-left"
             :class="part.id === pump.id ? 'bg-needle-wash' : 'hover:bg-sunk'"
@@ -112,18 +117,22 @@ const place = (axis: string) => (si: number) => store.set(atPump('outlet', axis)
               }}<span v-if="part.id === pump.id" class="caption"> (in use)</span></span
             >
             <span class="whitespace-nowrap text-right"
-              ><strong class="font-semibold">{{ units.text('flow', flowM3PerS) }}</strong
-              ><span class="caption ml-2 inline-block w-11">{{
-                units.text('power', powerW)
-              }}</span></span
+              ><template v-if="given(part)"
+                ><strong class="font-semibold">{{
+                  units.text('flow', given(part)!.flowM3PerS)
+                }}</strong
+                ><span class="caption ml-2 inline-block w-11">{{
+                  units.text('power', given(part)!.wirePowerW)
+                }}</span></template
+              ></span
             >
             <span class="col-span-2 mt-1 h-1 overflow-hidden rounded bg-sunk" aria-hidden="true">
               <span
                 class="block h-full"
                 :style="{
-                  width: `${Math.min(100, (flowM3PerS / Math.max(wanted, 1e-9)) * 50)}%`,
+                  width: `${Math.min(100, (flowOf(part) / Math.max(wanted, 1e-9)) * 50)}%`,
                   background:
-                    flowM3PerS >= 0.9 * wanted ? 'var(--lichen-mark)' : 'var(--resin-mark)',
+                    flowOf(part) >= 0.9 * wanted ? 'var(--lichen-mark)' : 'var(--resin-mark)',
                 }"
               />
             </span>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { choosePump, comparePumps, partOf, ratedNeed, type PumpPart } from '@yew-basin/core'
+import { choosePump, partOf, type PumpPart } from '@yew-basin/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
+import { useTrial } from '../calc/trial.ts'
+import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
@@ -43,19 +45,30 @@ function toggle(pumpId: string) {
     : [...picked.value, pumpId]
 }
 
-const comparison = computed(() =>
-  comparePumps(
-    store.shown!,
-    store.placedPump!.id,
-    picked.value.flatMap((pumpId) => {
-      const part = all.value.find((one) => one.id === pumpId)
-      const speed = part && part.id === present.value.id ? store.placedPump!.speed : 1
-      return part ? [{ part, speed }] : []
-    }),
-  ),
+const chosen = computed(() =>
+  picked.value.flatMap((pumpId) => {
+    const part = all.value.find((one) => one.id === pumpId)
+    const speed = part && part.id === present.value.id ? store.placedPump!.speed : 1
+    return part ? [{ part, speed }] : []
+  }),
 )
+const compared = useTrial(
+  () =>
+    store.shown && store.placedPump
+      ? { design: store.shown, placedId: store.placedPump.id, pumps: chosen.value }
+      : null,
+  (calls, { placedId, pumps }) => calls.comparePumps(placedId, plain(pumps)),
+)
+const comparison = computed(() => compared.answer.value)
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
-const need = computed(() => ratedNeed(store.shown!, store.solvedLine!, wanted.value))
+const rated = useTrial(
+  () =>
+    store.shown && store.solvedLine
+      ? { design: store.shown, line: store.solvedLine, wantedM3PerS: wanted.value }
+      : null,
+  (calls, { line, wantedM3PerS }) => calls.ratedNeed(plain(line), wantedM3PerS),
+)
+const need = computed(() => rated.answer.value)
 const tariff = computed(() => store.shown!.tariff)
 const cost = (perYear: number | null) =>
   perYear === null ? 'no tariff' : `${perYear.toFixed(2)} ${tariff.value?.currency ?? ''}`
@@ -65,7 +78,7 @@ const offText = (off: number) =>
     : 'no answer'
 const inWords = computed(
   () =>
-    `Curves of ${comparison.value.pumps.map(({ part }) => part.name).join(', ')} over the system’s curve.`,
+    `Curves of ${(comparison.value?.pumps ?? []).map(({ part }) => part.name).join(', ')} over the system’s curve.`,
 )
 </script>
 
@@ -78,11 +91,12 @@ const inWords = computed(
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div class="min-w-0">
         <PlainChart
+          v-if="comparison"
           class="h-96 w-full"
           :in-words="inWords"
-          :option="(colour) => pumpsChart(comparison, familyOf, units.family, colour)"
+          :option="(colour) => pumpsChart(comparison!, familyOf, units.family, colour)"
         />
-        <div class="relative mt-3 overflow-x-auto">
+        <div v-if="comparison" class="relative mt-3 overflow-x-auto">
           <table class="w-full min-w-160 text-[0.95rem]">
             <caption class="sr-only">
               How each pump would run here
@@ -140,12 +154,7 @@ const inWords = computed(
                     v-else
                     class="button"
                     :aria-label="`Use ${one.part.name}`"
-                    @click="
-                      store.edit(
-                        choosePump(store.design!, store.pumpIndex, one.part),
-                        `pump ${one.part.id}`,
-                      )
-                    "
+                    @click="store.edit(choosePump(store.design!, store.pumpIndex, one.part))"
                   >
                     Use it
                   </button>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { swaps, type Edit, type PumpPart } from '@yew-basin/core'
+import { type Edit, type PumpPart, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
+import { useTrial } from '../calc/trial.ts'
+import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -12,9 +14,14 @@ const units = useUnits()
 const spare = computed(() =>
   store.shown!.pumps.find(({ id }) => id === store.shown!.returnSide.sparePumpId),
 )
-const given = computed(() =>
-  spare.value ? swaps(store.shown!, [spare.value], store.placedPump!.id)[0]! : null,
+const trial = useTrial(
+  () =>
+    spare.value
+      ? { design: store.shown!, part: spare.value, placedId: store.placedPump!.id }
+      : null,
+  (calls, { part, placedId }) => calls.swaps([plain(part)], placedId),
 )
+const given = computed(() => (spare.value ? (trial.answer.value?.[0] ?? null) : null))
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 
 function setSpare(pumpId: string) {
@@ -23,10 +30,10 @@ function setSpare(pumpId: string) {
   const inUse = new Set(returnSide.pumps.map((placed) => placed.pumpId))
   const kept = carried.filter(({ id }) => inUse.has(id))
   const edits: Edit[] = [
-    { op: 'set', path: ['pumps'], to: part && !inUse.has(part.id) ? [...kept, part] : kept },
-    { op: 'set', path: ['returnSide', 'sparePumpId'], to: part?.id ?? null },
+    setTo(['pumps'], part && !inUse.has(part.id) ? [...kept, part] : kept),
+    setTo(['returnSide', 'sparePumpId'], part?.id ?? null),
   ]
-  store.edit(edits, `spare ${pumpId}`)
+  store.edit(edits)
 }
 </script>
 

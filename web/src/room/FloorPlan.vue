@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cabinetRectangle, chamberSpans, sumpRectangle } from '@yew-basin/core'
+import { cabinetRectangle, chamberSpans, sumpRectangle, setTo } from '@yew-basin/core'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -62,14 +62,8 @@ const NAMED_PX = 58
 const PUMP_PX = 9
 
 function move(index: number, xM: number, yM: number) {
-  const at = ['sump', 'devices', index]
-  store.edit(
-    [
-      { op: 'set', path: [...at, 'xM'], to: xM },
-      { op: 'set', path: [...at, 'yM'], to: yM },
-    ],
-    `place of device ${index}`,
-  )
+  const at = ['sump', 'devices', index] as const
+  store.edit([setTo([...at, 'xM'], xM), setTo([...at, 'yM'], yM)])
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { withoutLine, type LineEnd } from '@yew-basin/core'
+import { withoutLine, type LineEnd, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -9,7 +9,8 @@ import OwnFigure from './OwnFigure.vue'
 
 /** What the chosen line is called, where it ends and what it should carry. */
 const store = useDesign()
-const at = (...path: (string | number)[]) => ['returnSide', 'lines', store.lineIndex, ...path]
+const at = <const More extends EditPath>(...path: More) =>
+  ['returnSide', 'lines', store.lineIndex, ...path] as const
 const line = computed(() => store.line!)
 const solved = computed(() => store.solvedLine!)
 
@@ -59,7 +60,7 @@ const AXES = [
 ] as const
 
 function remove() {
-  store.edit(withoutLine(store.shown!, line.value.id), `without ${line.value.id}`)
+  store.edit(withoutLine(store.shown!, line.value.id))
   store.lineId = null
 }
 /** The last way from a pump to a tank stays: without it there is no return. */

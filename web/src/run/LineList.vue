@@ -37,7 +37,7 @@ const full = computed(() => (store.shown?.returnSide.pumps.length ?? 0) >= COUNT
 
 function add(use: PumpUse) {
   const { edits, lineId } = addPump(store.shown!, store.solved!, use, () => crypto.randomUUID())
-  store.edit(edits, `pump ${lineId}`)
+  store.edit(edits)
   store.lineId = lineId
 }
 const USES = [

@@ -9,6 +9,9 @@ import {
   type BranchKind,
   type Piece,
   type Run,
+  setTo,
+  insertAt,
+  type EditPath,
 } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -20,6 +23,7 @@ import { NEW_PIECES, pieceOfPart, type NewPiece } from './piece-words.ts'
 import PieceRow from './PieceRow.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 import RunLine from './RunLine.vue'
+import type { RunPath } from './run-path.ts'
 import TeeOffMenu from './TeeOffMenu.vue'
 
 /** A run of pipe: its size, its pieces as a list, and the same as one typed line. */
@@ -32,7 +36,7 @@ const {
 } = defineProps<{
   run: Run
   /** Where the run stands in the design. */
-  path: readonly (string | number)[]
+  path: RunPath
   heading: string
   /** What a piece loses, m. */
   lossOf?: (pieceId: string) => number | undefined
@@ -48,14 +52,13 @@ const store = useDesign()
 const parts = useParts()
 onMounted(() => void (parts.ready || parts.load()))
 const fromParts = computed(() => parts.parts.flatMap((part) => pieceOfPart(part) ?? []))
-const at = (...more: (string | number)[]) => [...path, ...more]
+const at = <const More extends EditPath>(...more: More) => [...path, ...more] as const
 /** Roughness after months of biofilm: the middle of what is measured, 0.05–0.3 mm. */
 const AGED_ROUGHNESS_M = 1.5e-4
 
 const pieces = computed({
   get: () => [...run.pieces],
-  set: (next: Piece[]) =>
-    store.edit([{ op: 'set', path: at('pieces'), to: next }], `order ${Date.now()}`),
+  set: (next: Piece[]) => store.edit([setTo(at('pieces'), next)]),
 })
 const aged = computed(() => run.roughnessM > NEW_ROUGHNESS_M * 10)
 const ribbed = computed(() =>
@@ -88,7 +91,7 @@ function add(what: NewPiece) {
   const size = list.reduce((now, piece) => (piece.kind === 'reducer' ? piece.to : now), run.size)
   const made = what.make(crypto.randomUUID(), { size, boreM: boreOf(size).boreM })
   const place = last?.kind === 'nozzle' ? list.length - 1 : list.length
-  store.edit([{ op: 'insert', path: at('pieces'), at: place, item: made }], `add ${made.id}`)
+  store.edit([insertAt(at('pieces'), place, made)])
 }
 
 /** A tee that something meets can't be typed away. */

@@ -10,11 +10,12 @@ import { ref, useId, watch } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { pieceFault } from './piece-fault.ts'
+import type { RunPath } from './run-path.ts'
 
 const { run, path, isMet } = defineProps<{
   run: Run
   /** Where the run stands in the design. */
-  path: readonly (string | number)[]
+  path: RunPath
   /** Does another line meet a tee of this run? */
   isMet: (teeId: string) => boolean
 }>()

@@ -7,17 +7,18 @@ import { useDesign } from '../workspace/design-store.ts'
 import LineEndPanel from './LineEndPanel.vue'
 import { isFull } from './piece-fault.ts'
 import RunEditor from './RunEditor.vue'
+import type { RunPath } from './run-path.ts'
 
 const store = useDesign()
 const units = useUnits()
-const path = computed(() => ['returnSide', 'lines', store.lineIndex, 'run'])
+const path = computed((): RunPath => ['returnSide', 'lines', store.lineIndex, 'run'])
 const run = computed(() => store.line!.run)
 const lossOf = (id: string) => store.solvedLine?.pieces.find((one) => one.pieceId === id)?.lossM
 
 /** A tee goes with the line that meets it. */
 function mayTake(piece: Piece): boolean {
   const other = piece.kind === 'tee' ? meeting(piece.id) : undefined
-  if (other) store.edit(withoutLine(store.shown!, other.id), `without ${other.id}`)
+  if (other) store.edit(withoutLine(store.shown!, other.id))
   return !other
 }
 
@@ -38,7 +39,7 @@ function meetsWords(piece: Piece): string {
 function tee(index: number, kind: BranchKind) {
   const newId = () => crypto.randomUUID()
   const made = teeOff(store.shown!, store.solved!, store.lineIndex, index, kind, newId)
-  store.edit(made.edits, `tee ${made.lineId}`)
+  store.edit(made.edits)
   store.lineId = made.lineId
 }
 const canTee = computed(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reordered } from '@yew-basin/core'
+import { reordered, setTo } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { wallRange, type DrawnSump, type DrawnWall } from './sump-drawing.ts'
@@ -48,10 +48,7 @@ function reorder(from: number, to: number) {
   const ids = store.design!.sump.chambers.map(({ id }) => id)
   const [moved] = ids.splice(from, 1)
   ids.splice(to, 0, moved!)
-  store.edit(
-    [{ op: 'set', path: ['sump'], to: reordered(store.design!.sump, ids) }],
-    `order ${Date.now()}`,
-  )
+  store.edit([setTo(['sump'], reordered(store.design!.sump, ids))])
 }
 
 /** The teeth of a comb as notches in its top. */

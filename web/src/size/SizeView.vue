@@ -1,17 +1,12 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import {
-  say,
-  sentence,
-  type Fix,
-  type RankedOption,
-  type SizingAnswer,
-  type Values,
-} from '@yew-basin/core'
-import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { say, sentence, type Fix, type RankedOption, type Values } from '@yew-basin/core'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import QuantityField from '../bench/QuantityField.vue'
-import { Calculator, callback, Cancelled } from '../calc/client.ts'
+import { useLongWork } from '../calc/long-work.ts'
+import { ofDesign } from '../calc/of-design.ts'
+import { callback, spawnCore } from '../calc/spawn.ts'
 import { usePumpShelf } from '../pumps/pump-shelf.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
@@ -30,11 +25,6 @@ const router = useRouter()
 onMounted(() => void shelf.load())
 
 const values = ref<Values>({ ...START_VALUES })
-const answer = shallowRef<SizingAnswer | null>(null)
-const progress = ref<{ done: number; of: number } | null>(null)
-const fault = ref('')
-const calculator = new Calculator()
-onUnmounted(() => calculator.cancel())
 
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 /** What each tank is to get is its wanted turnover; changing it here changes it there. */
@@ -57,32 +47,23 @@ const takeoffs = computed(() =>
     .join(', '),
 )
 
-async function search() {
-  fault.value = ''
-  answer.value = null
-  progress.value = { done: 0, of: 1 }
-  const wish = plain({
-    design: store.design!,
-    pumpIndex: store.pumpIndex,
-    wantedByTank: Object.fromEntries(tanks.value.map((tank) => [tank.id, tank.wantedM3PerS])),
-    shelf: shelf.pumps,
-    values: values.value,
-  })
-  try {
-    answer.value = await calculator.ask((calc) =>
-      calc.size(
-        wish,
-        callback((done: number, of: number) => {
-          // What is told after the answer has come is told too late.
-          if (progress.value) progress.value = { done, of }
-        }),
-      ),
-    )
-  } catch (error) {
-    if (!(error instanceof Cancelled)) fault.value = (error as Error).message
-  } finally {
-    progress.value = null
-  }
+const work = useLongWork({
+  spawn: spawnCore,
+  subject: () => store.design,
+  endsAtOnce: true,
+  ask: (design, { pool, report }) =>
+    pool.one((calls) => ofDesign(calls, design).size(plain(wish.value), callback(report))),
+})
+const { answer, progress, fault } = work
+const wish = computed(() => ({
+  pumpIndex: store.pumpIndex,
+  wantedByTank: Object.fromEntries(tanks.value.map((tank) => [tank.id, tank.wantedM3PerS])),
+  shelf: shelf.pumps,
+  values: values.value,
+}))
+function search() {
+  work.forget()
+  void work.run()
 }
 
 /** The preview is looked at where the section is. */
@@ -150,7 +131,7 @@ const now = computed(() => ({
           <progress class="w-full accent-(--needle)" :value="progress.done" :max="progress.of">
             {{ progress.done }} of {{ progress.of }}
           </progress>
-          <button type="button" class="button" @click="calculator.cancel()">Stop</button>
+          <button type="button" class="button" @click="work.cancel()">Stop</button>
         </div>
         <p v-if="fault" class="text-aril" role="alert">{{ fault }}</p>
         <p v-if="shelf.fault" class="text-aril" role="alert">{{ shelf.fault }}</p>

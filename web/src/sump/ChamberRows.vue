@@ -8,6 +8,8 @@ import {
   withoutChamber,
   type ChamberUse,
   type SumpChamber,
+  setTo,
+  type EditPath,
 } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -36,7 +38,7 @@ const chambers = computed({
       store.design!.sump,
       next.map(({ id }) => id),
     )
-    store.edit([{ op: 'set', path: ['sump'], to: moved }], `order ${Date.now()}`)
+    store.edit([setTo(['sump'], moved)])
   },
 })
 const solvedOf = (id: string) =>
@@ -58,16 +60,17 @@ function add(use: ChamberUse) {
   )
   const made = withChamber(store.design!.sump, index, use, () => crypto.randomUUID())
   if (!made) notices.tell('That chamber is too short to part in two.')
-  else store.edit([{ op: 'set', path: ['sump'], to: made }], `chamber ${Date.now()}`)
+  else store.edit([setTo(['sump'], made)])
 }
 
 /** The return chamber stays; what ends in another goes to where drains come in. */
 function remove(index: number) {
   const design = store.design!
-  store.edit(sumpEdits(design, withoutChamber(design.sump, index)), `chamber ${Date.now()}`)
+  store.edit(sumpEdits(design, withoutChamber(design.sump, index)))
   chosenId.value = null
 }
-const at = (index: number, ...more: (string | number)[]) => ['sump', 'chambers', index, ...more]
+const at = <const More extends EditPath>(index: number, ...more: More) =>
+  ['sump', 'chambers', index, ...more] as const
 const isReturn = (id: string) => id === store.solved!.sump.returnChamberId
 const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
 </script>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { sumpEdits, tryLayout, type TriedLayout } from '@yew-basin/core'
+import { sumpEdits, type TriedLayout } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
+import { useTrial } from '../calc/trial.ts'
+import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { LAYOUTS } from './sump-words.ts'
@@ -12,14 +14,16 @@ const units = useUnits()
 const choices = ref(['three', 'four'])
 const OPTIONS = LAYOUTS.map(({ id, label }) => ({ value: id, label }))
 
-const tried = computed((): TriedLayout[] => {
-  const design = store.shown!
-  return choices.value.map((id) =>
-    tryLayout(design, design.sump.box!, LAYOUTS.find((one) => one.id === id)!.uses),
-  )
-})
+const trial = useTrial(
+  () => ({
+    design: store.shown!,
+    layouts: choices.value.map((id) => LAYOUTS.find((layout) => layout.id === id)!.uses),
+  }),
+  (calls, { layouts }) => calls.layouts(plain(layouts)),
+)
+const tried = computed(() => trial.answer.value ?? [])
 function take({ sump }: TriedLayout) {
-  store.edit(sumpEdits(store.design!, sump), `layout ${Date.now()}`)
+  store.edit(sumpEdits(store.design!, sump))
 }
 </script>
 

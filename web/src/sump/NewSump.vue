@@ -61,7 +61,7 @@ function build() {
   const design = store.design!
   const { uses } = LAYOUTS.find(({ id }) => id === layout.value)!
   const box = newSumpBox(design, { make: make.value, ...insideSizes() })
-  store.edit(sumpEdits(design, newSump(design.sump, box, uses)), `sump ${Date.now()}`)
+  store.edit(sumpEdits(design, newSump(design.sump, box, uses)))
   emit('made')
 }
 </script>

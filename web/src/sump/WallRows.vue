@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { SumpWall, WallKind } from '@yew-basin/core'
+import { type SumpWall, type WallKind, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -13,7 +13,8 @@ import { WALLS } from './sump-words.ts'
 const store = useDesign()
 const walls = computed(() => store.shown!.sump.walls)
 const heightM = computed(() => store.shown!.sump.box!.heightM)
-const at = (index: number, ...more: string[]) => ['sump', 'walls', index, ...more]
+const at = <const More extends EditPath>(index: number, ...more: More) =>
+  ['sump', 'walls', index, ...more] as const
 const TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 }
 const SLOT_M = 0.03
 

@@ -1,20 +1,16 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { Device, Lamp } from '@yew-basin/core'
+import { type Device, type Lamp, setTo } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** How lamp, sleeve and water are, and when they were put in. */
 const { index } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
 const store = useDesign()
-const set = (name: keyof Lamp, to: unknown) =>
-  store.set(['sump', 'devices', index, 'lamp', name], to)
+const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) =>
+  store.set(['sump', 'devices', index, 'lamp', name as keyof Lamp], to)
 /** A new one has burned nothing. */
-const renew = () =>
-  store.edit(
-    [{ op: 'set', path: ['sump', 'devices', index, 'lamp', 'burnedS'], to: 0 }],
-    'new lamp',
-  )
+const renew = () => store.edit([setTo(['sump', 'devices', index, 'lamp', 'burnedS'], 0)])
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { Feed, FeedForm } from '@yew-basin/core'
+import type { Feed, FeedForm, TreatmentPlan } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -16,9 +16,12 @@ const store = useDesign()
 const units = useUnits()
 const plan = computed(() => store.shown!.treatment)
 const load = computed(() => store.solved!.treatment.load)
-const set = (name: string, to: unknown) => store.set(['treatment', name], to)
-const ofFeed = (i: number, name: keyof Feed) => (to: unknown) =>
-  store.set(['treatment', 'feeds', i, name], to)
+const set = <Name extends keyof TreatmentPlan>(name: Name, to: TreatmentPlan[Name]) =>
+  store.set(['treatment', name as keyof TreatmentPlan], to)
+const ofFeed =
+  <Name extends keyof Feed>(i: number, name: Name) =>
+  (to: Feed[Name]) =>
+    store.set(['treatment', 'feeds', i, name as keyof Feed], to)
 
 /** What one of them weighs until the keeper has weighed it. */
 const USUAL_KG: Readonly<Record<FeedForm, number>> = { cube: 0.004, dry: 0.001, sheet: 0.002 }

@@ -12,7 +12,8 @@ import { useDesign } from '../workspace/design-store.ts'
 /** Where a device stands, and what water comes to it. */
 const { device, index } = defineProps<{ device: Device; index: number }>()
 const store = useDesign()
-const set = (name: keyof Device, to: unknown) => store.set(['sump', 'devices', index, name], to)
+const set = <Name extends keyof Device>(name: Name, to: Device[Name]) =>
+  store.set(['sump', 'devices', index, name as keyof Device], to)
 
 const NONE = ''
 const chambers = computed(() => [

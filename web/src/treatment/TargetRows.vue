@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { DoseTarget, SolvedSterilizer } from '@yew-basin/core'
+import { type DoseTarget, type SolvedSterilizer, setTo } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -15,8 +15,10 @@ const units = useUnits()
 const plan = computed(() => store.shown!.treatment)
 const opened = ref<string | null>(null)
 const against = (id: string) => lit?.targets.find(({ targetId }) => targetId === id)
-const set = (i: number, name: keyof DoseTarget) => (to: unknown) =>
-  store.set(['treatment', 'targets', i, name], to)
+const set =
+  <Name extends keyof DoseTarget>(i: number, name: Name) =>
+  (to: DoseTarget[Name]) =>
+    store.set(['treatment', 'targets', i, name as keyof DoseTarget], to)
 
 const SAYS = { reached: 'reached', partly: 'partly', short: 'short' } as const
 const range = ({ leastJPerM2, mostJPerM2 }: DoseTarget) =>
@@ -49,13 +51,13 @@ function add() {
 
 function takeOut(id: string) {
   const { targetId, targets } = plan.value
-  store.edit(
-    [
-      { op: 'set', path: ['treatment', 'targetId'], to: targetId === id ? null : targetId },
-      { op: 'set', path: ['treatment', 'targets'], to: targets.filter((one) => one.id !== id) },
-    ],
-    `target ${id}`,
-  )
+  store.edit([
+    setTo(['treatment', 'targetId'], targetId === id ? null : targetId),
+    setTo(
+      ['treatment', 'targets'],
+      targets.filter((one) => one.id !== id),
+    ),
+  ])
 }
 </script>
 

@@ -1,4 +1,11 @@
-import { newDevice, swappedIn, type Device, type DevicePart } from '@yew-basin/core'
+import {
+  newDevice,
+  swappedIn,
+  type Device,
+  type DevicePart,
+  setTo,
+  type EditPath,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -11,7 +18,8 @@ export function useDevices(about: (device: Device) => boolean) {
     () => own.value.find(({ id }) => id === store.deviceId) ?? own.value[0] ?? null,
   )
   const index = computed(() => all.value.findIndex(({ id }) => id === chosen.value?.id))
-  const at = (...path: (string | number)[]) => ['sump', 'devices', index.value, ...path]
+  const at = <const More extends EditPath>(...path: More) =>
+    ['sump', 'devices', index.value, ...path] as const
 
   function add(part: DevicePart): void {
     const design = store.design!
@@ -21,10 +29,7 @@ export function useDevices(about: (device: Device) => boolean) {
   }
 
   const swap = (part: DevicePart, standM: number) =>
-    store.edit(
-      [{ op: 'set', path: at(), to: swappedIn(store.design!, chosen.value!, part, standM) }],
-      `device ${part.id}`,
-    )
+    store.edit([setTo(at(), swappedIn(store.design!, chosen.value!, part, standM))])
 
   const takeOut = () =>
     store.set(

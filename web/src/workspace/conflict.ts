@@ -16,7 +16,7 @@ export function useConflict(
   /** Theirs replaces ours on the screen; ours is one undo away. */
   function takeTheirs(): void {
     const answer = saves.takeTheirs()
-    if (answer) history.put(answer.design, 'theirs')
+    if (answer) history.put(answer.design)
   }
 
   /** Ours becomes a basin of its own, theirs stays where it is. Gives the new basin's id. */

@@ -1,7 +1,15 @@
 import { applyEdits, type BasinDesign, type Edit } from '@yew-basin/core'
 import { computed, ref, shallowRef } from 'vue'
 import type { RevisionAnswer } from '@yew-basin/contract'
-import { changed, deepened, redone, startHistory, undone, type History } from './history.ts'
+import isEqual from 'fast-deep-equal'
+import { changed, closed, deepened, redone, startHistory, undone, type History } from './history.ts'
+
+/** What edits touch; null: they put something in or out, which is never more of the same. */
+function touchedBy(edits: readonly Edit[]): string | null {
+  return edits.every(({ op }) => op === 'set')
+    ? edits.map(({ path }) => path.join('.')).join(' ')
+    : null
+}
 
 /** The design on the screen with all that can be undone; undo reaches past this session into kept revisions. */
 export function useDesignHistory(
@@ -21,15 +29,21 @@ export function useDesignHistory(
     oldestRevision.value = revision
   }
 
-  /** Makes edits as one step; edits with the same key in one breath are one step together. */
-  function edit(edits: readonly Edit[], key: string): void {
-    if (design.value) put(applyEdits(design.value, edits), key)
+  /** Makes edits as one step; edits of the same things in one breath are one step together. */
+  function edit(edits: readonly Edit[]): void {
+    if (design.value) put(applyEdits(design.value, edits), touchedBy(edits))
   }
 
-  function put(next: BasinDesign, key: string): void {
-    if (!history.value) return
-    history.value = changed(history.value, next, key, Date.now())
+  /** Another design in the place of this one. What changes nothing is no step. */
+  function put(next: BasinDesign, touched: string | null = null): void {
+    if (!history.value || isEqual(next, history.value.present)) return
+    history.value = changed(history.value, next, touched, Date.now())
     after()
+  }
+
+  /** A press, or another field, begins a step of its own: two presses of one button are two steps. */
+  function press(): void {
+    if (history.value) history.value = closed(history.value)
   }
 
   async function undo(): Promise<void> {
@@ -51,5 +65,5 @@ export function useDesignHistory(
     after()
   }
 
-  return { design, canUndo, canRedo, begin, edit, put, undo, redo }
+  return { design, canUndo, canRedo, begin, edit, put, press, undo, redo }
 }

@@ -1,6 +1,8 @@
 import type { RevisionAnswer } from '@yew-basin/contract'
 import {
   applyEdits,
+  setTo,
+  type At,
   asItRuns,
   keepDevices,
   solveBasin,
@@ -41,7 +43,8 @@ function keptWith(now: BasinDesign | null, edits: readonly Edit[]): readonly Edi
 }
 
 /** A lost connection that is back, and a page that is left, both ask for a save. */
-function listen(saves: Autosave): void {
+function listen(saves: Autosave, press: () => void): void {
+  useEventListener(window, ['pointerdown', 'focusin'], press, { capture: true })
   useEventListener(window, 'online', () => saves.retryNow())
   useEventListener(window, 'pagehide', () => void saves.leave())
 }
@@ -77,7 +80,7 @@ export const useDesign = defineStore('design', () => {
     // Work that did not reach the server last time goes on top of what it has.
     const left = saves.leftOver(answer.current)
     if (left) {
-      history.put(left.design, 'left over')
+      history.put(left.design)
       if (!left.moved) notices.tell('Changes that had not been saved are back.')
     }
     opened.loadState.value = 'ready'
@@ -93,11 +96,11 @@ export const useDesign = defineStore('design', () => {
     }
   }
 
-  function edit(edits: readonly Edit[], key: string): void {
+  function edit(edits: readonly Edit[]): void {
     preview.value = null
-    history.edit([...edits, ...keptWith(design.value, edits)], key)
+    history.edit([...edits, ...keptWith(design.value, edits)])
   }
-  const set = (path: EditPath, to: unknown) => edit([{ op: 'set', path, to }], path.join('.'))
+  const set = <const Path extends EditPath>(path: Path, to: At<Path>) => edit([setTo(path, to)])
 
   async function step(back: boolean): Promise<void> {
     // A fix that is only looked at is put away first; nothing was changed that could be undone.
@@ -106,7 +109,7 @@ export const useDesign = defineStore('design', () => {
     else history.redo()
   }
 
-  listen(saves)
+  listen(saves, history.press)
 
   return {
     basin: opened.basin,
@@ -133,7 +136,7 @@ export const useDesign = defineStore('design', () => {
     undo: () => step(true),
     redo: () => step(false),
     look: (fix: Fix) => (preview.value = fix),
-    applyFix: (fix: Fix) => edit(fix.edits, `fix ${Date.now()}`),
+    applyFix: (fix: Fix) => edit(fix.edits),
     retryNow: () => saves.retryNow(),
     leave: () => saves.leave(),
   }

@@ -1,4 +1,10 @@
-import type { BasinDesign, Edit, PlacedPump, ReturnLine } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type PlacedPump,
+  type ReturnLine,
+} from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
 import type { Piece } from '../../run/index.ts'
 import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
@@ -59,21 +65,14 @@ export function addPump(
     wantedFlowM3PerS: null,
   }
   const teeIn: Edit[] = joining
-    ? [
-        {
-          op: 'insert',
-          path: ['returnSide', 'lines', mainIndex, 'run', 'pieces'],
-          at: after + 1,
-          item: tee,
-        },
-      ]
+    ? [insertAt(['returnSide', 'lines', mainIndex, 'run', 'pieces'], after + 1, tee)]
     : []
   return {
     lineId: line.id,
     edits: [
-      { op: 'insert', path: ['returnSide', 'pumps'], at: pumps.length, item: placed },
+      insertAt(['returnSide', 'pumps'], pumps.length, placed),
       ...teeIn,
-      { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: line },
+      insertAt(['returnSide', 'lines'], lines.length, line),
     ],
   }
 }

@@ -1,4 +1,10 @@
-import { type BasinDesign, type Edit, type ReturnLine, surfaceM } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type ReturnLine,
+  surfaceM,
+} from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
 import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
 import type { Piece, Point } from '../../run/index.ts'
@@ -37,13 +43,8 @@ export function teeOff(
   return {
     lineId: branch.id,
     edits: [
-      {
-        op: 'insert',
-        path: ['returnSide', 'lines', lineIndex, 'run', 'pieces'],
-        at: afterPiece + 1,
-        item: tee,
-      },
-      { op: 'insert', path: ['returnSide', 'lines'], at: lines.length, item: branch },
+      insertAt(['returnSide', 'lines', lineIndex, 'run', 'pieces'], afterPiece + 1, tee),
+      insertAt(['returnSide', 'lines'], lines.length, branch),
     ],
   }
 }

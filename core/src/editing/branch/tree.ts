@@ -1,4 +1,4 @@
-import type { BasinDesign, Edit } from '../../design/index.ts'
+import { type BasinDesign, type Edit, setTo } from '../../design/index.ts'
 import { ends } from './new-line.ts'
 
 /** A line and every line that hangs on it. */
@@ -37,8 +37,11 @@ export function withoutLine(design: BasinDesign, lineId: string): Edit[] {
   }))
   const used = new Set(kept.flatMap(({ start }) => (start.at === 'pump' ? [start.id] : [])))
   return [
-    { op: 'set', path: ['returnSide', 'lines'], to: kept },
-    { op: 'set', path: ['returnSide', 'pumps'], to: pumps.filter(({ id }) => used.has(id)) },
+    setTo(['returnSide', 'lines'], kept),
+    setTo(
+      ['returnSide', 'pumps'],
+      pumps.filter(({ id }) => used.has(id)),
+    ),
   ]
 }
 

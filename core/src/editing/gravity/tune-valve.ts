@@ -1,4 +1,4 @@
-import type { BasinDesign, Edit } from '../../design/index.ts'
+import { type BasinDesign, type Edit, setTo } from '../../design/index.ts'
 import type { SolvedMatch } from '../../figures/index.ts'
 
 /** Sets a siphon's valve to what matches its flow, to a thousandth of its stroke; nothing where no setting does. */
@@ -9,6 +9,6 @@ export function tuneValve(
 ): Edit[] {
   if (opening === null) return []
   const at = drains[drainIndex]!.run.pieces.findIndex(({ id }) => id === pieceId)
-  const path = ['drains', drainIndex, 'run', 'pieces', at, 'opening']
-  return [{ op: 'set', path, to: Math.round(opening * 1000) / 1000 }]
+  const rounded = Math.round(opening * 1000) / 1000
+  return [setTo(['drains', drainIndex, 'run', 'pieces', at, 'opening'], rounded)]
 }

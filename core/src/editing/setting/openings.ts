@@ -64,3 +64,7 @@ export function openingFor(
   const found = brent(spare, LEAST_OPENING, 1, { tolerance: 1e-6 })
   return found.ok ? found.value : 1
 }
+
+/** Where a valve's opening stands in the design. */
+export const valvePath = (lineIndex: number, piece: number) =>
+  ['returnSide', 'lines', lineIndex, 'run', 'pieces', piece, 'opening'] as const

@@ -4,6 +4,7 @@ import {
   chamberSpans,
   type ChamberUse,
   type Edit,
+  setTo,
   type Sump,
   type SumpBox,
   type SumpChamber,
@@ -22,23 +23,24 @@ export function sumpEdits(design: BasinDesign, sump: Sump): Edit[] {
   const kept = new Set(sump.chambers.map(({ id }) => id))
   const pumpsTo = (sump.chambers.find(({ use }) => use === 'return') ?? sump.chambers.at(-1)!).id
   const fallsTo = entryOf(sump).id
-  const edits: Edit[] = [{ op: 'set', path: ['sump'], to: sump }]
-  const redirect = (id: string | null, path: (string | number)[], to: string) => {
-    if (id !== null && !kept.has(id)) edits.push({ op: 'set', path, to })
-  }
+  const edits: Edit[] = [setTo(['sump'], sump)]
+  const isGone = (id: string | null | undefined) => id != null && !kept.has(id)
   const { pumps, lines } = design.returnSide
-  pumps.forEach(({ chamberId }, i) =>
-    redirect(chamberId, ['returnSide', 'pumps', i, 'chamberId'], pumpsTo),
-  )
+  pumps.forEach(({ chamberId }, i) => {
+    if (isGone(chamberId)) edits.push(setTo(['returnSide', 'pumps', i, 'chamberId'], pumpsTo))
+  })
   lines.forEach(({ end }, i) => {
-    if (end.at === 'chamber') redirect(end.id, ['returnSide', 'lines', i, 'end', 'id'], fallsTo)
+    if (end.at !== 'chamber' || !isGone(end.id)) return
+    edits.push(setTo(['returnSide', 'lines', i, 'end', 'id'], fallsTo))
   })
   design.drains.forEach(({ end }, i) => {
-    if (end.at === 'chamber') redirect(end.id, ['drains', i, 'end', 'id'], fallsTo)
+    if (end.at !== 'chamber' || !isGone(end.id)) return
+    edits.push(setTo(['drains', i, 'end', 'id'], fallsTo))
   })
-  design.tanks.forEach(({ overflow }, i) =>
-    redirect(overflow?.chamberId ?? null, ['tanks', i, 'overflow', 'chamberId'], fallsTo),
-  )
+  design.tanks.forEach(({ overflow }, i) => {
+    if (!isGone(overflow?.chamberId)) return
+    edits.push(setTo(['tanks', i, 'overflow', 'chamberId'], fallsTo))
+  })
   return edits
 }
 

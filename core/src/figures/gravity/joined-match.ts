@@ -1,4 +1,4 @@
-import { applyEdits, type Drain, setAlike } from '../../design/index.ts'
+import { applyEdits, type BasinDesign, type Drain, setAlike } from '../../design/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import {
   boxDrains,
@@ -30,10 +30,9 @@ export function joinedMatch(steady: SteadyState, drainIndex: number): SolvedMatc
   if (laid.drain.role !== 'siphon' || !at || !target) return null
   const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
   const { levelM, flowM3PerS, siphons } = target
-  const { drains } = steady.design
   const { tankId } = laid.drain
   const carried = (opening: number, boxM = levelM) =>
-    siphonFlow(steady, tankId, applyEdits(drains, setAlike(drains, tankId, opening)), boxM)
+    siphonFlow(steady, tankId, withAllAt(steady.design, tankId, opening), boxM)
   const found = brent((opening) => carried(opening) - flowM3PerS, LEAST_OPENING, 1, {
     tolerance: 1e-5,
   })
@@ -76,3 +75,7 @@ function siphonFlow(
   drainAt(box, boxM, NONE_BLOCKED)
   return own.reduce((sum, { drain }, i) => (drain.role === 'siphon' ? sum + box.flow[i]! : sum), 0)
 }
+
+/** The drains with the valves of a tank's siphons at one opening. */
+const withAllAt = (design: BasinDesign, tankId: string, opening: number) =>
+  applyEdits(design, setAlike(design, tankId, opening)).drains

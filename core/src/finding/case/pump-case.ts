@@ -1,0 +1,14 @@
+import type { LineCase } from './line-case.ts'
+
+/** A line that begins at a pump, with all that the pump feeds. */
+export interface PumpCase extends LineCase {
+  /** Every line of the design whose water comes from this pump. */
+  readonly feeds: readonly LineCase[]
+}
+
+/** Every pump that feeds a line. */
+export function pumpCases(lines: readonly LineCase[]): PumpCase[] {
+  return lines
+    .filter(({ laid }) => laid.line.start.at === 'pump')
+    .map((line) => ({ ...line, feeds: lines.filter(({ pump }) => pump === line.pump) }))
+}

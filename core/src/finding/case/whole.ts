@@ -1,0 +1,19 @@
+import type { BasinDesign } from '../../design/index.ts'
+import type { Judged } from '../../judge/index.ts'
+import type { Layout } from '../../layout/index.ts'
+import type { SteadyState } from '../../loop/index.ts'
+import type { Case } from '../rule.ts'
+
+/** What findings are made from: a steady state with its figures, judged. */
+export interface Whole extends Judged, Case {
+  readonly steady: SteadyState
+  /** With its water where it runs. */
+  readonly design: BasinDesign
+  readonly layout: Layout
+}
+
+/** All that rules are asked about. */
+export function wholeOf(steady: SteadyState, judged: Judged): Whole {
+  const { design, layout } = steady
+  return { ...judged, steady, design, layout, where: {} }
+}

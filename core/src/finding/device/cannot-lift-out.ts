@@ -1,0 +1,29 @@
+import type { DeviceKind } from '../../device/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { DeviceCase } from '../case/device-case.ts'
+import { rule } from '../rule.ts'
+import { placedRoom } from './placed-room.ts'
+
+/** What comes out upright; a rod is tilted. */
+const LIFTED: ReadonlySet<DeviceKind> = new Set<DeviceKind>(['skimmer', 'reactor'])
+
+export const cannotLiftOut = rule({
+  code: 'cannot-lift-out',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A device meets the cabinet’s top before it is out of the sump.',
+  condition: (one: DeviceCase) => {
+    const liftsOutM = placedRoom(one)?.liftsOutM ?? null
+    return LIFTED.has(one.device.part.kind) && liftsOutM !== null && liftsOutM < 0
+      ? [liftsOutM]
+      : []
+  },
+  title: ({ device }, liftsOutM) =>
+    sentence(`${device.name} can’t be lifted out: {short} too little`, {
+      short: ['length', -liftsOutM],
+    }),
+  reason: () =>
+    sentence(
+      'Raised over the sump’s rim it meets the cabinet’s top. Cleaning it means drawing the sump forward, or a cabinet that opens above.',
+    ),
+})

@@ -1,0 +1,26 @@
+import { sentence } from '../../quantity/index.ts'
+import type { DeviceCase } from '../case/device-case.ts'
+import { factIf, rule } from '../rule.ts'
+import { placedRoom } from './placed-room.ts'
+
+export const deviceDoesNotFit = rule({
+  code: 'device-does-not-fit',
+  stop: 'own',
+  severities: ['stop'],
+  holds: 'A device stands through a wall of its chamber or of the cabinet.',
+  condition: (one: DeviceCase) => {
+    const room = placedRoom(one)
+    return factIf(room && room.sticksOutM > 0 ? room : null)
+  },
+  title: ({ device }, { inWater, sticksOutM }) =>
+    sentence(
+      inWater
+        ? `${device.name} does not stand in its chamber: {out} too far`
+        : `${device.name} does not stand in the cabinet: {out} too far`,
+      { out: ['length', sticksOutM] },
+    ),
+  reason: () =>
+    sentence(
+      'Its foot goes through a wall where it is drawn. Move it, turn it, move the wall or take a smaller one.',
+    ),
+})

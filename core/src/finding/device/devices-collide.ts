@@ -1,0 +1,33 @@
+import { sentence } from '../../quantity/index.ts'
+import type { DeviceCase } from '../case/device-case.ts'
+import { factIf, holdsFor, rule } from '../rule.ts'
+import { placedRoom } from './placed-room.ts'
+
+/** Two devices in one place. */
+export const devicesCollide = rule({
+  code: 'devices-collide',
+  stop: 'own',
+  severities: ['stop'],
+  holds: 'A device runs into another, or into the sump.',
+  condition: (one: DeviceCase) => {
+    const id = placedRoom(one)?.collidesWith[0]
+    return factIf(one.whole.design.sump.devices.find((device) => device.id === id))
+  },
+  title: ({ device }, other) => sentence(`${device.name} runs into ${other.name}`),
+  reason: () =>
+    sentence('Two things can’t stand in one place. Drag one of them clear in the room.'),
+})
+
+/** A device where the sump stands. */
+export const deviceMeetsSump = rule({
+  code: 'devices-collide',
+  stop: 'own',
+  severities: ['stop'],
+  holds: 'A device runs into another, or into the sump.',
+  condition: (one: DeviceCase) => holdsFor(placedRoom(one)?.runsIntoSump ?? false),
+  title: ({ device }) => sentence(`${device.name} runs into the sump`),
+  reason: () =>
+    sentence(
+      'It stands lower than the sump’s rim, where the sump stands. Drag it clear in the room, or set it higher.',
+    ),
+})

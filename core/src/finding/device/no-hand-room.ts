@@ -1,0 +1,22 @@
+import { sentence } from '../../quantity/index.ts'
+import type { DeviceCase } from '../case/device-case.ts'
+import { rule } from '../rule.ts'
+import { placedRoom } from './placed-room.ts'
+
+export const noHandRoom = rule({
+  code: 'no-hand-room',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A hand does not get past a device.',
+  condition: (one: DeviceCase) => {
+    const room = placedRoom(one)
+    if (!room || room.sticksOutM !== 0 || room.handM === null) return []
+    return room.handM < one.device.part.handM ? [room.handM] : []
+  },
+  title: ({ device }, handM) =>
+    sentence(`A hand does not get past ${device.name}: {gap}`, { gap: ['length', handM] }),
+  reason: ({ device }) =>
+    sentence('It wants {hand} on one side to be reached and taken out.', {
+      hand: ['length', device.part.handM],
+    }),
+})

@@ -1,0 +1,25 @@
+import { trunkOf } from '../../loop/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { DrainCase } from '../case/drain-case.ts'
+import { rule } from '../rule.ts'
+
+export const joinedDrains = rule({
+  code: 'joined-drains',
+  stop: 'drains',
+  severities: ['stop', 'watch'],
+  holds: 'One drain runs into another, so that one blockage takes both.',
+  condition: ({ drain, box }: DrainCase) => {
+    if (drain.end.at !== 'tee') return []
+    const both = box.solved.blocked.find(({ drainIds }) => drainIds.length > 1)
+    const trunk = trunkOf(box.whole.design.drains, drain.end.id)!
+    return [{ trunk, holds: both?.carries || both?.sensorStops || false }]
+  },
+  severity: (_, { holds }) => (holds ? 'watch' : 'stop'),
+  title: ({ drain }, { trunk }) => sentence(`${drain.name} joins ${trunk.name} below the box`),
+  reason: (_, { holds }) =>
+    sentence(
+      holds
+        ? 'One blockage below the join takes both: they count as one pipe for safety. What is left still carries the flow here.'
+        : 'One blockage below the join takes both, and what is left can’t carry the flow.',
+    ),
+})

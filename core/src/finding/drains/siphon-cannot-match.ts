@@ -1,0 +1,25 @@
+import type { SolvedMatch } from '../../figures/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { DrainCase } from '../case/drain-case.ts'
+import { factIf, rule } from '../rule.ts'
+
+/** A full siphon that even its open valve lets too little through; null: it can be matched. */
+export function unmatched({ drain, solved }: DrainCase): SolvedMatch | null {
+  const { match } = solved
+  const runs = drain.role === 'siphon' && solved.flowM3PerS > 0 && solved.state === 'full'
+  return runs && match && match.opening === null ? match : null
+}
+
+export const siphonCannotMatch = rule({
+  code: 'siphon-cannot-match',
+  stop: 'drains',
+  severities: ['watch'],
+  holds: 'A siphon carries less than its share with its valve wide open.',
+  condition: (one: DrainCase) => factIf(unmatched(one)),
+  title: ({ drain }) => sentence(`${drain.name} can’t carry its share, even wide open`),
+  reason: ({ solved }, match) =>
+    sentence(
+      'It should carry {wanted} and takes {open}. The rest goes down pipes that are there for something else.',
+      { wanted: ['flow', match.flowM3PerS], open: ['flow', solved.openPrimedM3PerS] },
+    ),
+})

@@ -1,0 +1,22 @@
+import { sentence } from '../../quantity/index.ts'
+import type { OverflowCase } from '../case/overflow-case.ts'
+import { rule } from '../rule.ts'
+
+export const teethDrowned = rule({
+  code: 'teeth-drowned',
+  stop: 'overflow',
+  severities: ['watch'],
+  holds: 'The tops of an overflow’s teeth stand under water.',
+  condition: ({ solved: { overTeethM } }: OverflowCase) =>
+    overTeethM !== null && overTeethM > 0 ? [overTeethM] : [],
+  title: ({ words }, overTeethM) =>
+    sentence(`${words}The teeth stand {deep} under water`, { deep: ['length', overTeethM] }),
+  reason: ({ solved, overflow }) =>
+    sentence(
+      'They drown at {flow}; past that they hold no animal back and no longer skim. {blocked} of the slots count as shut.',
+      {
+        flow: ['flow', solved.teethDrownM3PerS ?? 0],
+        blocked: ['share', overflow.teeth!.blockedShare],
+      },
+    ),
+})

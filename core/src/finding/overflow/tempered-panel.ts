@@ -1,0 +1,18 @@
+import { sentence } from '../../quantity/index.ts'
+import type { OverflowCase } from '../case/overflow-case.ts'
+import { rule } from '../rule.ts'
+
+export const temperedPanel = rule({
+  code: 'tempered-panel',
+  stop: 'overflow',
+  severities: ['stop'],
+  holds: 'A hole is to be drilled in tempered glass.',
+  condition: ({ overflow }: OverflowCase) =>
+    overflow.holes.filter(({ glass }) => glass === 'tempered'),
+  title: ({ words }, { panel }) =>
+    sentence(`${words}The ${panel} panel is tempered: never drill it`),
+  reason: () =>
+    sentence(
+      'Tempered glass shatters as a whole when it is drilled. Drill another panel, or hang a siphon box over the rim.',
+    ),
+})

@@ -1,0 +1,21 @@
+import { sentence } from '../../quantity/index.ts'
+import type { OverflowCase } from '../case/overflow-case.ts'
+import { THICK_M } from '../limits.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const weirTooShort = rule({
+  code: 'weir-too-short',
+  stop: 'overflow',
+  severities: ['watch'],
+  holds: 'A thick sheet of water runs over the rim.',
+  condition: ({ solved: { headM, overTeethM } }: OverflowCase) =>
+    holdsFor(headM > THICK_M && !(overTeethM !== null && overTeethM > 0)),
+  title: ({ words, solved }) =>
+    sentence(`${words}The rim is short: {head} of water over it`, {
+      head: ['length', solved.headM],
+    }),
+  reason: () =>
+    sentence(
+      'All of that comes down when the pump stops, and a thick sheet skims little. A longer rim runs thinner.',
+    ),
+})

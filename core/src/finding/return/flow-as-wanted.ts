@@ -1,0 +1,24 @@
+import { sentence } from '../../quantity/index.ts'
+import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
+import { PAST_SHARE, SHORT_SHARE } from '../limits.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const flowAsWanted = rule({
+  code: 'flow-as-wanted',
+  stop: 'return',
+  severities: ['fine'],
+  holds: 'A tank gets about what is wanted for it.',
+  condition: (feed: FeedCase) =>
+    holdsFor(
+      isFed(feed) &&
+        feed.tank.flowM3PerS >= (1 - SHORT_SHARE) * feed.tank.wantedFlowM3PerS &&
+        feed.tank.flowM3PerS <= (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS,
+    ),
+  title: (feed) =>
+    sentence(`${feedWords(feed).where}The flow is what you want`, againstWanted(feed)),
+  reason: (feed) =>
+    sentence(
+      `{flow} (± {band}) reaches ${feedWords(feed).at}, against {wanted}.`,
+      againstWanted(feed),
+    ),
+})

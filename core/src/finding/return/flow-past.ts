@@ -1,0 +1,20 @@
+import { sentence } from '../../quantity/index.ts'
+import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
+import { PAST_SHARE } from '../limits.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const flowPast = rule({
+  code: 'flow-past',
+  stop: 'return',
+  severities: ['watch'],
+  holds: 'A tank gets far more than is wanted for it.',
+  condition: (feed: FeedCase) =>
+    holdsFor(isFed(feed) && feed.tank.flowM3PerS > (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS),
+  title: (feed) =>
+    sentence(`${feedWords(feed).where}The flow is {off} past what you want`, againstWanted(feed)),
+  reason: (feed) =>
+    sentence(
+      '{flow} (± {band}) against {wanted}: power and noise for nothing, and more for the drains to carry.',
+      againstWanted(feed),
+    ),
+})

@@ -1,0 +1,27 @@
+import { gather } from '../../numeric/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import { type LineCase, lineWords } from '../case/line-case.ts'
+import { rule } from '../rule.ts'
+
+export const hoseTooShort = rule({
+  code: 'hose-too-short',
+  stop: 'return',
+  severities: ['stop'],
+  holds: 'A hose is shorter than the straight way it must reach.',
+  condition: ({ laid }: LineCase) =>
+    gather(laid.line.run.pieces, (piece, index) => {
+      if (piece.kind !== 'free-hose') return []
+      const straightM = Math.hypot(piece.byXM, piece.byYM, piece.byZM)
+      return piece.lengthM >= straightM ? [] : [{ piece, index, straightM }]
+    }),
+  title: (line, { piece, straightM }) =>
+    sentence(`${lineWords(line)}The hose is {short} too short`, {
+      short: ['length', straightM - piece.lengthM],
+    }),
+  reason: (_, { piece, straightM }) =>
+    sentence('It is {long} long and must reach {far} in a straight line; a curve takes more.', {
+      long: ['length', piece.lengthM],
+      far: ['length', straightM],
+    }),
+  where: (_, { piece }) => ({ pieceId: piece.id }),
+})

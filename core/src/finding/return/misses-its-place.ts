@@ -1,0 +1,48 @@
+import { stretchRun } from '../../editing/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { Point } from '../../run/index.ts'
+import { type LineCase, lineWords } from '../case/line-case.ts'
+import { REACHED_M } from '../limits.ts'
+import { factIf, rule } from '../rule.ts'
+
+/** The place a line must reach: its bulkhead, or the tee it joins; null: wherever it leads. */
+function wantedPlace({ laid, whole }: LineCase): Point | null {
+  const { end } = laid.line
+  if (end.at === 'tee' && end.id !== null) return whole.layout.tees.get(end.id)?.place ?? null
+  return end.place
+}
+
+/** How far a line ends from where it must; null: it has reached it. */
+export function missedPlace(
+  line: LineCase,
+): { readonly wanted: Point; readonly offM: number } | null {
+  const wanted = wantedPlace(line)
+  if (!wanted) return null
+  const { mouth } = line.laid
+  const offM = Math.hypot(wanted.xM - mouth.xM, wanted.yM - mouth.yM, wanted.zM - mouth.zM)
+  return offM <= REACHED_M ? null : { wanted, offM }
+}
+
+export const missesItsPlace = rule({
+  code: 'misses-its-place',
+  stop: 'return',
+  severities: ['stop'],
+  holds: 'A line ends away from the bulkhead or the tee that it must reach.',
+  condition: (line: LineCase) => factIf(missedPlace(line)),
+  title: (line, { offM }) => {
+    const where = line.laid.line.end.at === 'tee' ? 'the tee it joins' : 'its bulkhead'
+    return sentence(`${lineWords(line)}It ends {off} from ${where}`, { off: ['length', offM] })
+  },
+  reason: ({ laid }, { wanted }) =>
+    sentence(
+      stretchRun(laid, wanted)
+        ? 'It is off by {x} to the right, {y} to the back and {z} upwards (minus: the other way).'
+        : 'It is off by {x} to the right, {y} to the back and {z} upwards (minus: the other way), and has no pipe along one of these to stretch.',
+      {
+        x: ['length', wanted.xM - laid.mouth.xM],
+        y: ['length', wanted.yM - laid.mouth.yM],
+        z: ['length', wanted.zM - laid.mouth.zM],
+      },
+    ),
+  where: ({ laid }) => ({ pieceId: laid.line.run.pieces.at(-1)?.id ?? null }),
+})

@@ -1,0 +1,19 @@
+import { sentence } from '../../quantity/index.ts'
+import { type LineCase, lineWords } from '../case/line-case.ts'
+import { rule } from '../rule.ts'
+
+export const piecesAfterNozzle = rule({
+  code: 'pieces-after-nozzle',
+  stop: 'return',
+  severities: ['stop'],
+  holds: 'A line goes on behind its nozzle.',
+  condition: ({ laid }: LineCase) => {
+    const { pieces } = laid.line.run
+    const nozzle = pieces.findIndex((piece) => piece.kind === 'nozzle')
+    return nozzle < 0 || nozzle === pieces.length - 1 ? [] : [nozzle]
+  },
+  title: (line) => sentence(`${lineWords(line)}The run goes on after its nozzle`),
+  reason: () =>
+    sentence('A nozzle is the end of a run. Move it last, or take out what follows it.'),
+  where: ({ laid }, nozzle) => ({ pieceId: laid.line.run.pieces[nozzle]!.id }),
+})

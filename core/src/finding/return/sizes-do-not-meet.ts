@@ -1,0 +1,48 @@
+import { sizeAtTee, sizesFit } from '../../layout/index.ts'
+import { isHose, sizeWords } from '../../pipe/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { LineCase } from '../case/line-case.ts'
+import { factIf, rule } from '../rule.ts'
+
+/** A takeoff whose first pipe is not of the tee's size. */
+export const startDoesNotMeet = rule({
+  code: 'sizes-do-not-meet',
+  stop: 'return',
+  severities: ['watch'],
+  holds: 'A line begins or ends in another size than the tee it meets.',
+  condition: ({ laid, whole }: LineCase) => {
+    const { start, run } = laid.line
+    const atTee = start.at === 'tee' ? sizeAtTee(whole.layout, start.id) : null
+    return factIf(atTee && !sizesFit(atTee, run.size) ? atTee : null)
+  },
+  title: ({ laid }) => sentence(`${laid.line.name} does not fit its tee`),
+  reason: ({ laid: { line } }, atTee) => {
+    const { size: own } = line.run
+    const hose = isHose(own.series) !== isHose(atTee.series)
+    return sentence(
+      hose
+        ? `The tee is ${sizeWords(atTee)} and the line begins in ${sizeWords(own)}: a barbed adapter is needed, and its loss is not counted until it is in the line.`
+        : `The tee is ${sizeWords(atTee)} and the line begins in ${sizeWords(own)}: a reducer is needed, or a reducing tee, and its loss is not counted until it is in the line.`,
+    )
+  },
+  where: ({ laid }) => ({ pieceId: laid.line.run.pieces[0]?.id ?? null }),
+})
+
+/** A line that joins a tee of another size. */
+export const joinDoesNotMeet = rule({
+  code: 'sizes-do-not-meet',
+  stop: 'return',
+  severities: ['watch'],
+  holds: 'A line begins or ends in another size than the tee it meets.',
+  condition: ({ laid, whole }: LineCase) => {
+    const { end, run } = laid.line
+    if (end.at !== 'tee' || end.id === null) return []
+    const atTee = sizeAtTee(whole.layout, end.id)
+    const last = laid.placed.at(-1)?.sizeAfter ?? run.size
+    return atTee && !sizesFit(atTee, last) ? [{ atTee, last }] : []
+  },
+  title: ({ laid }) => sentence(`${laid.line.name} does not fit the tee it joins`),
+  reason: (_, { atTee, last }) =>
+    sentence(`It arrives in ${sizeWords(last)} and the tee is ${sizeWords(atTee)}.`),
+  where: ({ laid }) => ({ pieceId: laid.line.run.pieces.at(-1)?.id ?? null }),
+})

@@ -1,0 +1,18 @@
+import { sentence } from '../../quantity/index.ts'
+import type { LineCase } from '../case/line-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const spareWithoutValve = rule({
+  code: 'spare-without-valve',
+  stop: 'return',
+  severities: ['watch'],
+  holds: 'A capped spare has no valve in front of its cap.',
+  condition: ({ laid: { line } }: LineCase) =>
+    holdsFor(line.end.at === 'cap' && !line.run.pieces.some((piece) => piece.kind === 'valve')),
+  title: ({ laid }) => sentence(`${laid.line.name} is a spare without a valve`),
+  reason: () =>
+    sentence(
+      'To put it to use one day, the whole return must be stopped and drained. A valve in front of the cap lets you build on while it runs.',
+    ),
+  where: ({ laid }) => ({ pieceId: laid.line.run.pieces[0]?.id ?? null }),
+})

@@ -1,0 +1,119 @@
+import { gather } from '../numeric/index.ts'
+import type { Sentence } from '../quantity/index.ts'
+import type { FindingCode } from './codes.ts'
+import type { Finding, Where } from './finding.ts'
+import type { PathStop, Severity } from './severity.ts'
+
+/** Something a rule can be asked about: a tank, a line, a drain, the whole design. */
+export interface Case {
+  /** What a finding of it is about, where its rule says no more. */
+  readonly where: Partial<Where>
+  /** The stop at which this case is designed, for rules that hold at more than one. */
+  readonly stop?: PathStop
+}
+
+/** What can be said of a rule without asking it. */
+export interface RuleWords {
+  readonly code: FindingCode
+  /** Where it is said; 'own': at the stop of the case it is asked about. */
+  readonly stop: PathStop | 'own'
+  /** Every severity it can have, worst first. */
+  readonly severities: readonly Severity[]
+  /** When it holds, in a sentence. */
+  readonly holds: string
+}
+
+/**
+ * One thing that can be found of a design: when it holds and how it is said. What mends it is known
+ * above (`fix`).
+ */
+export interface RuleText<Of extends Case, Fact> extends RuleWords {
+  /** What it holds for, once for each; none: it does not hold. */
+  readonly condition: (of: Of) => readonly Fact[]
+  /** Which of its severities; left out: it has one. */
+  readonly severity?: (of: Of, fact: Fact) => Severity
+  /** What is so. */
+  readonly title: (of: Of, fact: Fact) => Sentence
+  /** Why it is so. */
+  readonly reason: (of: Of, fact: Fact) => Sentence
+  /** What it is about beyond its case. */
+  readonly where?: (of: Of, fact: Fact) => Partial<Where>
+}
+
+/** One thing that a rule holds for. */
+export interface Occurrence {
+  readonly finding: Finding
+  readonly rule: RuleWords
+  /** The case and the fact it was found of, for the rule's own fixes. */
+  readonly of: unknown
+  readonly fact: unknown
+}
+
+/** Rules that can be asked about a case. */
+export interface Asked<Of> {
+  readonly rules: readonly RuleWords[]
+  readonly ask: (of: Of) => readonly Occurrence[]
+}
+
+/** A rule that is ready to be asked. */
+export interface Rule<Of extends Case, Fact> extends RuleText<Of, Fact>, Asked<Of> {}
+
+const NOTHING: readonly Occurrence[] = []
+
+/** A rule as it is written, made ready to be asked; its types follow from its condition. */
+export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, Fact> {
+  const made: Rule<Of, Fact> = {
+    ...text,
+    get rules() {
+      return [made]
+    },
+    ask: (of) => {
+      const facts = text.condition(of)
+      if (facts.length === 0) return NOTHING
+      return facts.map((fact) => ({ finding: findingOf(text, of, fact), rule: made, of, fact }))
+    },
+  }
+  return made
+}
+
+/** Rules asked one after the other about each of the cases that another holds. */
+export function each<Of, Inner>(
+  cases: (of: Of) => readonly Inner[],
+  ...asked: readonly Asked<Inner>[]
+): Asked<Of> {
+  return {
+    rules: asked.flatMap(({ rules }) => rules),
+    ask: (of) => gather(cases(of), (inner) => gather(asked, ({ ask }) => ask(inner))),
+  }
+}
+
+/** A condition that holds for a case as a whole, or not at all. */
+export const holdsFor = (holds: boolean): readonly true[] => (holds ? WHOLE : NONE)
+const WHOLE: readonly true[] = [true]
+const NONE: readonly true[] = []
+
+/** The only one of a list of facts that may be missing. */
+export const factIf = <Fact>(fact: Fact | null | undefined | false): readonly Fact[] =>
+  fact === null || fact === undefined || fact === false ? [] : [fact]
+
+function findingOf<Of extends Case, Fact>(
+  { code, stop, severities, severity, title, reason, where }: RuleText<Of, Fact>,
+  of: Of,
+  fact: Fact,
+): Finding {
+  const own = where?.(of, fact) ?? {}
+  const about = of.where
+  return {
+    code,
+    severity: severity?.(of, fact) ?? severities[0]!,
+    stop: stop === 'own' ? of.stop! : stop,
+    title: title(of, fact),
+    reason: reason(of, fact),
+    tankId: own.tankId ?? about.tankId ?? null,
+    lineId: own.lineId ?? about.lineId ?? null,
+    pieceId: own.pieceId ?? null,
+    drainId: own.drainId ?? about.drainId ?? null,
+    chamberId: own.chamberId ?? about.chamberId ?? null,
+    deviceId: about.deviceId ?? null,
+  }
+}

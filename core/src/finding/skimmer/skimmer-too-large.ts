@@ -1,0 +1,19 @@
+import { sentence } from '../../quantity/index.ts'
+import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/index.ts'
+import type { SkimmerCase } from '../case/device-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+import { beside, counted, ratedAndWanted } from './size-words.ts'
+
+export const skimmerTooLarge = rule({
+  code: 'skimmer-too-large',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A skimmer is far too large for the water and its load, by the school in force.',
+  condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'large'),
+  title: ({ device }) => sentence(`${device.name} is too large for it`),
+  reason: (one) =>
+    sentence(
+      `${counted(one)} Over ${FOAMS_UNSTEADILY_FROM} times that, it finds too little to hold a steady head of foam.${beside(one)}`,
+      ratedAndWanted(one),
+    ),
+})

@@ -1,0 +1,25 @@
+import { sentence } from '../../quantity/index.ts'
+import type { SterilizerCase } from '../case/device-case.ts'
+import { factIf, rule } from '../rule.ts'
+import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
+
+export const doseReached = rule({
+  code: 'dose-reached',
+  stop: 'own',
+  severities: ['fine'],
+  holds: 'A sterilizer gives the dose that is quoted for its target.',
+  condition: (one: SterilizerCase) => {
+    const chosen = chosenTarget(one)
+    return factIf(chosen?.against.reaches === 'reached' ? chosen : null)
+  },
+  title: ({ device }, chosen) =>
+    sentence(
+      `${device.name} gives the dose for ${chosen.target.organism}: {dose}`,
+      doseValues(chosen),
+    ),
+  reason: (_, chosen) =>
+    sentence(
+      `{most} is quoted; it would do up to {flow}.${inTheTank(chosen)} Quoted doses are no promise, and this is no treatment plan.`,
+      doseValues(chosen),
+    ),
+})

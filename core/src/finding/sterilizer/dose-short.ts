@@ -1,0 +1,22 @@
+import { sentence } from '../../quantity/index.ts'
+import type { SterilizerCase } from '../case/device-case.ts'
+import { factIf, rule } from '../rule.ts'
+import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
+
+export const doseShort = rule({
+  code: 'dose-short',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A sterilizer gives less than the dose that is quoted for its target.',
+  condition: (one: SterilizerCase) => {
+    const chosen = chosenTarget(one)
+    return factIf(chosen && chosen.against.reaches !== 'reached' ? chosen : null)
+  },
+  title: (_, chosen) =>
+    sentence(`{dose} is short of the dose for ${chosen.target.organism}`, doseValues(chosen)),
+  reason: (_, chosen) =>
+    sentence(
+      `{most} is quoted; at {flow} it would get that.${inTheTank(chosen)} Slow water gets the dose, fast water turns the tank over: the chart shows both.`,
+      doseValues(chosen),
+    ),
+})

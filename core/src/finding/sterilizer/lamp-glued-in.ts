@@ -1,0 +1,28 @@
+import { pieceOfDevice } from '../../figures/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { SterilizerCase } from '../case/device-case.ts'
+import { rule } from '../rule.ts'
+
+/** A lamp is changed once a year: it must come out of the line. */
+export const lampGluedIn = rule({
+  code: 'lamp-glued-in',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A sterilizer has no union on one side or on both.',
+  condition: ({ line, device }: SterilizerCase) => {
+    const pieces = line?.laid.line.run.pieces ?? []
+    const at = pieceOfDevice(pieces, device.part.kind)
+    if (!line || at < 0) return []
+    const before = pieces.slice(0, at).some(({ kind }) => kind === 'union')
+    const after = pieces.slice(at + 1).some(({ kind }) => kind === 'union')
+    return before && after ? [] : [{ lineId: line.laid.line.id, oneSide: before || after }]
+  },
+  title: ({ device }) => sentence(`${device.name} can’t be taken out of its line`),
+  reason: (_, { oneSide }) =>
+    sentence(
+      oneSide
+        ? 'It has a union on one side only. With one on both sides it comes out whole for a new lamp or a broken sleeve.'
+        : 'It has no union on either side. With one on both sides it comes out whole for a new lamp or a broken sleeve.',
+    ),
+  where: (_, { lineId }) => ({ lineId }),
+})

@@ -1,0 +1,20 @@
+import { sentence } from '../../quantity/index.ts'
+import type { DeviceCase } from '../case/device-case.ts'
+import { outOfWindow } from '../device/out-of-window.ts'
+import { factIf, rule } from '../rule.ts'
+
+export const meterOffScale = rule({
+  code: 'meter-off-scale',
+  stop: 'own',
+  severities: ['watch'],
+  holds: 'A flow meter’s scale does not reach its flow.',
+  condition: (one: DeviceCase) =>
+    one.device.part.kind === 'flow-meter' ? factIf(outOfWindow(one)) : [],
+  title: ({ device }, { flowM3PerS }) =>
+    sentence(`${device.name} can’t read {flow}`, { flow: ['flow', flowM3PerS] }),
+  reason: (_, { window }) =>
+    sentence('Its scale goes from {least} to {most}.', {
+      least: ['flow', window.leastM3PerS],
+      most: ['flow', window.mostM3PerS],
+    }),
+})

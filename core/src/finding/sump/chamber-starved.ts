@@ -1,0 +1,13 @@
+import { sentence } from '../../quantity/index.ts'
+import type { ChamberCase } from '../case/chamber-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const chamberStarved = rule({
+  code: 'chamber-starved',
+  stop: 'sump',
+  severities: ['stop'],
+  holds: 'More is drawn from a chamber than comes in.',
+  condition: ({ solved }: ChamberCase) => holdsFor(solved.starved),
+  title: ({ chamber }) => sentence(`${chamber.name} runs dry`),
+  reason: () => sentence('More is drawn from it than comes in, and its wall lets nothing back.'),
+})

@@ -1,0 +1,19 @@
+import { sentence } from '../../quantity/index.ts'
+import type { ChamberCase } from '../case/chamber-case.ts'
+import { HAND_M } from '../limits.ts'
+import { rule } from '../rule.ts'
+
+export const chamberTooShort = rule({
+  code: 'chamber-too-short',
+  stop: 'sump',
+  severities: ['watch'],
+  holds: 'A hand does not fit into a chamber.',
+  condition: ({ chamber, solved: { lengthM } }: ChamberCase) =>
+    chamber.use === 'trap' || lengthM === null || lengthM >= HAND_M ? [] : [lengthM],
+  title: ({ chamber }) => sentence(`${chamber.name} is too short for a hand`),
+  reason: (_, lengthM) =>
+    sentence('It is {length} long. Leave {least} to reach in and to take things out.', {
+      length: ['length', lengthM],
+      least: ['length', HAND_M],
+    }),
+})

@@ -1,0 +1,22 @@
+import { sentence } from '../../quantity/index.ts'
+import { type OutageCase, outageState, outageValues } from '../case/outage-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const outageHeld = rule({
+  code: 'outage-held',
+  stop: 'sump',
+  severities: ['fine'],
+  holds: 'What comes down in a power cut stays in the sump.',
+  condition: (one: OutageCase) => holdsFor(outageState(one) === 'held'),
+  title: (one) =>
+    sentence('A power cut stays in the sump: {left} to its rim', {
+      left: outageValues(one).left,
+    }),
+  reason: (one) => {
+    const { back, line } = outageValues(one)
+    return sentence(
+      '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs.',
+      { back, line },
+    )
+  },
+})

@@ -1,0 +1,20 @@
+import { sentence } from '../../quantity/index.ts'
+import { type OutageCase, outageState, outageValues } from '../case/outage-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const sumpTooSmall = rule({
+  code: 'sump-too-small',
+  stop: 'sump',
+  severities: ['stop', 'watch'],
+  holds: 'No level that the pump can run at leaves room for what comes down.',
+  condition: (one: OutageCase) => holdsFor(outageState(one) === 'too-small'),
+  severity: ({ outage }) => (outage.spills ? 'stop' : 'watch'),
+  title: () => sentence('The sump is too small for what comes down'),
+  reason: (one) => {
+    const { back, free } = outageValues(one)
+    return sentence(
+      'A power cut brings {back}; up to the rim there is room for {free}, and the return chamber can’t run low enough to make more. A shorter siphon back, less water over the rim or a bigger sump helps.',
+      { back, free },
+    )
+  },
+})

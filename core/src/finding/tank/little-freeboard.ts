@@ -1,0 +1,19 @@
+import { sentence } from '../../quantity/index.ts'
+import type { TankCase } from '../case/tank-case.ts'
+import { LEAST_FREEBOARD_M } from '../limits.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+export const littleFreeboard = rule({
+  code: 'little-freeboard',
+  stop: 'tank',
+  severities: ['watch'],
+  holds: 'The running level is nearer to the rim than ripples and a surge need.',
+  condition: ({ solved: { freeboardM } }: TankCase) =>
+    holdsFor(freeboardM > 0 && freeboardM < LEAST_FREEBOARD_M),
+  title: ({ words, solved }) =>
+    sentence(`${words}Only {left} below the rim`, { left: ['length', solved.freeboardM] }),
+  reason: () =>
+    sentence('Ripples and a surge after a restart reach the rim. Leave {least} or more.', {
+      least: ['length', LEAST_FREEBOARD_M],
+    }),
+})

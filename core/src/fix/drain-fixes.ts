@@ -1,0 +1,72 @@
+import { setTo } from '../design/index.ts'
+import { drainSize, tuneValve } from '../editing/index.ts'
+import {
+  type DrainCase,
+  drainCases,
+  emergencyWet,
+  siphonCannotMatch,
+  siphonUntuned,
+  ventedLoud,
+} from '../finding/index.ts'
+import { gather } from '../numeric/index.ts'
+import type { PipeSize } from '../pipe/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
+
+/** A siphon laid anew has this much to spare over its share, for its valve to take off (choice). */
+const SPARE_SHARE = 1.15
+
+/** What mends a box's drains. */
+export const DRAIN_FIXES: readonly FindingFixes[] = [
+  fixesFor(siphonUntuned, tuned),
+  fixesFor(siphonCannotMatch, (one, match) =>
+    laidIn(
+      one,
+      drainSize(one.drain.run.size.series, 'siphon', match.flowM3PerS * SPARE_SHARE),
+      'Carries it full, with the valve to spare.',
+    ),
+  ),
+  fixesFor(emergencyWet, ({ box }) =>
+    gather(drainCases(box), (other) =>
+      other.drain.role === 'siphon' && other.solved.match?.opening ? tuned(other) : [],
+    ),
+  ),
+  fixesFor(ventedLoud, (one) =>
+    laidIn(
+      one,
+      drainSize(one.drain.run.size.series, 'vented', one.solved.flowM3PerS),
+      'Leaves its core open at this flow.',
+    ),
+  ),
+]
+
+/** Sets the valve to what matches, and says where the box then stands. */
+function tuned({ box, drain, index, solved: { match } }: DrainCase): FindingCandidate[] {
+  if (!match || match.opening === null) return []
+  return [
+    {
+      label: sentence('Set its valve {open} open', { open: ['share', match.opening] }),
+      brings: ({ steady }) => {
+        const boxM = steady.tankLevels[box.index]?.boxM ?? null
+        return boxM === null
+          ? sentence('Makes it match the flow.')
+          : sentence('Holds {over} of water over its inlet.', {
+              over: ['length', boxM - drain.inlet.place.zM],
+            })
+      },
+      edits: tuneValve(box.whole.design, index, match),
+    },
+  ]
+}
+
+/** The drain in another size; none where that is its own. */
+function laidIn({ drain, index }: DrainCase, size: PipeSize, brings: string): FindingCandidate[] {
+  if (size.size === drain.run.size.size) return []
+  return [
+    {
+      label: sentence(`Lay it in ${size.size}`),
+      brings: () => sentence(brings),
+      edits: [setTo(['drains', index, 'run', 'size'], size)],
+    },
+  ]
+}

@@ -1,0 +1,116 @@
+import { type Edit, setTo } from '../design/index.ts'
+import type { Drill, FaultKind, Verdict } from '../drill/index.ts'
+import { withHeight } from '../editing/index.ts'
+import { LEAST_RUNNING_DEPTH_M } from '../finding/index.ts'
+import { chamberAreasM2, type SteadyState } from '../loop/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { breakHoleIn, breakHoleWords } from './break-hole.ts'
+import type { Fix } from './fix.ts'
+
+/** A sensor stands so far over where the water runs, m (choice). */
+const SENSOR_OVER_M = 0.01
+/** A smaller can holds this share of what would just not run over (choice). */
+const CAN_SHARE = 0.95
+
+/** A change that may mend a drill. */
+export type DrillChange = Pick<Fix, 'label' | 'edits'>
+
+/** Faults after which water runs back through an outlet under water. */
+const BACK_SIPHONS: readonly FaultKind[] = ['power-cut', 'pump-stops', 'break-hole-grown']
+
+/** What may mend a drill that wets the floor or lets the pump draw air. */
+export function drillCandidates(
+  steady: SteadyState,
+  drill: Drill,
+  verdict: Verdict,
+): DrillChange[] {
+  if (verdict.outcome === 'dry') return []
+  const kinds = new Set(drill.faults.map(({ fault }) => fault.kind))
+  return [
+    ...sumpChanges(steady, verdict),
+    ...(kinds.has('top-off-open') ? smallerCan(steady, verdict) : []),
+    ...(BACK_SIPHONS.some((kind) => kinds.has(kind)) ? breakHoles(steady) : []),
+    ...(kinds.has('drains-blocked') ? [...sensors(steady), ...separateDrains(steady)] : []),
+  ]
+}
+
+/** Water ran over the sump: lower what it runs at, or build it higher. */
+function sumpChanges(
+  { design, chambers, returnIndex }: SteadyState,
+  verdict: Verdict,
+): DrillChange[] {
+  const over = verdict.vessels.filter(
+    ({ kind, marginM }) => kind === 'chamber' && marginM !== null && marginM < 0,
+  )
+  const { sump } = design
+  if (over.length === 0 || !sump.box) return []
+  const areas = chamberAreasM2(sump, sump.box)
+  const areaM2 = areas.reduce((sum, one) => sum + one, 0)
+  const missingM = verdict.spilledM3 / areaM2 + sump.marginM
+  const returnAreaM2 = Math.max(1e-3, areas[returnIndex]!)
+  const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2
+  const heightM = upToMillimetre(sump.box.heightM + missingM)
+  const raised: DrillChange = {
+    label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
+    edits: [setTo(['sump'], withHeight(sump, heightM))],
+  }
+  if (levelM <= sump.box.floorHeightM + LEAST_RUNNING_DEPTH_M) return [raised]
+  const lowered: DrillChange = {
+    label: sentence('Fill it {less} lower while it runs', {
+      less: ['length', chambers[returnIndex]!.levelM - levelM],
+    }),
+    edits: [setTo(['sump', 'chambers', returnIndex, 'levelM'], levelM)],
+  }
+  return [lowered, raised]
+}
+
+const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000
+
+/** A can no bigger than what the sump has room for. */
+function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): DrillChange[] {
+  const { topOff } = design.sump
+  if (!topOff || topOff.canM3 === null) return []
+  const litres = Math.floor((topOff.canM3 - spilledM3) * CAN_SHARE * 1000)
+  if (litres < 1) return []
+  return [
+    {
+      label: sentence('A can of {litres}', { litres: ['volume', litres / 1000] }),
+      edits: [setTo(['sump', 'topOff', 'canM3'], litres / 1000)],
+    },
+  ]
+}
+
+/** Outlets under water that nothing breaks. */
+function breakHoles({ layout }: SteadyState): DrillChange[] {
+  const edits = layout.lines.flatMap(({ line: { end }, end: stands, index }) =>
+    end.at === 'tank' && stands === 'under-water' && end.breakDepthM === null
+      ? [breakHoleIn(index)]
+      : [],
+  )
+  return edits.length > 0 ? [{ label: breakHoleWords(), edits }] : []
+}
+
+/** A sensor in each box that has none; a device that can fail. */
+function sensors({ design, tankLevels }: SteadyState): DrillChange[] {
+  const edits = design.tanks.flatMap((tank, i): Edit[] => {
+    const levels = tankLevels[i]
+    if (!tank.overflow || tank.overflow.sensorM !== null || !levels) return []
+    const atM = (levels.boxM ?? levels.surfaceM) + SENSOR_OVER_M - tank.floorHeightM
+    return [setTo(['tanks', i, 'overflow', 'sensorM'], upToMillimetre(atM))]
+  })
+  if (edits.length === 0) return []
+  return [
+    { label: sentence('Add a level sensor that stops the pump (a device that can fail)'), edits },
+  ]
+}
+
+/** Drains that join run apart to the chamber they end in. */
+function separateDrains({ design, drains }: SteadyState): DrillChange[] {
+  const edits = drains.flatMap((laid): Edit[] => {
+    if (laid.trunkId === null) return []
+    const { landing } = laid.drain.end
+    return [setTo(['drains', laid.index, 'end'], { at: 'chamber', id: laid.chamberId, landing })]
+  })
+  if (edits.length === 0 || design.drains.length < 2) return []
+  return [{ label: sentence('Separate the joined drains (then lay each to its chamber)'), edits }]
+}

@@ -1,0 +1,40 @@
+import { setTo } from '../../design/index.ts'
+import { holdFlows, openingFor, settingValve, valveLossM, valvePath } from '../../editing/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { FindingCandidate } from '../finding-fix.ts'
+import { atSpeed, speedFor, speedWords, stepped } from './speed.ts'
+import { givingFlow, type Wish } from './wish.ts'
+
+/** What brings the flow down to the wanted one: a slower pump, else a valve. */
+export function slower(wish: Wish): FindingCandidate[] {
+  const { part } = wish.line.pump
+  if (part.control === 'controllable') {
+    const found = speedFor(wish)
+    if (found !== null && found >= part.leastSpeed) {
+      const speed = stepped(found, Math.round)
+      return [givingFlow(speedWords(speed), atSpeed(wish.line, speed), wish.place)]
+    }
+  }
+  return throttled(wish)
+}
+
+/** The opening of the line's last throttling valve that brings the wanted flow. */
+export function throttled({ line, place, nowM3PerS, wantedM3PerS }: Wish): FindingCandidate[] {
+  const { layout } = line.whole
+  const setting = settingValve(layout, line.laid.index)
+  if (!setting || line.solved.flowM3PerS <= 0) return []
+  // What a tank is to lose, this line loses; the tank's other lines take up a little of it.
+  const target = line.solved.flowM3PerS - (nowM3PerS - wantedM3PerS)
+  if (target <= 0) return []
+  const held = holdFlows(layout, layout.problem.links, [{ link: setting.link, flowM3PerS: target }])
+  const nowM = valveLossM(layout, setting, setting.valve.opening, target)
+  const found = openingFor(layout, setting, nowM + held.extraLossM[0]!, target)
+  const opening = Math.round(found * 1e4) / 1e4
+  return [
+    givingFlow(
+      sentence('Turn the valve to {opening} open', { opening: ['share', opening] }),
+      [setTo(valvePath(line.laid.index, setting.piece), opening)],
+      place,
+    ),
+  ]
+}

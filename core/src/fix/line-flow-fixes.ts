@@ -1,0 +1,57 @@
+import {
+  flowPast,
+  flowsBack,
+  flowShort,
+  type LineCase,
+  noFlowAtThisSpeed,
+  ofLine,
+  takeoffOffTarget,
+  valveShut,
+} from '../finding/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { type FindingFixes, fixesFor } from './finding-fix.ts'
+import { slower, throttled } from './flow/less-flow.ts'
+import { moreFlow, openedValves } from './flow/more-flow.ts'
+import { givingFlow, isNearer, wishOfLine, wishOfTank } from './flow/wish.ts'
+import type { Trials } from './trial.ts'
+
+const NO_REACH = sentence(
+  'Neither this pump’s speed nor a wider run gets there: choose another pump. The list says what each gives in this run.',
+)
+const NO_LESS = sentence('Put a gate valve in the run, or choose a smaller pump.')
+
+const reachLine = (line: LineCase, _: unknown, trials: Trials) => moreFlow(wishOfLine(line), trials)
+
+/** What brings a flow to what is wanted of it. */
+export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
+  fixesFor(valveShut, (line) => {
+    const opened = openedValves(line)
+    return opened ? [givingFlow(sentence('Open it'), opened.edits, ofLine(line))] : []
+  }),
+  fixesFor(noFlowAtThisSpeed, reachLine),
+  fixesFor(flowsBack, reachLine),
+  fixesFor(flowShort, (feed, _, trials) => moreFlow(wishOfTank(feed), trials), {
+    helps: (feed, _, after) => isNearer(wishOfTank(feed), after),
+    otherwise: NO_REACH,
+  }),
+  fixesFor(
+    flowPast,
+    (feed) => {
+      const wish = wishOfTank(feed)
+      // Slowing the pump would starve the other tanks: a valve first, where there are any.
+      return feed.whole.tanks.length > 1 ? [...throttled(wish), ...slower(wish)] : slower(wish)
+    },
+    { helps: (feed, _, after) => isNearer(wishOfTank(feed), after), otherwise: NO_LESS },
+  ),
+  fixesFor(
+    takeoffOffTarget,
+    (line, { off, wantedM3PerS }, trials) => {
+      const wish = wishOfLine(line, wantedM3PerS)
+      // Slowing the pump for one takeoff would starve the tank: only its valve is turned.
+      return off < 0 ? moreFlow(wish, trials) : throttled(wish)
+    },
+    {
+      helps: (line, { wantedM3PerS }, after) => isNearer(wishOfLine(line, wantedM3PerS), after),
+    },
+  ),
+]

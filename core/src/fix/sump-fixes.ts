@@ -1,0 +1,65 @@
+import { setTo } from '../design/index.ts'
+import {
+  aboveFillLine,
+  chamberDepth,
+  CLEAR_OVER_WALL_M,
+  lightLeaks,
+  outageValues,
+  wallBelowNext,
+} from '../finding/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { depthIn, wallForDepth } from './chamber-depth.ts'
+import { type FindingFixes, fixesFor } from './finding-fix.ts'
+
+const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls first.')
+
+/** What mends the sump: where it runs, and its walls. */
+export const SUMP_FIXES: readonly FindingFixes[] = [
+  fixesFor(aboveFillLine, (one) => {
+    const { outage, whole, returnIndex } = one
+    return [
+      {
+        label: sentence('Fill the return chamber to {line}', { line: outageValues(one).line }),
+        brings: () =>
+          sentence('Leaves {margin} after a power cut.', {
+            margin: ['length', whole.design.sump.marginM],
+          }),
+        edits: [setTo(['sump', 'chambers', returnIndex, 'levelM'], outage.fillLineM)],
+      },
+    ]
+  }),
+  fixesFor(wallBelowNext, ({ box, outWall }, { wall, overM }) => {
+    const topM = Math.min(box.heightM, wall.topM + overM + CLEAR_OVER_WALL_M)
+    return [
+      {
+        label: sentence('Make the wall {top} high', { top: ['length', topM] }),
+        brings: () => sentence('Lets the water fall freely into the next chamber.'),
+        edits: [setTo(['sump', 'walls', outWall, 'topM'], topM)],
+      },
+    ]
+  }),
+  fixesFor(
+    chamberDepth,
+    ({ whole, index }, { wants }, trials) => {
+      const set = wallForDepth(whole, index, (wants.leastM + wants.mostM) / 2)
+      const depthM = set ? depthIn(trials.of(set.edits), index) : NaN
+      if (!set || !(depthM >= wants.leastM && depthM <= wants.mostM)) return []
+      return [
+        {
+          label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
+          brings: (after) =>
+            sentence('Brings the water to {depth}.', { depth: ['length', depthIn(after, index)] }),
+          edits: set.edits,
+        },
+      ]
+    },
+    { otherwise: NEXT_HOLDS },
+  ),
+  fixesFor(lightLeaks, (_, clear) => [
+    {
+      label: sentence('Make its walls opaque'),
+      brings: () => sentence('Keeps the light in the refugium.'),
+      edits: clear.map((at) => setTo(['sump', 'walls', at, 'opaque'], true)),
+    },
+  ]),
+]

@@ -1,0 +1,26 @@
+import { solveBasin } from '../src/basin/solve.ts'
+import type { BasinDesign } from '../src/design/design.ts'
+import { applyEdits } from '../src/design/edit.ts'
+import type { FindingCode } from '../src/finding/codes.ts'
+import type { Finding } from '../src/finding/finding.ts'
+import type { Fix } from '../src/fix/fix.ts'
+import { fixesOfFinding } from '../src/fix/fixes-of-finding.ts'
+
+/** The finding of a code in a design; a test that looks for one that is not there says what is. */
+export function findingOf(design: BasinDesign, code: FindingCode): Finding {
+  const { findings } = solveBasin(design)
+  const found = findings.find((finding) => finding.code === code)
+  if (!found) throw new Error(`no ${code} among ${findings.map((one) => one.code).join(', ')}`)
+  return found
+}
+
+/** What is offered to mend it. */
+export const fixesOf = (design: BasinDesign, code: FindingCode): readonly Fix[] =>
+  fixesOfFinding(design, findingOf(design, code)).fixes
+
+/** The design with a finding's n-th fix applied. */
+export function fixed(design: BasinDesign, code: FindingCode, n = 0): BasinDesign {
+  const fix = fixesOf(design, code)[n]
+  if (!fix) throw new Error(`${code} has no fix ${n}`)
+  return applyEdits(design, fix.edits)
+}

@@ -1,0 +1,71 @@
+import {
+  balance,
+  comparePumps,
+  fixesOfDrill,
+  fixesOfFinding,
+  playbackOf,
+  ratedNeed,
+  runDrill,
+  size,
+  steadyState,
+  swaps,
+  tryLayout,
+  verdictOf,
+  type BalanceOption,
+  type BasinDesign,
+  type ChamberUse,
+  type Drill,
+  type Finding,
+  type Fix,
+  type FlowTarget,
+  type OfferedFixes,
+  type Playback,
+  type PumpComparison,
+  type PumpPart,
+  type RatedNeed,
+  type SizingAnswer,
+  type SizingWish,
+  type SolvedLine,
+  type Swap,
+  type TriedLayout,
+  type Verdict,
+} from '@yew-basin/core'
+import { expose } from 'comlink'
+
+/** The design that was sent last: what is asked is asked of it, and it is brought to rest once. */
+let held: BasinDesign | null = null
+function design(): BasinDesign {
+  if (!held) throw new Error('no design was sent to this worker')
+  return held
+}
+
+/** Core's long work, off the page's thread. */
+const calls = {
+  hold(next: BasinDesign): void {
+    held = next
+  },
+  balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>
+    balance(design(), targets, pumpIndex),
+  size: (
+    wish: Omit<SizingWish, 'design'>,
+    progress: (done: number, of: number) => void,
+  ): SizingAnswer => size({ ...wish, design: design() }, () => crypto.randomUUID(), progress),
+  drills: (drills: readonly Drill[]): Verdict[] =>
+    drills.map((drill) => verdictOf(runDrill(steadyState(design()), drill))),
+  play: (drill: Drill): Playback =>
+    playbackOf(runDrill(steadyState(design()), drill, { keepsMoments: true })),
+  fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
+  fixesOfDrill: (drill: Drill, verdict: Verdict): Fix[] => fixesOfDrill(design(), drill, verdict),
+  swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),
+  comparePumps: (
+    placedId: string,
+    chosen: readonly { readonly part: PumpPart; readonly speed: number }[],
+  ): PumpComparison => comparePumps(design(), placedId, chosen),
+  ratedNeed: (line: SolvedLine, wantedM3PerS: number): RatedNeed | null =>
+    ratedNeed(design(), line, wantedM3PerS),
+  layouts: (layouts: readonly (readonly ChamberUse[])[]): TriedLayout[] =>
+    layouts.map((uses) => tryLayout(design(), design().sump.box!, uses)),
+}
+export type CoreCalls = typeof calls
+
+expose(calls)

@@ -1,0 +1,33 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import type { CoreCalls } from './core-worker.ts'
+import type { CurrentsCalls } from './currents-worker.ts'
+
+/** A worker that was started, and how it is ended in the middle of its loops. */
+export interface Spawned<Calls> {
+  readonly remote: Remote<Calls>
+  readonly end: () => void
+}
+
+function spawned<Calls>(worker: Worker): Spawned<Calls> {
+  return { remote: wrap<Calls>(worker), end: () => worker.terminate() }
+}
+
+/** A worker with core's searches, drills and trials. */
+export const spawnCore = () =>
+  spawned<CoreCalls>(new Worker(new URL('./core-worker.ts', import.meta.url), { type: 'module' }))
+
+let shared: Spawned<CoreCalls> | null = null
+/** One worker for all that is short: started once, ended with the page. */
+export function spawnShared(): Spawned<CoreCalls> {
+  shared ??= { remote: spawnCore().remote, end: () => undefined }
+  return shared
+}
+
+/** A worker with the water inside the tank. */
+export const spawnCurrents = () =>
+  spawned<CurrentsCalls>(
+    new Worker(new URL('./currents-worker.ts', import.meta.url), { type: 'module' }),
+  )
+
+/** A function the worker may call. */
+export const callback = proxy
