@@ -26,8 +26,7 @@ await told(async () => {
   cluster = new Cluster({ bin, home: await homeFor(ROOT) })
   await cluster.start()
   await must(
-    'Bringing the database up to date',
-    'read the error above.',
+    { step: 'Bringing the database up to date', advice: 'read the error above.' },
     process.execPath,
     [...TSX, inRoot('server/src/db/prepare-main.ts')],
     { env: { YEW_OWNER_URL: cluster.ownerUrl(), YEW_APP_ROLE: APP_ROLE } },

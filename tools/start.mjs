@@ -104,8 +104,10 @@ await told(async () => {
   await cluster.start()
   try {
     await must(
-      'Bringing the database up to date',
-      'read the error above; your data is as it was.',
+      {
+        step: 'Bringing the database up to date',
+        advice: 'read the error above; your data is as it was.',
+      },
       process.execPath,
       [inRoot('server', 'dist', 'prepare-main.js')],
       { env: { YEW_OWNER_URL: cluster.ownerUrl(), YEW_APP_ROLE: APP_ROLE } },

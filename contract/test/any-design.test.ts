@@ -16,7 +16,8 @@ import {
   WALL_KINDS,
   type Limit,
 } from '../src/index.ts'
-import { aFile, type Plain } from './a-file.ts'
+import { aFile } from './a-file.ts'
+import type { Plain } from './plain.ts'
 
 /** Numbers of a limit, its ends among them often. */
 const within = ({ min, max }: Limit) =>

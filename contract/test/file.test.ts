@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { FORMAT_VERSION, MIGRATIONS, readBasinFile, readBasinObject, SIZES } from '../src/index.ts'
 import { SERIES_SIZES } from '@yew-basin/core'
-import { aFile, type Plain } from './a-file.ts'
+import { aFile } from './a-file.ts'
+import type { Plain } from './plain.ts'
 
 /** Faults of a file after a change, as "path: message". */
 function faults(change: (file: Plain) => void): string[] {

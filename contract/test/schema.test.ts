@@ -3,7 +3,8 @@ import { Ajv } from 'ajv'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { aFile, type Plain } from './a-file.ts'
+import { aFile } from './a-file.ts'
+import type { Plain } from './plain.ts'
 
 const root = fileURLToPath(new URL('../../', import.meta.url))
 const docs = (name: string) =>

@@ -3,7 +3,8 @@ import { solveBasin } from '@yew-basin/core'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
-import { aFile, type Plain } from './a-file.ts'
+import { aFile } from './a-file.ts'
+import type { Plain } from './plain.ts'
 
 const text = readFileSync(fileURLToPath(new URL('frozen/format-2.json', import.meta.url)), 'utf8')
 const old = JSON.parse(text).designs[0].design

@@ -3,6 +3,7 @@ import { L_PER_H } from './tables.ts'
 import { solveBasin } from '../src/basin/solve.ts'
 import type { BasinDesign, ReturnLine } from '../src/design/design.ts'
 import type { FindingCode } from '../src/finding/codes.ts'
+import type { PipeSize } from '../src/pipe/size.ts'
 import type { PumpPart } from '../src/pump/part.ts'
 import { readNotation } from '../src/run/notation.ts'
 import type { Piece } from '../src/run/piece.ts'
@@ -51,10 +52,10 @@ const RUN: ReturnLine['run'] = {
 export function aLine(
   id: string,
   start: ReturnLine['start'],
-  typed: string,
+  laid: string | { readonly typed: string; readonly size: PipeSize },
   end: Pick<ReturnLine['end'], 'at' | 'id'>,
-  size = RUN.size,
 ): ReturnLine {
+  const { typed, size } = typeof laid === 'string' ? { typed: laid, size: RUN.size } : laid
   return {
     id,
     name: id,

@@ -13,8 +13,7 @@ export default async function setup() {
   const cluster = new Cluster({ bin, home, durable: false })
   await cluster.start()
   await must(
-    'Preparing the test database',
-    'read the error above.',
+    { step: 'Preparing the test database', advice: 'read the error above.' },
     process.execPath,
     ['--import', 'tsx', '--conditions=source', inRoot('server/src/db/prepare-main.ts')],
     {

@@ -25,35 +25,78 @@ export function manifold(part: PumpPart, speed: number): NetworkProblem {
   const tee = (n: number) => 3 + n
   const pump = { curve: pumpCurve(part), outletBoreM: part.outletBoreM, speed, stopped: false }
   const links: NetworkLink[] = [
-    { ...run('riser', 0, tee(0), PIPE, 0.6, ['elbow-90', 'elbow-90']), pump },
+    {
+      ...run('riser', {
+        from: 0,
+        to: tee(0),
+        pipe: PIPE,
+        lengthM: 0.6,
+        fittings: ['elbow-90', 'elbow-90'],
+      }),
+      pump,
+    },
     ...Array.from({ length: 12 }, (_, n) =>
-      run(
-        `takeoff ${n + 1}`,
-        tee(n),
-        0,
-        TAKEOFF,
-        0.6 + 0.05 * n,
-        ['tee-branch', 'elbow-90'],
-        60 + 5 * n,
-      ),
+      run(`takeoff ${n + 1}`, {
+        from: tee(n),
+        to: 0,
+        pipe: TAKEOFF,
+        lengthM: 0.6 + 0.05 * n,
+        fittings: ['tee-branch', 'elbow-90'],
+        endK: 60 + 5 * n,
+      }),
     ),
     ...Array.from({ length: 12 }, (_, n) =>
-      run(`manifold ${n + 1}`, tee(n), tee(n + 1), PIPE, 0.12, ['tee-run']),
+      run(`manifold ${n + 1}`, {
+        from: tee(n),
+        to: tee(n + 1),
+        pipe: PIPE,
+        lengthM: 0.12,
+        fittings: ['tee-run'],
+      }),
     ),
-    { ...run('left', tee(12), 1, PIPE, 1.9, ['tee-run', 'elbow-90', 'elbow-90'], 1), oneWay: true },
-    { ...run('right', tee(12), 2, PIPE, 2.6, ['tee-branch', 'elbow-90'], 1), oneWay: true },
+    {
+      ...run('left', {
+        from: tee(12),
+        to: 1,
+        pipe: PIPE,
+        lengthM: 1.9,
+        fittings: ['tee-run', 'elbow-90', 'elbow-90'],
+        endK: 1,
+      }),
+      oneWay: true,
+    },
+    {
+      ...run('right', {
+        from: tee(12),
+        to: 2,
+        pipe: PIPE,
+        lengthM: 2.6,
+        fittings: ['tee-branch', 'elbow-90'],
+        endK: 1,
+      }),
+      oneWay: true,
+    },
   ]
   return { nodes, links, water: waterAt({ salinityPpt: 35, temperatureC: 25 }) }
 }
 
 function run(
   id: string,
-  from: number,
-  to: number,
-  { boreM, tradeSizeIn }: typeof PIPE,
-  lengthM: number,
-  fittings: readonly ThreeKFitting[],
-  endK = 0,
+  {
+    from,
+    to,
+    pipe: { boreM, tradeSizeIn },
+    lengthM,
+    fittings,
+    endK = 0,
+  }: {
+    readonly from: number
+    readonly to: number
+    readonly pipe: typeof PIPE
+    readonly lengthM: number
+    readonly fittings: readonly ThreeKFitting[]
+    readonly endK?: number
+  },
 ): NetworkLink {
   const losses = fittings.map((fitting) => ({
     boreM,

@@ -31,9 +31,14 @@ export async function ensureBuilt(say) {
   say('Building')
   const advice = 'if you changed the sources, mend what is named above; else clone afresh.'
   const build = (step, folder) =>
-    must(step, advice, inRoot('node_modules', '.bin', 'vite'), ['build', '--logLevel', 'warn'], {
-      cwd: inRoot(folder),
-    })
+    must(
+      { step, advice },
+      inRoot('node_modules', '.bin', 'vite'),
+      ['build', '--logLevel', 'warn'],
+      {
+        cwd: inRoot(folder),
+      },
+    )
   await Promise.all([build('Building the server', 'server'), build('Building the pages', 'web')])
   writeFileSync(STAMP, now)
 }

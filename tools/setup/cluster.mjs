@@ -188,7 +188,7 @@ export class Cluster {
   #mustPg(step, program, ...args) {
     const [command, full] = this.#asServerUser(program, args)
     const advice = `look at ${path.join(this.#data, 'server.log')}; if ${this.#home} is damaged, move it away and start again.`
-    return must(step, advice, command, full, { cwd: '/' })
+    return must({ step, advice }, command, full, { cwd: '/' })
   }
 
   #asServerUser(program, args) {

@@ -19,9 +19,9 @@ export async function installDebian(step, packages, say) {
   const env = { DEBIAN_FRONTEND: 'noninteractive' }
   const apt = (...args) => [...asRoot, 'apt-get', ...args]
   const [update, ...updateArgs] = apt('update')
-  await must(step, advice, update, updateArgs, { env })
+  await must({ step, advice }, update, updateArgs, { env })
   const [install, ...installArgs] = apt('install', '-y', '--no-install-recommends', ...packages)
-  await must(step, advice, install, installArgs, { env })
+  await must({ step, advice }, install, installArgs, { env })
 }
 
 async function passwordlessSudo() {

@@ -26,8 +26,10 @@ export async function ensurePackages(say) {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
   say('Installing packages (about a minute, once)')
   await must(
-    'Installing packages',
-    'check that this machine reaches an npm registry, then run the command again.',
+    {
+      step: 'Installing packages',
+      advice: 'check that this machine reaches an npm registry, then run the command again.',
+    },
     'npm',
     ['ci', '--include=dev', '--no-audit', '--no-fund'],
     { env: { NODE_ENV: 'development' } },

@@ -36,7 +36,7 @@ export function run(command, args, { cwd = ROOT, env = {}, show = false, input =
 }
 
 /** Runs a command that must work; else the step has failed and says so with its last lines. */
-export async function must(step, advice, command, args, options) {
+export async function must({ step, advice }, command, args, options) {
   const result = await run(command, args, options)
   if (result.code === 0) return result
   const tail = result.output.trim().split('\n').slice(-15).join('\n')

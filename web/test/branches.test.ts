@@ -18,7 +18,12 @@ const newId = () => `new-${++n}`
 const design = aDesign('up 300 mm, union, up 1.1 m, elbow, left 300 mm, nozzle 20 mm')
 
 function teed(base: BasinDesign, kind: BranchKind, after = 1, line = 0) {
-  const { edits, lineId } = teeOff(base, solveBasin(base), line, after, kind, newId)
+  const { edits, lineId } = teeOff(base, solveBasin(base), {
+    lineIndex: line,
+    afterPiece: after,
+    kind,
+    newId,
+  })
   return { made: applyEdits(base, edits), lineId }
 }
 /** What may be saved: the contract takes it. */

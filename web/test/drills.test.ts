@@ -34,7 +34,7 @@ describe('time along the chart', () => {
 describe('playing', () => {
   const playback = (timesS: number[]): Playback => ({
     drillId: 'd',
-    vesselIds: [],
+    vessels: [],
     timesS: Float64Array.from(timesS),
     levelsM: new Float64Array(),
     returnFlows: new Float64Array(),

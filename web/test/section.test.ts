@@ -71,9 +71,11 @@ describe('the window on the room', () => {
     expect(windowOf(high, solveBasin(high)).bottom).toBeGreaterThan(0.5)
   })
   test('a heap of rock stands inside the tank', () => {
-    const xs = [...rockHeap(100, 300, 500, 400, 0.3).matchAll(/([\d.]+),/g)].map((match) =>
-      Number(match[1]),
-    )
+    const xs = [
+      ...rockHeap({ left: 100, right: 300, base: 500, top: 400, share: 0.3 }).matchAll(
+        /([\d.]+),/g,
+      ),
+    ].map((match) => Number(match[1]))
     expect(Math.min(...xs)).toBeGreaterThanOrEqual(100)
     expect(Math.max(...xs)).toBeLessThanOrEqual(300)
   })

@@ -45,16 +45,23 @@ export function comparePumps(
   const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
   return {
     system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],
-    pumps: chosen.map(({ part, speed }) => compared(design, placedId, part, speed, samples)),
+    pumps: chosen.map(({ part, speed }) => compared(design, { placedId, part, speed, samples })),
   }
 }
 
 function compared(
   design: BasinDesign,
-  placedId: string,
-  part: PumpPart,
-  speed: number,
-  samples: number,
+  {
+    placedId,
+    part,
+    speed,
+    samples,
+  }: {
+    readonly placedId: string
+    readonly part: PumpPart
+    readonly speed: number
+    readonly samples: number
+  },
 ): ComparedPump {
   const { returnSide } = solveBasin(swappedIn(design, part, placedId, speed))
   const curve = pumpCurve(part)

@@ -1,10 +1,9 @@
 import type { BasinDesign } from '../design/index.ts'
+import { FITTINGS_BAND, FRICTION_BAND } from '../figures/index.ts'
 import { type LaidPump, type Layout, pumpOf } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
 import {
   AS_COMPUTED,
-  FITTINGS_BAND,
-  FRICTION_BAND,
   type LinkPump,
   type LossScale,
   makeNetwork,

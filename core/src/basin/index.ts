@@ -1,5 +1,5 @@
-export { type ComparedPump, comparePumps, type PumpComparison } from './compare-pumps.ts'
-export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints, systemCurve } from './curves.ts'
+export { comparePumps, type PumpComparison } from './compare-pumps.ts'
+export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curves.ts'
 export { solveBasin } from './solve.ts'
 export type { SolvedBasin } from './solved-basin.ts'
 export { type Swap, swaps } from './swap.ts'

@@ -80,7 +80,7 @@ export function runDye(
       lookS += lookAfter(timeS)
     }
     if (timeS >= MOST_S || (mixedS !== null && timeS > 1.5 * mixedS)) break
-    carry(dye, faces, source, stepS, grid.cellM ** 3)
+    carry(dye, faces, { source, stepS, cellM3: grid.cellM ** 3 })
     timeS += stepS
   }
   return {
@@ -184,9 +184,11 @@ function stepOf(grid: Grid, faces: DyeFaces, source: Float64Array, count: number
 function carry(
   dye: Float64Array,
   { from, to, flow, behind, before, exchange }: DyeFaces,
-  source: Float64Array,
-  stepS: number,
-  cellM3: number,
+  {
+    source,
+    stepS,
+    cellM3,
+  }: { readonly source: Float64Array; readonly stepS: number; readonly cellM3: number },
 ): void {
   const change = new Float64Array(dye.length)
   for (let f = 0; f < flow.length; f++) {

@@ -63,7 +63,9 @@ export function judgeField(
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
   return {
-    zones: setting.ranges.flatMap((range) => zoneOf(field, cells, steps, setting, range)),
+    zones: setting.ranges.flatMap((range) =>
+      zoneOf(field, { cells, steps, scene: setting, range }),
+    ),
     waterM3: cells.length * cellM3,
     meanMPerS: meanOf(cells, speed),
     deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
@@ -85,10 +87,17 @@ function meanOf(cells: readonly number[], of: Float32Array): number {
  */
 function zoneOf(
   { grid, speed, rockIds }: Field,
-  cells: readonly number[],
-  steps: readonly number[],
-  { rocks }: Pick<WaterSetting, 'rocks'>,
-  { zone, leastMPerS, mostMPerS }: WantedRange,
+  {
+    cells,
+    steps,
+    scene: { rocks },
+    range: { zone, leastMPerS, mostMPerS },
+  }: {
+    readonly cells: readonly number[]
+    readonly steps: readonly number[]
+    readonly scene: Pick<WaterSetting, 'rocks'>
+    readonly range: WantedRange
+  },
 ): ZoneVerdict[] {
   const zones = rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
   let faces = 0

@@ -24,10 +24,17 @@ interface Seat {
 
 const seat = (
   panel: ScenePanel,
-  along: number,
-  up: number,
-  at: Seat['at'],
-  group: Pattern['group'] = 'first',
+  {
+    along,
+    up,
+    at,
+    group = 'first',
+  }: {
+    readonly along: number
+    readonly up: number
+    readonly at: Seat['at']
+    readonly group?: Pattern['group']
+  },
 ): Seat => ({ panel, along, up, at, group })
 
 const STARTS: Readonly<
@@ -37,39 +44,42 @@ const STARTS: Readonly<
     reason:
       'From a back corner along the front pane: one stream that turns the whole water round the rock, and comes back behind it.',
     kind: 'steady',
-    seats: [seat('left', 0.72, 0.72, [1, 0.22, 0.68])],
+    seats: [seat('left', { along: 0.72, up: 0.72, at: [1, 0.22, 0.68] })],
   },
   'two-facing': {
     reason:
       'On both ends, high, in turns: each drives its round while the other rests, so every side of the rock gets its share.',
     kind: 'alternate',
     seats: [
-      seat('left', 0.6, 0.72, [1, 0.25, 0.7]),
-      seat('right', 0.6, 0.72, [0, 0.25, 0.7], 'second'),
+      seat('left', { along: 0.6, up: 0.72, at: [1, 0.25, 0.7] }),
+      seat('right', { along: 0.6, up: 0.72, at: [0, 0.25, 0.7], group: 'second' }),
     ],
   },
   'two-behind': {
     reason:
       'Both on one end: the upper one along the front pane, the lower one behind the rock, where waste would settle.',
     kind: 'steady',
-    seats: [seat('left', 0.3, 0.74, [1, 0.2, 0.72]), seat('left', 0.86, 0.35, [1, 0.88, 0.35])],
+    seats: [
+      seat('left', { along: 0.3, up: 0.74, at: [1, 0.2, 0.72] }),
+      seat('left', { along: 0.86, up: 0.35, at: [1, 0.88, 0.35] }),
+    ],
   },
   four: {
     reason:
       'Two high on the ends for the round, two low on the back pane to keep the water behind the rock moving.',
     kind: 'alternate',
     seats: [
-      seat('left', 0.4, 0.75, [1, 0.22, 0.72]),
-      seat('right', 0.4, 0.75, [0, 0.22, 0.72], 'second'),
-      seat('back', 0.12, 0.35, [0.7, 0.88, 0.3]),
-      seat('back', 0.88, 0.35, [0.3, 0.88, 0.3], 'second'),
+      seat('left', { along: 0.4, up: 0.75, at: [1, 0.22, 0.72] }),
+      seat('right', { along: 0.4, up: 0.75, at: [0, 0.22, 0.72], group: 'second' }),
+      seat('back', { along: 0.12, up: 0.35, at: [0.7, 0.88, 0.3] }),
+      seat('back', { along: 0.88, up: 0.35, at: [0.3, 0.88, 0.3], group: 'second' }),
     ],
   },
   'cross-flow': {
     reason:
       'A broad sheet of water along the front pane from one end: gentle over a wide front, it turns the whole water like a wheel.',
     kind: 'steady',
-    seats: [{ ...seat('left', 0.3, 0.6, [1, 0.3, 0.6]), upright: true }],
+    seats: [{ ...seat('left', { along: 0.3, up: 0.6, at: [1, 0.3, 0.6] }), upright: true }],
   },
 }
 
@@ -86,19 +96,27 @@ export function startLayout(
   newId: () => string,
 ): Start {
   const { reason, kind, seats } = STARTS[name]
-  const pumps = seats.map((one, i) => seated(one, kind, setting, part, newId(), i))
+  const pumps = seats.map((one, i) => seated(one, { kind, setting, part, id: newId(), index: i }))
   return { name, reason, pumps }
 }
 
 function seated(
   one: Seat,
-  kind: Pattern['kind'],
-  setting: WaterSetting,
-  part: CirculationPart,
-  id: string,
-  index: number,
+  {
+    kind,
+    setting,
+    part,
+    id,
+    index,
+  }: {
+    readonly kind: Pattern['kind']
+    readonly setting: WaterSetting
+    readonly part: CirculationPart
+    readonly id: string
+    readonly index: number
+  },
 ): CirculationPump {
-  const tries = LIFTS.map((lift) => pumpAt(one, lift, kind, setting, part, id, index))
+  const tries = LIFTS.map((lift) => pumpAt(one, { lift, kind, setting, part, id, index }))
   const clear = tries.find((pump) => {
     const met = reachOf(setting, id, pumpStream(pump, setting).jet)
     return met.meets === 'panel'
@@ -108,12 +126,21 @@ function seated(
 
 function pumpAt(
   { panel, along, up, at, group, upright }: Seat,
-  lift: number,
-  kind: Pattern['kind'],
-  setting: WaterSetting,
-  part: CirculationPart,
-  id: string,
-  index: number,
+  {
+    lift,
+    kind,
+    setting,
+    part,
+    id,
+    index,
+  }: {
+    readonly lift: number
+    readonly kind: Pattern['kind']
+    readonly setting: WaterSetting
+    readonly part: CirculationPart
+    readonly id: string
+    readonly index: number
+  },
 ): CirculationPump {
   const { lengthM, widthM, depthM, sandDepthM } = setting
   const wideM = panel === 'left' || panel === 'right' ? widthM : lengthM

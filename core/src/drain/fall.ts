@@ -1,5 +1,13 @@
 import type { Water } from '../fluid/index.ts'
-import { type Line, linkHead, type LinkHead, linkLaw, type LinkLaw } from '../network/index.ts'
+import {
+  type Line,
+  linkHead,
+  type LinkHead,
+  linkLaw,
+  type LinkLaw,
+  type LinkSearch,
+  searchOf,
+} from '../network/index.ts'
 import { type Pchip, risingRoot } from '../numeric/index.ts'
 
 /** Full pipe that water falls through under its own weight. */
@@ -9,10 +17,8 @@ export interface Fall {
 }
 
 export function makeFall(line: Line, tables: readonly Pchip[], shut: boolean, water: Water): Fall {
-  return { law: linkLaw({ line, tables, pump: null, oneWay: false }, water), shut }
+  return { law: linkLaw({ line, tables, pump: null }, water), shut }
 }
-
-const AT: LinkHead = { headM: 0, slope: 0 }
 
 /** Two stretches of pipe, one after the other. */
 export function inSeries(first: Fall, then: Fall): Fall {
@@ -24,49 +30,57 @@ export function inSeries(first: Fall, then: Fall): Fall {
   return { law, shut: first.shut || then.shut }
 }
 
-/** Head that a flow loses in a full pipe, exit included, m. */
-export function fallHeadM({ law }: Fall, flowM3PerS: number): number {
-  linkHead(law, flowM3PerS, AT)
-  return AT.headM
-}
-
 /** A pipe that costs nothing would let all through: this stands for it, m³/s. */
 const MOST_FLOW_M3_PER_S = 1
 
-/** A flow, and how much more a little more head would send; written into by `fallFlowAt`. */
+/** A flow, and how much more a little more head would send. */
 export interface FallFlow {
-  flowM3PerS: number
+  readonly flowM3PerS: number
   /** dq/dh, m²/s. */
-  perHead: number
+  readonly perHead: number
 }
 
-/** Flow of a full pipe whose losses use up a head: H = (Σ K + f L/D) V²/2g. */
-export function fallFlowAt(
-  { law, shut }: Fall,
-  headM: number,
-  guessM3PerS: number,
-  into: FallFlow,
-): void {
-  into.flowM3PerS = 0
-  into.perHead = 0
-  if (shut || headM <= 0) return
-  const found = risingRoot(
-    (flow, at) => {
-      linkHead(law, flow, AT)
-      at.value = AT.headM
-      at.slope = AT.slope
-    },
-    headM,
-    { low: 0, guess: guessM3PerS, most: MOST_FLOW_M3_PER_S, tolerance: 1e-8 },
-  )
-  into.flowM3PerS = Math.min(found, MOST_FLOW_M3_PER_S)
-  into.perHead = AT.slope > 0 ? 1 / AT.slope : 0
+const NOTHING: FallFlow = { flowM3PerS: 0, perHead: 0 }
+
+/** Somebody's search along a full pipe, to be asked again and again; never shared. */
+export class FallSearch {
+  readonly fall: Fall
+  readonly #link: LinkSearch
+  readonly #at: LinkHead = { headM: 0, slope: 0 }
+
+  constructor(fall: Fall) {
+    this.fall = fall
+    this.#link = searchOf(fall.law)
+  }
+
+  /** Head that a flow loses, exit included, m. */
+  headM(flowM3PerS: number): number {
+    linkHead(this.#link, flowM3PerS, this.#at)
+    return this.#at.headM
+  }
+
+  /** Flow whose losses use up a head: H = (Σ K + f L/D) V²/2g. */
+  flowAt(headM: number, guessM3PerS: number): FallFlow {
+    if (this.fall.shut || headM <= 0) return NOTHING
+    const { x, slope } = risingRoot(
+      (flow, into) => {
+        linkHead(this.#link, flow, this.#at)
+        into.value = this.#at.headM
+        into.slope = this.#at.slope
+      },
+      headM,
+      { low: 0, guess: guessM3PerS, most: MOST_FLOW_M3_PER_S, tolerance: 1e-8 },
+    )
+    return { flowM3PerS: Math.min(x, MOST_FLOW_M3_PER_S), perHead: slope > 0 ? 1 / slope : 0 }
+  }
 }
 
-const FOUND: FallFlow = { flowM3PerS: 0, perHead: 0 }
+/** Head that a flow loses in a full pipe, exit included, m. */
+export function fallHeadM(fall: Fall, flowM3PerS: number): number {
+  return new FallSearch(fall).headM(flowM3PerS)
+}
 
-/** The same where only the flow is wanted. */
+/** Flow of a full pipe whose losses use up a head. */
 export function fallFlow(fall: Fall, headM: number, guessM3PerS = 1e-4): number {
-  fallFlowAt(fall, headM, guessM3PerS, FOUND)
-  return FOUND.flowM3PerS
+  return new FallSearch(fall).flowAt(headM, guessM3PerS).flowM3PerS
 }

@@ -1,13 +1,5 @@
 export { type OpenPipe, openPipeRiseM, ruledBy, type RuledBy } from './emergency.ts'
-export {
-  type Fall,
-  fallFlow,
-  type FallFlow,
-  fallFlowAt,
-  fallHeadM,
-  inSeries,
-  makeFall,
-} from './fall.ts'
+export { type Fall, fallFlow, fallHeadM, FallSearch, inSeries, makeFall } from './fall.ts'
 export { primeVerdict, type PrimeVerdict, tubeFroude } from './hung.ts'
 export { matchValve } from './match.ts'
 export {

@@ -1,6 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
 import type { Judged } from '../judge/index.ts'
 import type { Playback, PlayedMoment } from './playback.ts'
+import { placeOfVessel } from './vessel.ts'
 
 /** The figures that say where water stands. */
 type Stands = Pick<Judged, 'tanks' | 'overflows' | 'sump'>
@@ -14,11 +15,11 @@ export interface AsItStands<Solved extends Stands> {
 export function asItStands<Solved extends Stands>(
   design: BasinDesign,
   solved: Solved,
-  { vesselIds }: Playback,
+  { vessels }: Playback,
   { levelsM }: PlayedMoment,
 ): AsItStands<Solved> {
   const tankCount = design.tanks.length
-  const levelOf = (id: string) => levelsM[vesselIds.indexOf(id)]
+  const boxLevelM = (tankId: string) => levelsM[placeOfVessel(vessels, 'box', tankId)]
   return {
     design: {
       ...design,
@@ -46,7 +47,7 @@ export function asItStands<Solved extends Stands>(
           surfaceM: levelsM[tank]!,
           headM,
           overTeethM: teeth ? headM - teeth.heightM : null,
-          boxM: levelOf(`box ${one.tankId}`) ?? one.boxM,
+          boxM: boxLevelM(one.tankId) ?? one.boxM,
         }
       }),
       sump: {

@@ -26,12 +26,14 @@ export function drillAll(steady: SteadyState): Drilled {
   const run = (drill: Drill) => verdictOf(runDrill(steady, drill))
   const verdicts = drills.map(run)
   const singles = singleFailures(drills)
+  const pairs = pairsOf(singles)
   const ids = new Set(singles.map(({ id }) => id))
   return {
     verdicts: worstFirst(verdicts),
     survival: survivalOf(
       verdicts.filter(({ drillId }) => ids.has(drillId)),
-      pairsOf(singles).map(run),
+      pairs.map(run),
+      pairs,
     ),
   }
 }

@@ -34,11 +34,12 @@ export function drillsOf(steady: SteadyState): Drill[] {
 interface More {
   readonly runS?: number
   readonly evaporates?: boolean
+  readonly isSingle?: boolean
 }
 
 function drill(id: string, title: string, faults: readonly FaultAt[], more: More = {}): Drill {
-  const { runS = BLOCKED_RUN_S, evaporates = false } = more
-  return { id, title: sentence(title), faults, runS, evaporates }
+  const { runS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
+  return { id, title: sentence(title), faults, runS, evaporates, isSingle, parts: [] }
 }
 
 const atOnce = (fault: Fault): FaultAt[] => [{ atS: 0, fault }]
@@ -56,7 +57,7 @@ function power({ design }: SteadyState): Drill[] {
         { atS: 0, fault: cut },
         { atS: BACK_AFTER_S, fault: back },
       ],
-      { runS: BACK_AFTER_S + HOUR_S },
+      { runS: BACK_AFTER_S + HOUR_S, isSingle: false },
     ),
     ...pumps.map(({ id, pumpId }) =>
       drill(
@@ -94,6 +95,7 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
       `half ${drain.id}`,
       `${drain.name}${tankOf(drain.tankId)} half blocked`,
       atOnce(blocked([drain.id], 0.5)),
+      { isSingle: false },
     ),
   ])
   const joined = laid.flatMap(({ drain, trunkId }) => {
@@ -119,6 +121,7 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
         `both ${tank.id}`,
         `${main.drain.name} and ${emergency.drain.name}${tankOf(tank.id)} blocked at once`,
         atOnce(blocked([main.drain.id, emergency.drain.id], 1)),
+        { isSingle: false },
       ),
     ]
   })
@@ -152,13 +155,22 @@ function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Dri
     const own = pipes.filter(({ drain }) => drain.tankId === tank.id)
     if (overflow.sensorM !== null && own.length > 0) {
       list.push(
-        drill(`sensor ${tank.id}`, `Level sensor${of} stuck while all drains block`, [
-          { atS: 0, fault: { kind: 'sensor-stuck' } },
-          {
-            atS: 0,
-            fault: { kind: 'drains-blocked', drainIds: own.map(({ drain }) => drain.id), share: 1 },
-          },
-        ]),
+        drill(
+          `sensor ${tank.id}`,
+          `Level sensor${of} stuck while all drains block`,
+          [
+            { atS: 0, fault: { kind: 'sensor-stuck' } },
+            {
+              atS: 0,
+              fault: {
+                kind: 'drains-blocked',
+                drainIds: own.map(({ drain }) => drain.id),
+                share: 1,
+              },
+            },
+          ],
+          { isSingle: false },
+        ),
       )
     }
     return list
@@ -282,6 +294,6 @@ function waterChange({ design }: SteadyState): Drill {
       { atS: 0, fault: { kind: 'water-taken', flowM3PerS: CHANGE_M3_PER_S } },
       { atS: lastsS, fault: { kind: 'water-kept' } },
     ],
-    { runS: lastsS + HOUR_S },
+    { runS: lastsS + HOUR_S, isSingle: false },
   )
 }

@@ -51,4 +51,8 @@ export interface Drill {
   readonly runS: number
   /** Water goes into the air while it runs: for days, not for minutes. */
   readonly evaporates: boolean
+  /** One thing that fails by itself: counted in what the system survives, and paired with each other. */
+  readonly isSingle: boolean
+  /** The drills it is made of: the two of a pair, the steps of a keeper's own. */
+  readonly parts: readonly string[]
 }

@@ -65,7 +65,10 @@ export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
     if (stepsForOne > 1) stepper.step(volumes, movedS, next)
     levelsOf(vessels, next, nextLevels)
     const striking = watches.filter((watch) => watch.value(nextLevels, timeS + movedS) >= 0)
-    const first = striking.length > 0 ? firstOf(stepper, volumes, striking, timeS, movedS) : null
+    const first =
+      striking.length > 0
+        ? firstOf(stepper, volumes, { watches: striking, timeS, stepS: movedS })
+        : null
     if (first) {
       movedS = first.afterS
       stepper.step(volumes, movedS, next)
@@ -121,9 +124,11 @@ interface Struck {
 function firstOf(
   stepper: Stepper,
   from: Float64Array,
-  watches: readonly Watch[],
-  timeS: number,
-  stepS: number,
+  {
+    watches,
+    timeS,
+    stepS,
+  }: { readonly watches: readonly Watch[]; readonly timeS: number; readonly stepS: number },
 ): Struck {
   const at = new Float64Array(from.length)
   const levels = new Float64Array(from.length)

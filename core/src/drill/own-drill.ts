@@ -17,6 +17,8 @@ export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
     ),
     runS: Math.max(...steps.map(({ drill, atS }) => atS + drill.runS)),
     evaporates: steps.some(({ drill }) => drill.evaporates),
+    isSingle: false,
+    parts: steps.map(({ drill }) => drill.id),
   }
 }
 
@@ -31,5 +33,7 @@ export function together(a: Drill, b: Drill): Drill {
     faults: [...a.faults, ...b.faults].sort((one, other) => one.atS - other.atS),
     runS: Math.max(a.runS, b.runS),
     evaporates: a.evaporates || b.evaporates,
+    isSingle: false,
+    parts: [a.id, b.id],
   }
 }

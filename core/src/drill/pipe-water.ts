@@ -1,5 +1,5 @@
 import { type Mode, runsNow } from './mode.ts'
-import { type PipeWater, type Plant, SKIMMERS } from './plant.ts'
+import type { PipeWater, Plant } from './plant.ts'
 
 /** Box levels this near to a drain's lip let its pipe run empty; so much over it fill it again, m (choice). */
 const EMPTIES_M = 0.002
@@ -15,11 +15,12 @@ export function movePipeWater(
   volumes: Float64Array,
   levels: Float64Array,
 ): void {
-  for (const [i, pipe] of plant.linePipes.entries()) moveLine(plant, mode, volumes, i, pipe)
+  for (const [i, pipe] of plant.linePipes.entries())
+    moveLine(plant, mode, volumes, { index: i, pipe })
   for (const pipe of plant.drainPipes) moveDrain(plant, volumes, levels, pipe)
   const anyRuns = mode.design.returnSide.pumps.some((pump) => runsNow(mode, pump))
   for (const hung of plant.hung) {
-    const runs = hung.id === SKIMMERS ? mode.powered && !mode.skimmersStopped : anyRuns
+    const runs = hung.standsIn === 'skimmers' ? mode.powered && !mode.skimmersStopped : anyRuns
     ;(runs ? fill : empty)(volumes, hung)
   }
 }
@@ -28,8 +29,7 @@ function moveLine(
   plant: Plant,
   mode: Mode,
   volumes: Float64Array,
-  index: number,
-  pipe: PipeWater,
+  { index, pipe }: { readonly index: number; readonly pipe: PipeWater },
 ): void {
   const { layout, design } = plant.steady
   const laid = layout.lines[index]!

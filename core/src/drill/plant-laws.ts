@@ -1,6 +1,6 @@
 import { chamberContents, type SumpWall } from '../design/index.ts'
 import { FeltLevels, layOut } from '../layout/index.ts'
-import { type Blocked, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
+import { type Blocked, BoxSearch, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
 import { makeNetwork } from '../network/index.ts'
 import { evaporationM3PerS } from '../sump/index.ts'
 import { Drains } from './law/drains.ts'
@@ -25,6 +25,8 @@ import { levelIn, type Vessel } from './vessel.ts'
 export interface PlantLaws {
   readonly laws: readonly Law[]
   readonly returnFlow: ReturnFlow
+  /** Those of `laws` that tell what each drain carries. */
+  readonly drains: readonly Drains[]
   readonly vessels: readonly Vessel[]
 }
 
@@ -35,9 +37,10 @@ export function plantLaws(
   before?: ReturnFlow,
 ): PlantLaws {
   const returnFlow = returnFlowOf(plant, mode, before)
+  const ofTanks = plant.tanks.flatMap((places) => tankLaws(plant, mode, places))
   return {
     laws: [
-      ...plant.tanks.flatMap((places) => tankLaws(plant, mode, places)),
+      ...ofTanks,
       ...wallLaws(plant, mode),
       ...edgeLaws(plant),
       ...topOffLaws(plant, mode),
@@ -46,17 +49,18 @@ export function plantLaws(
       returnFlow,
     ],
     returnFlow,
+    drains: ofTanks.filter((law) => law instanceof Drains),
     vessels: vesselsOf(plant, mode),
   }
 }
 
 /** The vessels as they are in a mode: what is lifted out of a chamber leaves it more room. */
-export function vesselsOf({ vessels, steady, chamberAt }: Plant, mode: Mode): readonly Vessel[] {
+export function vesselsOf({ vessels, steady }: Plant, mode: Mode): readonly Vessel[] {
   if (mode.objectsOut.size === 0) return vessels
-  return vessels.map((vessel, v) => {
-    if (!mode.objectsOut.has(vessel.id) || chamberAt.get(vessel.id) !== v) return vessel
+  return vessels.map((vessel) => {
+    if (vessel.of.kind !== 'chamber' || !mode.objectsOut.has(vessel.of.id)) return vessel
     const { sump } = steady.design
-    const at = sump.chambers.findIndex(({ id }) => id === vessel.id)
+    const at = sump.chambers.findIndex(({ id }) => id === vessel.of.id)
     const { footprintM2 } = chamberContents(sump)[at]!
     return { ...vessel, areaM2: vessel.areaM2 + footprintM2, submergedM3: 0 }
   })
@@ -93,8 +97,9 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
   return laws
 }
 
-function drainsOf(plant: Plant, mode: Mode, { laid, box, drains: own }: TankPlaces): Drains {
+function drainsOf(plant: Plant, mode: Mode, { laid, box }: TankPlaces): Drains {
   const { drains } = laid
+  const own = new BoxSearch(laid.box)
   const mouth = (id: string | null) => drains.find(({ drain }) => drain.id === id)
   drains.forEach(({ drain }, i) => {
     own.open[i] = 1 - (mode.blocked.get(drain.id) ?? 0)

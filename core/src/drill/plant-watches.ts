@@ -2,6 +2,7 @@ import { drawsAirBelowM } from '../figures/index.ts'
 import type { Watch } from './integrate.ts'
 import { type Mode, runsNow, withMember } from './mode.ts'
 import type { Plant } from './plant.ts'
+import { vesselKey, type VesselOf } from './vessel.ts'
 
 /** What a watch that strikes is called in the log. */
 export type Happening =
@@ -13,7 +14,7 @@ export type Happening =
   | { readonly kind: 'top-off-starts' }
   | { readonly kind: 'top-off-stops' }
   | { readonly kind: 'top-off-empty' }
-  | { readonly kind: 'runs-over'; readonly vesselId: string }
+  | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
 
 /** A watch with what it does to the system; null: it is only written down. */
 export interface PlantWatch extends Watch {
@@ -166,13 +167,13 @@ const HAIR_M = 1e-5
 function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantWatch[] {
   return places.flatMap((place, v): PlantWatch[] => {
     // The sump's rim is one: that any chamber stands over it is said once.
-    const name = place?.kind === 'chamber' ? 'over the sump' : `over ${vessels[v]!.id}`
+    const name = place?.kind === 'chamber' ? 'over the sump' : `over ${vesselKey(vessels[v]!)}`
     if (!place || !Number.isFinite(place.rimM) || written.has(name)) return []
     return [
       {
         name,
         value: (levels) => levels[v]! - place.rimM - HAIR_M,
-        happening: { kind: 'runs-over', vesselId: vessels[v]!.id },
+        happening: { kind: 'runs-over', vessel: vessels[v]!.of },
         becomes: null,
       },
     ]

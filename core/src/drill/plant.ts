@@ -8,8 +8,6 @@ import {
 import { filledShareOf, noiseBand } from '../drain/index.ts'
 import { pathTo } from '../layout/index.ts'
 import {
-  boxDrains,
-  type BoxDrains,
   boxRim,
   chamberAreasM2,
   type Overflowing,
@@ -28,8 +26,9 @@ export interface Place {
 
 /** Water that stands in a pipe while it runs, and where it falls. */
 export interface PipeWater {
-  /** The line or drain it stands in. */
-  readonly id: string
+  readonly standsIn: 'line' | 'drain' | 'hung' | 'skimmers'
+  /** The line or drain it stands in; null: equipment. */
+  readonly id: string | null
   readonly vessel: number
   readonly fullM3: number
   readonly fallsTo: number
@@ -42,8 +41,6 @@ export interface TankPlaces {
   /** The skimming side before a passage. */
   readonly inner: number
   readonly box: number
-  /** Its drains, with room of their own to work in. */
-  readonly drains: BoxDrains
 }
 
 /** The system as vessels: display tanks first, then the sump's chambers, as the loop counts its levels. */
@@ -113,9 +110,6 @@ class Vessels {
   }
 }
 
-/** The store of the water that stands in skimmers. */
-export const SKIMMERS = 'skimmers'
-
 /** The vessels of a steady design and what is in each; throws where it can't be drilled. */
 export function makePlant(steady: SteadyState): Plant {
   const { design, returnIndex } = steady
@@ -124,7 +118,7 @@ export function makePlant(steady: SteadyState): Plant {
   const all = new Vessels()
   design.tanks.forEach((tank, i) => {
     const vessel = {
-      id: tank.id,
+      of: { kind: 'tank' as const, id: tank.id },
       areaM2: tank.lengthM * tank.widthM,
       floorM: tank.floorHeightM,
       submergedM3: 0,
@@ -150,7 +144,7 @@ export function makePlant(steady: SteadyState): Plant {
     const flows = laid.line.end.at !== 'cap'
     const fullM3 = flows ? pipeWaterM3(laid.placed, from, 1) : 0
     const vessel = all.add(store(`pipe ${laid.line.id}`), fullM3)
-    return { id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
+    return { standsIn: 'line' as const, id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
   })
   const drainPipes = drainWater(all, steady, chamberAt)
   const hung = hungWater(all, steady, (id) => (id === null ? returnChamber : chamberAt.get(id)!))
@@ -183,15 +177,16 @@ function hungWater(
 ): PipeWater[] {
   const skimmer = sump.devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
   const made = sump.chambers.find(({ use }) => use === 'skimmer')?.id ?? null
-  const list: [string, number][] = [
+  const list: ['hung' | 'skimmers', number][] = [
     ['hung', sump.hungWaterM3],
-    [SKIMMERS, skimmersGiveBackM3(sump)],
+    ['skimmers', skimmersGiveBackM3(sump)],
   ]
   return list
     .filter(([, fullM3]) => fullM3 > 0)
-    .map(([id, fullM3]) => ({
-      id,
-      vessel: all.add(store(id), fullM3),
+    .map(([standsIn, fullM3]) => ({
+      standsIn,
+      id: null,
+      vessel: all.add(store(standsIn), fullM3),
       fullM3,
       fallsTo: at(skimmer?.chamberId ?? made),
     }))
@@ -223,7 +218,7 @@ function addChambers(all: Vessels, { design, chambers }: SteadyState, box: SumpB
   const rimM = box.floorHeightM + box.heightM
   design.sump.chambers.forEach((chamber, i) => {
     const vessel = {
-      id: chamber.id,
+      of: { kind: 'chamber' as const, id: chamber.id },
       areaM2: Math.max(LEAST_AREA_M2, areas[i]!),
       floorM: box.floorHeightM,
       submergedM3: chamber.submergedM3,
@@ -237,12 +232,11 @@ function tankPlaces(all: Vessels, steady: SteadyState, i: number): TankPlaces {
   const { overflow, tank } = laid
   const { innerM, boxM } = steady.tankLevels[i]!
   const { box, passage } = overflow
-  const drains = boxDrains(laid.drains)
-  if (!box || boxM === null) return { laid, tank: i, inner: -1, box: -1, drains }
+  if (!box || boxM === null) return { laid, tank: i, inner: -1, box: -1 }
   const inner = passage
     ? all.at(
         {
-          id: `inner ${tank.id}`,
+          of: { kind: 'inner', id: tank.id },
           areaM2: overflow.rimLengthM * INNER_DEPTH_M,
           floorM: tank.floorHeightM + overflow.crestM - INNER_HEIGHT_M,
           submergedM3: 0,
@@ -252,7 +246,7 @@ function tankPlaces(all: Vessels, steady: SteadyState, i: number): TankPlaces {
       )
     : -1
   const vessel = {
-    id: `box ${tank.id}`,
+    of: { kind: 'box' as const, id: tank.id },
     areaM2: box.lengthM * box.widthM,
     floorM: tank.floorHeightM + box.floorM,
     submergedM3: 0,
@@ -260,7 +254,7 @@ function tankPlaces(all: Vessels, steady: SteadyState, i: number): TankPlaces {
   const spills = overflow.form !== 'inner-box'
   const rimM = spills ? tank.floorHeightM + boxRim(laid) : Infinity
   const name = steady.design.tanks.length > 1 ? `Overflow box of ${tank.name}` : 'Overflow box'
-  return { laid, tank: i, inner, box: all.at(vessel, boxM, { name, kind: 'box', rimM }), drains }
+  return { laid, tank: i, inner, box: all.at(vessel, boxM, { name, kind: 'box', rimM }) }
 }
 
 /** What stands in the drains that run. */
@@ -278,7 +272,7 @@ function drainWater(
     const share = full ? 1 : filledShareOf(laid.boreM, flow)
     const fullM3 = pipeWaterM3(laid.placed, chambers[into - tankCount]!.levelM, share)
     const vessel = all.add(store(`drain ${laid.drain.id}`), fullM3)
-    return [{ id: laid.drain.id, vessel, fullM3, fallsTo: into }]
+    return [{ standsIn: 'drain', id: laid.drain.id, vessel, fullM3, fallsTo: into }]
   })
 }
 

@@ -1,10 +1,11 @@
 import { endLink } from '../layout/index.ts'
 import type { DrillRun, LogEntry } from './run-drill.ts'
+import type { VesselOf } from './vessel.ts'
 
 /** A drill's moments packed for sending and playing. */
 export interface Playback {
   readonly drillId: string
-  readonly vesselIds: readonly string[]
+  readonly vessels: readonly VesselOf[]
   readonly timesS: Float64Array
   /** One row a moment, one column a vessel. */
   readonly levelsM: Float64Array
@@ -30,7 +31,7 @@ export function playbackOf({ plant, moments, log, drill }: DrillRun): Playback {
   }
   return {
     drillId: drill.id,
-    vesselIds: plant.vessels.map(({ id }) => id),
+    vessels: plant.vessels.map(({ of }) => of),
     timesS: Float64Array.from(moments, ({ timeS }) => timeS),
     levelsM: packed(
       moments.map(({ levelsM }) => levelsM),
@@ -64,7 +65,7 @@ export interface PlayedMoment {
 
 /** The moment at a time: levels straight between the two beside it, flows as they were at the earlier one. */
 export function momentAt(playback: Playback, timeS: number): PlayedMoment {
-  const { timesS, levelsM, returnFlows, drainFlows, spilledM3, vesselIds } = playback
+  const { timesS, levelsM, returnFlows, drainFlows, spilledM3, vessels } = playback
   const at = lastNotAfter(timesS, timeS)
   const next = Math.min(at + 1, timesS.length - 1)
   const gapS = timesS[next]! - timesS[at]!
@@ -75,7 +76,7 @@ export function momentAt(playback: Playback, timeS: number): PlayedMoment {
   }
   return {
     timeS,
-    levelsM: vesselIds.map((_, v) => between(levelsM, vesselIds.length, v)),
+    levelsM: vessels.map((_, v) => between(levelsM, vessels.length, v)),
     returnFlowsM3PerS: rowOf(returnFlows, playback.links, at),
     drainFlowsM3PerS: rowOf(drainFlows, playback.drains, at),
     spilledM3: between(spilledM3, 1, 0),

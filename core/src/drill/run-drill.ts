@@ -240,11 +240,9 @@ class DrillWalk {
 
   #keep(timeS: number, levels: Float64Array): void {
     if (this.#seen++ % this.#every !== 0) return
-    const { steady, tanks } = this.#plant
+    const { steady } = this.#plant
     const drainFlows = new Float64Array(steady.drains.length)
-    for (const { laid, drains } of tanks) {
-      laid.drains.forEach(({ index }, i) => (drainFlows[index] = drains.flow[i]!))
-    }
+    for (const drains of this.#laws.drains) drains.flowsInto(drainFlows)
     this.#moments.push({
       timeS,
       levelsM: levels.slice(),

@@ -1,4 +1,4 @@
-import { factorDense, solveFactored } from '../numeric/index.ts'
+import { DenseFactors } from '../numeric/index.ts'
 import { type Law, Rates } from './rates.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
@@ -22,8 +22,7 @@ export class Stepper {
   #count = 0
   /** How every vessel's rate hangs on the movers' volumes, 1/s: a row a vessel. */
   readonly #matrix: Float64Array
-  readonly #factors: Float64Array
-  readonly #rows: Int32Array
+  readonly #factors: DenseFactors
   readonly #rhs: Float64Array
   readonly #move: Float64Array
   readonly #paths: readonly [Float64Array, Float64Array, Float64Array]
@@ -40,8 +39,7 @@ export class Stepper {
     this.#areas = Float64Array.from(vessels, ({ areaM2 }) => areaM2)
     this.#movers = new Int32Array(n)
     this.#matrix = new Float64Array(n * n)
-    this.#factors = new Float64Array(n * n)
-    this.#rows = new Int32Array(n)
+    this.#factors = new DenseFactors(n)
     this.#rhs = new Float64Array(n)
     this.#move = new Float64Array(n)
     this.#paths = [new Float64Array(n), new Float64Array(n), new Float64Array(n)]
@@ -100,19 +98,20 @@ export class Stepper {
   /** The movers' own equations, 1 − h J, in factors. */
   #factor(partS: number): void {
     const count = this.#count
+    const { a: matrix } = this.#factors
     for (let a = 0; a < count; a++) {
       const row = this.#movers[a]! * count
       for (let b = 0; b < count; b++) {
-        this.#factors[a * count + b] = (a === b ? 1 : 0) - partS * this.#matrix[row + b]!
+        matrix[a * count + b] = (a === b ? 1 : 0) - partS * this.#matrix[row + b]!
       }
     }
-    factorDense(count, this.#factors, this.#rows)
+    this.#factors.factor(count)
   }
 
   #movePart(partS: number, rate: Float64Array, into: Float64Array): void {
     const count = this.#count
     for (let a = 0; a < count; a++) this.#rhs[a] = partS * rate[this.#movers[a]!]!
-    solveFactored(count, this.#factors, this.#rows, this.#rhs, this.#move)
+    this.#factors.solve(this.#rhs, this.#move)
     for (let i = 0, at = 0; i < into.length; i++, at += count) {
       let gets = rate[i]!
       for (let b = 0; b < count; b++) gets += this.#matrix[at + b]! * this.#move[b]!

@@ -5,16 +5,7 @@ import type { Outcome, Verdict } from './verdict.ts'
 
 /** What can fail by itself: one thing at once, and no power cut's history. */
 export function singleFailures(drills: readonly Drill[]): Drill[] {
-  return drills.filter(
-    ({ id, faults }) =>
-      !id.startsWith('own ') &&
-      !id.startsWith('half ') &&
-      !id.startsWith('both ') &&
-      !id.startsWith('sensor ') &&
-      id !== 'power-back' &&
-      id !== 'water-change' &&
-      faults.length <= 2,
-  )
+  return drills.filter(({ isSingle }) => isSingle)
 }
 
 /** Every two of them at once; a pair that names one thing twice is no pair. */
@@ -38,7 +29,13 @@ export interface Survival {
   readonly pairs: readonly { readonly drillId: string; readonly title: Sentence }[]
 }
 
-export function survivalOf(single: readonly Verdict[], double: readonly Verdict[]): Survival {
+/** @param pairs the drills whose verdicts are `double` */
+export function survivalOf(
+  single: readonly Verdict[],
+  double: readonly Verdict[],
+  pairs: readonly Drill[],
+): Survival {
+  const parts = new Map(pairs.map(({ id, parts }) => [id, parts]))
   const wetAlone = new Set(
     single.filter(({ outcome }) => outcome === 'wet').map(({ drillId }) => drillId),
   )
@@ -50,7 +47,7 @@ export function survivalOf(single: readonly Verdict[], double: readonly Verdict[
     pairs: double
       .filter(
         ({ outcome, drillId }) =>
-          outcome === 'wet' && !drillId.split(' + ').some((one) => wetAlone.has(one)),
+          outcome === 'wet' && !parts.get(drillId)!.some((one) => wetAlone.has(one)),
       )
       .map(named),
   }

@@ -3,6 +3,7 @@ import { sentence, type Sentence } from '../quantity/index.ts'
 import { salinityPpt } from './brine.ts'
 import type { Fault } from './fault.ts'
 import { type DrillRun, type LogEntry, onFloor } from './run-drill.ts'
+import { vesselKey } from './vessel.ts'
 
 /** How high and how low one vessel went; heights above the room's floor. */
 export interface VesselVerdict {
@@ -117,7 +118,7 @@ function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
     const { highestM } = extremes[v]!
     return [
       {
-        vesselId: plant.vessels[v]!.id,
+        vesselId: vesselKey(plant.vessels[v]!),
         name: place.name,
         kind: place.kind,
         rimM,

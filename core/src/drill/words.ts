@@ -3,6 +3,7 @@ import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Fault } from './fault.ts'
 import type { Happening } from './plant-watches.ts'
 import type { LogEntry } from './run-drill.ts'
+import type { VesselOf } from './vessel.ts'
 
 /** What a line of a drill's log says. */
 export function logWords(design: BasinDesign, { what }: LogEntry): Sentence {
@@ -90,13 +91,11 @@ function happeningWords(design: BasinDesign, happening: Happening): Sentence {
     case 'top-off-empty':
       return sentence('The top-off has nothing left')
     case 'runs-over':
-      return sentence(`${vesselName(design, happening.vesselId)} runs over`)
+      return sentence(`${vesselName(design, happening.vessel)} runs over`)
   }
 }
 
-function vesselName({ tanks, sump }: BasinDesign, vesselId: string): string {
-  if (vesselId.startsWith('box ')) {
-    return `The overflow box of ${named(tanks, vesselId.slice('box '.length))}`
-  }
-  return named([...tanks, ...sump.chambers], vesselId)
+function vesselName({ tanks, sump }: BasinDesign, { kind, id }: VesselOf): string {
+  if (kind === 'box') return `The overflow box of ${named(tanks, id)}`
+  return named([...tanks, ...sump.chambers], id)
 }

@@ -2,7 +2,7 @@ export { addPump, type PumpUse } from './branch/add-pump.ts'
 export { type BranchKind, teeOff } from './branch/tee-off.ts'
 export { asTree, hangingOn, withoutLine } from './branch/tree.ts'
 export { choosePump } from './choose-pump.ts'
-export { drainSize, type DrainWish, newDrains, oneMoreDrain } from './gravity/new-drains.ts'
+export { drainSize, newDrains, oneMoreDrain } from './gravity/new-drains.ts'
 export { newOverflow } from './gravity/new-overflow.ts'
 export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
 export { tuneValve } from './gravity/tune-valve.ts'
@@ -17,7 +17,7 @@ export {
   valvePath,
 } from './setting/openings.ts'
 export { stretchRun } from './stretch.ts'
-export { newSump, newSumpBox, USE_NAME } from './sump/new-sump.ts'
+export { newSump, newSumpBox } from './sump/new-sump.ts'
 export {
   entryOf,
   leastLengthM,

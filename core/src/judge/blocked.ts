@@ -1,8 +1,10 @@
 import {
+  BoxSearch,
+  chamberLevelM,
   type LaidDrain,
-  levelsOver,
   type Overflowing,
   type SteadyState,
+  tankLevels,
   type TankLevels,
 } from '../loop/index.ts'
 import { gather } from '../numeric/index.ts'
@@ -24,15 +26,19 @@ export interface BlockedRow {
 
 /** Every single pipe blocked in turn; pipes that join go together too. A pipe that is dry is not missed. */
 export function blockedRows(
-  { drainFlows }: SteadyState,
+  steady: SteadyState,
   one: Overflowing,
   running: TankLevels,
   flowM3PerS: number,
 ): BlockedRow[] {
+  const search = new BoxSearch(one.box)
+  const chamberAt = (id: string) => chamberLevelM(steady, id)
+  const without = (drainIds: readonly string[]) =>
+    tankLevels(one, search, { flowM3PerS, chamberLevelM: chamberAt, blocked: new Set(drainIds) })
   return causesOf(one.drains).map((cause) => {
     const drainIds = cause.map(({ drain }) => drain.id)
-    const missed = cause.some(({ index }) => drainFlows[index]! > 0)
-    const levels = missed ? levelsOver(one, flowM3PerS, new Set(drainIds)) : running
+    const missed = cause.some(({ index }) => steady.drainFlows[index]! > 0)
+    const levels = missed ? without(drainIds) : running
     return rowOf(one, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
   })
 }

@@ -1,3 +1,3 @@
 export { DIRECTIONS, WEIGHTS } from './d3q19.ts'
 export { type Gift, Lattice } from './lattice.ts'
-export { SLIPS, STICKS } from './shape.ts'
+export { SLIPS } from './shape.ts'

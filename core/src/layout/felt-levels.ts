@@ -45,7 +45,7 @@ export class FeltLevels {
 
   /** Puts the network against the levels; false where it feels none of what moved. */
   put(levels: Float64Array): boolean {
-    const { nodeHead, laws } = this.#network
+    const { nodeHead, searches } = this.#network
     let moved = false
     for (const { node, level, mouthM, link, hasCheck } of this.#nodes) {
       const inAir = mouthM !== null && mouthM >= levels[level]!
@@ -54,8 +54,8 @@ export class FeltLevels {
       nodeHead[node] = headM
       if (mouthM !== null && link >= 0) {
         const oneWay = hasCheck || inAir
-        if (laws[link]!.oneWay !== oneWay) moved = true
-        laws[link]!.oneWay = oneWay
+        if (searches[link]!.oneWay !== oneWay) moved = true
+        searches[link]!.oneWay = oneWay
       }
     }
     return moved

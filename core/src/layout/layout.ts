@@ -40,7 +40,11 @@ export function layOut(design: BasinDesign): Layout {
   const nodes = new Nodes()
   const links: NetworkLink[] = []
   const segments = lines.map((laid, lineIndex) => {
-    const own = lineLinks(design, laid, cuts[lineIndex]!, nodes, (id) => linkPump(pumps, id))
+    const own = lineLinks(design, laid, {
+      cuts: cuts[lineIndex]!,
+      nodes,
+      pumpOf: (id) => linkPump(pumps, id),
+    })
     const first = links.length
     links.push(...own)
     return cuts[lineIndex]!.map(({ firstPiece, endPiece }, i): Segment => ({

@@ -32,9 +32,15 @@ export class Nodes {
 export function lineLinks(
   design: BasinDesign,
   laid: LaidLine,
-  cuts: readonly LineCut[],
-  nodes: Nodes,
-  pumpOf: (placedPumpId: string) => LinkPump,
+  {
+    cuts,
+    nodes,
+    pumpOf,
+  }: {
+    readonly cuts: readonly LineCut[]
+    readonly nodes: Nodes
+    readonly pumpOf: (placedPumpId: string) => LinkPump
+  },
 ): NetworkLink[] {
   const { line } = laid
   let from = startNode(design, laid, nodes)

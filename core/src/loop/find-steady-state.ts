@@ -2,6 +2,7 @@ import type { BasinDesign } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
 import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
+import { BoxSearch } from './box-search.ts'
 import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
 import { layDrains } from './lay-drains.ts'
 import { LevelSteps } from './level-steps.ts'
@@ -60,9 +61,10 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
   const network = makeNetwork(layout.problem)
   const felt = new FeltLevels(given, layout, network)
   let flowing = flowThrough(network)
+  const boxes = gravity.overflows.map((one) => one && new BoxSearch(one.box))
   const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
-    const found = follow(given, gravity, layout, flowing, levels)
+    const found = follow(given, gravity, layout, { running: flowing, levels, boxes })
     const against = levels.slice()
     const restlessM = step.advance(levels, found.levels)
     const rests = restlessM <= atRestM

@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
 import { endFlow, type Layout, pumpFlow, tankFlow } from '../layout/index.ts'
 import type { Flows } from '../network/index.ts'
-import { drainAt, NONE_BLOCKED } from './box-level.ts'
+import type { BoxSearch } from './box-search.ts'
 import type { LaidDrain } from './lay-drains.ts'
 import { type ChamberLevel, sumpLevels } from './sump-levels.ts'
 import { type Overflowing, tankLevels, type TankLevels } from './tank-level.ts'
@@ -29,13 +29,20 @@ export interface Followed {
   readonly levels: Float64Array
 }
 
+/** What a pass begins with. */
+export interface Pass {
+  readonly running: Flows
+  readonly levels: Float64Array
+  /** Of each overflow, kept from pass to pass. */
+  readonly boxes: readonly (BoxSearch | null)[]
+}
+
 /** The levels that the flows of a pass bring about. */
 export function follow(
   design: BasinDesign,
   { drains, overflows, place, fed, returnIndex }: Gravity,
   layout: Layout,
-  running: Flows,
-  levels: Float64Array,
+  { running, levels, boxes }: Pass,
 ): Followed {
   const { tanks, sump } = design
   const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
@@ -44,16 +51,17 @@ export function follow(
   const into = (chamberId: string, flow: number) => {
     inflows[place.get(chamberId)!]! += flow
   }
-  const found = overflows.map((one) => {
-    if (!one) return null
+  const found = overflows.map((one, i) => {
+    const box = boxes[i]
+    if (!one || !box) return null
     const flowM3PerS = Math.max(0, tankFlow(layout, running, one.tank.id))
-    const tank = tankLevels(one, { flowM3PerS, chamberLevelM })
+    const tank = tankLevels(one, box, { flowM3PerS, chamberLevelM })
     if (one.overflow.chamberId !== null) into(one.overflow.chamberId, flowM3PerS)
     else if (tank.boxM !== null) {
-      drainAt(one.box, tank.boxM, NONE_BLOCKED)
+      box.drainAt(tank.boxM)
       one.drains.forEach((laid, i) => {
-        flows[laid.index] = one.box.flow[i]!
-        into(laid.chamberId, one.box.flow[i]!)
+        flows[laid.index] = box.flow[i]!
+        into(laid.chamberId, box.flow[i]!)
       })
     }
     return tank

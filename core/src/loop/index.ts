@@ -1,22 +1,16 @@
-export {
-  type Blocked,
-  type BoxDrains,
-  boxDrains,
-  drainAt,
-  endAgainst,
-  NONE_BLOCKED,
-} from './box-level.ts'
-export { chamberLevelM, findSteadyState, type SteadyState } from './find-steady-state.ts'
+export { type Blocked, boxDrains, NONE_BLOCKED } from './box-drains.ts'
+export { BoxSearch } from './box-search.ts'
+export { chamberLevelM, type SteadyState } from './find-steady-state.ts'
 export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
 export { steadyState } from './steady-state.ts'
 export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
 export {
   boxRim,
-  levelsOver,
   type Overflowing,
   passageHeadM,
   passageOf,
   rimOf,
   type TankLevels,
+  tankLevels,
 } from './tank-level.ts'

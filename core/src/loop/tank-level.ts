@@ -1,18 +1,12 @@
 import type { DisplayTank, Overflow, Passage } from '../design/index.ts'
-import { type Fall, fallFlow, makeFall } from '../drain/index.ts'
+import { type Fall, fallHeadM, makeFall } from '../drain/index.ts'
 import { entranceLoss, EXIT_LOSS, threeKLoss } from '../fitting/index.ts'
 import type { Water } from '../fluid/index.ts'
 import { makeLine } from '../network/index.ts'
-import { brent, kept } from '../numeric/index.ts'
+import { kept } from '../numeric/index.ts'
 import { headOver, rimLaw, type RimLaw } from '../weir/index.ts'
-import {
-  type Blocked,
-  boxDrains,
-  type BoxDrains,
-  boxLevelM,
-  endAgainst,
-  NONE_BLOCKED,
-} from './box-level.ts'
+import { type Blocked, boxDrains, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
+import type { BoxSearch } from './box-search.ts'
 import type { LaidDrain } from './lay-drains.ts'
 
 /** A tank with an overflow, made ready to be asked for its level. */
@@ -90,21 +84,19 @@ export interface LevelQuestion {
 }
 
 /** Where a tank's water stands with a flow into it: box, passage and rim, one after the other. */
-export function tankLevels(one: Overflowing, question: LevelQuestion): TankLevels {
-  const { overflow, drains } = one
+export function tankLevels(
+  one: Overflowing,
+  search: BoxSearch,
+  question: LevelQuestion,
+): TankLevels {
+  const { tank, overflow, drains } = one
   const { flowM3PerS, chamberLevelM, blocked = NONE_BLOCKED } = question
   if (overflow.chamberId !== null) {
     return overRim(one, flowM3PerS, chamberLevelM(overflow.chamberId))
   }
   if (drains.length === 0) return { ...overRim(one, flowM3PerS, -Infinity), boxM: null }
-  endAgainst(one.box, chamberLevelM)
-  return levelsOver(one, flowM3PerS, blocked)
-}
-
-/** The same, its drains' ends told already. */
-export function levelsOver(one: Overflowing, flowM3PerS: number, blocked: Blocked): TankLevels {
-  const { tank, overflow, box } = one
-  const foundM = boxLevelM(box, flowM3PerS, blocked)
+  search.endAgainst(chamberLevelM)
+  const foundM = search.levelM(flowM3PerS, blocked)
   const boxRimM = tank.floorHeightM + boxRim(one)
   if (foundM > boxRimM) {
     const levels = overRim(one, flowM3PerS, boxRimM)
@@ -140,9 +132,5 @@ const MOST_PASSAGE_HEAD_M = 8
 /** Head that drives a flow through the passage. */
 export function passageHeadM({ overflow, passage }: Overflowing, flowM3PerS: number): number {
   if (!passage || !overflow.passage || flowM3PerS <= 0) return 0
-  const each = flowM3PerS / overflow.passage.count
-  const found = brent((headM) => fallFlow(passage, headM, each) - each, 0, MOST_PASSAGE_HEAD_M, {
-    tolerance: 1e-12,
-  })
-  return found.ok ? found.value : MOST_PASSAGE_HEAD_M
+  return Math.min(fallHeadM(passage, flowM3PerS / overflow.passage.count), MOST_PASSAGE_HEAD_M)
 }

@@ -8,11 +8,10 @@ import type { LinkPump, NetworkLink } from './problem.ts'
 /** Resistance of a check valve that is pushed shut, s/m²: 1 m of head leaks 1e-9 m³/s, which the last step takes away. */
 export const SHUT_RESISTANCE = 1e9
 
-/** One kind of wall; remembers its friction so that the next search for it begins there. */
+/** One kind of wall. */
 interface WallLaw {
   readonly relativeRoughness: number
   readonly lengthOverBore: number
-  readonly friction: FrictionAt
 }
 
 /** One bore of a link: what h = a q² [Σ f W + Km/Re + K] needs. */
@@ -27,14 +26,36 @@ interface BoreLaw {
   readonly exitK: number
 }
 
-/** One link's law, ready to be asked thousands of times. */
+/** One link's law: the same answer to everyone who asks. */
 export interface LinkLaw {
   readonly bores: readonly BoreLaw[]
   readonly tables: readonly Pchip[]
   readonly pump: LinkPump | null
   readonly pumpVelocityHeadPerFlow2: number
-  /** Moves with the water its end stands in. */
+}
+
+/**
+ * Somebody's search along a law, to be asked thousands of times: where each wall's friction was
+ * found last, which is where the next search for it begins. Moves as it is asked; never shared.
+ */
+export interface LinkSearch {
+  readonly law: LinkLaw
+  /** Of every wall, bore after bore. */
+  readonly friction: FrictionAt[]
+  /** Nothing comes back through it; moves with the water its end stands in. */
   oneWay: boolean
+}
+
+/** A search that was asked nothing yet. */
+export function searchOf(law: LinkLaw, oneWay = false): LinkSearch {
+  const walls = law.bores.reduce((sum, bore) => sum + bore.walls.length, 0)
+  const friction = Array.from({ length: walls }, () => ({ factor: 0, slope: 0, inverseRoot: 0 }))
+  return { law, friction, oneWay }
+}
+
+/** A search that stands where another does, and goes its own way from there. */
+export function copySearch({ law, friction, oneWay }: LinkSearch): LinkSearch {
+  return { law, friction: friction.map((wall) => ({ ...wall })), oneWay }
 }
 
 /** Head lost along a link and its slope, written into by `linkHead`. */
@@ -45,7 +66,7 @@ export interface LinkHead {
 }
 
 /** What the law stands on of a link: all but its place in a network. */
-export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump' | 'oneWay'>
+export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump'>
 
 export function linkLaw(link: LinkParts, water: Water): LinkLaw {
   const bores = link.line.map((stretch): BoreLaw => ({
@@ -54,7 +75,6 @@ export function linkLaw(link: LinkParts, water: Water): LinkLaw {
     walls: stretch.walls.map((wall) => ({
       relativeRoughness: wall.relativeRoughness,
       lengthOverBore: wall.weightedLengthM / stretch.boreM,
-      friction: { factor: 0, slope: 0, inverseRoot: 0 },
     })),
     fittingKm: stretch.fittingKm,
     fittingK: stretch.fittingK,
@@ -66,27 +86,26 @@ export function linkLaw(link: LinkParts, water: Water): LinkLaw {
     tables: link.tables,
     pump: link.pump,
     pumpVelocityHeadPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * pumpAreaM2 ** 2),
-    oneWay: link.oneWay,
   }
-}
-
-/** Lets the next search begin as if it were the first, so that an answer hangs on nothing that was asked before. */
-export function forgetFriction({ bores }: LinkLaw): void {
-  for (const { walls } of bores) for (const { friction } of walls) friction.inverseRoot = 0
 }
 
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
 export function linkHead(
-  law: LinkLaw,
+  { law, friction, oneWay }: LinkSearch,
   flowM3PerS: number,
   into: LinkHead,
   scale: LossScale = AS_COMPUTED,
 ): void {
-  if (law.oneWay && flowM3PerS < 0) return pushedShut(law, flowM3PerS, into)
+  if (oneWay && flowM3PerS < 0) return pushedShut(law, flowM3PerS, into)
   const size = Math.abs(flowM3PerS)
   into.headM = 0
   into.slope = 0
-  for (const bore of law.bores) addBore(bore, size, into, scale)
+  const walls = { friction, first: 0, scale }
+  for (const bore of law.bores) {
+    addFittings(bore, size, into, scale)
+    addWalls(bore, size, into, walls)
+    walls.first += bore.walls.length
+  }
   for (const table of law.tables) addTable(table, size, into)
   if (flowM3PerS < 0) into.headM = -into.headM
   if (law.pump) addPump(law.pump, law.pumpVelocityHeadPerFlow2, flowM3PerS, into)
@@ -99,25 +118,37 @@ function pushedShut(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
   into.slope = SHUT_RESISTANCE
 }
 
-function addBore(bore: BoreLaw, size: number, into: LinkHead, scale: LossScale): void {
+function addFittings(bore: BoreLaw, size: number, into: LinkHead, scale: LossScale): void {
   const { rePerFlow, velocityHeadPerFlow2: perFlow2 } = bore
   const k = scale.fittings * bore.fittingK + bore.exitK
-  const re = size * rePerFlow
-  // Km/Re × q² is linear in q, and so is laminar friction: neither divides by a flow of nil.
+  // Km/Re × q² is linear in q: it does not divide by a flow of nil.
   const linear = (perFlow2 * scale.fittings * bore.fittingKm) / rePerFlow
   into.headM += (perFlow2 * k * size + linear) * size
   into.slope += 2 * perFlow2 * k * size + linear
-  for (const { relativeRoughness, lengthOverBore, friction } of bore.walls) {
+}
+
+function addWalls(
+  bore: BoreLaw,
+  size: number,
+  into: LinkHead,
+  { friction, first, scale }: { friction: FrictionAt[]; first: number; scale: LossScale },
+): void {
+  const { rePerFlow, velocityHeadPerFlow2: perFlow2, walls } = bore
+  const re = size * rePerFlow
+  for (let w = 0; w < walls.length; w++) {
+    const { relativeRoughness, lengthOverBore } = walls[w]!
     if (re < 1) {
+      // Laminar friction is linear in q too.
       const laminar = (64 * scale.friction * perFlow2 * lengthOverBore) / rePerFlow
       into.headM += laminar * size
       into.slope += laminar
       continue
     }
-    frictionAt(re, relativeRoughness, friction)
+    const at = friction[first + w]!
+    frictionAt(re, relativeRoughness, at)
     const once = scale.friction * perFlow2 * lengthOverBore * size
-    into.headM += once * friction.factor * size
-    into.slope += once * (2 * friction.factor + friction.slope * re)
+    into.headM += once * at.factor * size
+    into.slope += once * (2 * at.factor + at.slope * re)
   }
 }
 
@@ -130,7 +161,7 @@ export interface LinkLoss {
 
 /** What a flow's size loses in a link's pipe, fittings and devices, its pump apart. */
 export function linkLoss(
-  { bores, tables }: LinkLaw,
+  { law: { bores, tables }, friction }: LinkSearch,
   flowM3PerS: number,
   into: LinkLoss,
   scale: LossScale,
@@ -139,14 +170,16 @@ export function linkLoss(
   into.fittingsM = 0
   const size = Math.abs(flowM3PerS)
   if (size === 0) return
+  let next = 0
   for (const bore of bores) {
     const re = size * bore.rePerFlow
     const headM = bore.velocityHeadPerFlow2 * size * size
     const fittingK = bore.fittingKm / re + bore.fittingK
     into.fittingsM += (scale.fittings * fittingK + bore.exitK) * headM
-    for (const { relativeRoughness, lengthOverBore, friction } of bore.walls) {
-      frictionAt(re, relativeRoughness, friction)
-      into.frictionM += scale.friction * friction.factor * lengthOverBore * headM
+    for (const { relativeRoughness, lengthOverBore } of bore.walls) {
+      const at = friction[next++]!
+      frictionAt(re, relativeRoughness, at)
+      into.frictionM += scale.friction * at.factor * lengthOverBore * headM
     }
   }
   for (const table of tables) into.fittingsM += tableLossM(table, size)

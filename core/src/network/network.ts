@@ -1,7 +1,7 @@
 import type { Envelope } from '../numeric/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
 import { orderJunctions } from './junctions.ts'
-import { linkLaw, type LinkLaw } from './laws.ts'
+import { copySearch, linkLaw, type LinkSearch, searchOf } from './laws.ts'
 import { AS_COMPUTED, type LossScale } from './line.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
 
@@ -10,7 +10,10 @@ const GUESS_M_PER_S = 0.5
 /** First guess in a link that has no pipe and no fitting, m³/s. */
 const GUESS_M3_PER_S = 1e-4
 
-/** A network packed for solving: the links that can carry water, and room to work in. */
+/**
+ * A network packed for solving: the links that can carry water, and room to work in. Who solves it
+ * moves what is in it; one that is kept is worked at as a copy (`copyOf`).
+ */
 export interface Network {
   readonly problem: NetworkProblem
   readonly envelope: Envelope
@@ -20,7 +23,7 @@ export interface Network {
   readonly live: Int32Array
   readonly fromNode: Int32Array
   readonly toNode: Int32Array
-  readonly laws: readonly LinkLaw[]
+  readonly searches: readonly LinkSearch[]
   readonly scale: LossScale
   readonly guess: Float64Array
   readonly flow: Float64Array
@@ -40,12 +43,12 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
   const fromNode = new Int32Array(live.length)
   const toNode = new Int32Array(live.length)
   const guess = room()
-  const laws = live.map((l, i) => {
+  const searches = live.map((l, i) => {
     const link = links[l]!
     fromNode[i] = link.from
     toNode[i] = link.to
     guess[i] = guessOf(link)
-    return linkLaw(link, water)
+    return searchOf(linkLaw(link, water), link.oneWay)
   })
   const nodeHead = new Float64Array(nodes.length)
   for (let n = 0; n < row.length; n++) nodeHead[n] = row[n] === -2 ? NaN : (nodes[n]!.headM ?? 0)
@@ -56,7 +59,7 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     live: new Int32Array(live),
     fromNode,
     toNode,
-    laws,
+    searches,
     scale,
     guess,
     flow: room(),
@@ -72,6 +75,21 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
 function guessOf({ line, pump }: NetworkLink): number {
   const boreM = line[0]?.boreM ?? pump?.outletBoreM
   return boreM === undefined ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
+}
+
+/** A network that stands where another does, and goes its own way from there. */
+export function copyOf(network: Network): Network {
+  return {
+    ...network,
+    searches: network.searches.map(copySearch),
+    flow: network.flow.slice(),
+    head: network.head.slice(),
+    slope: network.slope.slice(),
+    step: network.step.slice(),
+    nodeHead: network.nodeHead.slice(),
+    matrix: network.matrix.slice(),
+    rhs: network.rhs.slice(),
+  }
 }
 
 /** The same network with its losses scaled: for the honest band. */

@@ -1,7 +1,5 @@
-import { FITTINGS_BAND, FRICTION_BAND } from './band.ts'
 import { linkLoss, type LinkLoss } from './laws.ts'
-import type { LossScale } from './line.ts'
-import { type Network, rescaled } from './network.ts'
+import type { Network } from './network.ts'
 import { solveNetwork } from './solve-network.ts'
 
 /** What flows in every link. */
@@ -56,59 +54,21 @@ export function run(network: Network, from?: Float64Array): Ran {
   return withLosses(network, flowThrough(network, from))
 }
 
-const LOSS: LinkLoss = { frictionM: 0, fittingsM: 0 }
-
 /** What is lost where these flows run. */
-export function withLosses({ problem, live, laws, scale }: Network, flowing: Flowing): Ran {
+export function withLosses({ problem, live, searches, scale }: Network, flowing: Flowing): Ran {
+  const loss: LinkLoss = { frictionM: 0, fittingsM: 0 }
   const { flowsM3PerS, headsM, iterations, unsettledLinkId } = flowing
   const frictionM = new Float64Array(problem.links.length)
   const fittingsM = new Float64Array(problem.links.length)
   for (let i = 0; i < live.length; i++) {
     const link = live[i]!
-    linkLoss(laws[i]!, flowsM3PerS[link]!, LOSS, scale)
-    frictionM[link] = LOSS.frictionM
-    fittingsM[link] = LOSS.fittingsM
+    linkLoss(searches[i]!, flowsM3PerS[link]!, loss, scale)
+    frictionM[link] = loss.frictionM
+    fittingsM[link] = loss.fittingsM
   }
   return {
     running: { flowsM3PerS, headsM, frictionM, fittingsM },
     iterations,
     unsettledLinkId,
   }
-}
-
-/** The network as computed, and with each group of losses at either end of its band. */
-export interface Banded {
-  readonly ran: Ran
-  readonly fittingsUp: Running
-  readonly fittingsDown: Running
-  readonly frictionUp: Running
-  readonly frictionDown: Running
-}
-
-/** A network that rests, with each group of its losses at either end of its band. */
-export function runBanded(network: Network, ran: Ran): Banded {
-  const here = ran.running.flowsM3PerS
-  const at = (scale: LossScale, from: Float64Array) => run(rescaled(network, scale), from).running
-  const fittingsUp = at({ friction: 1, fittings: 1 + FITTINGS_BAND }, here)
-  const frictionUp = at({ friction: 1 + FRICTION_BAND, fittings: 1 }, here)
-  return {
-    ran,
-    fittingsUp,
-    fittingsDown: at({ friction: 1, fittings: 1 - FITTINGS_BAND }, across(here, fittingsUp)),
-    frictionUp,
-    frictionDown: at({ friction: 1 - FRICTION_BAND, fittings: 1 }, across(here, frictionUp)),
-  }
-}
-
-/** As far from here as the other end of the band is, the other way: a first guess. */
-function across(here: Float64Array, { flowsM3PerS }: Running): Float64Array {
-  return here.map((flow, l) => 2 * flow - flowsM3PerS[l]!)
-}
-
-/** Half width of a figure: half differences of each group, root sum of squares. */
-export function halfWidth(banded: Banded, figure: (running: Running) => number): number {
-  const byFittings = (figure(banded.fittingsUp) - figure(banded.fittingsDown)) / 2
-  const byFriction = (figure(banded.frictionUp) - figure(banded.frictionDown)) / 2
-  // hypot() guards against overflow, which no flow comes near, at several times the cost.
-  return Math.sqrt(byFittings * byFittings + byFriction * byFriction)
 }

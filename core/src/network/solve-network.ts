@@ -1,5 +1,5 @@
 import { settled, type Settled, solveEnvelope } from '../numeric/index.ts'
-import { linkHead, type LinkHead, type LinkLaw, SHUT_RESISTANCE } from './laws.ts'
+import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
 
@@ -20,8 +20,6 @@ const MOST_TRIALS = 30
 const SEEP_M3_PER_S = 1e-9
 /** Flow past which the search has run away, m³/s. */
 const RUNAWAY_M3_PER_S = 1e3
-
-const trial: LinkHead = { headM: 0, slope: 0 }
 
 /**
  * All heads and flows at once by the global gradient method (Todini & Pilati 1988): Newton on
@@ -58,16 +56,17 @@ export function solveNetwork(
 }
 
 /** A check valve that stood shut is taken to stand shut still. */
-function startFlow({ live, laws }: Network, i: number, from: Float64Array): number {
+function startFlow({ live, searches }: Network, i: number, from: Float64Array): number {
   const flow = from[live[i]!]!
-  return flow === 0 && laws[i]!.oneWay ? -SEEP_M3_PER_S : flow
+  return flow === 0 && searches[i]!.oneWay ? -SEEP_M3_PER_S : flow
 }
 
-function evaluate({ laws, scale, flow, head, slope }: Network): void {
-  for (let i = 0; i < laws.length; i++) {
-    linkHead(laws[i]!, flow[i]!, trial, scale)
-    head[i] = trial.headM
-    slope[i] = trial.slope > LEAST_SLOPE ? trial.slope : LEAST_SLOPE
+function evaluate({ searches, scale, flow, head, slope }: Network): void {
+  const found: LinkHead = { headM: 0, slope: 0 }
+  for (let i = 0; i < searches.length; i++) {
+    linkHead(searches[i]!, flow[i]!, found, scale)
+    head[i] = found.headM
+    slope[i] = found.slope > LEAST_SLOPE ? found.slope : LEAST_SLOPE
   }
 }
 
@@ -164,9 +163,9 @@ function cutBack(network: Network, slopeAtStart: number, slopeAtEnd: number): vo
  * its head and without its leak: squares the error away and makes the flows continuous exactly.
  */
 function lastStep(network: Network): void {
-  const { laws, flow, head, slope, step, fromNode, toNode, nodeHead } = network
+  const { searches, flow, head, slope, step, fromNode, toNode, nodeHead } = network
   for (let i = 0; i < flow.length; i++) {
-    if (!standsShut(laws[i]!, flow[i]!)) continue
+    if (!standsShut(searches[i]!, flow[i]!)) continue
     flow[i] = 0
     head[i] = nodeHead[fromNode[i]!]! - nodeHead[toNode[i]!]!
     slope[i] = SHUT_RESISTANCE
@@ -176,19 +175,19 @@ function lastStep(network: Network): void {
   for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + step[i]!
 }
 
-function standsShut({ oneWay }: LinkLaw, flowM3PerS: number): boolean {
+function standsShut({ oneWay }: LinkSearch, flowM3PerS: number): boolean {
   return oneWay && flowM3PerS < STILL_M3_PER_S
 }
 
 /** The live link furthest from h(q) = H_from − H_to. */
 function worst(network: Network): { link: number; offM: number } {
-  const { fromNode, toNode, nodeHead, head, flow, laws } = network
+  const { fromNode, toNode, nodeHead, head, flow, searches } = network
   let link = 0
   let offM = 0
   for (let i = 0; i < head.length; i++) {
     const off = Math.abs(head[i]! - nodeHead[fromNode[i]!]! + nodeHead[toNode[i]!]!)
     if (off <= offM) continue
-    const still = laws[i]!.oneWay && Math.abs(flow[i]!) < STILL_M3_PER_S
+    const still = searches[i]!.oneWay && Math.abs(flow[i]!) < STILL_M3_PER_S
     if (still && off < STILL_BALANCED_M) continue
     link = i
     offM = off
@@ -203,10 +202,10 @@ function ranAway({ flow }: Network): boolean {
   return false
 }
 
-function solution({ problem, live, flow, laws, nodeHead }: Network): NetworkSolution {
+function solution({ problem, live, flow, searches, nodeHead }: Network): NetworkSolution {
   const flowsM3PerS = new Float64Array(problem.links.length)
   for (let i = 0; i < live.length; i++) {
-    flowsM3PerS[live[i]!] = standsShut(laws[i]!, flow[i]!) ? 0 : flow[i]!
+    flowsM3PerS[live[i]!] = standsShut(searches[i]!, flow[i]!) ? 0 : flow[i]!
   }
   return { flowsM3PerS, headsM: nodeHead.slice() }
 }

@@ -51,7 +51,7 @@ export function brent(
     const half = (c - b) / 2
     if (Math.abs(half) <= closeEnough || fb === 0) return settled(b, iteration)
 
-    const tried = interpolatedStep(a, b, c, fa, fb, fc)
+    const tried = interpolatedStep([a, fa], [b, fb], [c, fc])
     const accepts =
       Math.abs(previousStep) >= closeEnough &&
       Math.abs(fa) > Math.abs(fb) &&
@@ -74,15 +74,11 @@ export function brent(
   return unsettled('too-many-iterations', maxIterations)
 }
 
-/** The step from b that a secant (two points) or an inverse parabola (three) proposes. */
-function interpolatedStep(
-  a: number,
-  b: number,
-  c: number,
-  fa: number,
-  fb: number,
-  fc: number,
-): number {
+/** A place and the function's value there. */
+type Spot = readonly [at: number, value: number]
+
+/** The step from b that a secant (two places) or an inverse parabola (three) proposes. */
+function interpolatedStep([a, fa]: Spot, [b, fb]: Spot, [c, fc]: Spot): number {
   const s = fb / fa
   if (a === c) return ((c - b) * s) / (s - 1)
   const q = fa / fc

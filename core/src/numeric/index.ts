@@ -1,13 +1,6 @@
 export { brent } from './brent.ts'
-export {
-  type AxesFault,
-  type AxisMark,
-  type AxisMarks,
-  chartAxes,
-  type ChartAxes,
-  type Spot,
-} from './chart-axes.ts'
-export { factorDense, solveFactored } from './dense.ts'
+export { type AxesFault, chartAxes, type ChartAxes, type Spot } from './chart-axes.ts'
+export { DenseFactors } from './dense.ts'
 export { type Envelope, makeEnvelope, solveEnvelope } from './envelope.ts'
 export { gather } from './gather.ts'
 export { cubicHermite, cubicHermiteSlope } from './hermite.ts'

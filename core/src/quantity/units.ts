@@ -75,28 +75,31 @@ function unit(
   label: string,
   typed: string,
   factor: number,
-  decimals: Unit['decimals'],
-  offset?: number,
+  { decimals, offset }: { readonly decimals: Unit['decimals']; readonly offset?: number },
 ): Unit {
   return { label, typed: typed.split(' '), factor, decimals, ...(offset ? { offset } : {}) }
 }
 
-const mm = unit('mm', 'mm millimetre millimetres', 1e-3, (s) => (Math.abs(s) < 100 ? 1 : 0))
-const inch = unit('in', 'in inch inches " ″', INCH_M, tapering(2))
-const metre = unit('m', 'm metre metres meter meters', 1, fixed(2))
-const foot = unit('ft', "ft foot feet ' ′", FOOT_M, fixed(2))
-const centimetre = unit('cm', 'cm', 1e-2, fixed(1))
-const litre = unit('L', 'l litre litres liter liters', LITRE_M3, tapering(2))
-const gallon = unit('gal', 'gal gallon gallons usgal', US_GALLON_M3, tapering(2))
-const litreAnHour = unit('L/h', 'l/h lph l/hr', LITRE_M3 / HOUR_S, (s) =>
-  Math.abs(s) < 10 ? 1 : 0,
-)
-const gallonAnHour = unit('gph', 'gph gal/h gal/hr usgph', US_GALLON_M3 / HOUR_S, (s) =>
-  Math.abs(s) < 10 ? 1 : 0,
-)
-const plain = unit('', '', 1, (s) => {
-  const size = Math.abs(s)
-  return size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 0
+const mm = unit('mm', 'mm millimetre millimetres', 1e-3, {
+  decimals: (s) => (Math.abs(s) < 100 ? 1 : 0),
+})
+const inch = unit('in', 'in inch inches " ″', INCH_M, { decimals: tapering(2) })
+const metre = unit('m', 'm metre metres meter meters', 1, { decimals: fixed(2) })
+const foot = unit('ft', "ft foot feet ' ′", FOOT_M, { decimals: fixed(2) })
+const centimetre = unit('cm', 'cm', 1e-2, { decimals: fixed(1) })
+const litre = unit('L', 'l litre litres liter liters', LITRE_M3, { decimals: tapering(2) })
+const gallon = unit('gal', 'gal gallon gallons usgal', US_GALLON_M3, { decimals: tapering(2) })
+const litreAnHour = unit('L/h', 'l/h lph l/hr', LITRE_M3 / HOUR_S, {
+  decimals: (s) => (Math.abs(s) < 10 ? 1 : 0),
+})
+const gallonAnHour = unit('gph', 'gph gal/h gal/hr usgph', US_GALLON_M3 / HOUR_S, {
+  decimals: (s) => (Math.abs(s) < 10 ? 1 : 0),
+})
+const plain = unit('', '', 1, {
+  decimals: (s) => {
+    const size = Math.abs(s)
+    return size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 0
+  },
 })
 const both = (one: Unit) => ({ metric: one, us: one })
 
@@ -106,117 +109,149 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   head: { shown: { metric: metre, us: foot }, alsoTyped: [mm, centimetre, inch] },
   volume: {
     shown: { metric: litre, us: gallon },
-    alsoTyped: [unit('m³', 'm3 m³', 1, fixed(3)), unit('mL', 'ml', 1e-6, fixed(0))],
+    alsoTyped: [
+      unit('m³', 'm3 m³', 1, { decimals: fixed(3) }),
+      unit('mL', 'ml', 1e-6, { decimals: fixed(0) }),
+    ],
   },
   flow: {
     shown: { metric: litreAnHour, us: gallonAnHour },
     alsoTyped: [
-      unit('L/min', 'l/min lpm', LITRE_M3 / 60, fixed(1)),
-      unit('gpm', 'gpm gal/min', US_GALLON_M3 / 60, fixed(1)),
-      unit('m³/h', 'm3/h m³/h', 1 / HOUR_S, fixed(2)),
+      unit('L/min', 'l/min lpm', LITRE_M3 / 60, { decimals: fixed(1) }),
+      unit('gpm', 'gpm gal/min', US_GALLON_M3 / 60, { decimals: fixed(1) }),
+      unit('m³/h', 'm3/h m³/h', 1 / HOUR_S, { decimals: fixed(2) }),
     ],
   },
   speed: {
     shown: {
-      metric: unit('m/s', 'm/s', 1, fixed(2)),
-      us: unit('ft/s', 'ft/s fps', FOOT_M, fixed(2)),
+      metric: unit('m/s', 'm/s', 1, { decimals: fixed(2) }),
+      us: unit('ft/s', 'ft/s fps', FOOT_M, { decimals: fixed(2) }),
     },
-    alsoTyped: [unit('cm/s', 'cm/s', 1e-2, fixed(1))],
+    alsoTyped: [unit('cm/s', 'cm/s', 1e-2, { decimals: fixed(1) })],
   },
   temperature: {
     shown: {
-      metric: unit('°C', '°c c degc', 1, fixed(1)),
-      us: unit('°F', '°f f degf', 5 / 9, fixed(1), -160 / 9),
+      metric: unit('°C', '°c c degc', 1, { decimals: fixed(1) }),
+      us: unit('°F', '°f f degf', 5 / 9, { decimals: fixed(1), offset: -160 / 9 }),
     },
     alsoTyped: [],
   },
   // SI here is ppt; specific gravity and conductivity need the temperature and are read by the field itself.
-  salinity: { shown: both(unit('ppt', 'ppt psu g/kg ‰', 1, fixed(1))), alsoTyped: [] },
+  salinity: {
+    shown: both(unit('ppt', 'ppt psu g/kg ‰', 1, { decimals: fixed(1) })),
+    alsoTyped: [],
+  },
   mass: {
     shown: {
-      metric: unit('kg', 'kg', 1, tapering(2)),
-      us: unit('lb', 'lb lbs', POUND_KG, tapering(2)),
+      metric: unit('kg', 'kg', 1, { decimals: tapering(2) }),
+      us: unit('lb', 'lb lbs', POUND_KG, { decimals: tapering(2) }),
     },
-    alsoTyped: [unit('g', 'g', 1e-3, fixed(0))],
+    alsoTyped: [unit('g', 'g', 1e-3, { decimals: fixed(0) })],
   },
   power: {
-    shown: both(unit('W', 'w', 1, tapering(1))),
-    alsoTyped: [unit('kW', 'kw', 1e3, fixed(3))],
+    shown: both(unit('W', 'w', 1, { decimals: tapering(1) })),
+    alsoTyped: [unit('kW', 'kw', 1e3, { decimals: fixed(3) })],
   },
-  energy: { shown: both(unit('kWh', 'kwh', KWH_J, tapering(1))), alsoTyped: [] },
-  share: { shown: both(unit('%', '%', 1e-2, (s) => (Math.abs(s) < 10 ? 1 : 0))), alsoTyped: [] },
-  turnover: { shown: both(unit('/h', '/h x × x/h ×/h', 1, tapering(1))), alsoTyped: [] },
-  angle: { shown: both(unit('°', '° deg', 1, fixed(0))), alsoTyped: [] },
+  energy: { shown: both(unit('kWh', 'kwh', KWH_J, { decimals: tapering(1) })), alsoTyped: [] },
+  share: {
+    shown: both(unit('%', '%', 1e-2, { decimals: (s) => (Math.abs(s) < 10 ? 1 : 0) })),
+    alsoTyped: [],
+  },
+  turnover: {
+    shown: both(unit('/h', '/h x × x/h ×/h', 1, { decimals: tapering(1) })),
+    alsoTyped: [],
+  },
+  angle: { shown: both(unit('°', '° deg', 1, { decimals: fixed(0) })), alsoTyped: [] },
   density: {
     shown: {
-      metric: unit('kg/m³', 'kg/m3 kg/m³', 1, fixed(1)),
-      us: unit('lb/ft³', 'lb/ft3 lb/ft³', POUND_KG / FOOT_M ** 3, fixed(2)),
+      metric: unit('kg/m³', 'kg/m3 kg/m³', 1, { decimals: fixed(1) }),
+      us: unit('lb/ft³', 'lb/ft3 lb/ft³', POUND_KG / FOOT_M ** 3, { decimals: fixed(2) }),
     },
-    alsoTyped: [unit('g/cm³', 'g/cm3 g/cm³ kg/l', 1e3, fixed(2))],
+    alsoTyped: [unit('g/cm³', 'g/cm3 g/cm³ kg/l', 1e3, { decimals: fixed(2) })],
   },
-  viscosity: { shown: both(unit('mPa·s', 'mpas', 1e-3, fixed(3))), alsoTyped: [] },
-  'kinematic-viscosity': { shown: both(unit('mm²/s', 'mm2/s', 1e-6, fixed(3))), alsoTyped: [] },
-  conductivity: { shown: both(unit('mS/cm', 'ms/cm ms', 1, fixed(1))), alsoTyped: [] },
+  viscosity: { shown: both(unit('mPa·s', 'mpas', 1e-3, { decimals: fixed(3) })), alsoTyped: [] },
+  'kinematic-viscosity': {
+    shown: both(unit('mm²/s', 'mm2/s', 1e-6, { decimals: fixed(3) })),
+    alsoTyped: [],
+  },
+  conductivity: {
+    shown: both(unit('mS/cm', 'ms/cm ms', 1, { decimals: fixed(1) })),
+    alsoTyped: [],
+  },
   // Held as Kv, m³/h at 1 bar: the unit makers print, so the one exception to SI (named kvM3PerH).
   'valve-coefficient': {
     shown: {
-      metric: unit('Kv', 'kv', 1, tapering(1)),
-      us: unit('Cv', 'cv', KV_PER_CV, tapering(1)),
+      metric: unit('Kv', 'kv', 1, { decimals: tapering(1) }),
+      us: unit('Cv', 'cv', KV_PER_CV, { decimals: tapering(1) }),
     },
     alsoTyped: [],
   },
   roughness: {
-    shown: both(unit('mm', 'mm', 1e-3, fixed(4))),
-    alsoTyped: [unit('µm', 'µm um', 1e-6, fixed(1))],
+    shown: both(unit('mm', 'mm', 1e-3, { decimals: fixed(4) })),
+    alsoTyped: [unit('µm', 'µm um', 1e-6, { decimals: fixed(1) })],
   },
   'slow-speed': {
     shown: {
-      metric: unit('cm/s', 'cm/s', 1e-2, fixed(1)),
-      us: unit('in/s', 'in/s', INCH_M, fixed(2)),
+      metric: unit('cm/s', 'cm/s', 1e-2, { decimals: fixed(1) }),
+      us: unit('in/s', 'in/s', INCH_M, { decimals: fixed(2) }),
     },
-    alsoTyped: [unit('m/s', 'm/s', 1, fixed(2)), unit('ft/s', 'ft/s fps', FOOT_M, fixed(2))],
+    alsoTyped: [
+      unit('m/s', 'm/s', 1, { decimals: fixed(2) }),
+      unit('ft/s', 'ft/s fps', FOOT_M, { decimals: fixed(2) }),
+    ],
   },
   area: {
     shown: {
-      metric: unit('cm²', 'cm2 cm²', 1e-4, fixed(0)),
-      us: unit('in²', 'in2 in² sqin', INCH_M ** 2, fixed(1)),
+      metric: unit('cm²', 'cm2 cm²', 1e-4, { decimals: fixed(0) }),
+      us: unit('in²', 'in2 in² sqin', INCH_M ** 2, { decimals: fixed(1) }),
     },
-    alsoTyped: [unit('m²', 'm2 m²', 1, fixed(3))],
+    alsoTyped: [unit('m²', 'm2 m²', 1, { decimals: fixed(3) })],
   },
   duration: {
-    shown: both(unit('s', 's sec second seconds', 1, (s) => (Math.abs(s) < 10 ? 1 : 0))),
+    shown: both(
+      unit('s', 's sec second seconds', 1, { decimals: (s) => (Math.abs(s) < 10 ? 1 : 0) }),
+    ),
     alsoTyped: [
-      unit('min', 'min minute minutes', 60, fixed(1)),
-      unit('h', 'h hour hours', 3600, fixed(1)),
-      unit('d', 'd day days', 86_400, fixed(1)),
+      unit('min', 'min minute minutes', 60, { decimals: fixed(1) }),
+      unit('h', 'h hour hours', 3600, { decimals: fixed(1) }),
+      unit('d', 'd day days', 86_400, { decimals: fixed(1) }),
     ],
     larger: [
-      { fromSi: 2 * 86_400, unit: unit('d', '', 86_400, fixed(1)) },
-      { fromSi: 2 * 3600, unit: unit('h', '', 3600, fixed(1)) },
-      { fromSi: 120, unit: unit('min', '', 60, fixed(1)) },
+      { fromSi: 2 * 86_400, unit: unit('d', '', 86_400, { decimals: fixed(1) }) },
+      { fromSi: 2 * 3600, unit: unit('h', '', 3600, { decimals: fixed(1) }) },
+      { fromSi: 120, unit: unit('min', '', 60, { decimals: fixed(1) }) },
     ],
   },
-  days: { shown: both(unit('days', 'd day days', 86_400, fixed(1))), alsoTyped: [] },
+  days: { shown: both(unit('days', 'd day days', 86_400, { decimals: fixed(1) })), alsoTyped: [] },
   // Weighed in grams in both families.
   food: {
-    shown: both(unit('g', 'g gram grams', 1e-3, tapering(1))),
-    alsoTyped: [unit('oz', 'oz', POUND_KG / 16, fixed(2)), unit('kg', 'kg', 1, fixed(3))],
+    shown: both(unit('g', 'g gram grams', 1e-3, { decimals: tapering(1) })),
+    alsoTyped: [
+      unit('oz', 'oz', POUND_KG / 16, { decimals: fixed(2) }),
+      unit('kg', 'kg', 1, { decimals: fixed(3) }),
+    ],
   },
   dose: {
-    shown: both(unit('mJ/cm²', 'mj/cm2 mj/cm²', 10, tapering(1))),
-    alsoTyped: [unit('J/m²', 'j/m2 j/m²', 1, fixed(0))],
+    shown: both(unit('mJ/cm²', 'mj/cm2 mj/cm²', 10, { decimals: tapering(1) })),
+    alsoTyped: [unit('J/m²', 'j/m2 j/m²', 1, { decimals: fixed(0) })],
   },
   rate: {
-    shown: both(unit('/h', '/h', 1 / HOUR_S, tapering(2))),
-    alsoTyped: [unit('/d', '/d', 1 / 86_400, fixed(1))],
+    shown: both(unit('/h', '/h', 1 / HOUR_S, { decimals: tapering(2) })),
+    alsoTyped: [unit('/d', '/d', 1 / 86_400, { decimals: fixed(1) })],
   },
-  irradiance: { shown: both(unit('W/m²', 'w/m2 w/m²', 1, tapering(1))), alsoTyped: [] },
-  'air-per-neck': {
-    shown: both(unit('L/h/cm²', 'l/h/cm2', LITRE_M3 / HOUR_S / 1e-4, tapering(1))),
+  irradiance: {
+    shown: both(unit('W/m²', 'w/m2 w/m²', 1, { decimals: tapering(1) })),
     alsoTyped: [],
   },
-  'food-load': { shown: both(unit('g/100 L', 'g/100l', 1e-2, tapering(2))), alsoTyped: [] },
-  acceleration: { shown: both(unit('m/s²', 'm/s2', 1, fixed(3))), alsoTyped: [] },
+  'air-per-neck': {
+    shown: both(unit('L/h/cm²', 'l/h/cm2', LITRE_M3 / HOUR_S / 1e-4, { decimals: tapering(1) })),
+    alsoTyped: [],
+  },
+  'food-load': {
+    shown: both(unit('g/100 L', 'g/100l', 1e-2, { decimals: tapering(2) })),
+    alsoTyped: [],
+  },
+  acceleration: { shown: both(unit('m/s²', 'm/s2', 1, { decimals: fixed(3) })), alsoTyped: [] },
   number: { shown: both(plain), alsoTyped: [] },
 }
 

@@ -260,7 +260,7 @@ function optionOf(
     worstOff: worstOff(search, ran),
     wirePowerW: ran.wirePowerW,
     wastedW: layout.water.densityKgPerM3 * GRAVITY_M_PER_S2 * wastedM4PerS,
-    finestStepM3PerS: finestStep(search, school, edits, ran, valves[0]),
+    finestStepM3PerS: finestStep(search, { school, edits, ran, valve: valves[0] }),
     hypothetical: false,
     edits,
   }
@@ -271,10 +271,17 @@ const STEP = 0.01
 /** A step down, so that an open valve or a pump at full speed can take it. */
 function finestStep(
   search: Search,
-  school: School,
-  edits: readonly Edit[],
-  ran: Settled,
-  valve: SettingValve | undefined,
+  {
+    school,
+    edits,
+    ran,
+    valve,
+  }: {
+    readonly school: School
+    readonly edits: readonly Edit[]
+    readonly ran: Settled
+    readonly valve: SettingValve | undefined
+  },
 ): number {
   const { lineId } = search.targets[0]!
   const byValve = school !== 'speed' && valve

@@ -1,12 +1,5 @@
-export {
-  balance,
-  type BalanceOption,
-  type FlowTarget,
-  type LineAgainstTarget,
-  type School,
-  targetsOf,
-} from './balance.ts'
+export { balance, type BalanceOption, type FlowTarget, targetsOf } from './balance.ts'
 export type { RankedOption } from './rank.ts'
 export { ratedNeed, type RatedNeed } from './rated.ts'
 export { size, type SizingAnswer } from './search.ts'
-export type { Candidate, SizingWish, Values } from './wish.ts'
+export type { SizingWish, Values } from './wish.ts'

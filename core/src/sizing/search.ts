@@ -146,19 +146,30 @@ class Trial {
       const wireW = wirePowerW(power, Math.max(0, from[this.#pumpLink]!), speed)
       if (met > NEAR.from && over < NEAR.to) cloud.push({ flowM3PerS, powerW: wireW })
       if (met < REACHED.from || over > REACHED.to) continue
-      candidates.push(this.#candidate(part, speed, met, flowM3PerS, wireW, atFull, from))
+      candidates.push(
+        this.#candidate(part, { speed, met, flowM3PerS, wirePower: wireW, atFull, flows: from }),
+      )
     }
     return speeds.length
   }
 
   #candidate(
     part: PumpPart,
-    speed: number,
-    met: number,
-    flowM3PerS: number,
-    wirePower: number,
-    atFull: number,
-    flows: Float64Array,
+    {
+      speed,
+      met,
+      flowM3PerS,
+      wirePower,
+      atFull,
+      flows,
+    }: {
+      readonly speed: number
+      readonly met: number
+      readonly flowM3PerS: number
+      readonly wirePower: number
+      readonly atFull: number
+      readonly flows: Float64Array
+    },
   ): Candidate {
     const { size: own, nozzles, opening, edits } = this.#variant
     return {

@@ -5,14 +5,12 @@ export {
   feedLoadKgPerM3,
   heavier,
   HEAVY_FROM_KG_PER_M3,
-  LOAD_CLASSES,
   type LoadClass,
   loadClassOf,
   MEDIUM_FROM_KG_PER_M3,
 } from './load.ts'
 export {
   FOAMS_UNSTEADILY_FROM,
-  SKIMMER_SCHOOLS,
   skimmerFigures,
   type SkimmerFigures,
   type SkimmerSchool,

@@ -1,5 +1,5 @@
 export { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed } from './bubble.ts'
-export { COMMON_SIZES, type CommonSize } from './common-sizes.ts'
+export { COMMON_SIZES } from './common-sizes.ts'
 export {
   drainBack,
   type DrainBack,

@@ -74,7 +74,7 @@ const MOST_HEAD_M = 2
 /** Head over a rim that lets a flow pass; Infinity when none does. */
 export function headOver(law: RimLaw, flowM3PerS: number, farHeadM = 0): number {
   if (flowM3PerS <= 0) return Math.max(0, farHeadM)
-  const freeM = risingRoot(law, flowM3PerS, {
+  const { x: freeM } = risingRoot(law, flowM3PerS, {
     low: 0,
     guess: 0.01,
     most: MOST_HEAD_M,

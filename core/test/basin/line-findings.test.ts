@@ -133,7 +133,12 @@ describe('takeoffs', () => {
   const with_ = (typed: string, wanted: number | null, own = base.returnSide.lines[0]!.run.size) =>
     applyEdits(base, [
       insertAt(['returnSide', 'lines'], 1, {
-        ...aLine('takeoff', { at: 'tee', id: 'p3' }, typed, { at: 'chamber', id: 'sump' }, own),
+        ...aLine(
+          'takeoff',
+          { at: 'tee', id: 'p3' },
+          { typed, size: own },
+          { at: 'chamber', id: 'sump' },
+        ),
         wantedFlowM3PerS: wanted,
       }),
     ])

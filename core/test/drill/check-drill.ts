@@ -131,7 +131,7 @@ export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
 }
 
 export const vessel = (id: string, areaM2: number, floorM = 0): Vessel => ({
-  id,
+  of: { kind: 'store', id },
   areaM2,
   floorM,
   submergedM3: 0,

@@ -306,5 +306,5 @@ test('the helpers of these tests are the laws themselves', () => {
       most: 9,
       tolerance: 1e-9,
     }),
-  ).toBe(3)
+  ).toEqual({ x: 3, slope: 1 })
 })

@@ -4,16 +4,16 @@ import { aHungBox, aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
 import { type EditPath, setTo } from '../../src/design/edit.ts'
 import { worstFirst } from '../../src/drill/better.ts'
+import { drillsOf } from '../../src/drill/drills.ts'
+import { chained } from '../../src/drill/own-drill.ts'
 import { makePlant } from '../../src/drill/plant.ts'
 import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
 import {
   allDrills,
   applyEdits,
   type BasinDesign,
-  chained,
   type Drill,
   drillAll,
-  drillsOf,
   logWords,
   momentAt,
   pairsOf,

@@ -50,7 +50,8 @@ describe('every drill of every kind of loop', () => {
             Math.abs(highestM - other.highestM),
             Math.abs(lowestM - other.lowestM),
           )
-          if (off > 1e-4) throw new Error(`${drill.id}: ${whole.plant.vessels[v]!.id} by ${off} m`)
+          if (off > 1e-4)
+            throw new Error(`${drill.id}: ${whole.plant.vessels[v]!.of.id} by ${off} m`)
         })
       }
     },

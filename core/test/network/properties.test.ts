@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { anyNetwork } from './any-network.ts'
-import { linkHead, linkLaw } from '../../src/network/laws.ts'
+import { linkHead, linkLaw, searchOf } from '../../src/network/laws.ts'
 import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem, NetworkSolution } from '../../src/network/problem.ts'
@@ -18,7 +18,7 @@ function solved(problem: NetworkProblem, from?: Float64Array): NetworkSolution {
 
 function headOf(problem: NetworkProblem, l: number, flow: number): number {
   const into = { headM: 0, slope: 0 }
-  linkHead(linkLaw(problem.links[l]!, problem.water), flow, into)
+  linkHead(searchOf(linkLaw(problem.links[l]!, problem.water)), flow, into)
   return into.headM
 }
 

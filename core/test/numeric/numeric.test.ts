@@ -6,11 +6,29 @@ import { evaluatePchip, makePchip } from '../../src/numeric/pchip.ts'
 
 describe('Brent', () => {
   test.each([
-    ['a line', (x: number) => 2 * x - 1, 0, 3, 0.5],
-    ['a cubic with a flat place', (x: number) => (x - 1) ** 3, -2, 4.5, 1],
-    ['cos x = x', (x: number) => Math.cos(x) - x, 0, 1, 0.7390851332151607],
-    ['a steep exponential', (x: number) => Math.exp(20 * x) - 2, -1, 1, Math.LN2 / 20],
-  ] as const)('%s', (_, f, low, high, root) => {
+    { of: 'a line', f: (x: number) => 2 * x - 1, low: 0, high: 3, root: 0.5 },
+    {
+      of: 'a cubic with a flat place',
+      f: (x: number) => (x - 1) ** 3,
+      low: -2,
+      high: 4.5,
+      root: 1,
+    },
+    {
+      of: 'cos x = x',
+      f: (x: number) => Math.cos(x) - x,
+      low: 0,
+      high: 1,
+      root: 0.7390851332151607,
+    },
+    {
+      of: 'a steep exponential',
+      f: (x: number) => Math.exp(20 * x) - 2,
+      low: -1,
+      high: 1,
+      root: Math.LN2 / 20,
+    },
+  ])('$of', ({ f, low, high, root }) => {
     const found = brent(f, low, high, { tolerance: 1e-13, maxIterations: 300 })
     expect(found.ok && Math.abs(found.value - root)).toBeLessThan(1e-4)
   })

@@ -18,7 +18,7 @@ import {
   USUAL,
   USUAL_TREATMENT,
 } from './plumbing.ts'
-import { sampleDevice } from './devices.ts'
+import { sampleDevice } from './devices/devices.ts'
 import { samplePump } from './pumps.ts'
 import { TWO_SISTERS } from './two-sisters.ts'
 
@@ -63,9 +63,13 @@ const THIMBLE: DemoBasin = {
     sump: {
       ...USUAL,
       chambers: [
-        aChamber('media', 'Media', 'media', 1.15, { submergedM3: 0.0006 }),
-        aChamber('middle', 'Skimmer', 'skimmer', 1.14),
-        aChamber('rear', 'Return chamber', 'return', 1.06, { footprintM2: 0.0035 }),
+        aChamber('media', 'Media', { use: 'media', levelM: 1.15, more: { submergedM3: 0.0006 } }),
+        aChamber('middle', 'Skimmer', { use: 'skimmer', levelM: 1.14 }),
+        aChamber('rear', 'Return chamber', {
+          use: 'return',
+          levelM: 1.06,
+          more: { footprintM2: 0.0035 },
+        }),
       ],
       devices: [
         aDevice('skimmer', sampleDevice('tansy-8'), { chamberId: 'middle', xM: 0.18, yM: 0.005 }),
@@ -81,25 +85,33 @@ const THIMBLE: DemoBasin = {
         panelM: 0.005,
       },
       walls: [
-        aWall('media-wall', 'under', 0.14, 0.4, { slotM: 0.03, thicknessM: 0.004 }),
-        aWall('return-wall', 'over', 0.29, 0.31, { thicknessM: 0.004 }),
+        aWall('media-wall', 'under', {
+          atM: 0.14,
+          topM: 0.4,
+          more: { slotM: 0.03, thicknessM: 0.004 },
+        }),
+        aWall('return-wall', 'over', { atM: 0.29, topM: 0.31, more: { thicknessM: 0.004 } }),
       ],
       evaporationMmPerDay: 4,
     },
     returnSide: {
-      pumps: [aPump('teasel-4', 1, 'rear', { xM: 0.36, yM: 0.46, zM: 0.87 }, 0.85)],
+      pumps: [
+        aPump('teasel-4', 1, {
+          chamberId: 'rear',
+          outlet: { xM: 0.36, yM: 0.46, zM: 0.87 },
+          inletHeightM: 0.85,
+        }),
+      ],
       lines: [
-        lineOf(
-          'main',
-          'Main line',
-          { at: 'pump', id: 'return-pump' },
-          { at: 'tank', id: 'tank' },
-          {
+        lineOf('main', 'Main line', {
+          start: { at: 'pump', id: 'return-pump' },
+          end: { at: 'tank', id: 'tank' },
+          run: {
             size: { series: 'smooth-hose', size: '13', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder('piece', pipe('up', 0.36), bend, pipe('front', 0.12), nozzle(0.01)),
           },
-        ),
+        }),
       ],
       sparePumpId: null,
     },
@@ -132,16 +144,22 @@ export const STARTER_DESIGN: BasinDesign = {
   ],
   water: { salinityPpt: 35, temperatureC: 25 },
   drains: [],
-  sump: { ...USUAL, chambers: [aChamber('return-chamber', 'Return chamber', 'return', 0.25)] },
+  sump: {
+    ...USUAL,
+    chambers: [aChamber('return-chamber', 'Return chamber', { use: 'return', levelM: 0.25 })],
+  },
   returnSide: {
-    pumps: [aPump('rowan-30', 0.75, 'return-chamber', { xM: 0.7, yM: 0.22, zM: 0.12 })],
+    pumps: [
+      aPump('rowan-30', 0.75, {
+        chamberId: 'return-chamber',
+        outlet: { xM: 0.7, yM: 0.22, zM: 0.12 },
+      }),
+    ],
     lines: [
-      lineOf(
-        'main',
-        'Main line',
-        { at: 'pump', id: 'return-pump' },
-        { at: 'tank', id: 'tank' },
-        {
+      lineOf('main', 'Main line', {
+        start: { at: 'pump', id: 'return-pump' },
+        end: { at: 'tank', id: 'tank' },
+        run: {
           size: { series: 'pn-16', size: '25', boreM: null },
           ...NEW_PIPE,
           pieces: inOrder(
@@ -160,7 +178,7 @@ export const STARTER_DESIGN: BasinDesign = {
             nozzle(0.02),
           ),
         },
-      ),
+      }),
     ],
     sparePumpId: null,
   },

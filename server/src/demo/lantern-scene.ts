@@ -13,9 +13,11 @@ type Sizes = readonly [number, number, number, number, number, number]
 function rock(
   id: string,
   name: string,
-  form: RockSolid['form'],
-  zone: ZoneKind,
-  mm: Sizes,
+  {
+    form,
+    zone,
+    mm,
+  }: { readonly form: RockSolid['form']; readonly zone: ZoneKind; readonly mm: Sizes },
 ): RockSolid {
   const [xM, yM, zM, lengthM, widthM, heightM] = mm.map((one) => one / 1000) as unknown as Sizes
   return { id, name, form, zone, xM, yM, zM, lengthM, widthM, heightM }
@@ -42,10 +44,26 @@ function pump(
 export const LANTERN_SCENE: TankScene = {
   ...emptyScene(),
   rocks: [
-    rock('reef-left', 'West reef', 'boulder', 'soft', [180, 330, -60, 420, 380, 320]),
-    rock('reef-crown', 'West crown', 'boulder', 'small-polyp', [290, 420, 200, 200, 200, 120]),
-    rock('reef-right', 'East reef', 'boulder', 'large-polyp', [820, 260, -70, 400, 400, 300]),
-    rock('reef-shelf', 'East shelf', 'box', 'large-polyp', [960, 480, 200, 260, 160, 60]),
+    rock('reef-left', 'West reef', {
+      form: 'boulder',
+      zone: 'soft',
+      mm: [180, 330, -60, 420, 380, 320],
+    }),
+    rock('reef-crown', 'West crown', {
+      form: 'boulder',
+      zone: 'small-polyp',
+      mm: [290, 420, 200, 200, 200, 120],
+    }),
+    rock('reef-right', 'East reef', {
+      form: 'boulder',
+      zone: 'large-polyp',
+      mm: [820, 260, -70, 400, 400, 300],
+    }),
+    rock('reef-shelf', 'East shelf', {
+      form: 'box',
+      zone: 'large-polyp',
+      mm: [960, 480, 200, 260, 160, 60],
+    }),
   ],
   pumps: [
     pump(

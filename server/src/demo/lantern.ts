@@ -21,7 +21,7 @@ import {
   USUAL,
   USUAL_TREATMENT,
 } from './plumbing.ts'
-import { sampleDevice } from './devices.ts'
+import { sampleDevice } from './devices/devices.ts'
 import { LANTERN_SCENE } from './lantern-scene.ts'
 import { samplePump } from './pumps.ts'
 
@@ -147,12 +147,20 @@ const EMERGENCY: Drain = {
 const SUMP: Sump = {
   ...USUAL,
   chambers: [
-    aChamber('drain-chamber', 'Drain chamber', 'socks', 0.38),
-    aChamber('skimmer', 'Skimmer', 'skimmer', 0.36),
-    aChamber('refugium', 'Refugium', 'refugium', 0.35, { submergedM3: 0.003 }),
-    aChamber('trap-in', 'Trap, down', 'trap', 0.35),
-    aChamber('trap-out', 'Trap, up', 'trap', 0.3),
-    aChamber('return-chamber', 'Return chamber', 'return', 0.285, { footprintM2: 0.01 }),
+    aChamber('drain-chamber', 'Drain chamber', { use: 'socks', levelM: 0.38 }),
+    aChamber('skimmer', 'Skimmer', { use: 'skimmer', levelM: 0.36 }),
+    aChamber('refugium', 'Refugium', {
+      use: 'refugium',
+      levelM: 0.35,
+      more: { submergedM3: 0.003 },
+    }),
+    aChamber('trap-in', 'Trap, down', { use: 'trap', levelM: 0.35 }),
+    aChamber('trap-out', 'Trap, up', { use: 'trap', levelM: 0.3 }),
+    aChamber('return-chamber', 'Return chamber', {
+      use: 'return',
+      levelM: 0.285,
+      more: { footprintM2: 0.01 },
+    }),
   ],
   box: {
     make: 'self-built',
@@ -165,13 +173,17 @@ const SUMP: Sump = {
     panelM: 0.008,
   },
   walls: [
-    aWall('sock-wall', 'over', 0.3, 0.275),
-    aWall('skimmer-wall', 'over', 0.56, 0.262, { adjustable: true }),
-    aWall('refugium-comb', 'comb', 0.9, 0.25, {
-      teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 },
+    aWall('sock-wall', 'over', { atM: 0.3, topM: 0.275 }),
+    aWall('skimmer-wall', 'over', { atM: 0.56, topM: 0.262, more: { adjustable: true } }),
+    aWall('refugium-comb', 'comb', {
+      atM: 0.9,
+      topM: 0.25,
+      more: {
+        teeth: { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 },
+      },
     }),
-    aWall('trap-wall', 'under', 0.936, 0.3, { slotM: 0.035 }),
-    aWall('return-wall', 'over', 0.976, 0.2),
+    aWall('trap-wall', 'under', { atM: 0.936, topM: 0.3, more: { slotM: 0.035 } }),
+    aWall('return-wall', 'over', { atM: 0.976, topM: 0.2 }),
   ],
   hungWaterM3: 0,
   devices: [
@@ -247,14 +259,18 @@ export const LANTERN: DemoBasin = {
     drains: [SIPHON, TRICKLE, EMERGENCY],
     sump: SUMP,
     returnSide: {
-      pumps: [aPump('rowan-50', 0.9, 'return-chamber', { xM: 1.12, yM: 0.45, zM: 0.16 }, 0.13)],
+      pumps: [
+        aPump('rowan-50', 0.9, {
+          chamberId: 'return-chamber',
+          outlet: { xM: 1.12, yM: 0.45, zM: 0.16 },
+          inletHeightM: 0.13,
+        }),
+      ],
       lines: [
-        lineOf(
-          'main',
-          'Main line',
-          { at: 'pump', id: 'return-pump' },
-          { at: 'tank', id: 'tank' },
-          {
+        lineOf('main', 'Main line', {
+          start: { at: 'pump', id: 'return-pump' },
+          end: { at: 'tank', id: 'tank' },
+          run: {
             size: { series: 'schedule-40', size: '3/4', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder(
@@ -278,13 +294,11 @@ export const LANTERN: DemoBasin = {
               nozzle(0.02),
             ),
           },
-        ),
-        lineOf(
-          'sterilizer',
-          'Sterilizer',
-          { at: 'tee', id: 'sterilizer-tee' },
-          { at: 'chamber', id: 'drain-chamber' },
-          {
+        }),
+        lineOf('sterilizer', 'Sterilizer', {
+          start: { at: 'tee', id: 'sterilizer-tee' },
+          end: { at: 'chamber', id: 'drain-chamber' },
+          run: {
             size: { series: 'schedule-40', size: '1/2', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder(
@@ -299,14 +313,12 @@ export const LANTERN: DemoBasin = {
               pipe('down', 0.14),
             ),
           },
-          450 * L_PER_H,
-        ),
-        lineOf(
-          'scrubber',
-          'Scrubber',
-          { at: 'tee', id: 'scrubber-tee' },
-          { at: 'chamber', id: 'refugium' },
-          {
+          wantedFlowM3PerS: 450 * L_PER_H,
+        }),
+        lineOf('scrubber', 'Scrubber', {
+          start: { at: 'tee', id: 'scrubber-tee' },
+          end: { at: 'chamber', id: 'refugium' },
+          run: {
             size: { series: 'schedule-40', size: '1/2', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder(
@@ -319,8 +331,8 @@ export const LANTERN: DemoBasin = {
               pipe('down', 0.12),
             ),
           },
-          400 * L_PER_H,
-        ),
+          wantedFlowM3PerS: 400 * L_PER_H,
+        }),
       ],
       sparePumpId: 'rowan-30',
     },

@@ -1,18 +1,30 @@
 import type { PartSpec } from '@yew-basin/contract'
 import { BULKHEADS, type Bulkhead } from '@yew-basin/core'
 import { SAMPLE_CIRCULATION } from './circulation.ts'
-import { SAMPLE_DEVICES } from './devices.ts'
+import { SAMPLE_DEVICES } from './devices/devices.ts'
 import { SAMPLE_PUMPS } from './pumps.ts'
 
 type SamplePart = PartSpec & { readonly id: string; readonly name: string }
 
 /** Made-up parts beside the pumps: what a keeper finds at a shop, with figures a maker would print. */
 const OTHERS: readonly SamplePart[] = [
-  pipe('pipe-25-measured', 'Pressure pipe 25, bore as measured', 'pn-16', '25', 20.8),
-  pipe('pipe-32-measured', 'Pressure pipe 32, bore as measured', 'pn-16', '32', 26.7),
-  pipe('pipe-1-thick', '1″ thick-walled pipe, mean bore', 'schedule-80', '1', 23.8),
-  hose('hose-soft-20', 'Soft clear hose 20', 'smooth-hose', '20', 20),
-  hose('hose-ribbed-25', 'Ribbed hose 25', 'ribbed-hose', '25', 24.5),
+  pipe('pipe-25-measured', 'Pressure pipe 25, bore as measured', {
+    series: 'pn-16',
+    size: '25',
+    mm: 20.8,
+  }),
+  pipe('pipe-32-measured', 'Pressure pipe 32, bore as measured', {
+    series: 'pn-16',
+    size: '32',
+    mm: 26.7,
+  }),
+  pipe('pipe-1-thick', '1″ thick-walled pipe, mean bore', {
+    series: 'schedule-80',
+    size: '1',
+    mm: 23.8,
+  }),
+  hose('hose-soft-20', 'Soft clear hose 20', { series: 'smooth-hose', size: '20', mm: 20 }),
+  hose('hose-ribbed-25', 'Ribbed hose 25', { series: 'ribbed-hose', size: '25', mm: 24.5 }),
   fitting('flow-meter', 'Paddle flow meter', 2.5),
   fitting('strainer-basket', 'Basket strainer, clean', 4),
   fitting('y-piece', 'Y-piece, one leg', 1.1),
@@ -26,15 +38,25 @@ const OTHERS: readonly SamplePart[] = [
   nozzle('nozzle-round-26', 'Round nozzle 26', 26),
 ]
 
-function pipe(id: string, name: string, series: 'pn-16' | 'schedule-80', size: string, mm: number) {
+function pipe(
+  id: string,
+  name: string,
+  {
+    series,
+    size,
+    mm,
+  }: { readonly series: 'pn-16' | 'schedule-80'; readonly size: string; readonly mm: number },
+) {
   return { id, name, kind: 'pipe', spec: { series, size, boreM: mm / 1000 } } as const
 }
 function hose(
   id: string,
   name: string,
-  series: 'smooth-hose' | 'ribbed-hose',
-  size: string,
-  mm: number,
+  {
+    series,
+    size,
+    mm,
+  }: { readonly series: 'smooth-hose' | 'ribbed-hose'; readonly size: string; readonly mm: number },
 ) {
   return { id, name, kind: 'hose', spec: { series, size, boreM: mm / 1000 } } as const
 }

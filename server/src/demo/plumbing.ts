@@ -73,9 +73,11 @@ export function aTank(
 export function aPump(
   pumpId: string,
   speed: number,
-  chamberId: string,
-  outlet: Point,
-  inletHeightM: number | null = null,
+  {
+    chamberId,
+    outlet,
+    inletHeightM = null,
+  }: { readonly chamberId: string; readonly outlet: Point; readonly inletHeightM?: number | null },
 ): PlacedPump {
   return { id: 'return-pump', pumpId, speed, stopped: false, chamberId, outlet, inletHeightM }
 }
@@ -83,10 +85,17 @@ export function aPump(
 export function lineOf(
   id: string,
   name: string,
-  start: LineStart,
-  end: Pick<LineEnd, 'at' | 'id'>,
-  run: Run,
-  wantedFlowM3PerS: number | null = null,
+  {
+    start,
+    end,
+    run,
+    wantedFlowM3PerS = null,
+  }: {
+    readonly start: LineStart
+    readonly end: Pick<LineEnd, 'at' | 'id'>
+    readonly run: Run
+    readonly wantedFlowM3PerS?: number | null
+  },
 ): ReturnLine {
   return { id, name, start, run, end: { ...end, place: null, breakDepthM: null }, wantedFlowM3PerS }
 }
@@ -95,9 +104,15 @@ export function lineOf(
 export function aChamber(
   id: string,
   name: string,
-  use: SumpChamber['use'],
-  levelM: number,
-  more: Partial<SumpChamber> = {},
+  {
+    use,
+    levelM,
+    more = {},
+  }: {
+    readonly use: SumpChamber['use']
+    readonly levelM: number
+    readonly more?: Partial<SumpChamber>
+  },
 ): SumpChamber {
   return { id, name, use, levelM, footprintM2: 0, submergedM3: 0, wantsDepth: null, ...more }
 }
@@ -134,9 +149,11 @@ export function bulkheadOf(size: string): Bulkhead {
 export function aWall(
   id: string,
   kind: SumpWall['kind'],
-  atM: number,
-  topM: number,
-  more: Partial<SumpWall> = {},
+  {
+    atM,
+    topM,
+    more = {},
+  }: { readonly atM: number; readonly topM: number; readonly more?: Partial<SumpWall> },
 ): SumpWall {
   return {
     id,

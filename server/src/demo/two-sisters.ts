@@ -19,7 +19,7 @@ import {
   USUAL,
   USUAL_TREATMENT,
 } from './plumbing.ts'
-import { sampleDevice } from './devices.ts'
+import { sampleDevice } from './devices/devices.ts'
 import { samplePump } from './pumps.ts'
 
 const SISTER = {
@@ -209,7 +209,9 @@ export const TWO_SISTERS: DemoBasin = {
     drains: [...drainsOf(WEST), ...drainsOf(EAST)],
     sump: {
       ...USUAL,
-      chambers: [aChamber('sump', 'Open sump', 'return', 0.28, { footprintM2: 0.02 })],
+      chambers: [
+        aChamber('sump', 'Open sump', { use: 'return', levelM: 0.28, more: { footprintM2: 0.02 } }),
+      ],
       devices: [
         aDevice(
           'skimmer',
@@ -231,14 +233,18 @@ export const TWO_SISTERS: DemoBasin = {
       walls: [],
     },
     returnSide: {
-      pumps: [aPump('rowan-50', 0.95, 'sump', { xM: 0.5, yM: 0.3, zM: 0.14 }, 0.11)],
+      pumps: [
+        aPump('rowan-50', 0.95, {
+          chamberId: 'sump',
+          outlet: { xM: 0.5, yM: 0.3, zM: 0.14 },
+          inletHeightM: 0.11,
+        }),
+      ],
       lines: [
-        lineOf(
-          'west',
-          'West line',
-          { at: 'pump', id: 'return-pump' },
-          { at: 'tank', id: 'tank' },
-          {
+        lineOf('west', 'West line', {
+          start: { at: 'pump', id: 'return-pump' },
+          end: { at: 'tank', id: 'tank' },
+          run: {
             size: { series: 'pn-16', size: '32', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder(
@@ -256,13 +262,11 @@ export const TWO_SISTERS: DemoBasin = {
               nozzle(0.02),
             ),
           },
-        ),
-        lineOf(
-          'east',
-          'East line',
-          { at: 'tee', id: 'split-tee' },
-          { at: 'tank', id: 'east' },
-          {
+        }),
+        lineOf('east', 'East line', {
+          start: { at: 'tee', id: 'split-tee' },
+          end: { at: 'tank', id: 'east' },
+          run: {
             size: { series: 'pn-16', size: '32', boreM: null },
             ...NEW_PIPE,
             pieces: inOrder(
@@ -279,7 +283,7 @@ export const TWO_SISTERS: DemoBasin = {
               nozzle(0.02),
             ),
           },
-        ),
+        }),
       ],
       sparePumpId: 'rowan-30',
     },

@@ -39,7 +39,9 @@ export class PartService {
     })
     return [
       ...own.map(ownAnswer),
-      ...samples.map(({ id, kind, name, spec }) => answer(id, kind, name, spec, false)),
+      ...samples.map(({ id, kind, name, spec }) =>
+        answer(id, { kind, name, stored: spec, own: false }),
+      ),
     ]
   }
 
@@ -85,16 +87,23 @@ export class PartService {
 }
 
 function ownAnswer({ id, kind, name, spec }: OwnPart): PartAnswer {
-  return answer(id, kind, name, spec, true)
+  return answer(id, { kind, name, stored: spec, own: true })
 }
 
 /** A pump is known in designs by its part's id and name. */
 function answer(
   id: string,
-  kind: PartKind,
-  name: string,
-  stored: object,
-  own: boolean,
+  {
+    kind,
+    name,
+    stored,
+    own,
+  }: {
+    readonly kind: PartKind
+    readonly name: string
+    readonly stored: object
+    readonly own: boolean
+  },
 ): PartAnswer {
   const spec = kind === 'pump' ? { ...stored, id, name } : stored
   return { id, kind, name, own, spec } as PartAnswer

@@ -28,7 +28,8 @@ const tankLinks = computed(() =>
 const option = computed(() => {
   const about = { family: units.family, tankLinks: tankLinks.value }
   const [of, played, lines] = [design, playback, levels.value]
-  return (colour: (token: string) => string) => drillChart(of, played, lines, about, colour)
+  return (colour: (token: string) => string) =>
+    drillChart(of, played, { levels: lines, look: about, colour })
 })
 const endS = computed(() => playback.timesS.at(-1)!)
 const cursorX = computed(

@@ -6,6 +6,7 @@ import {
   type Playback,
   type UnitFamily,
   logWords,
+  placeOfVessel,
 } from '@yew-basin/core'
 import { axis, type Palette } from '../pumps/duty-chart.ts'
 
@@ -33,19 +34,22 @@ const LOOKS = [
 /** Tanks, their boxes, and the chamber the pump draws from. */
 export function drawnLevels(
   { tanks, sump }: BasinDesign,
-  { vesselIds }: Playback,
+  { vessels }: Playback,
   returnChamberId: string,
 ): DrawnLevel[] {
   const named = [
-    ...tanks.map(({ id, name }) => ({ id, name })),
+    ...tanks.map(({ id, name }) => ({ kind: 'tank' as const, id, name })),
     ...tanks.map(({ id, name }) => ({
-      id: `box ${id}`,
+      kind: 'box' as const,
+      id,
       name: tanks.length > 1 ? `box of ${name}` : 'overflow box',
     })),
-    ...sump.chambers.filter(({ id }) => id === returnChamberId),
+    ...sump.chambers
+      .filter(({ id }) => id === returnChamberId)
+      .map(({ id, name }) => ({ kind: 'chamber' as const, id, name })),
   ]
   return named
-    .map(({ id, name }) => ({ name, column: vesselIds.indexOf(id) }))
+    .map(({ kind, id, name }) => ({ name, column: placeOfVessel(vessels, kind, id) }))
     .filter(({ column }) => column >= 0)
     .map(({ name, column }, i) => {
       const [colour, dash] = LOOKS[i % LOOKS.length]!
@@ -75,9 +79,11 @@ export interface ChartLook {
 export function drillChart(
   design: BasinDesign,
   playback: Playback,
-  levels: readonly DrawnLevel[],
-  look: ChartLook,
-  colour: Palette,
+  {
+    levels,
+    look,
+    colour,
+  }: { readonly levels: readonly DrawnLevel[]; readonly look: ChartLook; readonly colour: Palette },
 ): Record<string, unknown> {
   return {
     animation: false,
@@ -150,13 +156,13 @@ function levelLines(
   family: UnitFamily,
   colour: Palette,
 ) {
-  const { levelsM, vesselIds } = playback
+  const { levelsM, vessels } = playback
   const length = QUANTITIES.length.shown[family]
   return levels.map(({ name, column, colour: token, dash }) =>
     overTime(
       playback,
       name,
-      (i) => fromSi(length, levelsM[i * vesselIds.length + column]! - levelsM[column]!),
+      (i) => fromSi(length, levelsM[i * vessels.length + column]! - levelsM[column]!),
       { lineStyle: { color: colour(token), width: 2, type: dash } },
     ),
   )

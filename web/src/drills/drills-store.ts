@@ -119,10 +119,12 @@ export const useDrills = defineStore('drills', () => {
     goesOn: true,
     ask: async (design, work): Promise<Survival> => {
       const singles = singleFailures(drills.value)
-      const double = await verdictsOf({ design, drills: pairsOf(singles) }, work)
+      const pairs = pairsOf(singles)
+      const double = await verdictsOf({ design, drills: pairs }, work)
       return survivalOf(
         singles.flatMap(({ id }) => found.value.get(id) ?? []),
         double,
+        pairs,
       )
     },
   })

@@ -57,8 +57,10 @@ const remove = (id: string) =>
     path.value,
     holes.value.filter((hole) => hole.id !== id),
   )
-const give = <Name extends keyof Hole>(index: number, name: Name, to: Hole[Name]) =>
-  store.set([...path.value, index, name as keyof Hole], to)
+const give = <Name extends keyof Hole>(index: number, name: Name, to: Hole[Name]) => {
+  const key: keyof Hole = name
+  store.set([...path.value, index, key], to)
+}
 </script>
 
 <template>

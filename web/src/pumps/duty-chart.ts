@@ -76,9 +76,11 @@ function lines(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Pal
   const line = (
     name: string,
     along: readonly HeadPoint[],
-    color: string,
-    width: number,
-    type = 'solid',
+    {
+      color,
+      width,
+      type = 'solid',
+    }: { readonly color: string; readonly width: number; readonly type?: string },
   ) => ({
     name,
     type: 'line',
@@ -90,13 +92,19 @@ function lines(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Pal
   })
   const water = colour('--water-ink')
   return [
-    line('system, least losses', curves.systemLow, water, 1, 'dotted'),
-    line('system, most losses', curves.systemHigh, water, 1, 'dotted'),
+    line('system, least losses', curves.systemLow, { color: water, width: 1, type: 'dotted' }),
+    line('system, most losses', curves.systemHigh, { color: water, width: 1, type: 'dotted' }),
     ...(curves.fullSpeed
-      ? [line('pump at full speed', curves.fullSpeed, colour('--glass'), 1.4, 'dashed')]
+      ? [
+          line('pump at full speed', curves.fullSpeed, {
+            color: colour('--glass'),
+            width: 1.4,
+            type: 'dashed',
+          }),
+        ]
       : []),
-    line('system', curves.system, water, 2.2),
-    line('pump', curves.pump, colour('--needle'), 2.2),
+    line('system', curves.system, { color: water, width: 2.2 }),
+    line('pump', curves.pump, { color: colour('--needle'), width: 2.2 }),
   ]
 }
 

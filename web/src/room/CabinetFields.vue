@@ -13,10 +13,14 @@ import { useDesign } from '../workspace/design-store.ts'
 /** The inside of what the sump stands in, and its doors. */
 const store = useDesign()
 const cabinet = computed(() => store.shown!.sump.cabinet)
-const set = <Name extends keyof Cabinet>(name: Name, to: Cabinet[Name]) =>
-  store.set(['sump', 'cabinet', name as keyof Cabinet], to)
-const ofDoor = <Name extends keyof CabinetDoor>(i: number, name: Name, to: CabinetDoor[Name]) =>
-  store.set(['sump', 'cabinet', 'doors', i, name as keyof CabinetDoor], to)
+const set = <Name extends keyof Cabinet>(name: Name, to: Cabinet[Name]) => {
+  const key: keyof Cabinet = name
+  store.set(['sump', 'cabinet', key], to)
+}
+const ofDoor = <Name extends keyof CabinetDoor>(i: number, name: Name, to: CabinetDoor[Name]) => {
+  const key: keyof CabinetDoor = name
+  store.set(['sump', 'cabinet', 'doors', i, key], to)
+}
 
 const first = () => newCabinet(store.design!, crypto.randomUUID())
 const FIRST_DOOR = { face: 'front', fromM: 0.04, toM: 0.5, bottomM: 0.05, topM: 0.7 } as const

@@ -38,7 +38,12 @@ function meetsWords(piece: Piece): string {
 
 function tee(index: number, kind: BranchKind) {
   const newId = () => crypto.randomUUID()
-  const made = teeOff(store.shown!, store.solved!, store.lineIndex, index, kind, newId)
+  const made = teeOff(store.shown!, store.solved!, {
+    lineIndex: store.lineIndex,
+    afterPiece: index,
+    kind,
+    newId,
+  })
   store.edit(made.edits)
   store.lineId = made.lineId
 }

@@ -59,7 +59,7 @@ const shape = computed(() => {
     />
     <path
       v-if="tank.displacement.rockMassKg > 0"
-      :d="rockHeap(shape.left, shape.right, shape.sand, shape.water, shape.rockShare)"
+      :d="rockHeap({ ...shape, base: shape.sand, top: shape.water, share: shape.rockShare })"
       fill="var(--rock)"
     />
     <rect

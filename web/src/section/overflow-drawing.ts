@@ -57,14 +57,26 @@ function drawOne(tank: DisplayTank, solved: SolvedOverflow, scale: Scale): Drawn
     boxM: box ? solved.boxM : null,
     crest,
     teethTop,
-    teeth: teeth ? teethPath(left, right, crest, teethTop, pitch) : '',
+    teeth: teeth ? teethPath({ left, right, crest, top: teethTop, pitch }) : '',
     drowned: (solved.overTeethM ?? 0) > 0,
     head: scale.y(solved.surfaceM),
   }
 }
 
 /** Upright teeth between a crest and their tops. */
-function teethPath(left: number, right: number, crest: number, top: number, pitch: number): string {
+function teethPath({
+  left,
+  right,
+  crest,
+  top,
+  pitch,
+}: {
+  readonly left: number
+  readonly right: number
+  readonly crest: number
+  readonly top: number
+  readonly pitch: number
+}): string {
   const strokes: string[] = []
   for (let x = left + pitch / 2; x < right; x += pitch) strokes.push(`M${x} ${crest} V${top}`)
   return strokes.join(' ')

@@ -1,12 +1,18 @@
 /** Outline of a heap of rock: three humps, as wide as its bulk needs, standing on the sand. */
-export function rockHeap(
-  left: number,
-  right: number,
-  base: number,
-  top: number,
+export function rockHeap({
+  left,
+  right,
+  base,
+  top,
+  share,
+}: {
+  readonly left: number
+  readonly right: number
+  readonly base: number
+  readonly top: number
   /** Share of the tank's section that the heap fills, 0–1. */
-  share: number,
-): string {
+  readonly share: number
+}): string {
   const width = (right - left) * Math.min(0.86, 0.3 + share)
   const height = (base - top) * Math.min(0.9, 0.28 + share * 1.4)
   const x0 = left + (right - left) * 0.48 - width / 2

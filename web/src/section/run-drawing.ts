@@ -74,7 +74,7 @@ export function drawRun(
     if (piece.kind === 'reducer') size = piece.to
     if (piece.kind === 'pipe' || piece.kind === 'free-hose') {
       const wallM = outsideOf(size) ?? placed.boreM + 2 * HOSE_WALL_M
-      pipes.push(drawnPipe(placed, pieces, index, wallM, sheet))
+      pipes.push(drawnPipe(placed, { pieces, index, outsideM: wallM, sheet }))
     } else if (piece.kind !== 'elbow') {
       fittings.push(drawnFitting(solved.pieces, pieces, index, sheet))
     }
@@ -88,10 +88,17 @@ function outsideOf({ series, size }: PipeSize): number | null {
 
 function drawnPipe(
   placed: Placed,
-  pieces: readonly Piece[],
-  index: number,
-  outsideM: number,
-  sheet: Sheet,
+  {
+    pieces,
+    index,
+    outsideM,
+    sheet,
+  }: {
+    readonly pieces: readonly Piece[]
+    readonly index: number
+    readonly outsideM: number
+    readonly sheet: Sheet
+  },
 ): DrawnPipe {
   const piece = pieces[index]!
   const from = onSheet(sheet, placed.from)

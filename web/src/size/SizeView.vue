@@ -156,7 +156,10 @@ const now = computed(() => ({
             <PlainChart
               class="h-72 w-full"
               :in-words="`Flow against power of ${answer.options.length} options; the first brings ${units.text('flow', answer.options[0]!.flowM3PerS)} for ${units.text('power', answer.options[0]!.wirePowerW)}.`"
-              :option="(colour) => sizeChart(answer!, now, wanted, units.family, colour)"
+              :option="
+                (colour) =>
+                  sizeChart(answer!, { now, wantedM3PerS: wanted, family: units.family, colour })
+              "
             />
             <p class="caption mb-2">
               Dots were tried, numbers are the options below, the diamond is the design as it

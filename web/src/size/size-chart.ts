@@ -6,10 +6,17 @@ const FAR_ABOVE = 1.8
 /** Flow against power: all that was tried and comes near, the options numbered, the design as it stands. */
 export function sizeChart(
   answer: SizingAnswer,
-  now: { flowM3PerS: number; powerW: number },
-  wantedM3PerS: number,
-  family: UnitFamily,
-  colour: Palette,
+  {
+    now,
+    wantedM3PerS,
+    family,
+    colour,
+  }: {
+    readonly now: { flowM3PerS: number; powerW: number }
+    readonly wantedM3PerS: number
+    readonly family: UnitFamily
+    readonly colour: Palette
+  },
 ): Record<string, unknown> {
   const flow = QUANTITIES.flow.shown[family]
   const plain = { ...axis(colour), min: undefined, scale: true, nameLocation: 'middle' }

@@ -7,8 +7,10 @@ import { useDesign } from '../workspace/design-store.ts'
 /** How lamp, sleeve and water are, and when they were put in. */
 const { index } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
 const store = useDesign()
-const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) =>
-  store.set(['sump', 'devices', index, 'lamp', name as keyof Lamp], to)
+const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) => {
+  const key: keyof Lamp = name
+  store.set(['sump', 'devices', index, 'lamp', key], to)
+}
 /** A new one has burned nothing. */
 const renew = () => store.edit([setTo(['sump', 'devices', index, 'lamp', 'burnedS'], 0)])
 </script>

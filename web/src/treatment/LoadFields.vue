@@ -16,12 +16,16 @@ const store = useDesign()
 const units = useUnits()
 const plan = computed(() => store.shown!.treatment)
 const load = computed(() => store.solved!.treatment.load)
-const set = <Name extends keyof TreatmentPlan>(name: Name, to: TreatmentPlan[Name]) =>
-  store.set(['treatment', name as keyof TreatmentPlan], to)
+const set = <Name extends keyof TreatmentPlan>(name: Name, to: TreatmentPlan[Name]) => {
+  const key: keyof TreatmentPlan = name
+  store.set(['treatment', key], to)
+}
 const ofFeed =
   <Name extends keyof Feed>(i: number, name: Name) =>
-  (to: Feed[Name]) =>
-    store.set(['treatment', 'feeds', i, name as keyof Feed], to)
+  (to: Feed[Name]) => {
+    const key: keyof Feed = name
+    store.set(['treatment', 'feeds', i, key], to)
+  }
 
 /** What one of them weighs until the keeper has weighed it. */
 const USUAL_KG: Readonly<Record<FeedForm, number>> = { cube: 0.004, dry: 0.001, sheet: 0.002 }

@@ -12,8 +12,10 @@ import { useDesign } from '../workspace/design-store.ts'
 /** Where a device stands, and what water comes to it. */
 const { device, index } = defineProps<{ device: Device; index: number }>()
 const store = useDesign()
-const set = <Name extends keyof Device>(name: Name, to: Device[Name]) =>
-  store.set(['sump', 'devices', index, name as keyof Device], to)
+const set = <Name extends keyof Device>(name: Name, to: Device[Name]) => {
+  const key: keyof Device = name
+  store.set(['sump', 'devices', index, key], to)
+}
 
 const NONE = ''
 const chambers = computed(() => [

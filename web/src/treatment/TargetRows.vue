@@ -17,8 +17,10 @@ const opened = ref<string | null>(null)
 const against = (id: string) => lit?.targets.find(({ targetId }) => targetId === id)
 const set =
   <Name extends keyof DoseTarget>(i: number, name: Name) =>
-  (to: DoseTarget[Name]) =>
-    store.set(['treatment', 'targets', i, name as keyof DoseTarget], to)
+  (to: DoseTarget[Name]) => {
+    const key: keyof DoseTarget = name
+    store.set(['treatment', 'targets', i, key], to)
+  }
 
 const SAYS = { reached: 'reached', partly: 'partly', short: 'short' } as const
 const range = ({ leastJPerM2, mostJPerM2 }: DoseTarget) =>

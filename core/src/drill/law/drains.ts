@@ -1,10 +1,10 @@
-import { type Blocked, type BoxDrains, drainAt } from '../../loop/index.ts'
+import type { Blocked, BoxSearch } from '../../loop/index.ts'
 import type { Law, Rates } from '../rates.ts'
 
 /** What the drains of one box bring down. */
 export class Drains implements Law {
   readonly #box: number
-  readonly #drains: BoxDrains
+  readonly #drains: BoxSearch
   /** Of each drain: the vessel it ends in. */
   readonly #into: readonly number[]
   /** Of each drain: where its mouth lets the water out. */
@@ -13,7 +13,7 @@ export class Drains implements Law {
 
   constructor(
     box: number,
-    drains: BoxDrains,
+    drains: BoxSearch,
     {
       into,
       mouthM,
@@ -32,7 +32,7 @@ export class Drains implements Law {
     for (let i = 0; i < this.#into.length; i++) {
       outM[i] = Math.max(this.#mouthM[i]!, levels[this.#into[i]!]!)
     }
-    drainAt(this.#drains, levels[this.#box]!, this.#blocked)
+    this.#drains.drainAt(levels[this.#box]!, this.#blocked)
     for (let i = 0; i < this.#into.length; i++) {
       const into = this.#into[i]!
       rates.flow(this.#box, into, flow[i]!)
@@ -41,5 +41,11 @@ export class Drains implements Law {
       const drowned = levels[into]! > this.#mouthM[i]!
       if (drowned) rates.slope(this.#box, into, into, -perFall[i]!)
     }
+  }
+
+  /** What each drain carried when last asked, into the places the design gives them. */
+  flowsInto(all: Float64Array): void {
+    const { box, flow } = this.#drains
+    box.drains.forEach(({ index }, i) => (all[index] = flow[i]!))
   }
 }

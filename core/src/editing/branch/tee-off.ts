@@ -23,10 +23,17 @@ const STEP_IN_M = 0.15
 export function teeOff(
   design: BasinDesign,
   solved: Pick<Figures, 'returnSide'>,
-  lineIndex: number,
-  afterPiece: number,
-  kind: BranchKind,
-  newId: NewId,
+  {
+    lineIndex,
+    afterPiece,
+    kind,
+    newId,
+  }: {
+    readonly lineIndex: number
+    readonly afterPiece: number
+    readonly kind: BranchKind
+    readonly newId: NewId
+  },
 ): { edits: Edit[]; lineId: string } {
   const line = design.returnSide.lines[lineIndex]!
   const laid = solved.returnSide.lines[lineIndex]!
@@ -35,7 +42,7 @@ export function teeOff(
   const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
   const branch: ReturnLine = {
     id: newId(),
-    ...branchOf(design, kind, at, size, newId),
+    ...branchOf(design, { kind, from: at, size, newId }),
     start: { at: 'tee', id: tee.id },
     wantedFlowM3PerS: null,
   }
@@ -56,10 +63,17 @@ function sizeAfter({ run }: ReturnLine, piece: number): PipeSize {
 
 function branchOf(
   design: BasinDesign,
-  kind: BranchKind,
-  from: Point,
-  size: PipeSize,
-  newId: NewId,
+  {
+    kind,
+    from,
+    size,
+    newId,
+  }: {
+    readonly kind: BranchKind
+    readonly from: Point
+    readonly size: PipeSize
+    readonly newId: NewId
+  },
 ): Pick<ReturnLine, 'name' | 'run' | 'end'> {
   const run = (pieces: readonly Piece[]) => ({
     size,

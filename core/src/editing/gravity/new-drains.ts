@@ -58,7 +58,9 @@ export function newDrains(design: BasinDesign, wish: DrainWish): Drain[] {
   if (!tank || !box) throw new RangeError(`tank ${wish.tankId} has no box for drains`)
   const { roles } = DRAIN_SCHOOLS.find(({ school }) => school === wish.school)!
   const end = endOf(design.sump, wish.chamberId)
-  return roles.map((role, n) => newDrain(tank, box, role, { n, of: roles.length }, end, wish))
+  return roles.map((role, n) =>
+    newDrain(tank, { box, role, place: { n, of: roles.length }, end, wish }),
+  )
 }
 
 /** One more pipe of a role, beside those that are there. */
@@ -68,7 +70,7 @@ export function oneMoreDrain(design: BasinDesign, wish: DrainWish, role: DrainRo
   if (!tank || !box) throw new RangeError(`tank ${wish.tankId} has no box for drains`)
   const n = design.drains.filter(({ tankId }) => tankId === tank.id).length
   const end = endOf(design.sump, wish.chamberId)
-  const made = newDrain(tank, box, role, { n, of: n + 1 }, end, wish)
+  const made = newDrain(tank, { box, role, place: { n, of: n + 1 }, end, wish })
   return unlike(made, new Set(design.drains.map(({ id }) => id)))
 }
 
@@ -102,11 +104,19 @@ function endOf(sump: Sump, chamberId: string): { id: string; at: Point } {
 
 function newDrain(
   tank: DisplayTank,
-  box: OverflowBox,
-  role: DrainRole,
-  { n, of }: { n: number; of: number },
-  end: { id: string; at: Point },
-  wish: DrainWish,
+  {
+    box,
+    role,
+    place: { n, of },
+    end,
+    wish,
+  }: {
+    readonly box: OverflowBox
+    readonly role: DrainRole
+    readonly place: { n: number; of: number }
+    readonly end: { id: string; at: Point }
+    readonly wish: DrainWish
+  },
 ): Drain {
   const id = `${tank.id}-${role}`
   const share = (n + 1) / (of + 1)
@@ -130,7 +140,7 @@ function newDrain(
     tankId: tank.id,
     role,
     inlet: { form: role === 'siphon' ? 'turned-down' : 'open', place, openAreaRatio: 2 },
-    run: routed(id, place, to, floorM - BELOW_BOX_M - n * 0.06, size, role),
+    run: routed(id, { from: place, to, turnM: floorM - BELOW_BOX_M - n * 0.06, size, role }),
     end: { at: 'chamber', id: end.id, landing: 'open' },
   }
 }
@@ -156,11 +166,19 @@ export function drainSize(series: PipeSeries, role: DrainRole, flowM3PerS: numbe
 /** Straight down out of the box, across to its chamber, and down into it. */
 function routed(
   id: string,
-  from: Point,
-  to: Point,
-  turnM: number,
-  size: PipeSize,
-  role: DrainRole,
+  {
+    from,
+    to,
+    turnM,
+    size,
+    role,
+  }: {
+    readonly from: Point
+    readonly to: Point
+    readonly turnM: number
+    readonly size: PipeSize
+    readonly role: DrainRole
+  },
 ): Run {
   const acrossX = to.xM - from.xM
   const acrossY = to.yM - from.yM

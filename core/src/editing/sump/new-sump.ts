@@ -73,7 +73,13 @@ export function newSump(before: Sump, box: SumpBox, uses: readonly ChamberUse[])
   let topM = toMillimetre(box.heightM * FIRST_TOP)
   for (let i = 0; i < uses.length - 1; i++) {
     atM += lengths[i]!
-    const wall = newWall(`wall-${i + 1}`, uses[i]!, uses[i + 1]!, toMillimetre(atM), topM, box)
+    const wall = newWall(`wall-${i + 1}`, {
+      left: uses[i]!,
+      right: uses[i + 1]!,
+      atM: toMillimetre(atM),
+      topM,
+      box,
+    })
     if (wall.kind === 'over') topM = toMillimetre(Math.max(topM - STEP_DOWN_M, topM * 0.9))
     walls.push(wall)
     atM += WALL_M
@@ -99,11 +105,19 @@ export function lengthsOf(uses: readonly ChamberUse[], spaceM: number): number[]
 
 function newWall(
   id: string,
-  left: ChamberUse,
-  right: ChamberUse,
-  atM: number,
-  topM: number,
-  box: SumpBox,
+  {
+    left,
+    right,
+    atM,
+    topM,
+    box,
+  }: {
+    readonly left: ChamberUse
+    readonly right: ChamberUse
+    readonly atM: number
+    readonly topM: number
+    readonly box: SumpBox
+  },
 ): SumpWall {
   const kind =
     left === 'reservoir' || right === 'reservoir'

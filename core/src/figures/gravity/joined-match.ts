@@ -2,11 +2,9 @@ import { applyEdits, type BasinDesign, type Drain, setAlike } from '../../design
 import { waterAt } from '../../fluid/index.ts'
 import {
   boxDrains,
+  BoxSearch,
   chamberLevelM,
-  drainAt,
-  endAgainst,
   layDrains,
-  NONE_BLOCKED,
   type SteadyState,
 } from '../../loop/index.ts'
 import { brent } from '../../numeric/index.ts'
@@ -70,9 +68,9 @@ function siphonFlow(
 ): number {
   const all = layDrains(drains, waterAt(steady.design.water))
   const own = all.filter(({ drain }) => drain.tankId === tankId)
-  const box = boxDrains(own)
-  endAgainst(box, (chamberId) => chamberLevelM(steady, chamberId))
-  drainAt(box, boxM, NONE_BLOCKED)
+  const box = new BoxSearch(boxDrains(own))
+  box.endAgainst((chamberId) => chamberLevelM(steady, chamberId))
+  box.drainAt(boxM)
   return own.reduce((sum, { drain }, i) => (drain.role === 'siphon' ? sum + box.flow[i]! : sum), 0)
 }
 

@@ -8,10 +8,11 @@ import {
   pumpOf,
   type Segment,
 } from '../../layout/index.ts'
-import { type Banded, halfWidth, type Running, tableLossM } from '../../network/index.ts'
+import { type Running, tableLossM } from '../../network/index.ts'
 import { frictionFactor, regimeAt, reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
 import { leastSpeedToLift } from '../../pump/index.ts'
 import type { FrictionLoss, PieceLosses, PlacedPiece } from '../../run/index.ts'
+import { type Banded, halfWidth } from './bands.ts'
 import type { LineStatus, SolvedLine, SolvedPiece, SolvedPump, SolvedStretch } from './solved.ts'
 
 /** One line as it runs, with its way from the pump. */
@@ -34,7 +35,11 @@ export function solveLine(
   const flowM3PerS = flowAtEnd(running)
   return {
     lineId: laid.line.id,
-    status: statusOf(layout, path, laid, flowM3PerS, banded.ran.unsettledLinkId !== null),
+    status: statusOf(layout, path, {
+      laid,
+      flowM3PerS,
+      unsettled: banded.ran.unsettledLinkId !== null,
+    }),
     pump: pumps.find(({ placedId }) => placedId === laidPump.placed.id)!,
     flowM3PerS,
     flowBandM3PerS: halfWidth(banded, flowAtEnd),
@@ -76,9 +81,11 @@ function endHeadM({ problem }: Layout, laid: LaidLine, { headsM }: Running): num
 function statusOf(
   { problem }: Layout,
   path: readonly PathPart[],
-  laid: LaidLine,
-  flowM3PerS: number,
-  unsettled: boolean,
+  {
+    laid,
+    flowM3PerS,
+    unsettled,
+  }: { readonly laid: LaidLine; readonly flowM3PerS: number; readonly unsettled: boolean },
 ): LineStatus {
   if (unsettled) return 'unsettled'
   if (laid.end === 'cap') return 'capped'

@@ -1,6 +1,6 @@
 import type { Tariff } from '../../design/index.ts'
 import { type LaidPump, type Layout, pumpFlow } from '../../layout/index.ts'
-import { type Banded, halfWidth, type Running } from '../../network/index.ts'
+import type { Running } from '../../network/index.ts'
 import {
   forcedBackHeadM,
   heatToWaterW,
@@ -11,6 +11,7 @@ import {
   stoppedLossM,
   wirePowerW,
 } from '../../pump/index.ts'
+import { type Banded, halfWidth } from './bands.ts'
 import type { SolvedPump } from './solved.ts'
 
 const YEAR_S = 365 * 24 * 3600

@@ -1,0 +1,212 @@
+import { FallSearch, FILLED, ventedFlow } from '../drain/index.ts'
+import { circularRimFlow, circularRimHeadM, orificeFlow } from '../weir/index.ts'
+import { type Blocked, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
+
+/** The full pipes of one drain: up to a join, and beyond it. */
+interface DrainSearch {
+  readonly before: FallSearch
+  readonly after: FallSearch | null
+  readonly alone: FallSearch
+}
+
+/** A full pipe's flow settles to rounding in fewer steps than this; the bracket halves where it does not. */
+const MOST_STEPS = 80
+/** A level that would move less than this is found, m. */
+const AT_REST_M = 1e-11
+/** No box is searched deeper over its lowest inlet than this, m. */
+const MOST_DEPTH_M = 3
+/** First guess of what a full pipe carries, m³/s. */
+const GUESS_M3_PER_S = 3e-4
+
+/**
+ * Somebody's search for what a box's drains take and where its water stands: begins where it ended
+ * last. Moves as it is asked; never shared.
+ */
+export class BoxSearch {
+  readonly box: BoxDrains
+  /** Head at the end of each drain: its mouth in air, or the water it ends in. */
+  readonly outM: Float64Array
+  /** Of each drain at the level last asked for. */
+  readonly flow: Float64Array
+  /** What more level, and what less head below, would add to it, m²/s. */
+  readonly perLevel: Float64Array
+  readonly perFall: Float64Array
+  /** Share of each pipe's flow that gets through: less where something lies in it. */
+  readonly open: Float64Array
+  /** 0 for a siphon that has air in it: it runs down its wall as a vented pipe does. */
+  readonly primed: Uint8Array
+  readonly #pipes: readonly DrainSearch[]
+  /** Flows of full pipes that each search leaves for the next: before a join, and after it. */
+  readonly #guess: Float64Array
+  /** 1 where the full pipe held the flow back when last asked, not the inlet. */
+  readonly #pipeRules: Uint8Array
+  /** Heads at each trunk's join, found last. */
+  readonly #joinM: Float64Array
+  #blocked: Blocked = NONE_BLOCKED
+  /** Height found last. */
+  #levelM = NaN
+
+  constructor(box: BoxDrains) {
+    const { drains } = box
+    const room = () => new Float64Array(drains.length)
+    this.box = box
+    this.outM = room()
+    this.flow = room()
+    this.perLevel = room()
+    this.perFall = room()
+    this.open = room().fill(1)
+    this.primed = new Uint8Array(drains.length).fill(1)
+    this.#pipes = drains.map(({ before, after, alone }) => ({
+      before: new FallSearch(before),
+      after: after && new FallSearch(after),
+      alone: new FallSearch(alone),
+    }))
+    this.#guess = new Float64Array(drains.length * 2).fill(GUESS_M3_PER_S)
+    this.#pipeRules = new Uint8Array(drains.length)
+    this.#joinM = room()
+  }
+
+  /** Says what the drains end against. */
+  endAgainst(chamberLevelM: (chamberId: string) => number): void {
+    const { drains } = this.box
+    drains.forEach((laid, i) => {
+      const trunk = drains.find(({ drain }) => drain.id === laid.trunkId) ?? laid
+      this.outM[i] = Math.max(trunk.mouth.zM, chamberLevelM(laid.chamberId))
+    })
+  }
+
+  /** Works out what each drain takes when the box's water stands at a height; returns their sum. */
+  drainAt(levelM: number, blocked: Blocked = NONE_BLOCKED): number {
+    this.#blocked = blocked
+    const { drains, member } = this.box
+    let sum = 0
+    for (let i = 0; i < drains.length; i++) {
+      const other = member[i]!
+      if (other >= 0) this.#joinedOrAlone(i, other, levelM)
+      else if (drains[i]!.trunkId === null) {
+        this.#take(i, this.#pipes[i]!.before, levelM, this.outM[i]!)
+      }
+    }
+    for (let i = 0; i < drains.length; i++) sum += this.flow[i]!
+    return sum
+  }
+
+  /** Height of a box's water at which its drains carry a flow; Infinity when they never do. Newton, held in a bracket. */
+  levelM(flowM3PerS: number, blocked: Blocked = NONE_BLOCKED): number {
+    const lowest = this.#lowestLipM(blocked)
+    if (lowest.lipM === Infinity) return Infinity
+    if (flowM3PerS <= 0) return lowest.lipM
+    let low = lowest.lipM
+    let high = Infinity
+    const starts = this.#levelM > low && this.#levelM < low + MOST_DEPTH_M
+    let levelM = starts ? this.#levelM : low + circularRimHeadM(lowest.widestM, flowM3PerS)
+    for (let step = 0; step < MOST_STEPS; step++) {
+      const over = this.drainAt(levelM, blocked) - flowM3PerS
+      if (over >= 0) high = levelM
+      else low = levelM
+      let rate = 0
+      for (let i = 0; i < this.perLevel.length; i++) rate += this.perLevel[i]!
+      let next = rate > 0 ? levelM - over / rate : NaN
+      if (over === 0 || Math.abs(next - levelM) < AT_REST_M || high - low < AT_REST_M) break
+      if (!(next > low && next < high)) next = high === Infinity ? levelM + 0.05 : (low + high) / 2
+      if (high === Infinity) next = Math.min(next, levelM + 0.3)
+      if (next > lowest.lipM + MOST_DEPTH_M) return Infinity
+      levelM = next
+    }
+    this.#levelM = levelM
+    return levelM
+  }
+
+  /** The lowest lip of those that are open, and the widest bore. */
+  #lowestLipM(blocked: Blocked): { lipM: number; widestM: number } {
+    let low = Infinity
+    let widest = 0
+    for (const { drain, lipM, boreM } of this.box.drains) {
+      if (blocked.has(drain.id)) continue
+      low = Math.min(low, lipM)
+      widest = Math.max(widest, boreM)
+    }
+    return { lipM: low, widestM: widest }
+  }
+
+  /** Of one pipe down to a head: what its inlet lets in, or what its full pipe carries. */
+  #take(i: number, pipe: FallSearch, levelM: number, downM: number): void {
+    const { drain, boreM, lipM } = this.box.drains[i]!
+    this.#give(i, 0, 0, 0)
+    const riseM = levelM - lipM
+    const headM = levelM - downM
+    if (riseM <= 0 || headM <= 0 || pipe.fall.shut || this.#blocked.has(drain.id)) return
+    const rim = circularRimFlow(boreM, riseM)
+    if (this.primed[i] === 0) {
+      const most = ventedFlow(boreM, FILLED.most)
+      return this.#give(i, Math.min(rim, most), rim < most ? (1.5 * rim) / riseM : 0, 0)
+    }
+    // A siphon is full: its mouth is no orifice to air.
+    const mouth = drain.role === 'siphon' ? Infinity : orificeFlow(boreM, riseM)
+    const inlet = Math.min(rim, mouth)
+    // What held it back last time most likely does again.
+    const asks = this.#pipeRules[i] === 1 || pipe.headM(inlet) > headM
+    const full = asks ? pipe.flowAt(headM, this.#guess[i]!) : null
+    if (full) this.#guess[i] = full.flowM3PerS
+    const rules = full !== null && full.flowM3PerS < inlet
+    this.#pipeRules[i] = rules ? 1 : 0
+    if (rules) this.#give(i, full.flowM3PerS, full.perHead, full.perHead)
+    else this.#give(i, inlet, ((rim <= mouth ? 1.5 : 0.5) * inlet) / riseM, 0)
+  }
+
+  /** What a drain takes, less what lies in it holds back. */
+  #give(i: number, flowM3PerS: number, perLevel: number, perFall: number): void {
+    const open = this.open[i]!
+    this.flow[i] = open === 1 ? flowM3PerS : flowM3PerS * open
+    this.perLevel[i] = open === 1 ? perLevel : perLevel * open
+    this.perFall[i] = open === 1 ? perFall : perFall * open
+  }
+
+  /** A trunk with what joins it, or whichever of the two still takes water. */
+  #joinedOrAlone(trunk: number, other: number, levelM: number): void {
+    const { drains } = this.box
+    const runs = (i: number) => levelM > drains[i]!.lipM && !this.#blocked.has(drains[i]!.drain.id)
+    if (runs(trunk) && runs(other)) return this.#joined(trunk, levelM)
+    this.#take(trunk, this.#pipes[trunk]!.alone, levelM, this.outM[trunk]!)
+    this.#take(other, this.#pipes[other]!.alone, levelM, this.outM[other]!)
+  }
+
+  /** A trunk and what joins it: the head where they meet sends both flows on together. */
+  #joined(trunk: number, levelM: number): void {
+    const { flow, perFall } = this
+    const other = this.box.member[trunk]!
+    const after = this.#pipes[trunk]!.after!
+    const afterAt = this.box.drains.length + trunk
+    const outletM = this.outM[trunk]!
+    let low = outletM
+    let high = Math.max(levelM, outletM)
+    let joinM = this.#joinM[trunk]!
+    if (!(joinM > low && joinM < high)) joinM = (low + high) / 2
+    for (let step = 0; step < MOST_STEPS; step++) {
+      this.#take(trunk, this.#pipes[trunk]!.before, levelM, joinM)
+      this.#take(other, this.#pipes[other]!.before, levelM, joinM)
+      const on = after.flowAt(joinM - outletM, this.#guess[afterAt]!)
+      if (on.flowM3PerS > 0) this.#guess[afterAt] = on.flowM3PerS
+      const over = flow[trunk]! + flow[other]! - on.flowM3PerS
+      if (over > 0) low = joinM
+      else high = joinM
+      const rate = perFall[trunk]! + perFall[other]! + on.perHead
+      let next = rate > 0 ? joinM + over / rate : NaN
+      const there = over === 0 || Math.abs(next - joinM) < AT_REST_M
+      if (!(next > low && next < high)) next = (low + high) / 2
+      if (there || high - low < AT_REST_M) {
+        // What more level brings in, the head at the join gives part of back.
+        return this.#meet(trunk, joinM, rate > 0 ? on.perHead / rate : 1)
+      }
+      joinM = next
+    }
+  }
+
+  /** Where a trunk and what joins it meet, and the share of what more level brings that is kept. */
+  #meet(trunk: number, joinM: number, kept: number): void {
+    const other = this.box.member[trunk]!
+    this.perLevel[trunk] = (this.perLevel[trunk]! + this.perLevel[other]!) * kept
+    this.perLevel[other] = 0
+    this.#joinM[trunk] = joinM
+  }
+}
