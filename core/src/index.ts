@@ -203,8 +203,15 @@ export {
 } from './fluid/index.ts'
 export { type Jet, sectionOf, type Vector } from './jet/index.ts'
 export { leastDrainMargin, type SolvedOverflow } from './judge/index.ts'
+export {
+  type KeyFigure,
+  type KeyFigureName,
+  keyFigures,
+  STATE_OF,
+  worstDrillFigure,
+} from './key-figures/index.ts'
 export { Lattice, SLIPS } from './lattice/index.ts'
-export { steadyState } from './loop/index.ts'
+export { steadyState, steadyStatesSearched } from './loop/index.ts'
 export {
   makeLine,
   makeNetwork,
@@ -324,15 +331,12 @@ export type { Displacement } from './tank/index.ts'
 export { type DoseTarget, QUOTED_TARGETS, type SterilizerSpec } from './uv/index.ts'
 export type { Guard, Teeth } from './weir/index.ts'
 export {
+  everyWorking,
+  figureIsOf,
   type FigureName,
+  type FigureOf,
   FIGURES,
   type RuleBeside,
-  TREATMENT_FIGURES,
-  type TreatmentFigure,
-  treatmentWorkingOf,
-  WAY_FIGURES,
-  type WayFigure,
-  wayWorkingOf,
   type Working,
   workingOf,
 } from './working/index.ts'

@@ -81,7 +81,7 @@ function tasks(): Bench {
     swaps(nudged(lantern), SAMPLE_PUMPS)
   })
   bench.add(`Lantern, all ${FIGURES.length} workings`, () => {
-    for (const figure of FIGURES) workingOf(figure, lantern, solved)
+    for (const figure of FIGURES) workingOf(figure, { design: lantern, solved })
   })
 
   bench.add('manifold of 12 and 2, made ready', () => {

@@ -1,5 +1,13 @@
 import type { BasinFile } from '@yew-basin/contract'
 import {
+  type FindingCode,
+  type KeyFigure,
+  type KeyFigureName,
+  keyFigures,
+  type Severity,
+  everyWorking,
+  type FigureOf,
+  type Working,
   FIGURES,
   fixesOfFinding,
   say,
@@ -49,6 +57,25 @@ export interface SpokenWorking {
   readonly rules: readonly { readonly rule: string; readonly offBy: number | null }[]
 }
 
+/** A figure the design is known by. */
+export interface SpokenKeyFigure {
+  readonly id: KeyFigureName
+  readonly label: string
+  readonly quantity: string
+  readonly si: number | null
+  readonly stop: KeyFigure['stop']
+  readonly state: Severity
+  readonly findingCode: FindingCode | null
+}
+
+/** The working of one part's figure. */
+export interface SpokenWorkingOfPart extends SpokenWorking {
+  readonly figure: string
+  readonly of: FigureOf
+  /** Of the tank, line, drain, chamber or device; null: of the whole design. */
+  readonly id: string | null
+}
+
 /** A solved design: every figure, finding and working of the screen. */
 export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly name: string
@@ -56,7 +83,12 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly findings: readonly SpokenFinding[]
   /** What each pump the file carries would give in this run at full speed. */
   readonly pumpsInThisRun: readonly Swap[]
+  /** What it is known by, each with its state and the code of the finding that gives it. */
+  readonly keyFigures: readonly SpokenKeyFigure[]
+  /** By figure: of the whole design, and of the line and the tank it is known by. */
   readonly workings: Readonly<Record<string, SpokenWorking>>
+  /** All of them, of every tank, line, drain, chamber and device. */
+  readonly workingsOfParts: readonly SpokenWorkingOfPart[]
   /** null: not asked for (`--drills`). */
   readonly drills: SpokenDrills | null
   /** null: not asked for (`--currents`). */
@@ -89,7 +121,22 @@ export function solvedFile(
         ...solved,
         findings: solved.findings.map((finding) => spokenFinding(design, finding)),
         pumpsInThisRun: swaps(design, design.pumps),
+        keyFigures: keyFigures(solved).map(({ id, label, value, stop, state, finding }) => ({
+          id,
+          label,
+          quantity: value.quantity,
+          si: finite(value.si),
+          stop,
+          state,
+          findingCode: finding?.code ?? null,
+        })),
         workings: spokenWorkings(design, solved),
+        workingsOfParts: everyWorking(design, solved).map(({ figure, of, id, working }) => ({
+          figure,
+          of,
+          id,
+          ...spokenWorking(working),
+        })),
         drills: asked.drills ? spokenDrills(design) : null,
         currents: asked.currents ? solvedCurrents(design, solved) : null,
       }
@@ -113,32 +160,34 @@ function spokenFinding(design: BasinDesign, finding: Finding): SpokenFinding {
   }
 }
 
+/** By figure: of the whole design, and of the line and tank it is known by. */
 function spokenWorkings(design: BasinDesign, solved: SolvedBasin): Record<string, SpokenWorking> {
   return Object.fromEntries(
-    FIGURES.map((figure) => {
-      const working = workingOf(figure, design, solved)
-      return [
-        figure,
-        {
-          title: working.title,
-          quantity: working.answer.quantity,
-          si: finite(working.answer.si),
-          bandSi: working.band ? finite(working.band.si) : null,
-          formula: working.formula,
-          filled: say(working.filled, 'metric'),
-          terms: working.terms.map(({ symbol, meaning, value }) => ({
-            symbol,
-            meaning,
-            quantity: value.quantity,
-            si: finite(value.si),
-          })),
-          source: working.source,
-          note: say(working.note, 'metric'),
-          rules: working.rules.map(({ rule, offBy }) => ({ rule: say(rule, 'metric'), offBy })),
-        },
-      ]
+    FIGURES.flatMap((figure) => {
+      const working = workingOf(figure, { design, solved })
+      return working ? [[figure, spokenWorking(working)]] : []
     }),
   )
+}
+
+function spokenWorking(working: Working): SpokenWorking {
+  return {
+    title: working.title,
+    quantity: working.answer.quantity,
+    si: finite(working.answer.si),
+    bandSi: working.band ? finite(working.band.si) : null,
+    formula: working.formula,
+    filled: say(working.filled, 'metric'),
+    terms: working.terms.map(({ symbol, meaning, value }) => ({
+      symbol,
+      meaning,
+      quantity: value.quantity,
+      si: finite(value.si),
+    })),
+    source: working.source,
+    note: say(working.note, 'metric'),
+    rules: working.rules.map(({ rule, offBy }) => ({ rule: say(rule, 'metric'), offBy })),
+  }
 }
 
 /** JSON has no NaN: a figure that does not apply is null. */

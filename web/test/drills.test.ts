@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Playback } from '@yew-basin/core'
+import { STATE_OF, type Playback } from '@yew-basin/core'
 import { effectScope, shallowRef } from 'vue'
 import { FIRST_S, shareOfTime, timeOfShare, timeWords } from '../src/drills/drill-chart.ts'
-import { OUTCOME_WORDS, RATES, STATE_OF } from '../src/drills/drill-words.ts'
+import { OUTCOME_WORDS, RATES } from '../src/drills/drill-words.ts'
 import { usePlayer, type Player } from '../src/drills/use-player.ts'
 
 describe('time along the chart', () => {

@@ -6,10 +6,14 @@ export function process(source, filename) {
   const { descriptor, errors } = parse(source, { filename })
   if (errors.length > 0) throw errors[0]
   const id = filename.replace(/\W/g, '')
-  const script = compileScript(descriptor, { id, inlineTemplate: true, genDefaultAs: 'component' })
+  // A component may be a template alone.
+  const script =
+    descriptor.script || descriptor.scriptSetup
+      ? compileScript(descriptor, { id, inlineTemplate: true, genDefaultAs: 'component' })
+      : { content: 'const component = {}' }
   const template = descriptor.scriptSetup
     ? ''
-    : compileTemplate({ id, filename, source: descriptor.template.content }).code
+    : `${compileTemplate({ id, filename, source: descriptor.template.content }).code}\ncomponent.render = render`
   const { code, map } = transformSync(
     `${script.content}\n${template}\nexport default component\n`,
     {

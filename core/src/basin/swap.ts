@@ -2,7 +2,6 @@ import { applyEdits, type BasinDesign } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
 import { pumpFlow, tankFlow } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
-import { makeNetwork, run } from '../network/index.ts'
 import { type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** What another pump would do in a pump's place at full speed. */
@@ -36,8 +35,10 @@ export function swappedIn(
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
-  const layout = steadyState(design).layout
-  const { running } = run(makeNetwork(layout.problem))
+  const {
+    layout,
+    ran: { running },
+  } = steadyState(design)
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
   const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)
   return {

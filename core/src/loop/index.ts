@@ -3,7 +3,7 @@ export { BoxSearch } from './box-search.ts'
 export { chamberLevelM, type SteadyState } from './find-steady-state.ts'
 export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
-export { steadyState } from './steady-state.ts'
+export { steadyState, steadyStatesSearched } from './steady-state.ts'
 export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
 export {
   boxRim,

@@ -1,6 +1,5 @@
-import type { BasinDesign, Device } from '../design/index.ts'
+import type { Device } from '../design/index.ts'
 import { NEW_LAMP, type SolvedSkimmer, type SolvedSterilizer } from '../figures/index.ts'
-import type { Judged } from '../judge/index.ts'
 import { measured, sentence } from '../quantity/index.ts'
 import { HEAVY_FROM_KG_PER_M3, MEDIUM_FROM_KG_PER_M3 } from '../skimmer/index.ts'
 import {
@@ -9,15 +8,8 @@ import {
   residenceS,
   type SterilizerSpec,
 } from '../uv/index.ts'
+import type { About } from './about.ts'
 import { NO_NOTE, term, type Term, type Working } from './working.ts'
-
-/** Which device, and which target of a sterilizer, a figure is of. */
-export interface AboutTreatment {
-  readonly deviceId?: string | null
-  readonly targetId?: string | null
-}
-
-type Maker = (design: BasinDesign, solved: Judged, about: AboutTreatment) => Working | null
 
 const LOAD_SOURCE =
   'By definition. Frozen food counts by its dry fifth, dry food and sheets by nine tenths; the limits of the classes are a choice of ours.'
@@ -31,11 +23,7 @@ interface Skimming {
   readonly skimmer: SolvedSkimmer
 }
 
-function skimming(
-  design: BasinDesign,
-  { treatment }: Judged,
-  { deviceId }: AboutTreatment,
-): Skimming | null {
+function skimming({ design, solved: { treatment }, deviceId }: About): Skimming | null {
   const skimmer = treatment.skimmers.find((one) => one.deviceId === deviceId)
   const device = design.sump.devices.find(({ id }) => id === deviceId)
   return skimmer && device ? { device, skimmer } : null
@@ -47,18 +35,14 @@ interface Lit {
   readonly lit: SolvedSterilizer
 }
 
-function lighting(
-  design: BasinDesign,
-  { treatment }: Judged,
-  { deviceId }: AboutTreatment,
-): Lit | null {
+function lighting({ design, solved: { treatment }, deviceId }: About): Lit | null {
   const lit = treatment.sterilizers.find((one) => one.deviceId === deviceId)
   const device = design.sump.devices.find(({ id }) => id === deviceId)
   const spec = device?.part.sterilizer
   return lit && device && spec ? { device, spec, lit } : null
 }
 
-function systemVolume(_: BasinDesign, { treatment, tanks, sump }: Judged): Working {
+export function systemVolume({ solved: { treatment, tanks, sump } }: About): Working {
   const sum = (of: 'grossVolumeM3' | 'rockVolumeM3' | 'sandVolumeM3') =>
     tanks.reduce((total, tank) => total + tank[of], 0)
   const { systemVolumeM3 } = treatment.load
@@ -92,7 +76,7 @@ function systemVolume(_: BasinDesign, { treatment, tanks, sump }: Judged): Worki
   }
 }
 
-function feedLoad(design: BasinDesign, { treatment }: Judged): Working | null {
+export function feedLoad({ design, solved: { treatment } }: About): Working | null {
   const { loadKgPerM3, dryFeedKgPerDay, systemVolumeM3 } = treatment.load
   if (loadKgPerM3 === null) return null
   const { otherShare } = design.treatment
@@ -120,8 +104,8 @@ function feedLoad(design: BasinDesign, { treatment }: Judged): Working | null {
   }
 }
 
-const shareOfThroughflow: Maker = (design, solved, about) => {
-  const one = skimming(design, solved, about)
+export function shareOfThroughflow(about: About): Working | null {
+  const one = skimming(about)
   const share = one?.skimmer.shareOfThroughflow ?? null
   if (!one || share === null) return null
   const { flowM3PerS } = one.skimmer
@@ -145,8 +129,9 @@ const shareOfThroughflow: Maker = (design, solved, about) => {
   }
 }
 
-const systemVolumes: Maker = (design, solved, about) => {
-  const one = skimming(design, solved, about)
+export function systemVolumes(about: About): Working | null {
+  const { solved } = about
+  const one = skimming(about)
   const perH = one?.skimmer.systemVolumesPerH ?? null
   if (!one || perH === null) return null
   const { systemVolumeM3 } = solved.treatment.load
@@ -170,8 +155,8 @@ const systemVolumes: Maker = (design, solved, about) => {
   }
 }
 
-const dwell: Maker = (design, solved, about) => {
-  const one = skimming(design, solved, about)
+export function dwell(about: About): Working | null {
+  const one = skimming(about)
   const dwellS = one?.skimmer.dwellS ?? null
   if (!one || dwellS === null) return null
   const { bodyM3 } = one.device.part.skimmer!
@@ -195,8 +180,8 @@ const dwell: Maker = (design, solved, about) => {
   }
 }
 
-const air: Maker = (design, solved, about) => {
-  const one = skimming(design, solved, about)
+export function air(about: About): Working | null {
+  const one = skimming(about)
   const { airToWater = null } = one?.skimmer ?? {}
   if (!one || airToWater === null) return null
   const { neckBoreM } = one.device.part.skimmer!
@@ -224,8 +209,8 @@ const air: Maker = (design, solved, about) => {
   }
 }
 
-const depth: Maker = (design, solved, about) => {
-  const one = skimming(design, solved, about)
+export function skimmerDepth(about: About): Working | null {
+  const one = skimming(about)
   const found = one?.skimmer.depth
   if (!one || !found) return null
   return {
@@ -281,8 +266,8 @@ function lampTerms({ device, lit, spec }: Lit): Term[] {
   ]
 }
 
-const dose: Maker = (design, solved, about) => {
-  const one = lighting(design, solved, about)
+export function dose(about: About): Working | null {
+  const one = lighting(about)
   if (!one || one.lit.doseJPerM2 === null) return null
   const maker = one.spec.by === 'maker'
   return {
@@ -305,8 +290,9 @@ const dose: Maker = (design, solved, about) => {
   }
 }
 
-const removal: Maker = (design, solved, about) => {
-  const one = lighting(design, solved, about)
+export function removal(about: About): Working | null {
+  const { design, solved } = about
+  const one = lighting(about)
   const targetId = about.targetId ?? design.treatment.targetId
   const target = design.treatment.targets.find(({ id }) => id === targetId)
   const against = one?.lit.targets.find((row) => row.targetId === targetId)
@@ -347,31 +333,4 @@ const removal: Maker = (design, solved, about) => {
       },
     ],
   }
-}
-
-const TREATMENT_WORKINGS = {
-  systemVolume,
-  feedLoad,
-  shareOfThroughflow,
-  systemVolumes,
-  dwell,
-  air,
-  skimmerDepth: depth,
-  dose,
-  removal,
-} satisfies Readonly<Record<string, Maker>>
-
-/** A figure of skimmer or sterilizer that can be opened. */
-export type TreatmentFigure = keyof typeof TREATMENT_WORKINGS
-
-export const TREATMENT_FIGURES = Object.keys(TREATMENT_WORKINGS) as readonly TreatmentFigure[]
-
-/** The working of one of them; null where there is no such figure in this design. */
-export function treatmentWorkingOf(
-  figure: TreatmentFigure,
-  design: BasinDesign,
-  solved: Judged,
-  about: AboutTreatment = {},
-): Working | null {
-  return TREATMENT_WORKINGS[figure](design, solved, about)
 }

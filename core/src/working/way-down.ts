@@ -1,25 +1,15 @@
-import type { BasinDesign } from '../design/index.ts'
-import type { Judged } from '../judge/index.ts'
 import { measured, type Measured, sentence } from '../quantity/index.ts'
+import type { About } from './about.ts'
 import { NO_NOTE, term, type Working } from './working.ts'
 
-/** Which tank, drain or chamber a figure of the way down is of. */
-export interface AboutWay {
-  readonly tankId?: string | null
-  readonly drainId?: string | null
-  readonly chamberId?: string | null
-}
-
-type Maker = (design: BasinDesign, solved: Judged, about: AboutWay) => Working | null
-
-function overflowOf(design: BasinDesign, solved: Judged, { tankId }: AboutWay) {
+function overflowOf({ design, solved, tankId }: About) {
   const tank = design.tanks.find(({ id }) => id === tankId) ?? design.tanks[0]!
   const own = solved.overflows.find((one) => one.tankId === tank.id)
   return own && tank.overflow ? { tank, overflow: tank.overflow, solved: own } : null
 }
 
-function weirHead(...given: Parameters<Maker>): Working | null {
-  const one = overflowOf(...given)
+export function weirHead(about: About): Working | null {
+  const one = overflowOf(about)
   if (!one) return null
   const { overflow, solved } = one
   const toothed = overflow.teeth !== null
@@ -60,8 +50,8 @@ function weirHead(...given: Parameters<Maker>): Working | null {
   }
 }
 
-function runningLevel(...given: Parameters<Maker>): Working | null {
-  const one = overflowOf(...given)
+export function runningLevel(about: About): Working | null {
+  const one = overflowOf(about)
   if (!one) return null
   const { tank, overflow, solved } = one
   return {
@@ -86,13 +76,13 @@ function runningLevel(...given: Parameters<Maker>): Working | null {
     ],
     source: 'The whole loop, solved until no level moves.',
     note: sentence('The loop came to rest in {passes} passes.', {
-      passes: ['number', given[1].loop.passes],
+      passes: ['number', about.solved.loop.passes],
     }),
     rules: [],
   }
 }
 
-function drainFlow(design: BasinDesign, solved: Judged, { drainId }: AboutWay): Working | null {
+export function drainFlow({ design, solved, drainId }: About): Working | null {
   const drain = design.drains.find(({ id }) => id === drainId)
   const own = solved.drains.find((one) => one.drainId === drainId)
   if (!drain || !own) return null
@@ -150,7 +140,7 @@ function drainFlow(design: BasinDesign, solved: Judged, { drainId }: AboutWay): 
   }
 }
 
-function drainBackWorking(_: BasinDesign, { sump }: Judged): Working | null {
+export function drainBack({ solved: { sump } }: About): Working | null {
   const { outage } = sump
   if (!outage) return null
   const { drainBack: back } = outage
@@ -187,7 +177,7 @@ function drainBackWorking(_: BasinDesign, { sump }: Judged): Working | null {
   }
 }
 
-function fillLineWorking(design: BasinDesign, { sump }: Judged): Working | null {
+export function fillLine({ design, solved: { sump } }: About): Working | null {
   const { outage } = sump
   const { box, marginM } = design.sump
   if (!outage || !box) return null
@@ -213,7 +203,7 @@ function fillLineWorking(design: BasinDesign, { sump }: Judged): Working | null 
   }
 }
 
-function untilAir(design: BasinDesign, { sump }: Judged): Working | null {
+export function untilAir({ design, solved: { sump } }: About): Working | null {
   const use = sump.waterUse
   if (!use || use.untilAirS === null) return null
   return {
@@ -241,11 +231,7 @@ function untilAir(design: BasinDesign, { sump }: Judged): Working | null {
   }
 }
 
-function chamberTime(
-  design: BasinDesign,
-  { sump }: Judged,
-  { chamberId }: AboutWay,
-): Working | null {
+export function chamberTime({ design, solved: { sump }, chamberId }: About): Working | null {
   const chamber = design.sump.chambers.find(({ id }) => id === chamberId)
   const own = sump.chambers.find((one) => one.chamberId === chamberId)
   if (!chamber || !own || own.volumeM3 === null) return null
@@ -278,29 +264,4 @@ function chamberTime(
     note: NO_NOTE,
     rules: [],
   }
-}
-
-const WAY_WORKINGS = {
-  weirHead,
-  runningLevel,
-  drainFlow,
-  drainBack: drainBackWorking,
-  fillLine: fillLineWorking,
-  untilAir,
-  chamberTime,
-} satisfies Readonly<Record<string, Maker>>
-
-/** A figure of the way down that can be opened. */
-export type WayFigure = keyof typeof WAY_WORKINGS
-
-export const WAY_FIGURES = Object.keys(WAY_WORKINGS) as readonly WayFigure[]
-
-/** The working of a figure of the way down; null where the design does not have it. */
-export function wayWorkingOf(
-  figure: WayFigure,
-  design: BasinDesign,
-  solved: Judged,
-  about: AboutWay = {},
-): Working | null {
-  return WAY_WORKINGS[figure](design, solved, about)
 }

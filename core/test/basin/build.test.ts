@@ -14,8 +14,6 @@ import {
   sumpEdits,
   tryLayout,
   tuneValve,
-  WAY_FIGURES,
-  wayWorkingOf,
   withChamber,
   withHeight,
   withLength,
@@ -132,21 +130,6 @@ describe('the cut list', () => {
   test('a sump without sizes has none', () => {
     expect(cutList({ ...sump, box: null, walls: [] })).toEqual([])
   })
-})
-
-test('every figure of the way down opens with its values in it', () => {
-  const whole = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.05 } })
-  const solved = solveBasin(whole)
-  for (const figure of WAY_FIGURES) {
-    const working = wayWorkingOf(figure, whole, solved, {
-      tankId: 'tank',
-      drainId: whole.drains[0]!.id,
-      chamberId: whole.sump.chambers[0]!.id,
-    })
-    expect(working!.title).not.toBe('')
-    expect(working!.filled.text).toContain('{')
-    expect(Number.isFinite(working!.answer.si)).toBe(true)
-  }
 })
 
 test('bulkheads and common tanks are in order and fit through what they say', () => {

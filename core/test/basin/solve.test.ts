@@ -6,7 +6,7 @@ import { solveBasin } from '../../src/basin/solve.ts'
 import { swaps } from '../../src/basin/swap.ts'
 import { applyEdits, type Edit, type EditData, insertAt, setTo } from '../../src/design/edit.ts'
 import { say } from '../../src/quantity/sentence.ts'
-import { FIGURES, workingOf } from '../../src/working/all.ts'
+import { figureIsOf, FIGURES, workingOf } from '../../src/working/registry.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 
@@ -97,9 +97,14 @@ describe('workings', () => {
     'tanks.0.displacement.rockMassKg': 4000,
     'water.salinityPpt': 0,
   })
-  test.each(FIGURES)('%s says its formula, values and source', (figure) => {
+  const ofReturn = FIGURES.filter((figure) => ['tank', 'line'].includes(figureIsOf(figure)))
+  test.each(ofReturn)('%s says its formula, values and source', (figure) => {
     for (const design of [aBasin(), odd]) {
-      const working = workingOf(figure, design, solveBasin(design))
+      const working = workingOf(figure, { design, solved: solveBasin(design) })
+      if (!working) {
+        expect(['weirHead', 'runningLevel']).toContain(figure)
+        continue
+      }
       expect(working.formula.length).toBeGreaterThan(3)
       expect(working.source.length).toBeGreaterThan(10)
       expect(say(working.filled, 'us')).not.toMatch(/\{\w+\}/)
@@ -108,7 +113,7 @@ describe('workings', () => {
   })
   test('the flow’s working balances: both sides of its formula are one number', () => {
     const design = aBasin()
-    const { values } = workingOf('flow', design, solveBasin(design)).filled
+    const { values } = workingOf('flow', { design, solved: solveBasin(design) })!.filled
     expectClose('sides', values.z!.si + values.hf!.si + values.hk!.si, values.H!.si, 1e-7)
   })
 })

@@ -11,8 +11,6 @@ import {
   type Device,
   QUOTED_TARGETS,
   solveBasin,
-  TREATMENT_FIGURES,
-  treatmentWorkingOf,
 } from '../../src/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -190,20 +188,4 @@ describe('a sterilizer in a line', () => {
     expect(one!.fromChamberId).toBe(LOOP.sump.chambers.at(-1)!.id)
     expect(one!.skips).toEqual(LOOP.sump.chambers.slice(1, -1).map(({ id }) => id))
   })
-})
-
-test('every figure of skimmer and sterilizer opens, with its answer in it', () => {
-  const design = applyEdits(
-    withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' })),
-    [setTo(['treatment', 'targets'], QUOTED_TARGETS), setTo(['treatment', 'targetId'], 'bacteria')],
-  )
-  const solved = solveBasin(design)
-  for (const figure of TREATMENT_FIGURES) {
-    const deviceId = ['dose', 'removal'].includes(figure) ? 'sterilizer' : 'skimmer'
-    const working = treatmentWorkingOf(figure, design, solved, { deviceId })
-    if (!working) throw new Error(`${figure} does not open`)
-    expect(Number.isFinite(working.answer.si)).toBe(true)
-    for (const { value } of working.terms) expect(Number.isFinite(value.si)).toBe(true)
-  }
-  expect(treatmentWorkingOf('dose', design, solved, { deviceId: 'skimmer' })).toBeNull()
 })

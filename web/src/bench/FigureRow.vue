@@ -1,22 +1,11 @@
 <script setup lang="ts">
-import {
-  TREATMENT_FIGURES,
-  treatmentWorkingOf,
-  WAY_FIGURES,
-  wayWorkingOf,
-  workingOf,
-  type FigureName,
-  type TreatmentFigure,
-  type Measured,
-  type WayFigure,
-} from '@yew-basin/core'
+import { workingOf, type FigureName, type Measured } from '@yew-basin/core'
 import { ChevronDown } from '@lucide/vue'
 import { computed, ref, useId } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import WorkingPanel from './WorkingPanel.vue'
 
-type AnyFigure = FigureName | WayFigure | TreatmentFigure
 const {
   figure,
   label,
@@ -28,7 +17,7 @@ const {
   chamberId = null,
   deviceId = null,
 } = defineProps<{
-  figure: AnyFigure
+  figure: FigureName
   label: string
   value: Measured
   band?: number | null
@@ -47,17 +36,11 @@ const open = ref(false)
 const id = useId()
 const shownValue = computed(() => units.shown(value))
 const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
-const ofWay = (name: AnyFigure): name is WayFigure =>
-  (WAY_FIGURES as readonly string[]).includes(name)
-const ofTreatment = (name: AnyFigure): name is TreatmentFigure =>
-  (TREATMENT_FIGURES as readonly string[]).includes(name)
 const working = computed(() => {
-  const { shown: design, solved } = store
+  const { shown: design, solved, line } = store
   if (!open.value || !design || !solved) return null
-  if (ofTreatment(figure)) return treatmentWorkingOf(figure, design, solved, { deviceId })
-  return ofWay(figure)
-    ? wayWorkingOf(figure, design, solved, { tankId, drainId, chamberId })
-    : workingOf(figure, design, solved, { lineId: store.line?.id, tankId })
+  const lineId = line?.id ?? null
+  return workingOf(figure, { design, solved, lineId, tankId, drainId, chamberId, deviceId })
 })
 </script>
 

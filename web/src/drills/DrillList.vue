@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { say } from '@yew-basin/core'
+import { STATE_OF, say } from '@yew-basin/core'
 import { RotateCcw, X } from '@lucide/vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
-import { STATE_OF } from './drill-words.ts'
 import { useDrills } from './drills-store.ts'
 
 /** Every drill with its verdict, worst first. */

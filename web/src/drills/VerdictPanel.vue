@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  STATE_OF,
   drillsChanged,
   logWords,
   say,
@@ -10,7 +11,7 @@ import {
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
-import { OUTCOME_WORDS, STATE_OF } from './drill-words.ts'
+import { OUTCOME_WORDS } from './drill-words.ts'
 import { useDrills } from './drills-store.ts'
 
 /** What one drill came to: what stands where, when something must be done, and what would mend it. */

@@ -1,12 +1,6 @@
-import type { Outcome, Severity } from '@yew-basin/core'
+import type { Outcome } from '@yew-basin/core'
 
-/** An outcome in the marks that findings have. */
-export const STATE_OF: Readonly<Record<Outcome, Severity>> = {
-  wet: 'stop',
-  watch: 'watch',
-  dry: 'fine',
-}
-
+/** An outcome in words. */
 export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
   wet: 'water on the floor',
   watch: 'dry, keep an eye on it',

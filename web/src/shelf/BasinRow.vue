@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Copy, Download, Ellipsis, Pencil, Trash2 } from '@lucide/vue'
 import type { ShelfEntry } from '@yew-basin/contract'
-import { say, solveBasin } from '@yew-basin/core'
+import { keyFigures, say, solveBasin, type KeyFigureName } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { basinsApi } from '../api/basins.ts'
@@ -15,14 +15,8 @@ defineEmits<{ rename: []; duplicate: []; remove: [] }>()
 const units = useUnits()
 const solved = computed(() => solveBasin(entry.design))
 const worst = computed(() => solved.value.findings[0])
-const figures = computed(() => [
-  { label: 'net water', value: units.text('volume', solved.value.totals.netVolumeM3) },
-  {
-    label: entry.design.tanks.length > 1 ? 'at the tanks' : 'at the tank',
-    value: units.text('flow', solved.value.returnSide.flowM3PerS),
-  },
-  { label: 'turnover', value: units.text('turnover', solved.value.returnSide.turnoverPerH ?? NaN) },
-])
+const SHOWN: readonly KeyFigureName[] = ['netVolume', 'flow', 'turnover']
+const figures = computed(() => keyFigures(solved.value).filter(({ id }) => SHOWN.includes(id)))
 const item =
   'flex w-full items-center gap-2 rounded px-3 py-1.5 text-left ui-active:bg-sunk data-[headlessui-state~=active]:bg-sunk'
 </script>
@@ -42,9 +36,9 @@ const item =
     </div>
     <div class="col-span-2 row-start-2 sm:col-span-1 sm:row-start-auto">
       <dl class="flex flex-wrap gap-x-6 gap-y-1">
-        <div v-for="{ label, value } in figures" :key="label">
+        <div v-for="{ id, label, value } in figures" :key="id">
           <dt class="caption inline">{{ label }}&nbsp;</dt>
-          <dd class="inline font-semibold">{{ value }}</dd>
+          <dd class="inline font-semibold">{{ units.text(value.quantity, value.si) }}</dd>
         </div>
       </dl>
       <p v-if="worst" class="mt-1 flex items-center gap-2">

@@ -1,0 +1,3 @@
+export type { KeyFigure, KeyFigureName } from './key-figure.ts'
+export { keyFigures } from './key-figures.ts'
+export { STATE_OF, worstDrillFigure } from './worst-drill.ts'

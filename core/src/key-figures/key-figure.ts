@@ -1,0 +1,39 @@
+import type { Finding, PathStop, Severity } from '../finding/index.ts'
+import type { Measured } from '../quantity/index.ts'
+
+/** What stands beside a figure to read it by. */
+export type Beside =
+  /** Half width of its band. */
+  | { readonly is: 'band'; readonly si: number }
+  /** What it is of: wanted, or the most there is. */
+  | { readonly is: 'of'; readonly value: Measured }
+  | { readonly is: 'words'; readonly text: string }
+
+/** One figure a design is known by. */
+export interface KeyFigure {
+  readonly id: KeyFigureName
+  readonly label: string
+  readonly value: Measured
+  readonly beside: Beside | null
+  /** Where it is worked on. */
+  readonly stop: PathStop | 'drills'
+  readonly state: Severity
+  /** What gives it that state; null: nothing does, or a drill. */
+  readonly finding: Finding | null
+}
+
+export type KeyFigureName =
+  | 'netVolume'
+  | 'flow'
+  | 'turnover'
+  | 'head'
+  | 'power'
+  | 'freeboard'
+  | 'drain'
+  | 'speed'
+  | 'outage'
+  | 'skimmer'
+  | 'dose'
+  | 'drills'
+
+export const words = (text: string): Beside => ({ is: 'words', text })

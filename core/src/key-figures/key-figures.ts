@@ -1,0 +1,156 @@
+import { leadOf } from '../figures/index.ts'
+import type { Finding } from '../finding/index.ts'
+import { type Judged, leastDrainMargin } from '../judge/index.ts'
+import { measured } from '../quantity/index.ts'
+import { COLOURED_BY } from './colours.ts'
+import { type KeyFigure, words } from './key-figure.ts'
+
+/** A solved design and what was found of it, the worst first. */
+export interface Found extends Judged {
+  readonly findings: readonly Finding[]
+}
+
+type Plain = Omit<KeyFigure, 'state' | 'finding'>
+
+/** The figures a design is known by, each with its state, in the order of the water's way. */
+export function keyFigures(solved: Found): KeyFigure[] {
+  return [
+    netVolume(solved),
+    flow(solved),
+    turnover(solved),
+    head(solved),
+    power(solved),
+    drain(solved),
+    outage(solved),
+    ...skimmer(solved),
+    ...dose(solved),
+  ].map((one) => coloured(one, solved.findings))
+}
+
+function coloured(one: Plain, findings: readonly Finding[]): KeyFigure {
+  const codes = COLOURED_BY[one.id]
+  const finding = findings.find(({ code }) => codes.includes(code)) ?? null
+  return { ...one, state: finding?.severity ?? 'fine', finding }
+}
+
+function netVolume({ totals }: Found): Plain {
+  return {
+    id: 'netVolume',
+    label: 'Net water',
+    value: measured('volume', totals.netVolumeM3),
+    beside: null,
+    stop: 'tank',
+  }
+}
+
+function flow({ returnSide, tanks }: Found): Plain {
+  return {
+    id: 'flow',
+    label: tanks.length > 1 ? 'At the tanks' : 'At the tank',
+    value: measured('flow', returnSide.flowM3PerS),
+    beside: { is: 'band', si: returnSide.flowBandM3PerS },
+    stop: 'return',
+  }
+}
+
+function turnover({ returnSide, totals }: Found): Plain {
+  return {
+    id: 'turnover',
+    label: 'Turnover',
+    value: measured('turnover', returnSide.turnoverPerH ?? NaN),
+    beside: { is: 'of', value: measured('turnover', totals.wantedTurnoverPerH ?? NaN) },
+    stop: 'tank',
+  }
+}
+
+function head(solved: Found): Plain {
+  const { pump } = leadOf(solved)
+  return {
+    id: 'head',
+    label: 'Duty head',
+    value: measured('head', pump.headM),
+    beside: { is: 'of', value: measured('head', pump.shutOffHeadM) },
+    stop: 'return',
+  }
+}
+
+function power({ returnSide: { wirePowerW, powerIsScaled } }: Found): Plain {
+  return {
+    id: 'power',
+    label: 'Pump power',
+    value: measured('power', wirePowerW),
+    beside: powerIsScaled ? words('scaled') : null,
+    stop: 'return',
+  }
+}
+
+/** With the worst pipe blocked; until drains are told, what is left below the rim. */
+function drain({ overflows, totals }: Found): Plain {
+  const left = leastDrainMargin(overflows)
+  if (left === null) {
+    return {
+      id: 'freeboard',
+      label: 'Below the rim',
+      value: measured('length', totals.leastFreeboardM),
+      beside: null,
+      stop: 'tank',
+    }
+  }
+  return {
+    id: 'drain',
+    label: 'Drain margin',
+    value: measured('length', left),
+    beside: words('one blocked'),
+    stop: 'drains',
+  }
+}
+
+/** After a power cut; until the sump has sizes, the fastest water. */
+function outage({ sump, totals }: Found): Plain {
+  if (!sump.outage) {
+    return {
+      id: 'speed',
+      label: 'Fastest water',
+      value: measured('speed', totals.fastestMPerS),
+      beside: null,
+      stop: 'return',
+    }
+  }
+  return {
+    id: 'outage',
+    label: 'Outage margin',
+    value: measured('length', sump.outage.marginM),
+    beside: words('to the rim'),
+    stop: 'sump',
+  }
+}
+
+/** How the first skimmer is rated for the water, by the school in force. */
+function skimmer({ treatment: { skimmers } }: Found): Plain[] {
+  const ratio = skimmers[0]?.inForce.ratio ?? null
+  if (ratio === null) return []
+  return [
+    {
+      id: 'skimmer',
+      label: 'Skimmer rated',
+      value: measured('share', ratio),
+      beside: words('of wanted'),
+      stop: 'skimmer',
+    },
+  ]
+}
+
+/** What the water gets from the first lamp. */
+function dose({ treatment: { sterilizers } }: Found): Plain[] {
+  const [first] = sterilizers
+  if (!first || first.doseJPerM2 === null) return []
+  return [
+    {
+      id: 'dose',
+      label: 'Dose',
+      value: measured('dose', first.doseJPerM2),
+      beside: { is: 'band', si: first.doseBandJPerM2 ?? 0 },
+      stop: 'sterilizer',
+    },
+  ]
+}
