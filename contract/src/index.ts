@@ -44,3 +44,5 @@ export {
   WALL_KINDS,
 } from './design/way-words.ts'
 export type { BulkheadSpec } from './design/bulkhead.ts'
+
+export { SCHEMA_NOTES } from './design/schema-notes.ts'

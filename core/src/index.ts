@@ -185,7 +185,14 @@ export {
   sumpRectangle,
   takeOutOf,
 } from './figures/index.ts'
-export type { Finding, FindingCode, PathStop, Severity } from './finding/index.ts'
+export {
+  type Finding,
+  FINDING_CODES,
+  type FindingCode,
+  type PathStop,
+  RULES,
+  type Severity,
+} from './finding/index.ts'
 export {
   type Bulkhead,
   BULKHEADS,

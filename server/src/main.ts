@@ -2,26 +2,31 @@ import type { AddressInfo } from 'node:net'
 import pg from 'pg'
 import { connect } from './db/connect.ts'
 import { makeApp } from './http/app.ts'
+import { logAt } from './http/log.ts'
 import { settingsFrom } from './settings.ts'
 import { sweepDaily } from './workspace/sweep-guests.ts'
 
 const settings = settingsFrom(process.env)
+const log = logAt(settings.logLevel)
 const sequelize = connect(settings.databaseUrl)
 const sessionPool = new pg.Pool({ connectionString: settings.databaseUrl, max: 5 })
 // A pool without a listener ends the process when the database drops an idle connection.
-sessionPool.on('error', (error) => console.error(`session store: ${error.message}`))
+sessionPool.on('error', (error) => log.error(error, 'session store'))
 
-const stopSweeping = sweepDaily(sequelize, (message) => console.error(message))
-const server = makeApp(settings, sequelize, sessionPool).listen(settings.port, settings.host)
+const stopSweeping = sweepDaily(sequelize, (error) => log.error(error, 'sweeping guests'))
+const server = makeApp(settings, { sequelize, sessionPool }, log).listen(
+  settings.port,
+  settings.host,
+)
 
 server.on('listening', () => {
   const { address, port } = server.address() as AddressInfo
   // Started by hand it says where it is; started by npm start, that says so.
   if (process.send) process.send({ listening: port })
-  else console.log(`listening http://${address}:${port}`)
+  else log.info(`listening http://${address}:${port}`)
 })
 server.on('error', (error) => {
-  console.error(`cannot listen on ${settings.host}:${settings.port}: ${error.message}`)
+  log.fatal(error, `cannot listen on ${settings.host}:${settings.port}`)
   process.exit(1)
 })
 

@@ -5,6 +5,7 @@ import request from 'supertest'
 import type { Sequelize } from 'sequelize'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
+import { logAt } from '../src/http/log.ts'
 
 const urlOf = (kind: 'OWNER' | 'APP', database: string) =>
   process.env[`YEW_TEST_${kind}_URL`]!.replace('%7Bdatabase%7D', database).replace(
@@ -37,7 +38,7 @@ export async function anApp(): Promise<TestApp> {
     logLevel: 'silent',
   }
   return {
-    app: makeApp(settings, sequelize, pool),
+    app: makeApp(settings, { sequelize, sessionPool: pool }, logAt('silent')),
     sequelize,
     ownerUrl: urlOf('OWNER', database),
     close: async () => {

@@ -3,6 +3,7 @@ import pg from 'pg'
 import request from 'supertest'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
+import { logAt } from '../src/http/log.ts'
 import { anApp, Guest, problem } from './an-app.ts'
 
 test('a fault of the database is told as ours, without its words, and passes when it does', async () => {
@@ -32,7 +33,7 @@ test('a database that does not answer is told as that, and asks to try again', a
     webRoot: null,
     logLevel: 'silent',
   }
-  const app = makeApp(settings, sequelize, pool)
+  const app = makeApp(settings, { sequelize, sessionPool: pool }, logAt('silent'))
   expect(problem(await request(app).post('/api/workspace').expect(503)).code).toBe('no-database')
   await sequelize.close()
   await pool.end()

@@ -1,13 +1,22 @@
-import { BasinFile, DESIGN_CLASSES, FILE_FORMAT, FORMAT_VERSION } from '@yew-basin/contract'
+import {
+  BasinFile,
+  DESIGN_CLASSES,
+  FILE_FORMAT,
+  FORMAT_VERSION,
+  SCHEMA_NOTES,
+} from '@yew-basin/contract'
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
-import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
+import { JSONSchema, validationMetadatasToSchemas } from 'class-validator-jsonschema'
 
+type DecoratorSchema = Parameters<typeof JSONSchema>[0]
 type Schema = Record<string, unknown> & { properties?: Record<string, Record<string, unknown>> }
 
 const DEFINITIONS = '#/definitions/'
 
 /** JSON Schema of an exported basin, from the contract's classes and nothing else. */
 export function basinFileSchema(): object {
+  for (const { target, key, schema } of SCHEMA_NOTES)
+    JSONSchema(schema as unknown as DecoratorSchema)(target, key)
   const all = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: DEFINITIONS,

@@ -1,6 +1,5 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, Matches, ValidateIf, ValidateNested } from 'class-validator'
-import { JSONSchema } from 'class-validator-jsonschema'
 import type {
   Cabinet,
   CabinetDoor,
@@ -16,6 +15,7 @@ import type {
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, Judged, Listing, OneOf, OrNull, Says, Text, Within } from './rules.ts'
+import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -30,8 +30,8 @@ function DayOrNull(description: string): PropertyDecorator {
   return (target, key) => {
     form(target, key)
     orNull(target, key)
-    const schema = { type: ['string', 'null'] as never, description }
-    JSONSchema(schema)(target, key as string)
+    const schema = { type: ['string', 'null'], description }
+    Noted(schema)(target, key)
   }
 }
 

@@ -12,8 +12,8 @@ import {
   ValidateIf,
   type ValidationArguments,
 } from 'class-validator'
-import { JSONSchema } from 'class-validator-jsonschema'
 import { COUNTS, type Limit } from './limits.ts'
+import { Noted } from './schema-notes.ts'
 
 /** Several decorators as one. */
 function together(...decorators: PropertyDecorator[]): PropertyDecorator {
@@ -22,7 +22,7 @@ function together(...decorators: PropertyDecorator[]): PropertyDecorator {
 
 /** What a property is for, in the generated schema. */
 export function Says(description: string): PropertyDecorator {
-  return JSONSchema({ description }) as PropertyDecorator
+  return Noted({ description })
 }
 
 function shown(value: unknown): string {
@@ -49,10 +49,10 @@ export function Within(limit: Limit, description: string): PropertyDecorator {
 export function WithinOrNull(limit: Limit, description: string): PropertyDecorator {
   const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
   const schema = {
-    type: ['number', 'null'] as never,
+    type: ['number', 'null'],
     description: `${description} null: not given.`,
   }
-  return together(Within(limit, description), orNull, JSONSchema(schema) as PropertyDecorator)
+  return together(Within(limit, description), orNull, Noted(schema))
 }
 
 /** One of a few words. */
@@ -93,15 +93,15 @@ export function Id(description: string): PropertyDecorator {
 /** On a nested object: it may be null instead. */
 export function OrNull(description: string): PropertyDecorator {
   const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
-  const schema = { type: ['object', 'null'] as never, description }
-  return together(orNull, JSONSchema(schema) as PropertyDecorator)
+  const schema = { type: ['object', 'null'], description }
+  return together(orNull, Noted(schema))
 }
 
 /** The same, or null. */
 export function IdOrNull(description: string): PropertyDecorator {
   const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
-  const schema = { type: ['string', 'null'] as never, description }
-  return together(Id(description), orNull, JSONSchema(schema) as PropertyDecorator)
+  const schema = { type: ['string', 'null'], description }
+  return together(Id(description), orNull, Noted(schema))
 }
 
 /** A list of `least` to `most` things. */
@@ -115,7 +115,7 @@ export function Listing(least: number, most: number, description: string): Prope
         ? `must be a list of ${least} to ${most}; it has ${value.length}`
         : null,
     ),
-    JSONSchema({ description, minItems: least, maxItems: most }) as PropertyDecorator,
+    Noted({ description, minItems: least, maxItems: most }),
   )
 }
 

@@ -2,6 +2,7 @@ import express, { type Express } from 'express'
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import type { Pool } from 'pg'
+import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Sequelize } from 'sequelize'
 import { basinRoutes } from '../basin/basin-routes.ts'
@@ -23,16 +24,21 @@ import { sessions } from './session.ts'
 const BODY_LIMIT = '2mb'
 const API_LIMIT = { limit: 6000, minutes: 5 }
 
+/** What the application keeps things in. */
+export interface Databases {
+  readonly sequelize: Sequelize
+  readonly sessionPool: Pool
+}
+
 /** The whole application on one database. */
-export function makeApp(settings: Settings, sequelize: Sequelize, sessionPool: Pool): Express {
+export function makeApp(
+  settings: Settings,
+  { sequelize, sessionPool }: Databases,
+  log: Logger,
+): Express {
   const app = express()
   app.disable('x-powered-by')
-  app.use(
-    pinoHttp({
-      level: settings.logLevel,
-      redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
-    }),
-  )
+  app.use(pinoHttp({ logger: log }))
   app.use(headers)
   app.use('/api', api(settings, sequelize, sessionPool))
   if (settings.webRoot) serveWeb(app, settings.webRoot)

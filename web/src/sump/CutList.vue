@@ -7,6 +7,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { cutListDxf, layPanels, outlineOf } from './cut-drawing.ts'
+import { saveFile } from '../shell/save-file.ts'
 
 /** The walls of a self-built sump as panels to cut, drawn and listed. */
 const store = useDesign()
@@ -25,17 +26,9 @@ const points = (index: number) =>
     .map(([x, y]) => `${x},${sheet.value.height - y}`)
     .join(' ')
 
-function save(text: string, name: string, type: string) {
-  const url = URL.createObjectURL(new Blob([text], { type }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(url)
-}
-const saveDxf = () => save(cutListDxf(panels.value), 'sump-walls.dxf', 'image/vnd.dxf')
+const saveDxf = () => saveFile('sump-walls.dxf', cutListDxf(panels.value), 'image/vnd.dxf')
 const saveSvg = () =>
-  save(new XMLSerializer().serializeToString(svg.value!), 'sump-walls.svg', 'image/svg+xml')
+  saveFile('sump-walls.svg', new XMLSerializer().serializeToString(svg.value!), 'image/svg+xml')
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { clockTime } from '../shell/clock.ts'
 import type { SaveState } from './autosave.ts'
+import { saveFile } from '../shell/save-file.ts'
 import { useDesign } from './design-store.ts'
 
 const store = useDesign()
@@ -24,11 +25,7 @@ const bad = computed(() => !['saved', 'waiting', 'saving'].includes(store.saveSt
 function rescue() {
   if (!store.design || !store.basin) return
   const text = JSON.stringify(store.asFile(store.basin.name, store.design), null, 2)
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  link.download = `${store.basin.name}.yew-basin.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  saveFile(`${store.basin.name}.yew-basin.json`, text, 'application/json')
 }
 </script>
 

@@ -1,0 +1,23 @@
+import { FINDING_CODES, RULES } from '@yew-basin/core'
+
+const SEVERITY_WORDS = { stop: 'stop', watch: 'watch', fine: 'fine' } as const
+
+/** Every code that can be found of a design: where, how severe, and when, from the rules themselves. */
+export function findingsPage(): string {
+  const rows = FINDING_CODES.flatMap((code) =>
+    RULES.filter((rule) => rule.code === code).map(({ stop, severities, holds }) => {
+      const where = stop === 'own' ? 'where it is designed' : stop
+      return `| \`${code}\` | ${where} | ${severities.map((one) => SEVERITY_WORDS[one]).join(', ')} | ${holds} |`
+    }),
+  )
+  return [
+    '# Findings',
+    '',
+    'Every code that the solve command and the screen can find, in the order of the water’s path. Written by `npm run formats` from the rules.',
+    '',
+    '| Code | Stop | Severity | Holds when |',
+    '| --- | --- | --- | --- |',
+    ...rows,
+    '',
+  ].join('\n')
+}

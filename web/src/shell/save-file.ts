@@ -1,0 +1,8 @@
+/** Gives the keeper a file with this text in it. */
+export function saveFile(name: string, text: string, type: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
