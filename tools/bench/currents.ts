@@ -15,8 +15,8 @@ import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 const LEAST_OF_COPY = 0.25
 /** A standard field of a 600 L tank. */
 const FIELD_S = 40
-const ROUNDS = 5
-const ROUND_MS = 400
+const ROUNDS = 9
+const ROUND_MS = 250
 
 const lantern = DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design
 
@@ -45,7 +45,7 @@ function cellsPerS(cells: number, work: () => void): number {
   return (cells * times * 1000) / (performance.now() - began)
 }
 
-/** Steps beside copies, turn about, so that a slow spell meets both; the best round of each pair counts. */
+/** Steps beside copies, turn about, so that a slow spell meets both; the median of the rounds counts. */
 function againstCopy(fineness: Fineness): boolean {
   const lattice = latticeFor(fineness)
   cellsPerS(lattice.cells, () => lattice.run(1))
@@ -54,12 +54,12 @@ function againstCopy(fineness: Fineness): boolean {
     const copy = cellsPerS(lattice.cells, () => lattice.copyAsMuch())
     return { step, copy, share: step / copy }
   })
-  const best = rounds.reduce((a, b) => (b.share > a.share ? b : a))
+  const middle = rounds.toSorted((a, b) => a.share - b.share)[ROUNDS >> 1]!
   const million = (perS: number) => (perS / 1e6).toFixed(1)
   console.log(
-    `lattice, ${lattice.cells.toLocaleString('en')} cells: ${million(best.step)} million updates a second in one thread; a copy of the same bytes ${million(best.copy)}; ${(100 * best.share).toFixed(0)} % of it   least ${100 * LEAST_OF_COPY} %`,
+    `lattice, ${lattice.cells.toLocaleString('en')} cells: ${million(middle.step)} million updates a second in one thread; a copy of the same bytes ${million(middle.copy)}; ${(100 * middle.share).toFixed(0)} % of it   least ${100 * LEAST_OF_COPY} %`,
   )
-  return best.share >= LEAST_OF_COPY
+  return middle.share >= LEAST_OF_COPY
 }
 
 function fieldInTime(): boolean {

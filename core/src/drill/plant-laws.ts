@@ -100,7 +100,6 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
 function drainsOf(plant: Plant, mode: Mode, { laid, box }: TankPlaces): Drains {
   const { drains } = laid
   const own = new BoxSearch(laid.box)
-  const mouth = (id: string | null) => drains.find(({ drain }) => drain.id === id)
   drains.forEach(({ drain }, i) => {
     own.open[i] = 1 - (mode.blocked.get(drain.id) ?? 0)
     own.primed[i] = mode.unprimed.has(drain.id) ? 0 : 1
@@ -109,7 +108,7 @@ function drainsOf(plant: Plant, mode: Mode, { laid, box }: TankPlaces): Drains {
   const blocked: Blocked = shut.length > 0 ? new Set(shut) : NONE_BLOCKED
   return new Drains(box, own, {
     into: drains.map(({ chamberId }) => plant.chamberAt.get(chamberId)!),
-    mouthM: drains.map((one) => (mouth(one.trunkId) ?? one).mouth.zM),
+    mouthM: laid.box.mouthM,
     blocked,
   })
 }

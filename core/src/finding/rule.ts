@@ -1,4 +1,3 @@
-import { gather } from '../numeric/index.ts'
 import type { Sentence } from '../quantity/index.ts'
 import type { FindingCode } from './codes.ts'
 import type { Finding, Where } from './finding.ts'
@@ -62,18 +61,34 @@ const NOTHING: readonly Occurrence[] = []
 
 /** A rule as it is written, made ready to be asked; its types follow from its condition. */
 export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, Fact> {
-  const made: Rule<Of, Fact> = {
-    ...text,
-    get rules() {
-      return [made]
-    },
+  const rules: RuleWords[] = []
+  const { condition } = text
+  // All rules have one shape, whatever each leaves out: hundreds are asked with every keystroke.
+  const made: Made<Of, Fact> = {
+    code: text.code,
+    stop: text.stop,
+    severities: text.severities,
+    holds: text.holds,
+    condition,
+    severity: text.severity,
+    title: text.title,
+    reason: text.reason,
+    where: text.where,
+    rules,
     ask: (of) => {
-      const facts = text.condition(of)
+      const facts = condition(of)
       if (facts.length === 0) return NOTHING
-      return facts.map((fact) => ({ finding: findingOf(text, of, fact), rule: made, of, fact }))
+      return facts.map((fact) => ({ finding: findingOf(made, of, fact), rule: made, of, fact }))
     },
   }
-  return made
+  rules.push(made)
+  return made as Rule<Of, Fact>
+}
+
+/** A rule with a place for all it may say. */
+interface Made<Of extends Case, Fact> extends Omit<Rule<Of, Fact>, 'severity' | 'where'> {
+  readonly severity: RuleText<Of, Fact>['severity'] | undefined
+  readonly where: RuleText<Of, Fact>['where'] | undefined
 }
 
 /** Rules asked one after the other about each of the cases that another holds. */
@@ -81,9 +96,19 @@ export function each<Of, Inner>(
   cases: (of: Of) => readonly Inner[],
   ...asked: readonly Asked<Inner>[]
 ): Asked<Of> {
+  const asks = asked.map(({ ask }) => ask)
   return {
     rules: asked.flatMap(({ rules }) => rules),
-    ask: (of) => gather(cases(of), (inner) => gather(asked, ({ ask }) => ask(inner))),
+    ask: (of) => {
+      const found: Occurrence[] = []
+      for (const inner of cases(of)) {
+        for (const ask of asks) {
+          const own = ask(inner)
+          for (let i = 0; i < own.length; i++) found.push(own[i]!)
+        }
+      }
+      return found
+    },
   }
 }
 
@@ -97,7 +122,7 @@ export const factIf = <Fact>(fact: Fact | null | undefined | false): readonly Fa
   fact === null || fact === undefined || fact === false ? [] : [fact]
 
 function findingOf<Of extends Case, Fact>(
-  { code, stop, severities, severity, title, reason, where }: RuleText<Of, Fact>,
+  { code, stop, severities, severity, title, reason, where }: Made<Of, Fact>,
   of: Of,
   fact: Fact,
 ): Finding {

@@ -2,9 +2,9 @@ import {
   BoxSearch,
   chamberLevelM,
   type LaidDrain,
+  levelsOver,
   type Overflowing,
   type SteadyState,
-  tankLevels,
   type TankLevels,
 } from '../loop/index.ts'
 import { gather } from '../numeric/index.ts'
@@ -31,10 +31,11 @@ export function blockedRows(
   running: TankLevels,
   flowM3PerS: number,
 ): BlockedRow[] {
-  const search = new BoxSearch(one.box)
-  const chamberAt = (id: string) => chamberLevelM(steady, id)
+  const near = { levelM: running.boxM ?? NaN, drainFlows: steady.drainFlows }
+  const search = new BoxSearch(one.box, near)
+  search.endAgainst((id) => chamberLevelM(steady, id))
   const without = (drainIds: readonly string[]) =>
-    tankLevels(one, search, { flowM3PerS, chamberLevelM: chamberAt, blocked: new Set(drainIds) })
+    levelsOver(one, search, flowM3PerS, new Set(drainIds))
   return causesOf(one.drains).map((cause) => {
     const drainIds = cause.map(({ drain }) => drain.id)
     const missed = cause.some(({ index }) => steady.drainFlows[index]! > 0)

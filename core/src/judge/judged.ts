@@ -41,7 +41,14 @@ export interface Judged {
 export function judged(steady: SteadyState, figures: Figures): Judged {
   const { overflows, sump } = figures
   return {
-    ...figures,
+    tanks: figures.tanks,
+    water: figures.water,
+    totals: figures.totals,
+    drains: figures.drains,
+    loop: figures.loop,
+    returnSide: figures.returnSide,
+    treatment: figures.treatment,
+    rulesOfThumb: figures.rulesOfThumb,
     overflows: overflows.map((overflow) => ({ ...overflow, blocked: blockedOf(steady, overflow) })),
     sump: judgedSump(steady, sump),
   }

@@ -6,7 +6,15 @@ import { type Blocked, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
 interface DrainSearch {
   readonly before: FallSearch
   readonly after: FallSearch | null
-  readonly alone: FallSearch
+  /** The whole of it by itself, where it joins another or is joined. */
+  readonly alone: FallSearch | null
+}
+
+/** An answer near the one that is looked for. */
+export interface NearBox {
+  readonly levelM: number
+  /** Of each drain, in the design's order. */
+  readonly drainFlows: Float64Array
 }
 
 /** A full pipe's flow settles to rounding in fewer steps than this; the bracket halves where it does not. */
@@ -46,7 +54,7 @@ export class BoxSearch {
   /** Height found last. */
   #levelM = NaN
 
-  constructor(box: BoxDrains) {
+  constructor(box: BoxDrains, near?: NearBox) {
     const { drains } = box
     const room = () => new Float64Array(drains.length)
     this.box = box
@@ -56,23 +64,31 @@ export class BoxSearch {
     this.perFall = room()
     this.open = room().fill(1)
     this.primed = new Uint8Array(drains.length).fill(1)
-    this.#pipes = drains.map(({ before, after, alone }) => ({
+    this.#pipes = drains.map(({ before, after, alone, trunkId }) => ({
       before: new FallSearch(before),
       after: after && new FallSearch(after),
-      alone: new FallSearch(alone),
+      alone: after || trunkId !== null ? new FallSearch(alone) : null,
     }))
     this.#guess = new Float64Array(drains.length * 2).fill(GUESS_M3_PER_S)
     this.#pipeRules = new Uint8Array(drains.length)
     this.#joinM = room()
+    if (near) this.#beginAt(near)
+  }
+
+  #beginAt({ levelM, drainFlows }: NearBox): void {
+    this.#levelM = levelM
+    this.box.drains.forEach(({ index }, i) => {
+      const flowM3PerS = drainFlows[index]!
+      if (flowM3PerS > 0) this.#guess[i] = flowM3PerS
+    })
   }
 
   /** Says what the drains end against. */
   endAgainst(chamberLevelM: (chamberId: string) => number): void {
-    const { drains } = this.box
-    drains.forEach((laid, i) => {
-      const trunk = drains.find(({ drain }) => drain.id === laid.trunkId) ?? laid
-      this.outM[i] = Math.max(trunk.mouth.zM, chamberLevelM(laid.chamberId))
-    })
+    const { drains, mouthM } = this.box
+    for (let i = 0; i < drains.length; i++) {
+      this.outM[i] = Math.max(mouthM[i]!, chamberLevelM(drains[i]!.chamberId))
+    }
   }
 
   /** Works out what each drain takes when the box's water stands at a height; returns their sum. */
@@ -167,8 +183,8 @@ export class BoxSearch {
     const { drains } = this.box
     const runs = (i: number) => levelM > drains[i]!.lipM && !this.#blocked.has(drains[i]!.drain.id)
     if (runs(trunk) && runs(other)) return this.#joined(trunk, levelM)
-    this.#take(trunk, this.#pipes[trunk]!.alone, levelM, this.outM[trunk]!)
-    this.#take(other, this.#pipes[other]!.alone, levelM, this.outM[other]!)
+    this.#take(trunk, this.#pipes[trunk]!.alone!, levelM, this.outM[trunk]!)
+    this.#take(other, this.#pipes[other]!.alone!, levelM, this.outM[other]!)
   }
 
   /** A trunk and what joins it: the head where they meet sends both flows on together. */

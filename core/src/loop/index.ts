@@ -12,5 +12,5 @@ export {
   passageOf,
   rimOf,
   type TankLevels,
-  tankLevels,
+  levelsOver,
 } from './tank-level.ts'

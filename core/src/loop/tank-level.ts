@@ -80,7 +80,6 @@ function passageFall({ kind, boreM, lengthM }: Passage, water: Water): Fall {
 export interface LevelQuestion {
   readonly flowM3PerS: number
   readonly chamberLevelM: (chamberId: string) => number
-  readonly blocked?: Blocked
 }
 
 /** Where a tank's water stands with a flow into it: box, passage and rim, one after the other. */
@@ -89,13 +88,24 @@ export function tankLevels(
   search: BoxSearch,
   question: LevelQuestion,
 ): TankLevels {
-  const { tank, overflow, drains } = one
-  const { flowM3PerS, chamberLevelM, blocked = NONE_BLOCKED } = question
+  const { overflow, drains } = one
+  const { flowM3PerS, chamberLevelM } = question
   if (overflow.chamberId !== null) {
     return overRim(one, flowM3PerS, chamberLevelM(overflow.chamberId))
   }
   if (drains.length === 0) return { ...overRim(one, flowM3PerS, -Infinity), boxM: null }
   search.endAgainst(chamberLevelM)
+  return levelsOver(one, search, flowM3PerS)
+}
+
+/** The same with some drains blocked, the ends of all told already. */
+export function levelsOver(
+  one: Overflowing,
+  search: BoxSearch,
+  flowM3PerS: number,
+  blocked: Blocked = NONE_BLOCKED,
+): TankLevels {
+  const { tank, overflow } = one
   const foundM = search.levelM(flowM3PerS, blocked)
   const boxRimM = tank.floorHeightM + boxRim(one)
   if (foundM > boxRimM) {

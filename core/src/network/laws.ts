@@ -40,22 +40,33 @@ export interface LinkLaw {
  */
 export interface LinkSearch {
   readonly law: LinkLaw
-  /** Of every wall, bore after bore. */
-  readonly friction: FrictionAt[]
+  /** 1/√f of every wall as found last, bore after bore; below 1: not yet. */
+  readonly inverseRoots: number[]
   /** Nothing comes back through it; moves with the water its end stands in. */
   oneWay: boolean
+}
+
+const NOT_YET = 0.5
+/** What `frictionAt` writes into and is read at once; it holds nothing between two calls. */
+const AT: FrictionAt = { factor: NOT_YET, slope: NOT_YET, inverseRoot: NOT_YET }
+
+/** The friction of one wall of a search, found from where it was found last. */
+function wallFriction(roots: number[], wall: number, re: number, roughness: number): FrictionAt {
+  AT.inverseRoot = roots[wall]!
+  frictionAt(re, roughness, AT)
+  roots[wall] = AT.inverseRoot
+  return AT
 }
 
 /** A search that was asked nothing yet. */
 export function searchOf(law: LinkLaw, oneWay = false): LinkSearch {
   const walls = law.bores.reduce((sum, bore) => sum + bore.walls.length, 0)
-  const friction = Array.from({ length: walls }, () => ({ factor: 0, slope: 0, inverseRoot: 0 }))
-  return { law, friction, oneWay }
+  return { law, inverseRoots: new Array<number>(walls).fill(NOT_YET), oneWay }
 }
 
 /** A search that stands where another does, and goes its own way from there. */
-export function copySearch({ law, friction, oneWay }: LinkSearch): LinkSearch {
-  return { law, friction: friction.map((wall) => ({ ...wall })), oneWay }
+export function copySearch({ law, inverseRoots, oneWay }: LinkSearch): LinkSearch {
+  return { law, inverseRoots: inverseRoots.slice(), oneWay }
 }
 
 /** Head lost along a link and its slope, written into by `linkHead`. */
@@ -91,7 +102,7 @@ export function linkLaw(link: LinkParts, water: Water): LinkLaw {
 
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
 export function linkHead(
-  { law, friction, oneWay }: LinkSearch,
+  { law, inverseRoots, oneWay }: LinkSearch,
   flowM3PerS: number,
   into: LinkHead,
   scale: LossScale = AS_COMPUTED,
@@ -100,11 +111,11 @@ export function linkHead(
   const size = Math.abs(flowM3PerS)
   into.headM = 0
   into.slope = 0
-  const walls = { friction, first: 0, scale }
+  let first = 0
   for (const bore of law.bores) {
     addFittings(bore, size, into, scale)
-    addWalls(bore, size, into, walls)
-    walls.first += bore.walls.length
+    if (bore.walls.length > 0) addWalls(bore, size, into, { roots: inverseRoots, first, scale })
+    first += bore.walls.length
   }
   for (const table of law.tables) addTable(table, size, into)
   if (flowM3PerS < 0) into.headM = -into.headM
@@ -131,7 +142,7 @@ function addWalls(
   bore: BoreLaw,
   size: number,
   into: LinkHead,
-  { friction, first, scale }: { friction: FrictionAt[]; first: number; scale: LossScale },
+  { roots, first, scale }: { roots: number[]; first: number; scale: LossScale },
 ): void {
   const { rePerFlow, velocityHeadPerFlow2: perFlow2, walls } = bore
   const re = size * rePerFlow
@@ -144,8 +155,7 @@ function addWalls(
       into.slope += laminar
       continue
     }
-    const at = friction[first + w]!
-    frictionAt(re, relativeRoughness, at)
+    const at = wallFriction(roots, first + w, re, relativeRoughness)
     const once = scale.friction * perFlow2 * lengthOverBore * size
     into.headM += once * at.factor * size
     into.slope += once * (2 * at.factor + at.slope * re)
@@ -161,7 +171,7 @@ export interface LinkLoss {
 
 /** What a flow's size loses in a link's pipe, fittings and devices, its pump apart. */
 export function linkLoss(
-  { law: { bores, tables }, friction }: LinkSearch,
+  { law: { bores, tables }, inverseRoots }: LinkSearch,
   flowM3PerS: number,
   into: LinkLoss,
   scale: LossScale,
@@ -177,8 +187,7 @@ export function linkLoss(
     const fittingK = bore.fittingKm / re + bore.fittingK
     into.fittingsM += (scale.fittings * fittingK + bore.exitK) * headM
     for (const { relativeRoughness, lengthOverBore } of bore.walls) {
-      const at = friction[next++]!
-      frictionAt(re, relativeRoughness, at)
+      const at = wallFriction(inverseRoots, next++, re, relativeRoughness)
       into.frictionM += scale.friction * at.factor * lengthOverBore * headM
     }
   }

@@ -51,7 +51,14 @@ export function brent(
     const half = (c - b) / 2
     if (Math.abs(half) <= closeEnough || fb === 0) return settled(b, iteration)
 
-    const tried = interpolatedStep([a, fa], [b, fb], [c, fc])
+    // The step from b that a secant (two places) or an inverse parabola (three) proposes.
+    const s = fb / fa
+    const q = fa / fc
+    const r = fb / fc
+    const tried =
+      a === c
+        ? ((c - b) * s) / (s - 1)
+        : (s * ((b - a) * (r - 1) - (c - b) * q * (q - r))) / ((q - 1) * (r - 1) * (s - 1))
     const accepts =
       Math.abs(previousStep) >= closeEnough &&
       Math.abs(fa) > Math.abs(fb) &&
@@ -72,17 +79,4 @@ export function brent(
     }
   }
   return unsettled('too-many-iterations', maxIterations)
-}
-
-/** A place and the function's value there. */
-type Spot = readonly [at: number, value: number]
-
-/** The step from b that a secant (two places) or an inverse parabola (three) proposes. */
-function interpolatedStep([a, fa]: Spot, [b, fb]: Spot, [c, fc]: Spot): number {
-  const s = fb / fa
-  if (a === c) return ((c - b) * s) / (s - 1)
-  const q = fa / fc
-  const r = fb / fc
-  const p = s * ((c - b) * q * (q - r) - (b - a) * (r - 1))
-  return -p / ((q - 1) * (r - 1) * (s - 1))
 }

@@ -34,11 +34,12 @@ function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
   const boxM = levels?.boxM ?? lipM
   const flowM3PerS = steady.drainFlows[index]!
   const outM = Math.max(lastMouth(steady, laid), chamberLevelM(steady, laid.chamberId))
-  const whole = (pipe: Fall) => fallFlow(pipe, Math.max(0, boxM - outM))
+  const whole = (pipe: Fall, near: number) =>
+    fallFlow(pipe, Math.max(0, boxM - outM), near > 0 ? near : undefined)
   const overInletM = boxM - lipM
   const isSiphon = drain.role === 'siphon'
   const runsDown = drain.role === 'vented' || drain.role === 'trickle'
-  const primedM3PerS = whole(laid.alone)
+  const primedM3PerS = whole(laid.alone, flowM3PerS)
   const slope = leastSlope(laid.placed)
   return {
     drainId: drain.id,
@@ -46,7 +47,8 @@ function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
     flowM3PerS,
     state: stateOf(drain, flowM3PerS, primedM3PerS, boreM),
     primedM3PerS,
-    openPrimedM3PerS: laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen),
+    openPrimedM3PerS:
+      laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen, primedM3PerS),
     overInletM,
     leastOverInletM: isSiphon ? leastDepthM(boreM, flowM3PerS) : null,
     filledShare: runsDown ? filledShareOf(boreM, flowM3PerS) : null,
