@@ -60,8 +60,9 @@ function wallFriction(roots: number[], wall: number, re: number, roughness: numb
 
 /** A search that was asked nothing yet. */
 export function searchOf(law: LinkLaw, oneWay = false): LinkSearch {
-  const walls = law.bores.reduce((sum, bore) => sum + bore.walls.length, 0)
-  return { law, inverseRoots: new Array<number>(walls).fill(NOT_YET), oneWay }
+  const inverseRoots: number[] = []
+  for (const { walls } of law.bores) for (const _ of walls) inverseRoots.push(NOT_YET)
+  return { law, inverseRoots, oneWay }
 }
 
 /** A search that stands where another does, and goes its own way from there. */
