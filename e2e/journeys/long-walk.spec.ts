@@ -36,7 +36,9 @@ async function held(session: CDPSession, place: Locator): Promise<Held> {
   return { nodes: of('Nodes'), listeners: of('JSEventListeners'), heap: of('JSHeapUsedSize') }
 }
 
-test('a page that was walked through 300 times holds no more of the page than at first', async ({ page }) => {
+test('a page that was walked through 300 times holds no more of the page than at first', async ({
+  page,
+}) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern')
   const basin = new URL(page.url()).pathname.split('/').slice(0, 3).join('/')
