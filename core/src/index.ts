@@ -71,6 +71,7 @@ export {
   type Device,
   type DisplayTank,
   type Drain,
+  drainAtTee,
   type DrainRole,
   type DrilledPanel,
   type Edit,
@@ -79,8 +80,10 @@ export {
   type Hole,
   type InletForm,
   insertAt,
+  isTeeMet,
   type Lamp,
   type Landing,
+  lineAtTee,
   type LineEnd,
   type LineStart,
   type Overflow,
@@ -148,6 +151,7 @@ export {
   newSump,
   newSumpBox,
   oneMoreDrain,
+  otherOverflow,
   type PumpUse,
   reordered,
   sumpEdits,
@@ -161,6 +165,7 @@ export {
   withLength,
   withoutChamber,
   withoutLine,
+  withoutOverflow,
 } from './editing/index.ts'
 export {
   asItRuns,
@@ -229,6 +234,7 @@ export {
 } from './network/index.ts'
 export { type AxesFault, chartAxes, type ChartAxes, type Spot } from './numeric/index.ts'
 export {
+  AGED_ROUGHNESS_M,
   boreOf,
   isHose,
   NEW_ROUGHNESS_M,

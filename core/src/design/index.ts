@@ -25,6 +25,7 @@ export {
   insertAt,
   setTo,
 } from './edit.ts'
+export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
 export type {
   Drain,
   DrainRole,

@@ -7,10 +7,10 @@ export { steadyState, steadyStatesSearched } from './steady-state.ts'
 export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
 export {
   boxRim,
+  levelsOver,
   type Overflowing,
   passageHeadM,
   passageOf,
   rimOf,
   type TankLevels,
-  levelsOver,
 } from './tank-level.ts'

@@ -3,6 +3,7 @@ export { frictionAt, type FrictionAt, frictionFactor, type Regime, regimeAt } fr
 export { hazenWilliamsMPerM } from './hazen-williams.ts'
 export { isHose, PIPE_SERIES, type PipeSeries, SERIES_SIZES, seriesWords } from './series.ts'
 export {
+  AGED_ROUGHNESS_M,
   boreOf,
   nearestSize,
   NEW_ROUGHNESS_M,

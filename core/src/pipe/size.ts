@@ -17,6 +17,8 @@ export interface PipeSize {
 
 /** New drawn plastic pipe, smooth and braided hose, m (hydraulics reference, §2). */
 export const NEW_ROUGHNESS_M = 1.5e-6
+/** The same after months of biofilm (between 5e-5 and 3e-4), m. */
+export const AGED_ROUGHNESS_M = 1.5e-4
 
 /** Ribbed hose: factor on f at every Re. Published measurements run from 1.5 to 3 (choice: 2). */
 export const RIBBED_FACTOR = 2

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
+  drainAtTee,
   joinedMatch,
   setAlike,
   steadyState,
@@ -71,7 +72,7 @@ function setEnd(chosen: string) {
 const match = computed(() => solved.match ?? joinedMatch(steadyState(store.shown!), index))
 /** A tee goes out with what joins there: that pipe then ends where this one does. */
 function mayTake(piece: Piece): boolean {
-  const member = store.shown!.drains.findIndex(({ end }) => end.at === 'tee' && end.id === piece.id)
+  const member = drainAtTee(store.shown!, piece.id)
   if (member < 0) return true
   store.edit([
     setTo(['drains', member, 'end'], drain.end),
@@ -83,7 +84,7 @@ function mayTake(piece: Piece): boolean {
   return false
 }
 function meets(piece: Piece): string {
-  const member = store.shown!.drains.find(({ end }) => end.at === 'tee' && end.id === piece.id)
+  const member = store.shown!.drains[drainAtTee(store.shown!, piece.id)]
   return member ? `${member.name} joins here.` : ''
 }
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import {
-  newOverflow,
+  otherOverflow,
+  withoutOverflow,
   type OverflowForm,
   type OverflowPlace,
-  setTo,
   type EditPath,
 } from '@yew-basin/core'
 import { computed } from 'vue'
@@ -37,20 +37,9 @@ const PRIMES = {
   doubtful: 'gathers air',
 } as const
 
-/** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */
-function change(form: OverflowForm, place: OverflowPlace) {
-  const tank = store.design!.tanks[store.tankIndex]!
-  const made = newOverflow(tank, form, place, store.design!.sump.chambers[0]!.id)
-  const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow!
-  const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
-  const boxless = form === 'rear-chambers'
-  store.edit([setTo(at(), kept), ...(boxless ? [setTo(['drains'], others())] : [])])
-}
-const others = () => store.design!.drains.filter(({ tankId }) => tankId !== store.tank!.id)
-
-function remove() {
-  store.edit([setTo(['drains'], others()), setTo(at(), null)])
-}
+const change = (form: OverflowForm, place: OverflowPlace) =>
+  store.edit(otherOverflow(store.design!, store.tankIndex, { form, place }))
+const remove = () => store.edit(withoutOverflow(store.design!, store.tankIndex))
 </script>
 
 <template>

@@ -5,6 +5,8 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import {
   boreOf,
   isHose,
+  AGED_ROUGHNESS_M,
+  isTeeMet,
   NEW_ROUGHNESS_M,
   type BranchKind,
   type Piece,
@@ -53,8 +55,6 @@ const parts = useParts()
 onMounted(() => void (parts.ready || parts.load()))
 const fromParts = computed(() => parts.parts.flatMap((part) => pieceOfPart(part) ?? []))
 const at = <const More extends EditPath>(...more: More) => [...path, ...more] as const
-/** Roughness after months of biofilm: the middle of what is measured, 0.05–0.3 mm. */
-const AGED_ROUGHNESS_M = 1.5e-4
 
 const pieces = computed({
   get: () => [...run.pieces],
@@ -95,12 +95,7 @@ function add(what: NewPiece) {
 }
 
 /** A tee that something meets can't be typed away. */
-const isMet = (teeId: string) =>
-  [...store.shown!.returnSide.lines, ...store.shown!.drains].some(
-    (one) =>
-      ('start' in one && one.start.at === 'tee' && one.start.id === teeId) ||
-      (one.end.at === 'tee' && one.end.id === teeId),
-  )
+const isMet = (teeId: string) => isTeeMet(store.shown!, teeId)
 
 function take(index: number) {
   if (mayTake && !mayTake(run.pieces[index]!)) return

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { COUNTS } from '@yew-basin/contract/limits'
-import { hangingOn, teeOff, withoutLine, type BranchKind, type Piece } from '@yew-basin/core'
+import {
+  lineAtTee,
+  hangingOn,
+  teeOff,
+  withoutLine,
+  type BranchKind,
+  type Piece,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -22,13 +29,7 @@ function mayTake(piece: Piece): boolean {
   return !other
 }
 
-/** The line that starts or ends at a tee. */
-function meeting(teeId: string) {
-  return store.shown!.returnSide.lines.find(
-    ({ start, end }) =>
-      (start.at === 'tee' && start.id === teeId) || (end.at === 'tee' && end.id === teeId),
-  )
-}
+const meeting = (teeId: string) => lineAtTee(store.shown!, teeId)
 
 function meetsWords(piece: Piece): string {
   const other = piece.kind === 'tee' ? meeting(piece.id) : undefined

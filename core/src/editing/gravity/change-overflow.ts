@@ -1,0 +1,38 @@
+import {
+  type BasinDesign,
+  type Edit,
+  type OverflowForm,
+  type OverflowPlace,
+  setTo,
+} from '../../design/index.ts'
+import { newOverflow } from './new-overflow.ts'
+
+/** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */
+export function otherOverflow(
+  design: BasinDesign,
+  tankIndex: number,
+  { form, place }: { readonly form: OverflowForm; readonly place: OverflowPlace },
+): Edit[] {
+  const tank = design.tanks[tankIndex]!
+  const made = newOverflow(tank, form, place, design.sump.chambers[0]!.id)
+  const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow ?? made
+  const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
+  const boxless = form === 'rear-chambers'
+  return [
+    setTo(['tanks', tankIndex, 'overflow'], kept),
+    ...(boxless ? [withoutDrainsOf(design, tankIndex)] : []),
+  ]
+}
+
+/** A tank without its overflow: the drains that stood in its box go with it. */
+export function withoutOverflow(design: BasinDesign, tankIndex: number): Edit[] {
+  return [withoutDrainsOf(design, tankIndex), setTo(['tanks', tankIndex, 'overflow'], null)]
+}
+
+function withoutDrainsOf({ drains, tanks }: BasinDesign, tankIndex: number): Edit {
+  const { id } = tanks[tankIndex]!
+  return setTo(
+    ['drains'],
+    drains.filter(({ tankId }) => tankId !== id),
+  )
+}
