@@ -8,7 +8,6 @@ export type {
   DesignAnswer,
   PartAnswer,
   PartsAnswer,
-  PumpsAnswer,
   RevisionAnswer,
   ShelfEntry,
   WorkspaceAnswer,

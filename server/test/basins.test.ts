@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { BasinAnswer, BasinFile, PumpsAnswer } from '@yew-basin/contract'
+import type { BasinAnswer, BasinFile, PartsAnswer } from '@yew-basin/contract'
 import { solveBasin } from '@yew-basin/core'
 import pg from 'pg'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
@@ -26,7 +26,8 @@ describe('a new guest', () => {
     expect((await guest.shelf()).map((entry) => entry.id)).toEqual(before)
   })
   test('finds at least 12 pumps, small to large', async () => {
-    const { pumps } = (await guest.agent.get('/api/pumps').expect(200)).body as PumpsAnswer
+    const { parts } = (await guest.agent.get('/api/parts').expect(200)).body as PartsAnswer
+    const pumps = parts.flatMap((part) => (part.kind === 'pump' ? [part.spec] : []))
     expect(pumps.length).toBeGreaterThanOrEqual(12)
     expect(new Set(pumps.map((pump) => pump.control))).toEqual(
       new Set(['fixed-speed', 'controllable']),

@@ -71,7 +71,7 @@ describe('requests', () => {
     }
   })
   test('carry headers that keep the page to itself', async () => {
-    const { headers } = await request(app.app).get('/api/pumps').expect(401)
+    const { headers } = await request(app.app).get('/api/parts').expect(401)
     expect(headers['content-security-policy']).toContain("default-src 'self'")
     // compiled loops may run; nothing else that is unsafe
     const policy = headers['content-security-policy']!.replace("'wasm-unsafe-eval'", '')

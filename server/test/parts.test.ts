@@ -56,10 +56,8 @@ describe('parts', () => {
       name: 'My pump',
       spec: { id: kept.id, name: 'My pump' },
     })
-    const { pumps } = (await guest.get('/api/pumps').expect(200)).body as {
-      pumps: { id: string }[]
-    }
-    expect(pumps[0]!.id).toBe(kept.id)
+    const { parts } = (await guest.get('/api/parts').expect(200)).body as Listing
+    expect(parts.find(({ kind }) => kind === 'pump')!.id).toBe(kept.id)
     await guest
       .put(`/api/parts/${kept.id}`)
       .send({ ...PUMP, name: 'Better' })

@@ -24,7 +24,6 @@ export async function anOpenBasin(design: BasinDesign = aFullDesign()) {
   const answers: Readonly<Record<string, unknown>> = {
     '/api/basins/b': basin,
     '/api/parts': { parts: [] },
-    '/api/pumps': { pumps: [] },
   }
   globalThis.fetch = (async (path: string) => ({
     ok: true,

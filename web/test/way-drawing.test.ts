@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  wallRange,
   applyEdits,
   asItRuns,
   chamberSpans,
@@ -16,7 +17,7 @@ import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
 import { fallingWater, levelMarkX } from '../src/section/section-layout.ts'
-import { drawSump, wallRange } from '../src/section/sump-drawing.ts'
+import { drawSump } from '../src/section/sump-drawing.ts'
 import { cutListDxf, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
 import { aDesign } from './a-design.ts'
 
@@ -78,7 +79,7 @@ describe('the sump on the sheet', () => {
     expect(drawSump(aDesign('up 1 m'), solveBasin(aDesign('up 1 m')), scale)).toBeNull()
   })
   test('a wall moves between its neighbours only', () => {
-    const { leastM, mostM } = wallRange(design, 1)
+    const { leastM, mostM } = wallRange(design.sump, 1)
     const [before, , after] = design.sump.walls
     expect(leastM).toBeGreaterThan(before!.atM + before!.thicknessM)
     expect(mostM).toBeLessThan(after!.atM)

@@ -1,4 +1,4 @@
-import type { BasinDesign, PumpPart } from '@yew-basin/core'
+import type { BasinDesign } from '@yew-basin/core'
 import type { PartSpec } from '../part/part-document.ts'
 
 /** A basin on the shelf. */
@@ -50,9 +50,4 @@ export type PartAnswer = PartSpec & {
 
 export interface PartsAnswer {
   readonly parts: readonly PartAnswer[]
-}
-
-/** Pumps of the sample library and the keeper's own. */
-export interface PumpsAnswer {
-  readonly pumps: readonly PumpPart[]
 }

@@ -9,8 +9,6 @@ export const SAND = 2
 export const BOX = 3
 export const AIR = 4
 export const ROCK = 5
-/** One byte a cell holds no more. */
-export const MOST_ROCKS = 250
 
 /** How fine a field is. */
 export type Fineness = 'coarse' | 'standard' | 'fine'

@@ -2,13 +2,15 @@ export { addPump, type PumpUse } from './branch/add-pump.ts'
 export { type BranchKind, teeOff } from './branch/tee-off.ts'
 export { asTree, hangingOn, withoutLine } from './branch/tree.ts'
 export { choosePump } from './choose-pump.ts'
+export { toMillimetre } from './cut.ts'
 export { otherOverflow, withoutOverflow } from './gravity/change-overflow.ts'
 export { drainSize, newDrains, oneMoreDrain } from './gravity/new-drains.ts'
-export { newOverflow } from './gravity/new-overflow.ts'
+export { NEW_GUARD, NEW_TEETH, newOverflow } from './gravity/new-overflow.ts'
 export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
 export { tuneValve } from './gravity/tune-valve.ts'
 export { keepDevices } from './keep-devices.ts'
 export { newCabinet, newDevice, swappedIn } from './new-device.ts'
+export { type Around, devicePiece, endOfRun, newPiece } from './run/new-piece.ts'
 export { holdFlows } from './setting/hold-flows.ts'
 export {
   openingFor,
@@ -31,3 +33,4 @@ export {
   withLength,
   withoutChamber,
 } from './sump/sump-edits.ts'
+export { wallOfKind, wallRange } from './sump/wall-edits.ts'

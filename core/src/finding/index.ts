@@ -25,8 +25,8 @@ export {
   GOOD_HEAD_M,
   LEAST_RUNNING_DEPTH_M,
   LEAST_WALL_M,
+  meetsWanted,
   PAST_SHARE,
-  SHORT_SHARE,
   SWEPT_FROUDE,
   TEETH_RESERVE,
 } from './limits.ts'

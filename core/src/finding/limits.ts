@@ -9,6 +9,9 @@ export const FAST_TO_SUMP_M_PER_S = 1.8
 
 /** A flow within this share below the wanted one counts as met: a turnover target is no finer (choice). */
 export const SHORT_SHARE = 0.1
+/** Does a flow meet what is wanted? */
+export const meetsWanted = (flowM3PerS: number, wantedM3PerS: number) =>
+  flowM3PerS >= (1 - SHORT_SHARE) * wantedM3PerS
 /** Below half of what is wanted the design does not do its job (choice). */
 export const STOP_SHARE = 0.5
 /** Above what is wanted by this share, a flow costs power and noise for nothing (choice). */

@@ -43,21 +43,3 @@ function problemAt(
   )
   return { nodes, links, water: problem.water }
 }
-
-/** Can any level that follows from the flow move what a return side does? Not where all ends stay in air and pumps draw from what the keeper fills. */
-export function feelsLevels(
-  { lines, pumps }: Layout,
-  { tanks, sump, returnSide }: BasinDesign,
-): boolean {
-  const { box } = sump
-  const kept = returnSide.pumps[0]!.chamberId
-  if (box && pumps.some(({ placed }) => placed.chamberId !== kept)) return true
-  return lines.some(({ line: { end }, mouth }) => {
-    if (end.at === 'chamber') {
-      return box !== null && end.id !== kept && mouth.zM < box.floorHeightM + box.heightM
-    }
-    if (end.at !== 'tank') return false
-    const tank = byId(tanks, end.id, 'tank')
-    return tank.overflow !== null && mouth.zM < tank.floorHeightM + tank.rimM
-  })
-}

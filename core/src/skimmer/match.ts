@@ -4,8 +4,6 @@ import type { SkimmerSpec } from './part.ts'
 /** match: the rating at the load there is. oversize: the rating on the box, times a factor of the keeper's. */
 export type SkimmerSchool = 'match' | 'oversize'
 
-export const SKIMMER_SCHOOLS = ['match', 'oversize'] as const satisfies readonly SkimmerSchool[]
-
 /** Rated for more than this many times the water, a skimmer finds too little to make foam of (choice). */
 export const FOAMS_UNSTEADILY_FROM = 3
 

@@ -1,16 +1,24 @@
+import {
+  CABINET,
+  AT,
+  CHAMBER,
+  codesAt,
+  FROM_M,
+  INSIDE,
+  LOOP,
+  named,
+  set,
+  solvedWith,
+} from '../a-treated-loop.ts'
 import { fixesOf } from '../found.ts'
-import { withChanges } from '../changes.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
-import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
-import { type EditPath, setTo } from '../../src/design/edit.ts'
-import type { Finding } from '../../src/finding/finding.ts'
+import { setTo } from '../../src/design/edit.ts'
 import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import {
   allDrills,
   applyEdits,
   asItRuns,
-  type BasinDesign,
   chamberSpans,
   type Device,
   keepDevices,
@@ -28,25 +36,6 @@ import {
   verdictOf,
 } from '../../src/index.ts'
 import { describe, expect, test } from '@jest/globals'
-
-const LOOP = aLoop()
-const at = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
-const CHAMBER = LOOP.sump.chambers[at]!.id
-const FROM_M = LOOP.sump.walls[at - 1]!.atM + LOOP.sump.walls[at - 1]!.thicknessM
-/** Well inside the skimmer's chamber. */
-const INSIDE = { chamberId: CHAMBER, xM: FROM_M + 0.02, yM: 0.1 }
-const CABINET = { xM: -0.2, yM: 0, lengthM: 1.4, widthM: 0.6, topM: 0.75, doors: [] }
-
-const codes = (findings: readonly Finding[], stop: string) =>
-  findings.filter((one) => one.stop === stop).map(({ code }) => code)
-const solvedWith = (...devices: Device[]) => solveBasin(withDevices(LOOP, ...devices))
-const set = (design: BasinDesign, path: EditPath, to: unknown) =>
-  withChanges(design, { [path.join('.')]: to })
-const named = (findings: readonly Finding[], code: string) => {
-  const found = findings.find((one) => one.code === code)
-  if (!found) throw new Error(`no ${code}, only ${findings.map((one) => one.code).join(', ')}`)
-  return found
-}
 
 describe('a skimmer that stops', () => {
   const drilled = (runLimitS: number | null) =>
@@ -69,8 +58,8 @@ describe('a skimmer that stops', () => {
     expect(allDrills(steady).map(({ id }) => id)).not.toContain('skimmer-off')
   })
   test('sends the top-off past its limit where that is short', () => {
-    expect(codes(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')
-    expect(codes(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
+    expect(codesAt(solveBasin(drilled(120)).findings, 'skimmer')).toContain('top-off-gives-up')
+    expect(codesAt(solveBasin(drilled(300)).findings, 'skimmer')).not.toContain('top-off-gives-up')
     expect(solveBasin(drilled(null)).treatment.skimmers[0]!.topOffRunsS).toBeCloseTo(200, 9)
   })
 })
@@ -102,7 +91,7 @@ describe('a device stays with its chamber', () => {
   test('is left alone by every other change', () => {
     const edited = set(design, ['tanks', 0, 'lengthM'], 1)
     expect(keepDevices(design, edited)).toEqual([])
-    const wall = set(design, ['sump', 'walls', at - 1, 'atM'], FROM_M + 0.01)
+    const wall = set(design, ['sump', 'walls', AT - 1, 'atM'], FROM_M + 0.01)
     expect(keepDevices(design, wall)).toEqual([])
   })
 })
@@ -112,7 +101,7 @@ describe('a device that is added', () => {
   const { box } = LOOP.sump
   test('stands in the middle of its chamber', () => {
     const { chamberId, xM, yM } = newDevice(LOOP, part, 'new')
-    const span = chamberSpans(LOOP.sump, box!.lengthM)[at]!
+    const span = chamberSpans(LOOP.sump, box!.lengthM)[AT]!
     expect(chamberId).toBe(CHAMBER)
     expect(xM + part.lengthM / 2).toBeCloseTo((span.fromM + span.toM) / 2, 9)
     expect(yM + part.widthM / 2).toBeCloseTo(box!.widthM / 2, 9)
@@ -144,7 +133,7 @@ describe('a skimmer that is too tall', () => {
       ...CABINET,
       topM,
     })
-  const depthM = solveBasin(LOOP).sump.chambers[at]!.depthM!
+  const depthM = solveBasin(LOOP).sump.chambers[AT]!.depthM!
   // On the stand that suits it.
   const standM = Math.round((depthM - 0.13) * 1000) / 1000
   const clearM = 0.02 + standM + 0.4 + 0.08
@@ -180,13 +169,13 @@ describe('a flow meter', () => {
     ),
   )
   test('wants a stretch that goes up and is as long as itself', () => {
-    const said = (heightM: number) => codes(solvedWith(meter(heightM)).findings, 'sterilizer')
+    const said = (heightM: number) => codesAt(solvedWith(meter(heightM)).findings, 'sterilizer')
     expect(said(up - 0.01)).not.toContain('meter-not-upright')
     expect(said(up + 0.01)).toContain('meter-not-upright')
   })
   test('says when the flow is off its scale', () => {
-    expect(codes(solvedWith(meter(0.1, 200)).findings, 'sterilizer')).toContain('meter-off-scale')
-    expect(codes(solvedWith(meter(0.1)).findings, 'sterilizer')).not.toContain('meter-off-scale')
+    expect(codesAt(solvedWith(meter(0.1, 200)).findings, 'sterilizer')).toContain('meter-off-scale')
+    expect(codesAt(solvedWith(meter(0.1)).findings, 'sterilizer')).not.toContain('meter-off-scale')
   })
 })
 
@@ -199,7 +188,7 @@ describe('a device beside the sump', () => {
       }),
     )
   const codesOf = (...given: Parameters<typeof lamp>) =>
-    codes(lamp(...given).findings, 'sterilizer')
+    codesAt(lamp(...given).findings, 'sterilizer')
   test('may not stand where the sump stands, unless over its rim', () => {
     expect(codesOf({ xM: 0.2, yM: 0.3 })).toContain('devices-collide')
     expect(codesOf({ xM: 0.2, yM: 0.3, standM: 0.45 })).not.toContain('devices-collide')

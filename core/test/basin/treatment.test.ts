@@ -1,56 +1,39 @@
-import { fixesOf } from '../found.ts'
-import { withChanges } from '../changes.ts'
-import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
-import { aLoop } from '../a-loop.ts'
-import { L_PER_H } from '../tables.ts'
-import { type EditPath, setTo } from '../../src/design/edit.ts'
-import type { Finding } from '../../src/finding/finding.ts'
 import {
-  applyEdits,
-  type BasinDesign,
-  type Device,
-  QUOTED_TARGETS,
-  solveBasin,
-} from '../../src/index.ts'
+  AT,
+  CABINET,
+  codesAt,
+  FROM_M,
+  INSIDE,
+  LOOP,
+  named,
+  set,
+  solvedWith,
+} from '../a-treated-loop.ts'
+import { fixesOf } from '../found.ts'
+import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
+import { L_PER_H } from '../tables.ts'
+import { setTo } from '../../src/design/edit.ts'
+import { applyEdits, type Device, QUOTED_TARGETS, solveBasin } from '../../src/index.ts'
 import { describe, expect, test } from '@jest/globals'
-
-const LOOP = aLoop()
-const at = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
-const CHAMBER = LOOP.sump.chambers[at]!.id
-const FROM_M = LOOP.sump.walls[at - 1]!.atM + LOOP.sump.walls[at - 1]!.thicknessM
-/** Well inside the skimmer's chamber. */
-const INSIDE = { chamberId: CHAMBER, xM: FROM_M + 0.02, yM: 0.1 }
-const CABINET = { xM: -0.2, yM: 0, lengthM: 1.4, widthM: 0.6, topM: 0.75, doors: [] }
-
-const codes = (findings: readonly Finding[], stop: string) =>
-  findings.filter((one) => one.stop === stop).map(({ code }) => code)
-const solvedWith = (...devices: Device[]) => solveBasin(withDevices(LOOP, ...devices))
-const set = (design: BasinDesign, path: EditPath, to: unknown) =>
-  withChanges(design, { [path.join('.')]: to })
-const named = (findings: readonly Finding[], code: string) => {
-  const found = findings.find((one) => one.code === code)
-  if (!found) throw new Error(`no ${code}, only ${findings.map((one) => one.code).join(', ')}`)
-  return found
-}
 
 describe('a skimmer in its chamber', () => {
   test('is matched to the flow there and the water there is', () => {
     const { treatment, sump } = solvedWith(aSkimmer({}, INSIDE))
     const [skimmer] = treatment.skimmers
-    const through = sump.chambers[at]!.throughM3PerS
+    const through = sump.chambers[AT]!.throughM3PerS
     expect(skimmer!.shareOfThroughflow).toBeCloseTo((400 * L_PER_H) / through, 9)
     expect(skimmer!.systemVolumesPerH).toBeCloseTo(0.4 / treatment.load.systemVolumeM3, 9)
-    expect(skimmer!.depth!.depthM).toBeCloseTo(sump.chambers[at]!.depthM!, 12)
+    expect(skimmer!.depth!.depthM).toBeCloseTo(sump.chambers[AT]!.depthM!, 12)
   })
   test('takes its room of the water', () => {
-    const bare = solveBasin(LOOP).sump.chambers[at]!
-    const filled = solvedWith(aSkimmer({}, INSIDE)).sump.chambers[at]!
+    const bare = solveBasin(LOOP).sump.chambers[AT]!
+    const filled = solvedWith(aSkimmer({}, INSIDE)).sump.chambers[AT]!
     expect(bare.areaM2! - filled.areaM2!).toBeCloseTo(0.008, 12)
   })
   test('beside the sump takes none', () => {
-    const bare = solveBasin(LOOP).sump.chambers[at]!
+    const bare = solveBasin(LOOP).sump.chambers[AT]!
     const outside = solvedWith(aSkimmer({ form: 'external', wantsDepth: null }, INSIDE))
-    expect(outside.sump.chambers[at]!.areaM2).toBe(bare.areaM2)
+    expect(outside.sump.chambers[AT]!.areaM2).toBe(bare.areaM2)
     expect(outside.treatment.devices[0]!.room).toMatchObject({ inWater: false, handM: null })
   })
   test('gives its water back in a power cut', () => {
@@ -79,8 +62,8 @@ describe('a skimmer in its chamber', () => {
         setTo(['treatment', 'factor'], 4),
       ]),
     )
-    expect(codes(match.findings, 'skimmer')).toContain('skimmer-fits')
-    expect(codes(over.findings, 'skimmer')).toContain('skimmer-too-small')
+    expect(codesAt(match.findings, 'skimmer')).toContain('skimmer-fits')
+    expect(codesAt(over.findings, 'skimmer')).toContain('skimmer-too-small')
     expect(named(over.findings, 'skimmer-too-small').reason.text).toMatch(
       /other school says it fits/,
     )
@@ -103,7 +86,7 @@ test('a stand says what it leaves over the cup', () => {
 })
 
 test('a skimmer in no chamber is asked for one, and nothing else of its place', () => {
-  const said = codes(solvedWith(aSkimmer()).findings, 'skimmer')
+  const said = codesAt(solvedWith(aSkimmer()).findings, 'skimmer')
   expect(said).toContain('skimmer-without-water')
   expect(said).not.toContain('devices-collide')
 })
@@ -113,13 +96,13 @@ describe('room round a device', () => {
     solveBasin(set(withDevices(LOOP, device), ['sump', 'cabinet'], { ...CABINET, topM }))
   test('a cup that meets the cabinet is a stop', () => {
     const tall = aSkimmer({}, INSIDE)
-    expect(codes(cabineted(tall, 0.45).findings, 'skimmer')).toContain('cup-stays-on')
-    expect(codes(cabineted(tall, 0.95).findings, 'skimmer')).not.toContain('cup-stays-on')
+    expect(codesAt(cabineted(tall, 0.45).findings, 'skimmer')).toContain('cup-stays-on')
+    expect(codesAt(cabineted(tall, 0.95).findings, 'skimmer')).not.toContain('cup-stays-on')
     const { aboveCupM } = cabineted(tall, 0.95).treatment.skimmers[0]!
     expect(aboveCupM).toBeCloseTo(0.95 - (0.02 + 0.4) - 0.08, 12)
   })
   test('a device that the cabinet keeps in the sump is told', () => {
-    expect(codes(cabineted(aSkimmer({}, INSIDE), 0.6).findings, 'skimmer')).toContain(
+    expect(codesAt(cabineted(aSkimmer({}, INSIDE), 0.6).findings, 'skimmer')).toContain(
       'cannot-lift-out',
     )
   })
@@ -133,13 +116,13 @@ describe('room round a device', () => {
   test('through a wall is a stop', () => {
     const solved = solvedWith(aSkimmer({}, { ...INSIDE, xM: FROM_M - 0.03 }))
     expect(solved.treatment.devices[0]!.room!.sticksOutM).toBeCloseTo(0.03, 9)
-    expect(codes(solved.findings, 'skimmer')).toContain('device-does-not-fit')
+    expect(codesAt(solved.findings, 'skimmer')).toContain('device-does-not-fit')
   })
   test('a device outside its window is told with the window', () => {
     const window = { leastM3PerS: 1e-6, mostM3PerS: 2e-6 }
     const solved = solvedWith(aDevice({ ...INSIDE, made: { window } }))
     expect(solved.treatment.devices[0]!.window).toBe('above')
-    expect(codes(solved.findings, 'skimmer')).toContain('outside-window')
+    expect(codesAt(solved.findings, 'skimmer')).toContain('outside-window')
   })
 })
 
@@ -171,11 +154,11 @@ describe('a sterilizer in a line', () => {
     const solved = solveBasin(lit({ lineId: null }))
     expect(solved.treatment.sterilizers[0]!.doseJPerM2).toBeNull()
     expect(solved.treatment.sterilizers[0]!.targets[0]!.halfLifeS).toBeNull()
-    expect(codes(solved.findings, 'sterilizer')).toContain('lamp-without-flow')
+    expect(codesAt(solved.findings, 'sterilizer')).toContain('lamp-without-flow')
   })
   test('past its hours is told', () => {
     const old = { ...aSterilizer().lamp!, burnedS: 9500 * 3600 }
-    expect(codes(solveBasin(lit({ lamp: old })).findings, 'sterilizer')).toContain('lamp-old')
+    expect(codesAt(solveBasin(lit({ lamp: old })).findings, 'sterilizer')).toContain('lamp-old')
   })
   test('says which chambers its water skips', () => {
     const back = set(lit(), ['returnSide', 'lines', 0, 'end'], {

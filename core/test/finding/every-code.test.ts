@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals'
+import { CABINET, INSIDE, LOOP } from '../a-treated-loop.ts'
 import { aBasin, aLine, codes } from '../a-basin.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
@@ -7,27 +7,20 @@ import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits, insertAt } from '../../src/design/edit.ts'
 import { FINDING_CODES, type FindingCode } from '../../src/finding/codes.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const PLAIN = aBasin()
-const LOOP = aLoop()
-const SKIMMED = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
-const WALL = LOOP.sump.walls[SKIMMED - 1]!
-const PLACE = {
-  chamberId: LOOP.sump.chambers[SKIMMED]!.id,
-  xM: WALL.atM + WALL.thicknessM + 0.02,
-  yM: 0.1,
-}
 const METER = aDevice({
   id: 'meter',
   lineId: 'main',
   made: { kind: 'flow-meter', window: { leastM3PerS: 1e-4, mostM3PerS: 3e-4 } },
 })
 const TREATED = withChanges(
-  withDevices(LOOP, aSkimmer({}, PLACE), aSterilizer({ lineId: 'main' }), METER),
+  withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' }), METER),
   {
     'treatment.targets': QUOTED_TARGETS,
     'treatment.targetId': 'bacteria',
-    'sump.cabinet': { xM: -0.2, yM: 0, lengthM: 1.4, widthM: 0.6, topM: 0.75, doors: [] },
+    'sump.cabinet': CABINET,
   },
 )
 const TEED = aBasin('union, up 300 mm, tee, up 700 mm, elbow, left 300 mm')
@@ -209,10 +202,10 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   },
   'device-does-not-fit': once(TREATED, { 'sump.box.xM': -0.5 }),
   'devices-collide': {
-    fires: withDevices(LOOP, aSkimmer({}, PLACE), aDevice(PLACE)),
+    fires: withDevices(LOOP, aSkimmer({}, INSIDE), aDevice(INSIDE)),
     silent: withDevices(
       LOOP,
-      aDevice({ ...PLACE, made: { lengthM: 0.05, widthM: 0.05, sectionM2: 0.0025 } }),
+      aDevice({ ...INSIDE, made: { lengthM: 0.05, widthM: 0.05, sectionM2: 0.0025 } }),
     ),
   },
   'no-hand-room': once(TREATED, { 'sump.devices.0.part.handM': 0.4 }),

@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals'
+import { INSIDE } from '../a-treated-loop.ts'
 import { aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aLoop } from '../a-loop.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
@@ -7,17 +7,11 @@ import { say } from '../../src/quantity/sentence.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
 import { everyWorking } from '../../src/working/every-working.ts'
 import { figureIsOf, FIGURES, workingOf } from '../../src/working/registry.ts'
+import { describe, expect, test } from '@jest/globals'
 
 const LOOP = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.05 } })
-const SKIMMED = LOOP.sump.chambers.findIndex(({ use }) => use === 'skimmer')
-const WALL = LOOP.sump.walls[SKIMMED - 1]!
-const PLACE = {
-  chamberId: LOOP.sump.chambers[SKIMMED]!.id,
-  xM: WALL.atM + WALL.thicknessM + 0.02,
-  yM: 0.1,
-}
 /** A design that has every figure there is. */
-const WHOLE = applyEdits(withDevices(LOOP, aSkimmer({}, PLACE), aSterilizer({ lineId: 'main' })), [
+const WHOLE = applyEdits(withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' })), [
   setTo(['treatment', 'targets'], QUOTED_TARGETS),
   setTo(['treatment', 'targetId'], 'bacteria'),
 ])

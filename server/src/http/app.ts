@@ -11,7 +11,7 @@ import { designRoutes } from '../basin/design-routes.ts'
 import { DesignService } from '../basin/design-service.ts'
 import { fieldRoutes } from '../field/field-routes.ts'
 import { FieldService } from '../field/field-service.ts'
-import { partRoutes, pumpRoutes } from '../part/part-routes.ts'
+import { partRoutes } from '../part/part-routes.ts'
 import { PartService } from '../part/part-service.ts'
 import type { Settings } from '../settings.ts'
 import { workspaceRoutes } from '../workspace/workspace-routes.ts'
@@ -60,7 +60,6 @@ function api(settings: Settings, sequelize: Sequelize, sessionPool: Pool) {
   routes.use('/workspace', workspaceRoutes(sequelize))
   const parts = new PartService(sequelize)
   routes.use('/parts', partRoutes(parts))
-  routes.use('/pumps', pumpRoutes(parts))
   routes.use('/basins', basinRoutes(new BasinService(sequelize)))
   routes.use('/designs', designRoutes(new DesignService(sequelize)))
   routes.use(noSuchAddress)

@@ -1,4 +1,4 @@
-import { readPart, type PartsAnswer, type PumpsAnswer } from '@yew-basin/contract'
+import { readPart, type PartsAnswer } from '@yew-basin/contract'
 import { Router, type Request } from 'express'
 import { idFrom } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
@@ -29,16 +29,6 @@ export function partRoutes(parts: PartService): Router {
   routes.delete('/:id', async (request, response) => {
     await parts.remove(workspaceOf(request), idFrom(request))
     response.status(204).end()
-  })
-  return routes
-}
-
-/** The pumps of both, as the pump list wants them. */
-export function pumpRoutes(parts: PartService): Router {
-  const routes = Router()
-  routes.get('/', async (request, response) => {
-    const answer: PumpsAnswer = { pumps: await parts.pumps(workspaceOf(request)) }
-    response.json(answer)
   })
   return routes
 }

@@ -1,5 +1,4 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
-import type { PumpPart } from '@yew-basin/core'
 import type { Sequelize } from 'sequelize'
 import { Refusal } from '../http/refusal.ts'
 import { OwnPart } from './own-part-model.ts'
@@ -43,12 +42,6 @@ export class PartService {
         answer(id, { kind, name, stored: spec, own: false }),
       ),
     ]
-  }
-
-  /** Own pumps first, then the library's, small to large. */
-  async pumps(workspaceId: string): Promise<PumpPart[]> {
-    const parts = await this.all(workspaceId)
-    return parts.flatMap((part) => (part.kind === 'pump' ? [part.spec] : []))
   }
 
   keep(workspaceId: string, sent: SentPart): Promise<PartAnswer> {

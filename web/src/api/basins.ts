@@ -4,7 +4,6 @@ import type {
   PartAnswer,
   PartKind,
   PartsAnswer,
-  PumpsAnswer,
   RevisionAnswer,
   ShelfEntry,
 } from '@yew-basin/contract'
@@ -36,8 +35,6 @@ export const designsApi = {
   before: (id: string, revision: number) =>
     request<RevisionAnswer>(`/designs/${id}/revisions/before/${revision}`),
 }
-
-export const pumpsApi = { all: () => request<PumpsAnswer>('/pumps') }
 
 interface SentPart {
   readonly kind: PartKind

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { openingOf, seatNearest, towardsOf, type CirculationPump } from '@yew-basin/core'
+import {
+  toMillimetre,
+  openingOf,
+  seatNearest,
+  towardsOf,
+  type CirculationPump,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
@@ -32,7 +38,6 @@ const tip = computed(() => ({
 }))
 const isChosen = computed(() => currents.chosen?.id === pump.id)
 const choose = () => (currents.chosen = { kind: 'pump', id: pump.id })
-const mm = (m: number) => Math.round(m * 1000) / 1000
 
 function moveTo(
   byX: number,
@@ -43,12 +48,12 @@ function moveTo(
   const y = -byY / scale.pxPerM
   if (cut === 'plan') return seatNearest(setting.value, pump.part, from.x + x, from.y + y)
   const half = pump.part.bodyM / 2
-  const upM = mm(Math.min(setting.value.depthM - half, Math.max(half, from.upM + y)))
+  const upM = toMillimetre(Math.min(setting.value.depthM - half, Math.max(half, from.upM + y)))
   const onEnd = pump.panel === 'left' || pump.panel === 'right'
   const slides = cut === 'front' ? !onEnd : onEnd
   const room = onEnd ? setting.value.widthM : setting.value.lengthM
   return slides
-    ? { upM, alongM: mm(Math.min(room - half, Math.max(half, from.alongM + x))) }
+    ? { upM, alongM: toMillimetre(Math.min(room - half, Math.max(half, from.alongM + x))) }
     : { upM }
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toMillimetre } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
@@ -25,7 +26,7 @@ function held(field: 'xM' | 'yM' | 'zM', m: number): number {
   const room = { xM: setting.lengthM, yM: setting.widthM, zM: setting.depthM }[field]
   const half = rock[SIZES[field]] / 2
   // Its middle stays in the water; what is under the floor is cut off.
-  return Math.round(Math.min(room - half, Math.max(field === 'zM' ? -half : 0, m)) * 1000) / 1000
+  return toMillimetre(Math.min(room - half, Math.max(field === 'zM' ? -half : 0, m)))
 }
 
 const { dragging, drag, key } = useDrag(

@@ -23,7 +23,7 @@ const store = useDesign()
 const currents = useCurrents()
 const parts = useParts()
 const units = useUnits()
-onMounted(() => void (parts.ready || parts.load()))
+onMounted(() => void parts.want())
 const newId = () => crypto.randomUUID()
 
 const offers = computed(() =>

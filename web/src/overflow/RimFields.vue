@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { type Guard, type Overflow, type Teeth, type EditPath } from '@yew-basin/core'
+import {
+  NEW_GUARD,
+  NEW_TEETH,
+  type Guard,
+  type Overflow,
+  type Teeth,
+  type EditPath,
+} from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -13,8 +20,6 @@ const store = useDesign()
 const overflow = computed(() => store.tank!.overflow!)
 const at = <const More extends EditPath>(...more: More) =>
   ['tanks', store.tankIndex, 'overflow', ...more] as const
-const TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
-const GUARD = { openShare: 0.7, leastOpeningM: 0.004 }
 
 /** A slot as wide as its pitch has no tooth: the pitch goes along. */
 function setSlot(widthM: number) {
@@ -55,7 +60,7 @@ const MESH = rowsOf<Guard>(
     <TickField
       label="Cut into teeth"
       :model-value="overflow.teeth !== null"
-      @update:model-value="store.set(at('teeth'), $event ? TEETH : null)"
+      @update:model-value="store.set(at('teeth'), $event ? NEW_TEETH : null)"
     />
     <div v-if="overflow.teeth" class="grid grid-cols-2 gap-x-3 gap-y-2">
       <QuantityField
@@ -79,7 +84,7 @@ const MESH = rowsOf<Guard>(
     <TickField
       label="A mesh guard over it"
       :model-value="overflow.guard !== null"
-      @update:model-value="store.set(at('guard'), $event ? GUARD : null)"
+      @update:model-value="store.set(at('guard'), $event ? NEW_GUARD : null)"
     />
     <div v-if="overflow.guard" class="grid grid-cols-2 gap-x-3">
       <QuantityRows

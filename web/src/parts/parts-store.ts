@@ -1,14 +1,17 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { partsApi } from '../api/basins.ts'
-import { usePumpShelf } from '../pumps/pump-shelf.ts'
 
 /** The sample library and the keeper's own parts. */
 export const useParts = defineStore('parts', () => {
   const parts = shallowRef<readonly PartAnswer[]>([])
   const fault = ref('')
   const ready = ref(false)
+  /** The keeper's own first, then the library's, small to large. */
+  const pumps = computed(() =>
+    parts.value.flatMap((part) => (part.kind === 'pump' ? [part.spec] : [])),
+  )
 
   async function load(): Promise<void> {
     try {
@@ -18,6 +21,11 @@ export const useParts = defineStore('parts', () => {
     } catch (error) {
       fault.value = (error as Error).message
     }
+  }
+
+  /** Fetched once, by the first view that wants them. */
+  async function want(): Promise<void> {
+    if (!ready.value) await load()
   }
 
   /** Keeps a new part, or changes one of the keeper's own. Gives what is kept; throws what the server says. */
@@ -34,15 +42,13 @@ export const useParts = defineStore('parts', () => {
       id === null
         ? [kept, ...parts.value]
         : parts.value.map((part) => (part.id === id ? kept : part))
-    usePumpShelf().stale()
     return kept
   }
 
   async function remove(id: string): Promise<void> {
     await partsApi.remove(id)
     parts.value = parts.value.filter((part) => part.id !== id)
-    usePumpShelf().stale()
   }
 
-  return { parts, fault, ready, load, keep, remove }
+  return { parts, pumps, fault, ready, load, want, keep, remove }
 })

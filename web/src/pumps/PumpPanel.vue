@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { choosePump, partOf, type PumpPart, type EditPath, type Point } from '@yew-basin/core'
+import {
+  meetsWanted,
+  choosePump,
+  partOf,
+  type PumpPart,
+  type EditPath,
+  type Point,
+} from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useTrial } from '../calc/trial.ts'
@@ -9,12 +16,12 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import OwnFigure from '../run/OwnFigure.vue'
 import ChamberList from './ChamberList.vue'
-import { usePumpShelf } from './pump-shelf.ts'
+import { useParts } from '../parts/parts-store.ts'
 
 const store = useDesign()
-const shelf = usePumpShelf()
+const shelf = useParts()
 const units = useUnits()
-onMounted(() => void shelf.load())
+onMounted(() => void shelf.want())
 
 const pump = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 const speedLimit = computed<Limit>(() => ({ ...LIMITS.speed, min: pump.value.leastSpeed }))
@@ -131,8 +138,9 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
                 class="block h-full"
                 :style="{
                   width: `${Math.min(100, (flowOf(part) / Math.max(wanted, 1e-9)) * 50)}%`,
-                  background:
-                    flowOf(part) >= 0.9 * wanted ? 'var(--lichen-mark)' : 'var(--resin-mark)',
+                  background: meetsWanted(flowOf(part), wanted)
+                    ? 'var(--lichen-mark)'
+                    : 'var(--resin-mark)',
                 }"
               />
             </span>

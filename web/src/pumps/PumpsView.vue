@@ -9,7 +9,7 @@ import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
-import { usePumpShelf } from './pump-shelf.ts'
+import { useParts } from '../parts/parts-store.ts'
 import { pumpsChart, strokeOf } from './pumps-chart.ts'
 import SparePump from './SparePump.vue'
 
@@ -17,9 +17,9 @@ const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
 
 const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Pumps')
-const shelf = usePumpShelf()
+const shelf = useParts()
 const units = useUnits()
-onMounted(() => void shelf.load())
+onMounted(() => void shelf.want())
 
 const present = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 /** The library, the keeper's own, and what the design carries. */

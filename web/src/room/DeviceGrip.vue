@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deviceRectangle, type Device, type SolvedDevice } from '@yew-basin/core'
+import { toMillimetre, deviceRectangle, type Device, type SolvedDevice } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDrag } from '../section/use-drag.ts'
 import { useUnits } from '../shell/units.ts'
@@ -34,7 +34,6 @@ const wordsY = computed(() =>
     : place.value.y + place.value.height / 2 + FONT_PX / 3,
 )
 const handPx = computed(() => device.part.handM * scale.pxPerM)
-const round = (m: number) => Math.round(m * 1000) / 1000
 
 const { dragging, drag, key } = useDrag(
   () => {
@@ -42,7 +41,8 @@ const { dragging, drag, key } = useDrag(
     const { xM, yM } = device
     // Held fast while it is dragged: the sheet may rescale under it.
     const { pxPerM } = scale
-    return ({ byX, byY }) => emit('move', round(xM + byX / pxPerM), round(yM - byY / pxPerM))
+    return ({ byX, byY }) =>
+      emit('move', toMillimetre(xM + byX / pxPerM), toMillimetre(yM - byY / pxPerM))
   },
   () => STEP_M * scale.pxPerM,
 )

@@ -3,6 +3,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
+  endOfRun,
   boreOf,
   isHose,
   AGED_ROUGHNESS_M,
@@ -52,7 +53,7 @@ defineEmits<{ tee: [index: number, kind: BranchKind] }>()
 
 const store = useDesign()
 const parts = useParts()
-onMounted(() => void (parts.ready || parts.load()))
+onMounted(() => void parts.want())
 const fromParts = computed(() => parts.parts.flatMap((part) => pieceOfPart(part) ?? []))
 const at = <const More extends EditPath>(...more: More) => [...path, ...more] as const
 
@@ -84,14 +85,9 @@ function move(from: number, by: 1 | -1) {
   pieces.value = next
 }
 
-/** A new piece goes last, but before a nozzle. */
 function add(what: NewPiece) {
-  const list = run.pieces
-  const last = list.at(-1)
-  const size = list.reduce((now, piece) => (piece.kind === 'reducer' ? piece.to : now), run.size)
-  const made = what.make(crypto.randomUUID(), { size, boreM: boreOf(size).boreM })
-  const place = last?.kind === 'nozzle' ? list.length - 1 : list.length
-  store.edit([insertAt(at('pieces'), place, made)])
+  const { place, ...around } = endOfRun(run)
+  store.edit([insertAt(at('pieces'), place, what.make(crypto.randomUUID(), around))])
 }
 
 /** A tee that something meets can't be typed away. */

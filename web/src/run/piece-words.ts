@@ -1,51 +1,24 @@
 import type { PartAnswer } from '@yew-basin/contract'
-import type { Piece, PieceKind } from '@yew-basin/core'
+import { devicePiece, newPiece, type Around, type Piece, type PieceKind } from '@yew-basin/core'
 
 /** A piece the keeper can put in, as the list of new pieces names it. */
 export interface NewPiece {
   readonly label: string
-  readonly make: (
-    id: string,
-    around: { boreM: number; size: Extract<Piece, { kind: 'reducer' }>['to'] },
-  ) => Piece
+  readonly make: (id: string, around: Around) => Piece
 }
 
-export const NEW_PIECES: readonly NewPiece[] = [
-  { label: 'Pipe', make: (id) => ({ id, kind: 'pipe', direction: 'up', lengthM: 0.2 }) },
-  { label: 'Elbow', make: (id) => ({ id, kind: 'elbow', form: 'standard-90' }) },
-  { label: 'Union', make: (id) => ({ id, kind: 'union' }) },
-  {
-    label: 'Valve',
-    make: (id) => ({ id, kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }),
-  },
-  {
-    label: 'Check valve',
-    make: (id) => ({ id, kind: 'check-valve', form: 'swing', kvM3PerH: null }),
-  },
-  { label: 'Reducer', make: (id, { size }) => ({ id, kind: 'reducer', to: size, angleDeg: null }) },
-  { label: 'Bulkhead', make: (id) => ({ id, kind: 'bulkhead', boreM: null }) },
-  {
-    label: 'Nozzle',
-    make: (id, { boreM }) => ({ id, kind: 'nozzle', boreM: Math.max(0.003, boreM * 0.8) }),
-  },
-  { label: 'Tee, plugged', make: (id) => ({ id, kind: 'tee', form: 'side' }) },
-  {
-    label: 'Device',
-    make: (id) => ({
-      id,
-      kind: 'device',
-      use: 'reactor',
-      name: 'Reactor',
-      by: 'k',
-      k: 10,
-      kvM3PerH: 5,
-      table: [],
-    }),
-  },
-  {
-    label: 'Free hose',
-    make: (id) => ({ id, kind: 'free-hose', lengthM: 0.5, byXM: 0.3, byYM: 0, byZM: 0.3 }),
-  },
+const NEW_KINDS: readonly PieceKind[] = [
+  'pipe',
+  'elbow',
+  'union',
+  'valve',
+  'check-valve',
+  'reducer',
+  'bulkhead',
+  'nozzle',
+  'tee',
+  'device',
+  'free-hose',
 ]
 
 const KINDS: Readonly<Record<PieceKind, string>> = {
@@ -61,6 +34,12 @@ const KINDS: Readonly<Record<PieceKind, string>> = {
   device: 'Device',
   'free-hose': 'Free hose',
 }
+
+/** Nothing meets a new tee yet. */
+export const NEW_PIECES: readonly NewPiece[] = NEW_KINDS.map((kind) => ({
+  label: kind === 'tee' ? 'Tee, plugged' : KINDS[kind],
+  make: (id, around) => newPiece(kind, id, around),
+}))
 
 export function kindWords(kind: PieceKind): string {
   return KINDS[kind]
@@ -105,9 +84,6 @@ export const DEVICE_LOSSES = [
   { value: 'table', label: 'a printed table' },
 ] as const
 
-/** Of a device whose maker prints no loss: two wide bends and a body (choice). */
-const DEVICE_K = 6
-
 /** A part of the library or of the keeper's own as a piece with its figures; a pump is none. */
 export function pieceOfPart(part: PartAnswer): NewPiece | null {
   switch (part.kind) {
@@ -123,16 +99,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'scrubber':
       return {
         label: part.name,
-        make: (id) => ({
-          id,
-          kind: 'device',
-          use: part.kind,
-          name: part.name,
-          by: 'k',
-          k: DEVICE_K,
-          kvM3PerH: 5,
-          table: [],
-        }),
+        make: (id) => devicePiece(id, part.kind, { name: part.name }),
       }
     case 'pipe':
     case 'hose':
@@ -143,16 +110,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'fitting':
       return {
         label: part.name,
-        make: (id) => ({
-          id,
-          kind: 'device',
-          use: 'other',
-          name: part.name,
-          by: 'k',
-          k: part.spec.k,
-          kvM3PerH: 5,
-          table: [],
-        }),
+        make: (id) => devicePiece(id, 'other', { name: part.name, k: part.spec.k }),
       }
     case 'valve':
       return {

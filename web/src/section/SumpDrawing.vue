@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { reordered, setTo } from '@yew-basin/core'
+import { wallRange, reordered, setTo } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { wallRange, type DrawnSump, type DrawnWall } from './sump-drawing.ts'
+import { type DrawnSump, type DrawnWall } from './sump-drawing.ts'
 import ChamberGrip from './ChamberGrip.vue'
 import DeviceDrawing from './DeviceDrawing.vue'
 import type { Scale } from './scale.ts'
@@ -23,7 +23,7 @@ const BIG_STEP_M = 0.01
 
 function moveTo(index: number, atM: number) {
   const design = store.design!
-  const { leastM, mostM } = wallRange(design, index)
+  const { leastM, mostM } = wallRange(design.sump, index)
   if (mostM < leastM) return
   const kept = Math.min(mostM, Math.max(leastM, Math.round(atM * 1000) / 1000))
   store.set(['sump', 'walls', index, 'atM'], kept)

@@ -154,21 +154,3 @@ function drawDevice(box: SumpBox, device: Device, scale: Scale): DrawnDevice {
     skims: device.part.skimmer !== null,
   }
 }
-
-/** Least room a wall keeps to its neighbours, m. */
-const BETWEEN_M = 0.01
-
-/** How far a wall may be moved between its neighbours, from the sump's left inside face. */
-export function wallRange(
-  { sump }: BasinDesign,
-  index: number,
-): { readonly leastM: number; readonly mostM: number } {
-  const { walls, box } = sump
-  const wall = walls[index]!
-  const before = walls[index - 1]
-  const after = walls[index + 1]
-  return {
-    leastM: (before ? before.atM + before.thicknessM : 0) + BETWEEN_M,
-    mostM: (after ? after.atM : (box?.lengthM ?? 0)) - wall.thicknessM - BETWEEN_M,
-  }
-}

@@ -7,7 +7,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import { useLongWork } from '../calc/long-work.ts'
 import { ofDesign } from '../calc/of-design.ts'
 import { callback, spawnCore } from '../calc/spawn.ts'
-import { usePumpShelf } from '../pumps/pump-shelf.ts'
+import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { plain } from '../workspace/plain.ts'
@@ -19,10 +19,10 @@ const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
 
 const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Size it for me')
-const shelf = usePumpShelf()
+const shelf = useParts()
 const units = useUnits()
 const router = useRouter()
-onMounted(() => void shelf.load())
+onMounted(() => void shelf.want())
 
 const values = ref<Values>({ ...START_VALUES })
 

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
+import { litresAnHour } from '../parts/part-words.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** What makes up for evaporation, and how much of it there is: what a stuck one can do is a drill. */
@@ -14,7 +15,7 @@ const hasReservoir = computed(() =>
   store.shown!.sump.chambers.some(({ use }) => use === 'reservoir'),
 )
 /** A small pump on a 20 L can: what most keepers begin with. */
-const USUAL = { flowM3PerS: 60 / 3.6e6, canM3: 0.02, runLimitS: null }
+const USUAL = { flowM3PerS: litresAnHour(60), canM3: 0.02, runLimitS: null }
 /** Ten minutes: what many controllers are set to. */
 const USUAL_LIMIT_S = 600
 const give = (name: keyof TopOff, to: number | null) => store.set(['sump', 'topOff', name], to)

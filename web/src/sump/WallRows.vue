@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { type SumpWall, type WallKind, type EditPath } from '@yew-basin/core'
+import { wallOfKind, wallRange, type SumpWall, type WallKind, type EditPath } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TickField from '../bench/TickField.vue'
-import { wallRange } from '../section/sump-drawing.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { WALLS } from './sump-words.ts'
 
@@ -15,23 +14,10 @@ const walls = computed(() => store.shown!.sump.walls)
 const heightM = computed(() => store.shown!.sump.box!.heightM)
 const at = <const More extends EditPath>(index: number, ...more: More) =>
   ['sump', 'walls', index, ...more] as const
-const TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.03, blockedShare: 0 }
-const SLOT_M = 0.03
-
-/** A kind brings what it cannot be without. */
-function setKind(index: number, wall: SumpWall, kind: WallKind) {
-  store.set(at(index), {
-    ...wall,
-    kind,
-    slotM: kind === 'under' ? Math.min(wall.slotM || SLOT_M, wall.topM / 2) : 0,
-    teeth:
-      kind === 'comb'
-        ? (wall.teeth ?? { ...TEETH, heightM: Math.min(TEETH.heightM, wall.topM / 2) })
-        : null,
-  })
-}
+const setKind = (index: number, wall: SumpWall, kind: WallKind) =>
+  store.set(at(index), wallOfKind(wall, kind))
 function placeLimit(index: number) {
-  const { leastM, mostM } = wallRange(store.shown!, index)
+  const { leastM, mostM } = wallRange(store.shown!.sump, index)
   return { ...LIMITS.wallPlace, min: leastM, max: Math.max(leastM, mostM) }
 }
 </script>

@@ -15,7 +15,7 @@ const { devices, kinds } = defineProps<{
 const emit = defineEmits<{ add: [part: DevicePart] }>()
 const store = useDesign()
 const parts = useParts()
-onMounted(() => void (parts.ready || parts.load()))
+onMounted(() => void parts.want())
 
 const offers = computed(() =>
   parts.parts.flatMap((part) =>

@@ -17,7 +17,9 @@ const BELOW_RIM_M = 0.04
 /** A tank's panel and the room for seals behind it. */
 const BEHIND_M = 0.015
 
-const TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
+/** Teeth and a guard that an overflow begins with (choice). */
+export const NEW_TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
+export const NEW_GUARD = { openShare: 0.7, leastOpeningM: 0.004 }
 
 /** An overflow as a keeper would begin with it, to be changed from there. */
 export function newOverflow(
@@ -34,7 +36,7 @@ export function newOverflow(
     place,
     crestM,
     rimLengthM: rear ? tank.lengthM * 0.4 : rimLength(form, place, box!),
-    teeth: TEETH,
+    teeth: NEW_TEETH,
     openAbove: true,
     guard: null,
     keepsInM: null,

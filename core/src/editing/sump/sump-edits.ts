@@ -14,6 +14,7 @@ import { judgedSump, type SolvedSump } from '../../judge/index.ts'
 import { steadyState } from '../../loop/index.ts'
 import { toMillimetre } from '../cut.ts'
 import { newSump, USE_NAME } from './new-sump.ts'
+import { BETWEEN_WALLS_M } from './wall-edits.ts'
 
 /**
  * Puts a sump in place of the old one. What drew from or ended in a chamber that is gone goes to
@@ -70,7 +71,7 @@ export function withLength(sump: Sump, lengthM: number): Sump {
 
 /** The least length that leaves every chamber some room, m. */
 export function leastLengthM({ walls, chambers }: Sump): number {
-  return walls.reduce((sum, { thicknessM }) => sum + thicknessM, chambers.length * 0.01)
+  return walls.reduce((sum, { thicknessM }) => sum + thicknessM, chambers.length * BETWEEN_WALLS_M)
 }
 
 /** Another height: walls that stood higher than it are cut to it, and what is cut in them with them. */

@@ -1,6 +1,6 @@
 import { sentence } from '../../quantity/index.ts'
 import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
-import { PAST_SHARE, SHORT_SHARE } from '../limits.ts'
+import { meetsWanted, PAST_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
 export const flowAsWanted = rule({
@@ -11,7 +11,7 @@ export const flowAsWanted = rule({
   condition: (feed: FeedCase) =>
     holdsFor(
       isFed(feed) &&
-        feed.tank.flowM3PerS >= (1 - SHORT_SHARE) * feed.tank.wantedFlowM3PerS &&
+        meetsWanted(feed.tank.flowM3PerS, feed.tank.wantedFlowM3PerS) &&
         feed.tank.flowM3PerS <= (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS,
     ),
   title: (feed) =>

@@ -1,6 +1,6 @@
 import { sentence } from '../../quantity/index.ts'
 import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
-import { SHORT_SHARE, STOP_SHARE } from '../limits.ts'
+import { meetsWanted, STOP_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
 export const flowShort = rule({
@@ -9,7 +9,7 @@ export const flowShort = rule({
   severities: ['stop', 'watch'],
   holds: 'A tank gets less than is wanted for it.',
   condition: (feed: FeedCase) =>
-    holdsFor(isFed(feed) && feed.tank.flowM3PerS < (1 - SHORT_SHARE) * feed.tank.wantedFlowM3PerS),
+    holdsFor(isFed(feed) && !meetsWanted(feed.tank.flowM3PerS, feed.tank.wantedFlowM3PerS)),
   severity: ({ tank }) => (tank.flowM3PerS < STOP_SHARE * tank.wantedFlowM3PerS ? 'stop' : 'watch'),
   title: (feed) =>
     sentence(`${feedWords(feed).where}The flow falls {off} short`, againstWanted(feed)),

@@ -1,6 +1,6 @@
 import { type Edit, setTo } from '../../design/index.ts'
 import { valvePath } from '../../editing/index.ts'
-import { type LineCase, SHORT_SHARE } from '../../finding/index.ts'
+import { type LineCase, meetsWanted } from '../../finding/index.ts'
 import { pathTo } from '../../layout/index.ts'
 import { nextSizeUp, sizeWords } from '../../pipe/index.ts'
 import { type Sentence, sentence } from '../../quantity/index.ts'
@@ -25,7 +25,7 @@ export function moreFlow(wish: Wish, trials: Trials): FindingCandidate[] {
   const found = [faster(wish), openedValves(wish.line), wider(wish.line)]
     .filter((change) => change !== null)
     .filter((change) => flowOf(change) > worthM3PerS)
-  const enough = found.some((change) => flowOf(change) >= (1 - SHORT_SHARE) * wish.wantedM3PerS)
+  const enough = found.some((change) => meetsWanted(flowOf(change), wish.wantedM3PerS))
   const all = found.length > 1 && !enough ? [together(found)] : []
   return [...found, ...all].map(({ label, edits }) => givingFlow(label, edits, wish.place))
 }
