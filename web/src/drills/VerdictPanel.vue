@@ -62,7 +62,7 @@ const after = computed(() => {
     </p>
     <div v-else-if="fixes && fixes.length > 0">
       <h3 class="heading">What mends it</h3>
-      <ul class="mt-1 space-y-1">
+      <ul class="mt-1 space-y-2.5">
         <li v-for="(fix, i) in fixes" :key="i" class="flex items-center gap-2">
           <span class="grow leading-tight"
             >{{ say(fix.label, units.family) }}
