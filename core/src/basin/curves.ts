@@ -83,7 +83,7 @@ export function systemCurve(
   const own = layout.problem.links[link]!.pump!
   const probing = (curve: PumpCurve): LinkPump => ({ ...own, curve, speed: 1, stopped: false })
   const points: HeadPoint[] = []
-  let from: Float64Array | undefined
+  let from: number[] | undefined
   for (let i = 0; i <= samples; i++) {
     const reachM = (i / samples) ** 1.4 * topM * (1 + PROBE_STEEPNESS)
     const probe = probeCurve(reachM, (PROBE_STEEPNESS * topM) / widest)

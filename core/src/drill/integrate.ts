@@ -1,3 +1,4 @@
+import { writeOver, zeros } from '../numeric/index.ts'
 import type { Law } from './rates.ts'
 import { Stepper } from './step.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
@@ -6,7 +7,7 @@ import { levelsOf, type Vessel } from './vessel.ts'
 export interface Watch {
   readonly name: string
   /** Negative while it has not happened. */
-  readonly value: (levels: Float64Array, timeS: number) => number
+  readonly value: (levels: number[], timeS: number) => number
 }
 
 /** A stretch of time in which nothing is switched. */
@@ -19,7 +20,7 @@ export interface Stretch {
   /** Each step that would do is taken as so many equal ones: 2 to see what halving it moves. */
   readonly stepsForOne?: number
   /** Called after every step, and where the stretch begins. */
-  readonly seen: (timeS: number, volumes: Float64Array, levels: Float64Array) => void
+  readonly seen: (timeS: number, volumes: number[], levels: number[]) => void
 }
 
 /** How a stretch ended. */
@@ -43,12 +44,12 @@ const MOMENT_S = 1e-5
 const MOST_STEPS = 30_000
 
 /** Lets water flow until a watch strikes, the time is up or all is at rest; `volumes` is moved in place. */
-export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
+export function letFlow(volumes: number[], stretch: Stretch): StretchEnd {
   const { vessels, laws, watches, toS, seen, stepsForOne = 1 } = stretch
   const stepper = new Stepper(vessels, laws)
-  const levels = new Float64Array(vessels.length)
-  const next = new Float64Array(vessels.length)
-  const nextLevels = new Float64Array(vessels.length)
+  const levels = zeros(vessels.length)
+  const next = zeros(vessels.length)
+  const nextLevels = zeros(vessels.length)
   let timeS = stretch.fromS
   let stepS = FIRST_STEP_S
   let steps = 0
@@ -74,8 +75,8 @@ export function letFlow(volumes: Float64Array, stretch: Stretch): StretchEnd {
       stepper.step(volumes, movedS, next)
       levelsOf(vessels, next, nextLevels)
     }
-    volumes.set(next)
-    levels.set(nextLevels)
+    writeOver(volumes, next)
+    writeOver(levels, nextLevels)
     timeS += movedS
     steps++
     seen(timeS, volumes, levels)
@@ -92,12 +93,7 @@ function rests({ rates, vessels }: Stepper): boolean {
 }
 
 /** The longest step up to this one that does; writes where it leads. */
-function tryStep(
-  stepper: Stepper,
-  from: Float64Array,
-  wantedS: number,
-  into: Float64Array,
-): number {
+function tryStep(stepper: Stepper, from: number[], wantedS: number, into: number[]): number {
   let stepS = wantedS
   for (;;) {
     stepper.step(from, stepS, into)
@@ -123,15 +119,15 @@ interface Struck {
 /** The watch that strikes first within a step, and when, by halving with a secant's help (Illinois). */
 function firstOf(
   stepper: Stepper,
-  from: Float64Array,
+  from: number[],
   {
     watches,
     timeS,
     stepS,
   }: { readonly watches: readonly Watch[]; readonly timeS: number; readonly stepS: number },
 ): Struck {
-  const at = new Float64Array(from.length)
-  const levels = new Float64Array(from.length)
+  const at = zeros(from.length)
+  const levels = zeros(from.length)
   const valueAfter = (watch: Watch, afterS: number) => {
     stepper.step(from, afterS, at)
     levelsOf(stepper.vessels, at, levels)

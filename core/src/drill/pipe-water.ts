@@ -9,12 +9,7 @@ const FILLS_M = 0.006
  * Water in pipes and hung equipment that a switching lets fall or takes up, moved at once: it is
  * seconds away from where it goes.
  */
-export function movePipeWater(
-  plant: Plant,
-  mode: Mode,
-  volumes: Float64Array,
-  levels: Float64Array,
-): void {
+export function movePipeWater(plant: Plant, mode: Mode, volumes: number[], levels: number[]): void {
   for (const [i, pipe] of plant.linePipes.entries())
     moveLine(plant, mode, volumes, { index: i, pipe })
   for (const pipe of plant.drainPipes) moveDrain(plant, volumes, levels, pipe)
@@ -28,7 +23,7 @@ export function movePipeWater(
 function moveLine(
   plant: Plant,
   mode: Mode,
-  volumes: Float64Array,
+  volumes: number[],
   { index, pipe }: { readonly index: number; readonly pipe: PipeWater },
 ): void {
   const { layout, design } = plant.steady
@@ -44,12 +39,7 @@ function moveLine(
   if (!siphons || mode.broken.has(laid.line.id)) empty(volumes, pipe)
 }
 
-function moveDrain(
-  plant: Plant,
-  volumes: Float64Array,
-  levels: Float64Array,
-  pipe: PipeWater,
-): void {
+function moveDrain(plant: Plant, volumes: number[], levels: number[], pipe: PipeWater): void {
   for (const { laid, box } of plant.tanks) {
     const own = laid.drains.find(({ drain }) => drain.id === pipe.id)
     if (!own) continue
@@ -59,20 +49,20 @@ function moveDrain(
   }
 }
 
-function empty(volumes: Float64Array, { vessel, fallsTo }: PipeWater): void {
+function empty(volumes: number[], { vessel, fallsTo }: PipeWater): void {
   volumes[fallsTo] = volumes[fallsTo]! + volumes[vessel]!
   volumes[vessel] = 0
 }
 
 /** Fills from where it falls, as far as there is water. */
-function fill(volumes: Float64Array, { vessel, fallsTo, fullM3 }: PipeWater): void {
+function fill(volumes: number[], { vessel, fallsTo, fullM3 }: PipeWater): void {
   const taken = Math.min(fullM3 - volumes[vessel]!, Math.max(0, volumes[fallsTo]!))
   volumes[fallsTo] = volumes[fallsTo]! - taken
   volumes[vessel] = volumes[vessel]! + taken
 }
 
 /** Is a drain's pipe about to run empty, or to fill? Negative while not. */
-export function drainTurns(plant: Plant, volumes: Float64Array) {
+export function drainTurns(plant: Plant, volumes: number[]) {
   return plant.drainPipes.flatMap((pipe) =>
     plant.tanks.flatMap(({ laid, box }) => {
       const own = laid.drains.find(({ drain }) => drain.id === pipe.id)
@@ -81,7 +71,7 @@ export function drainTurns(plant: Plant, volumes: Float64Array) {
       return [
         {
           name: `${full ? 'empties' : 'fills'} ${pipe.id}`,
-          value: (levels: Float64Array) =>
+          value: (levels: number[]) =>
             full ? own.lipM + EMPTIES_M - levels[box]! : levels[box]! - own.lipM - FILLS_M,
         },
       ]

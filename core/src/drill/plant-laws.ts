@@ -196,7 +196,7 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
     held: mode.broken,
     under: new Set(under),
   })
-  const levels = Float64Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
+  const levels = Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
   felt.put(levels)
   return new ReturnFlow(network, felt, { draws, ends }, before?.flowing.flowsM3PerS)
 }

@@ -50,7 +50,7 @@ export interface Plant {
   readonly vessels: readonly Vessel[]
   /** null: a store that no keeper sees as a vessel. */
   readonly places: readonly (Place | null)[]
-  readonly volumes: Float64Array
+  readonly volumes: number[]
   readonly tanks: readonly TankPlaces[]
   readonly chamberAt: ReadonlyMap<string, number>
   /** Water on the floor, by where it came from. */
@@ -154,7 +154,7 @@ export function makePlant(steady: SteadyState): Plant {
     sumpBox: box,
     vessels: all.list,
     places: all.places,
-    volumes: Float64Array.from(all.volumes),
+    volumes: Array.from(all.volumes),
     tanks,
     chamberAt,
     puddles,

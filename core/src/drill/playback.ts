@@ -24,7 +24,7 @@ export interface Playback {
 export function playbackOf({ plant, moments, log, drill }: DrillRun): Playback {
   const links = moments[0]?.returnFlows.length ?? 0
   const drains = moments[0]?.drainFlows.length ?? 0
-  const packed = (rows: readonly Float64Array[], columns: number) => {
+  const packed = (rows: readonly (readonly number[])[], columns: number) => {
     const all = new Float64Array(rows.length * columns)
     rows.forEach((row, i) => all.set(row, i * columns))
     return all

@@ -1,15 +1,16 @@
+import { zeros } from '../numeric/index.ts'
 /** What flows between vessels at their present levels, and how it hangs on them. */
 export class Rates {
   readonly size: number
   /** Of each vessel's water, m³/s. */
-  readonly rate: Float64Array
+  readonly rate: number[]
   /** How each rate moves with each level, m²/s: row of the rate, column of the level. */
-  readonly perLevel: Float64Array
+  readonly perLevel: number[]
 
   constructor(size: number) {
     this.size = size
-    this.rate = new Float64Array(size)
-    this.perLevel = new Float64Array(size * size)
+    this.rate = zeros(size)
+    this.perLevel = zeros(size * size)
   }
 
   /** All to nothing; the slopes only where they will be asked for. */
@@ -43,7 +44,7 @@ export class Rates {
 
 /** One law of the system: adds what flows by it. */
 export interface Law {
-  add: (levels: Float64Array, rates: Rates, wantsSlopes: boolean) => void
+  add: (levels: number[], rates: Rates, wantsSlopes: boolean) => void
 }
 
 /**
@@ -79,7 +80,7 @@ export class Between implements Law {
     this.#flow = flow
   }
 
-  add(levels: Float64Array, rates: Rates, wantsSlopes: boolean): void {
+  add(levels: number[], rates: Rates, wantsSlopes: boolean): void {
     const from = this.#from
     const to = this.#to
     const fromM = levels[from]!

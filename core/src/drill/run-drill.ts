@@ -1,5 +1,6 @@
 import { waterAt } from '../fluid/index.ts'
 import type { SteadyState } from '../loop/index.ts'
+import { zeros } from '../numeric/index.ts'
 import { type Brine, brineOf, mixed } from './brine.ts'
 import type { Drill, Fault } from './fault.ts'
 import { letFlow, type Watch } from './integrate.ts'
@@ -20,11 +21,11 @@ export interface LogEntry {
 export interface Moment {
   readonly timeS: number
   /** Of every vessel. */
-  readonly levelsM: Float64Array
+  readonly levelsM: number[]
   /** In every link of the return side, in the design's order. */
-  readonly returnFlows: Float64Array
+  readonly returnFlows: number[]
   /** Of every drain, in the design's order. */
-  readonly drainFlows: Float64Array
+  readonly drainFlows: number[]
   readonly spilledM3: number
 }
 
@@ -46,7 +47,7 @@ export interface DrillRun {
   readonly log: readonly LogEntry[]
   readonly moments: readonly Moment[]
   readonly extremes: readonly Extremes[]
-  readonly volumes: Float64Array
+  readonly volumes: number[]
   readonly brine: Brine
   readonly startBrine: Brine
   readonly endS: number
@@ -80,8 +81,8 @@ class DrillWalk {
   readonly #plant: Plant
   readonly #drill: Drill
   readonly #options: RunOptions
-  readonly #volumes: Float64Array
-  readonly #levels: Float64Array
+  readonly #volumes: number[]
+  readonly #levels: number[]
   readonly #extremes: readonly Kept<Extremes>[]
   readonly #log: LogEntry[] = []
   readonly #written = new Set<string>()
@@ -107,7 +108,7 @@ class DrillWalk {
     this.#drill = drill
     this.#options = options
     this.#volumes = plant.volumes.slice()
-    this.#levels = new Float64Array(plant.vessels.length)
+    this.#levels = zeros(plant.vessels.length)
     levelsOf(plant.vessels, this.#volumes, this.#levels)
     this.#extremes = [...this.#levels].map((levelM) => ({
       highestM: levelM,
@@ -198,7 +199,7 @@ class DrillWalk {
     movePipeWater(this.#plant, this.#mode, this.#volumes, this.#levels)
   }
 
-  #see(timeS: number, volumes: Float64Array, levels: Float64Array): void {
+  #see(timeS: number, volumes: number[], levels: number[]): void {
     for (let v = 0; v < levels.length; v++) {
       const levelM = levels[v]!
       const one = this.#extremes[v]!
@@ -214,7 +215,7 @@ class DrillWalk {
     if (this.#options.keepsMoments) this.#keep(timeS, levels)
   }
 
-  #mix(volumes: Float64Array): void {
+  #mix(volumes: number[]): void {
     const { fresh, bucket, air } = this.#plant
     const freshNow = fresh < 0 ? 0 : volumes[fresh]!
     const freshM3 = this.#freshBefore - freshNow - volumes[air]!
@@ -238,10 +239,10 @@ class DrillWalk {
     return total
   }
 
-  #keep(timeS: number, levels: Float64Array): void {
+  #keep(timeS: number, levels: number[]): void {
     if (this.#seen++ % this.#every !== 0) return
     const { steady } = this.#plant
-    const drainFlows = new Float64Array(steady.drains.length)
+    const drainFlows = zeros(steady.drains.length)
     for (const drains of this.#laws.drains) drains.flowsInto(drainFlows)
     this.#moments.push({
       timeS,
@@ -257,11 +258,11 @@ class DrillWalk {
 }
 
 /** All water that reached the floor. */
-export function onFloor({ puddles }: Plant, volumes: Float64Array): number {
+export function onFloor({ puddles }: Plant, volumes: number[]): number {
   return puddles.reduce((total, { vessel }) => total + volumes[vessel]!, 0)
 }
 
-function sum(list: Float64Array): number {
+function sum(list: number[]): number {
   let total = 0
   for (const one of list) total += one
   return total

@@ -1,4 +1,4 @@
-import { DenseFactors } from '../numeric/index.ts'
+import { DenseFactors, wholeZeros, writeOver, zeros } from '../numeric/index.ts'
 import { type Law, Rates } from './rates.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
@@ -14,18 +14,18 @@ export class Stepper {
   readonly vessels: readonly Vessel[]
   readonly laws: readonly Law[]
   readonly #rates: Rates
-  readonly #levels: Float64Array
-  readonly #atStart: Float64Array
-  readonly #areas: Float64Array
+  readonly #levels: number[]
+  readonly #atStart: number[]
+  readonly #areas: number[]
   /** The vessels whose level moves some flow, and how many they are. */
-  readonly #movers: Int32Array
+  readonly #movers: number[]
   #count = 0
   /** How every vessel's rate hangs on the movers' volumes, 1/s: a row a vessel. */
-  readonly #matrix: Float64Array
+  readonly #matrix: number[]
   readonly #factors: DenseFactors
-  readonly #rhs: Float64Array
-  readonly #move: Float64Array
-  readonly #paths: readonly [Float64Array, Float64Array, Float64Array]
+  readonly #rhs: number[]
+  readonly #move: number[]
+  readonly #paths: readonly [number[], number[], number[]]
   /** How far the two best answers of the last step lie apart, as the level of the worst vessel, m. */
   offM = 0
 
@@ -34,22 +34,22 @@ export class Stepper {
     this.vessels = vessels
     this.laws = laws
     this.#rates = new Rates(n)
-    this.#levels = new Float64Array(n)
-    this.#atStart = new Float64Array(n)
-    this.#areas = Float64Array.from(vessels, ({ areaM2 }) => areaM2)
-    this.#movers = new Int32Array(n)
-    this.#matrix = new Float64Array(n * n)
+    this.#levels = zeros(n)
+    this.#atStart = zeros(n)
+    this.#areas = Array.from(vessels, ({ areaM2 }) => areaM2)
+    this.#movers = wholeZeros(n)
+    this.#matrix = zeros(n * n)
     this.#factors = new DenseFactors(n)
-    this.#rhs = new Float64Array(n)
-    this.#move = new Float64Array(n)
-    this.#paths = [new Float64Array(n), new Float64Array(n), new Float64Array(n)]
+    this.#rhs = zeros(n)
+    this.#move = zeros(n)
+    this.#paths = [zeros(n), zeros(n), zeros(n)]
   }
 
   /** Looks at where a step will start: rates there, and how they hang on the levels. */
-  begin(volumes: Float64Array): void {
+  begin(volumes: number[]): void {
     this.#evaluate(volumes, true)
     const { rate, size } = this.#rates
-    this.#atStart.set(rate)
+    writeOver(this.#atStart, rate)
     this.#count = 0
     for (let j = 0; j < size; j++) {
       if (this.#rates.moves(j)) this.#movers[this.#count++] = j
@@ -64,12 +64,12 @@ export class Stepper {
   }
 
   /** Rates where the step starts, m³/s. */
-  get rates(): Float64Array {
+  get rates(): number[] {
     return this.#atStart
   }
 
   /** A step of so long from where `begin` looked; writes where it leads. */
-  step(from: Float64Array, lengthS: number, into: Float64Array): void {
+  step(from: number[], lengthS: number, into: number[]): void {
     const [one, two, three] = this.#paths
     this.#path(from, lengthS, 1, one)
     this.#path(from, lengthS, 2, two)
@@ -85,10 +85,10 @@ export class Stepper {
     this.offM = offM
   }
 
-  #path(from: Float64Array, lengthS: number, parts: number, into: Float64Array): void {
+  #path(from: number[], lengthS: number, parts: number, into: number[]): void {
     const partS = lengthS / parts
     this.#factor(partS)
-    into.set(from)
+    writeOver(into, from)
     for (let part = 0; part < parts; part++) {
       if (part > 0) this.#evaluate(into, false)
       this.#movePart(partS, part > 0 ? this.#rates.rate : this.#atStart, into)
@@ -108,7 +108,7 @@ export class Stepper {
     this.#factors.factor(count)
   }
 
-  #movePart(partS: number, rate: Float64Array, into: Float64Array): void {
+  #movePart(partS: number, rate: number[], into: number[]): void {
     const count = this.#count
     for (let a = 0; a < count; a++) this.#rhs[a] = partS * rate[this.#movers[a]!]!
     this.#factors.solve(this.#rhs, this.#move)
@@ -119,7 +119,7 @@ export class Stepper {
     }
   }
 
-  #evaluate(volumes: Float64Array, wantsSlopes: boolean): void {
+  #evaluate(volumes: number[], wantsSlopes: boolean): void {
     levelsOf(this.vessels, volumes, this.#levels)
     this.#rates.clear(wantsSlopes)
     for (const law of this.laws) law.add(this.#levels, this.#rates, wantsSlopes)

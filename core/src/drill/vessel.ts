@@ -40,10 +40,6 @@ export function volumeAt({ areaM2, floorM, submergedM3 }: Vessel, levelM: number
 }
 
 /** Writes every vessel's level. */
-export function levelsOf(
-  vessels: readonly Vessel[],
-  volumes: Float64Array,
-  into: Float64Array,
-): void {
+export function levelsOf(vessels: readonly Vessel[], volumes: number[], into: number[]): void {
   for (let i = 0; i < vessels.length; i++) into[i] = levelIn(vessels[i]!, volumes[i]!)
 }

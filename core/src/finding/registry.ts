@@ -229,7 +229,9 @@ export const RULES: readonly RuleWords[] = [...new Set(REGISTRY.rules)]
 
 /** All that is found of a design, with what it was found of; in the order of the water's way. */
 export function occurrencesIn(whole: Whole): readonly Occurrence[] {
-  return REGISTRY.ask({ whole, lines: lineCases(whole) })
+  const found: Occurrence[] = []
+  REGISTRY.ask({ whole, lines: lineCases(whole) }, found)
+  return found
 }
 
 /** Every finding, worst first; within one severity in the order the water passes. */

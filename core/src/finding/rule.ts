@@ -51,13 +51,12 @@ export interface Occurrence {
 /** Rules that can be asked about a case. */
 export interface Asked<Of> {
   readonly rules: readonly RuleWords[]
-  readonly ask: (of: Of) => readonly Occurrence[]
+  /** Adds what is found of a case to a list. */
+  readonly ask: (of: Of, found: Occurrence[]) => void
 }
 
 /** A rule that is ready to be asked. */
 export interface Rule<Of extends Case, Fact> extends RuleText<Of, Fact>, Asked<Of> {}
-
-const NOTHING: readonly Occurrence[] = []
 
 /** A rule as it is written, made ready to be asked; its types follow from its condition. */
 export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, Fact> {
@@ -75,10 +74,12 @@ export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, 
     reason: text.reason,
     where: text.where,
     rules,
-    ask: (of) => {
+    ask: (of, found) => {
       const facts = condition(of)
-      if (facts.length === 0) return NOTHING
-      return facts.map((fact) => ({ finding: findingOf(made, of, fact), rule: made, of, fact }))
+      for (let i = 0; i < facts.length; i++) {
+        const fact = facts[i]!
+        found.push({ finding: findingOf(made, of, fact), rule: made, of, fact })
+      }
     },
   }
   rules.push(made)
@@ -99,15 +100,11 @@ export function each<Of, Inner>(
   const asks = asked.map(({ ask }) => ask)
   return {
     rules: asked.flatMap(({ rules }) => rules),
-    ask: (of) => {
-      const found: Occurrence[] = []
-      for (const inner of cases(of)) {
-        for (const ask of asks) {
-          const own = ask(inner)
-          for (let i = 0; i < own.length; i++) found.push(own[i]!)
-        }
+    ask: (of, found) => {
+      const held = cases(of)
+      for (let c = 0; c < held.length; c++) {
+        for (let a = 0; a < asks.length; a++) asks[a]!(held[c]!, found)
       }
-      return found
     },
   }
 }
@@ -121,12 +118,15 @@ const NONE: readonly true[] = []
 export const factIf = <Fact>(fact: Fact | null | undefined | false): readonly Fact[] =>
   fact === null || fact === undefined || fact === false ? [] : [fact]
 
+/** A rule that says no more of its place than its case does. */
+const NOWHERE_ELSE: Partial<Where> = {}
+
 function findingOf<Of extends Case, Fact>(
   { code, stop, severities, severity, title, reason, where }: Made<Of, Fact>,
   of: Of,
   fact: Fact,
 ): Finding {
-  const own = where?.(of, fact) ?? {}
+  const own = where === undefined ? NOWHERE_ELSE : where(of, fact)
   const about = of.where
   return {
     code,

@@ -36,7 +36,7 @@ export function outageOf(steady: SteadyState): SolvedOutage | null {
   const { sump } = steady.design
   const { box } = sump
   if (!box) return null
-  const areasM2 = chamberAreasM2(sump, box)
+  const areasM2 = chamberAreasM2(steady.given.sump, box)
   const chambers = stoppingChambers(steady, box, areasM2)
   const back = drainBack(stopping(steady, true))
   const stillM = stillLevelM(chambers, back.totalM3)

@@ -44,7 +44,7 @@ export class FeltLevels {
   }
 
   /** Puts the network against the levels; false where it feels none of what moved. */
-  put(levels: Float64Array): boolean {
+  put(levels: number[]): boolean {
     const { nodeHead, searches } = this.#network
     let moved = false
     for (const { node, level, mouthM, link, hasCheck } of this.#nodes) {

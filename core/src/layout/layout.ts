@@ -31,6 +31,8 @@ export interface Layout {
   readonly problem: NetworkProblem
   /** Of each line, in the order the water passes. */
   readonly segments: readonly (readonly Segment[])[]
+  /** Of each line: the way of its water from a pump, pump first. */
+  readonly paths: readonly (readonly PathPart[])[]
 }
 
 export function layOut(design: BasinDesign): Layout {
@@ -54,7 +56,9 @@ export function layOut(design: BasinDesign): Layout {
       endPiece,
     }))
   })
-  return { water, pumps, lines, tees, cuts, problem: { nodes: nodes.list, links, water }, segments }
+  const problem = { nodes: nodes.list, links, water }
+  const paths = lines.map((_, i) => findPath({ lines, tees, segments }, i))
+  return { water, pumps, lines, tees, cuts, problem, segments, paths }
 }
 
 function layPumps(design: BasinDesign): LaidPump[] {
@@ -91,7 +95,14 @@ export interface PathPart {
 }
 
 /** The way of the water from a pump to the end of a line, pump first. */
-export function pathTo(layout: Layout, lineIndex: number): PathPart[] {
+export function pathTo({ paths }: Layout, lineIndex: number): readonly PathPart[] {
+  return paths[lineIndex]!
+}
+
+function findPath(
+  layout: Pick<Layout, 'lines' | 'tees' | 'segments'>,
+  lineIndex: number,
+): PathPart[] {
   const backwards: PathPart[] = []
   let index = lineIndex
   let segments = layout.segments[index]!
@@ -105,7 +116,11 @@ export function pathTo(layout: Layout, lineIndex: number): PathPart[] {
   }
 }
 
-function upToTee(layout: Layout, lineIndex: number, teeId: string): readonly Segment[] {
+function upToTee(
+  layout: Pick<Layout, 'lines' | 'segments'>,
+  lineIndex: number,
+  teeId: string,
+): readonly Segment[] {
   const { placed } = layout.lines[lineIndex]!
   const at = placed.findIndex(({ piece }) => piece.id === teeId)
   return layout.segments[lineIndex]!.filter((segment) => segment.endPiece <= at)

@@ -8,7 +8,7 @@ import { isOneWay } from './segments.ts'
  * The same layout with the water at a design's levels, which its network's known heads were moved
  * to already; itself where no line and no pump feels them.
  */
-export function relevel(layout: Layout, design: BasinDesign, nodeHead: Float64Array): Layout {
+export function relevel(layout: Layout, design: BasinDesign, nodeHead: number[]): Layout {
   const lines = layout.lines.map((laid): LaidLine => {
     const now = endOf(design, laid.line, laid.mouth)
     return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : against(laid, now)
@@ -28,7 +28,7 @@ export function relevel(layout: Layout, design: BasinDesign, nodeHead: Float64Ar
 /** The problem as its network stands after its levels were moved in place. */
 function problemAt(
   { lines, problem, segments, cuts }: Layout,
-  nodeHead: Float64Array,
+  nodeHead: number[],
 ): Layout['problem'] {
   let { links } = problem
   lines.forEach((laid, i) => {

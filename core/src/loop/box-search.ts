@@ -1,4 +1,5 @@
 import { FallSearch, FILLED, ventedFlow } from '../drain/index.ts'
+import { zeros } from '../numeric/index.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../weir/index.ts'
 import { type Blocked, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
 
@@ -14,7 +15,7 @@ interface DrainSearch {
 export interface NearBox {
   readonly levelM: number
   /** Of each drain, in the design's order. */
-  readonly drainFlows: Float64Array
+  readonly drainFlows: number[]
 }
 
 /** A full pipe's flow settles to rounding in fewer steps than this; the bracket halves where it does not. */
@@ -33,30 +34,30 @@ const GUESS_M3_PER_S = 3e-4
 export class BoxSearch {
   readonly box: BoxDrains
   /** Head at the end of each drain: its mouth in air, or the water it ends in. */
-  readonly outM: Float64Array
+  readonly outM: number[]
   /** Of each drain at the level last asked for. */
-  readonly flow: Float64Array
+  readonly flow: number[]
   /** What more level, and what less head below, would add to it, m²/s. */
-  readonly perLevel: Float64Array
-  readonly perFall: Float64Array
+  readonly perLevel: number[]
+  readonly perFall: number[]
   /** Share of each pipe's flow that gets through: less where something lies in it. */
-  readonly open: Float64Array
+  readonly open: number[]
   /** 0 for a siphon that has air in it: it runs down its wall as a vented pipe does. */
   readonly primed: Uint8Array
   readonly #pipes: readonly DrainSearch[]
   /** Flows of full pipes that each search leaves for the next: before a join, and after it. */
-  readonly #guess: Float64Array
+  readonly #guess: number[]
   /** 1 where the full pipe held the flow back when last asked, not the inlet. */
   readonly #pipeRules: Uint8Array
   /** Heads at each trunk's join, found last. */
-  readonly #joinM: Float64Array
+  readonly #joinM: number[]
   #blocked: Blocked = NONE_BLOCKED
   /** Height found last. */
   #levelM = NaN
 
   constructor(box: BoxDrains, near?: NearBox) {
     const { drains } = box
-    const room = () => new Float64Array(drains.length)
+    const room = () => zeros(drains.length)
     this.box = box
     this.outM = room()
     this.flow = room()
@@ -69,7 +70,7 @@ export class BoxSearch {
       after: after && new FallSearch(after),
       alone: after || trunkId !== null ? new FallSearch(alone) : null,
     }))
-    this.#guess = new Float64Array(drains.length * 2).fill(GUESS_M3_PER_S)
+    this.#guess = zeros(drains.length * 2).fill(GUESS_M3_PER_S)
     this.#pipeRules = new Uint8Array(drains.length)
     this.#joinM = room()
     if (near) this.#beginAt(near)

@@ -2,6 +2,7 @@ import type { BasinDesign } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
 import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
+import { zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
 import { layDrains } from './lay-drains.ts'
@@ -29,7 +30,7 @@ const MOST_PASSES = 30
 const GUESS_HEAD_M = 0.01
 
 /** All heights above the room's floor that the loop finds: tanks first, then chambers. */
-type Levels = Float64Array
+type Levels = number[]
 
 /** Where a chamber's water stands, above the room's floor. */
 export function chamberLevelM({ design, chambers }: SteadyState, chamberId: string): number {
@@ -117,7 +118,7 @@ function gravityOf(design: BasinDesign): Gravity {
 }
 
 function firstLevels({ tanks, sump }: BasinDesign): Levels {
-  const levels = new Float64Array(tanks.length + sump.chambers.length)
+  const levels = zeros(tanks.length + sump.chambers.length)
   tanks.forEach(({ floorHeightM, overflow, waterLevelM }, i) => {
     levels[i] = floorHeightM + (overflow ? overflow.crestM + GUESS_HEAD_M : waterLevelM)
   })

@@ -1,6 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
 import { endFlow, type Layout, pumpFlow, tankFlow } from '../layout/index.ts'
 import type { Flows } from '../network/index.ts'
+import { zeros } from '../numeric/index.ts'
 import type { BoxSearch } from './box-search.ts'
 import type { LaidDrain } from './lay-drains.ts'
 import { type ChamberLevel, sumpLevels } from './sump-levels.ts'
@@ -23,16 +24,16 @@ export interface Gravity {
 export interface Followed {
   readonly tankLevels: readonly (TankLevels | null)[]
   /** What each drain carries, in the design's order. */
-  readonly drainFlows: Float64Array
+  readonly drainFlows: number[]
   readonly chambers: readonly ChamberLevel[]
   /** All heights above the room's floor: tanks, then chambers. */
-  readonly levels: Float64Array
+  readonly levels: number[]
 }
 
 /** What a pass begins with. */
 export interface Pass {
   readonly running: Flows
-  readonly levels: Float64Array
+  readonly levels: number[]
   /** Of each overflow, kept from pass to pass. */
   readonly boxes: readonly (BoxSearch | null)[]
 }
@@ -46,7 +47,7 @@ export function follow(
 ): Followed {
   const { tanks, sump } = design
   const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
-  const flows = new Float64Array(drains.length)
+  const flows = zeros(drains.length)
   const inflows = sump.chambers.map(() => 0)
   const into = (chamberId: string, flow: number) => {
     inflows[place.get(chamberId)!]! += flow
@@ -88,8 +89,8 @@ export function follow(
 function broughtLevels(
   tanks: Followed['tankLevels'],
   chambers: readonly ChamberLevel[],
-  before: Float64Array,
-): Float64Array {
+  before: number[],
+): number[] {
   const levels = before.slice()
   tanks.forEach((tank, i) => {
     if (tank) levels[i] = tank.surfaceM

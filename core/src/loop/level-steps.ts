@@ -1,3 +1,4 @@
+import { zeros } from '../numeric/index.ts'
 /** A level hemmed in closer than this is found, m. */
 const HEMMED_M = 1e-8
 
@@ -8,20 +9,20 @@ const HEMMED_M = 1e-8
  * another level has moved the hem, it is let go.
  */
 export class LevelSteps {
-  readonly #low: Float64Array
-  readonly #high: Float64Array
-  readonly #lastLevel: Float64Array
-  readonly #lastOff: Float64Array
+  readonly #low: number[]
+  readonly #high: number[]
+  readonly #lastLevel: number[]
+  readonly #lastOff: number[]
 
   constructor(length: number) {
-    this.#low = new Float64Array(length).fill(-Infinity)
-    this.#high = new Float64Array(length).fill(Infinity)
-    this.#lastLevel = new Float64Array(length).fill(NaN)
-    this.#lastOff = new Float64Array(length).fill(NaN)
+    this.#low = zeros(length).fill(-Infinity)
+    this.#high = zeros(length).fill(Infinity)
+    this.#lastLevel = zeros(length).fill(NaN)
+    this.#lastOff = zeros(length).fill(NaN)
   }
 
   /** Moves the levels; returns how far the furthest is from what it brings about, m. */
-  advance(levels: Float64Array, brought: Float64Array): number {
+  advance(levels: number[], brought: number[]): number {
     let furthest = 0
     for (let i = 0; i < levels.length; i++) {
       const off = brought[i]! - levels[i]!

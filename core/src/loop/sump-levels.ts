@@ -5,6 +5,7 @@ import {
   type SumpBox,
   type SumpWall,
 } from '../design/index.ts'
+import { keptBeside } from '../numeric/index.ts'
 import { levelAbove } from '../sump/index.ts'
 
 /** A chamber's water as it runs; heights above the room's floor, m. */
@@ -105,9 +106,17 @@ function chamberBehind(
 }
 
 /** Area of a chamber's water, m²: its span less what stands in it. */
-export function chamberAreasM2(sump: Sump, box: SumpBox): number[] {
-  const contents = chamberContents(sump)
-  return chamberSpans(sump, box.lengthM).map(({ fromM, toM }, i) =>
-    Math.max(0, (toM - fromM) * box.widthM - contents[i]!.footprintM2),
-  )
+export function chamberAreasM2(sump: Sump, box: SumpBox): readonly number[] {
+  return areasIn(sump, box)
 }
+
+/** No level moves them: a sump with its box is looked at once. */
+const areasIn = keptBeside(
+  (sump: Sump, box: SumpBox): readonly number[] => {
+    const contents = chamberContents(sump)
+    return chamberSpans(sump, box.lengthM).map(({ fromM, toM }, i) =>
+      Math.max(0, (toM - fromM) * box.widthM - contents[i]!.footprintM2),
+    )
+  },
+  (before, now) => before === now,
+)

@@ -1,4 +1,4 @@
-import { type Envelope, gather, makeEnvelope } from '../numeric/index.ts'
+import { type Envelope, gather, makeEnvelope, wholeZeros } from '../numeric/index.ts'
 import type { NetworkProblem } from './problem.ts'
 
 /** Which links take part, and where each junction stands in the matrix. */
@@ -6,7 +6,7 @@ export interface Junctions {
   /** Links that can carry water: open, and joined to a known head. */
   readonly live: readonly number[]
   /** Row of each node in the matrix; −1 for a known head, −2 for one that is cut off. */
-  readonly row: Int32Array
+  readonly row: number[]
   readonly envelope: Envelope
 }
 
@@ -25,7 +25,7 @@ export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
     beside[links[l]!.from]!.push(links[l]!.to)
     beside[links[l]!.to]!.push(links[l]!.from)
   }
-  const row = new Int32Array(nodes.length)
+  const row = wholeZeros(nodes.length)
   for (let n = 0; n < row.length; n++) row[n] = nodes[n]!.headM === null ? CUT_OFF : KNOWN
   const found: number[] = []
   const queue = gather(nodes, (node, n) => (node.headM === null ? [] : [n]))

@@ -103,22 +103,16 @@ export function linkLaw(link: LinkParts, water: Water): LinkLaw {
 
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
 export function linkHead(
-  { law, inverseRoots, oneWay }: LinkSearch,
+  search: LinkSearch,
   flowM3PerS: number,
   into: LinkHead,
   scale: LossScale = AS_COMPUTED,
 ): void {
+  const { law, oneWay } = search
   if (oneWay && flowM3PerS < 0) return pushedShut(law, flowM3PerS, into)
   const size = Math.abs(flowM3PerS)
-  into.headM = 0
-  into.slope = 0
-  let first = 0
-  for (const bore of law.bores) {
-    addFittings(bore, size, into, scale)
-    if (bore.walls.length > 0) addWalls(bore, size, into, { roots: inverseRoots, first, scale })
-    first += bore.walls.length
-  }
-  for (const table of law.tables) addTable(table, size, into)
+  setBores(search, size, into, scale)
+  for (let t = 0; t < law.tables.length; t++) addTable(law.tables[t]!, size, into)
   if (flowM3PerS < 0) into.headM = -into.headM
   if (law.pump) addPump(law.pump, law.pumpVelocityHeadPerFlow2, flowM3PerS, into)
 }
@@ -130,37 +124,51 @@ function pushedShut(law: LinkLaw, flowM3PerS: number, into: LinkHead): void {
   into.slope = SHUT_RESISTANCE
 }
 
-function addFittings(bore: BoreLaw, size: number, into: LinkHead, scale: LossScale): void {
-  const { rePerFlow, velocityHeadPerFlow2: perFlow2 } = bore
-  const k = scale.fittings * bore.fittingK + bore.exitK
-  // Km/Re × q² is linear in q: it does not divide by a flow of nil.
-  const linear = (perFlow2 * scale.fittings * bore.fittingKm) / rePerFlow
-  into.headM += (perFlow2 * k * size + linear) * size
-  into.slope += 2 * perFlow2 * k * size + linear
-}
-
-function addWalls(
-  bore: BoreLaw,
+/**
+ * What all bores cost, in plain sums: this is asked more often than anything else here, and a sum
+ * kept in an object is written to memory with every step.
+ */
+function setBores(
+  { law: { bores }, inverseRoots }: LinkSearch,
   size: number,
   into: LinkHead,
-  { roots, first, scale }: { roots: number[]; first: number; scale: LossScale },
+  scale: LossScale,
 ): void {
-  const { rePerFlow, velocityHeadPerFlow2: perFlow2, walls } = bore
-  const re = size * rePerFlow
-  for (let w = 0; w < walls.length; w++) {
-    const { relativeRoughness, lengthOverBore } = walls[w]!
-    if (re < 1) {
-      // Laminar friction is linear in q too.
-      const laminar = (64 * scale.friction * perFlow2 * lengthOverBore) / rePerFlow
-      into.headM += laminar * size
-      into.slope += laminar
-      continue
+  let headM = 0
+  let slope = 0
+  let wall = 0
+  for (let b = 0; b < bores.length; b++) {
+    const {
+      rePerFlow,
+      velocityHeadPerFlow2: perFlow2,
+      walls,
+      fittingK,
+      fittingKm,
+      exitK,
+    } = bores[b]!
+    const k = scale.fittings * fittingK + exitK
+    // Km/Re × q² is linear in q: it does not divide by a flow of nil.
+    const linear = (perFlow2 * scale.fittings * fittingKm) / rePerFlow
+    headM += (perFlow2 * k * size + linear) * size
+    slope += 2 * perFlow2 * k * size + linear
+    const re = size * rePerFlow
+    for (let w = 0; w < walls.length; w++, wall++) {
+      const { relativeRoughness, lengthOverBore } = walls[w]!
+      if (re < 1) {
+        // Laminar friction is linear in q too.
+        const laminar = (64 * scale.friction * perFlow2 * lengthOverBore) / rePerFlow
+        headM += laminar * size
+        slope += laminar
+        continue
+      }
+      const at = wallFriction(inverseRoots, wall, re, relativeRoughness)
+      const once = scale.friction * perFlow2 * lengthOverBore * size
+      headM += once * at.factor * size
+      slope += once * (2 * at.factor + at.slope * re)
     }
-    const at = wallFriction(roots, first + w, re, relativeRoughness)
-    const once = scale.friction * perFlow2 * lengthOverBore * size
-    into.headM += once * at.factor * size
-    into.slope += once * (2 * at.factor + at.slope * re)
   }
+  into.headM = headM
+  into.slope = slope
 }
 
 /** The two groups of a link's losses, written into by `linkLoss`. */

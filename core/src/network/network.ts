@@ -1,4 +1,4 @@
-import type { Envelope } from '../numeric/index.ts'
+import { type Envelope, wholeZeros, zeros } from '../numeric/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
 import { orderJunctions } from './junctions.ts'
 import { copySearch, linkLaw, type LinkSearch, searchOf } from './laws.ts'
@@ -18,30 +18,31 @@ export interface Network {
   readonly problem: NetworkProblem
   readonly envelope: Envelope
   /** Row of each node; −1 known head, −2 cut off. */
-  readonly row: Int32Array
+  readonly row: number[]
   /** The problem's place of each live link; the arrays below run in this order. */
-  readonly live: Int32Array
-  readonly fromNode: Int32Array
-  readonly toNode: Int32Array
+  readonly live: readonly number[]
+  readonly fromNode: number[]
+  readonly toNode: number[]
   readonly searches: readonly LinkSearch[]
-  readonly scale: LossScale
-  readonly guess: Float64Array
-  readonly flow: Float64Array
-  readonly head: Float64Array
-  readonly slope: Float64Array
-  readonly step: Float64Array
+  /** Its losses scaled, for the honest band. */
+  scale: LossScale
+  readonly guess: number[]
+  readonly flow: number[]
+  readonly head: number[]
+  readonly slope: number[]
+  readonly step: number[]
   /** Head of every node, known ones filled in. */
-  readonly nodeHead: Float64Array
-  readonly matrix: Float64Array
-  readonly rhs: Float64Array
+  readonly nodeHead: number[]
+  readonly matrix: number[]
+  readonly rhs: number[]
 }
 
 export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPUTED): Network {
   const { nodes, links, water } = problem
   const { live, row, envelope } = orderJunctions(problem)
-  const room = () => new Float64Array(live.length)
-  const fromNode = new Int32Array(live.length)
-  const toNode = new Int32Array(live.length)
+  const room = () => zeros(live.length)
+  const fromNode = wholeZeros(live.length)
+  const toNode = wholeZeros(live.length)
   const guess = room()
   const searches = live.map((l, i) => {
     const link = links[l]!
@@ -50,13 +51,13 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     guess[i] = guessOf(link)
     return searchOf(linkLaw(link, water), link.oneWay)
   })
-  const nodeHead = new Float64Array(nodes.length)
+  const nodeHead = zeros(nodes.length)
   for (let n = 0; n < row.length; n++) nodeHead[n] = row[n] === -2 ? NaN : (nodes[n]!.headM ?? 0)
   return {
     problem,
     envelope,
     row,
-    live: new Int32Array(live),
+    live,
     fromNode,
     toNode,
     searches,
@@ -67,8 +68,8 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     slope: room(),
     step: room(),
     nodeHead,
-    matrix: new Float64Array(envelope.length),
-    rhs: new Float64Array(envelope.size),
+    matrix: zeros(envelope.length),
+    rhs: zeros(envelope.size),
   }
 }
 
@@ -80,8 +81,15 @@ function guessOf({ line, pump }: NetworkLink): number {
 /** A network that stands where another does, and goes its own way from there. */
 export function copyOf(network: Network): Network {
   return {
-    ...network,
+    problem: network.problem,
+    envelope: network.envelope,
+    row: network.row,
+    live: network.live,
+    fromNode: network.fromNode,
+    toNode: network.toNode,
     searches: network.searches.map(copySearch),
+    scale: network.scale,
+    guess: network.guess,
     flow: network.flow.slice(),
     head: network.head.slice(),
     slope: network.slope.slice(),
@@ -90,9 +98,4 @@ export function copyOf(network: Network): Network {
     matrix: network.matrix.slice(),
     rhs: network.rhs.slice(),
   }
-}
-
-/** The same network with its losses scaled: for the honest band. */
-export function rescaled(network: Network, scale: LossScale): Network {
-  return { ...network, scale }
 }

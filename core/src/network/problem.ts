@@ -44,9 +44,9 @@ export interface NetworkProblem {
 
 export interface NetworkSolution {
   /** One a link, m³/s. */
-  readonly flowsM3PerS: Float64Array
+  readonly flowsM3PerS: number[]
   /** One a node, m; NaN where a junction is cut off from every known head. */
-  readonly headsM: Float64Array
+  readonly headsM: number[]
 }
 
 /** The search did not settle, or ran away; `linkId` is the link furthest from its balance. */

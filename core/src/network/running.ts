@@ -1,18 +1,19 @@
+import { zeros } from '../numeric/index.ts'
 import { linkLoss, type LinkLoss } from './laws.ts'
 import type { Network } from './network.ts'
 import { solveNetwork } from './solve-network.ts'
 
 /** What flows in every link. */
 export interface Flows {
-  readonly flowsM3PerS: Float64Array
+  readonly flowsM3PerS: number[]
 }
 
 /** What flows in every link and what it loses there. */
 export interface Running extends Flows {
-  readonly headsM: Float64Array
-  readonly frictionM: Float64Array
+  readonly headsM: number[]
+  readonly frictionM: number[]
   /** Fittings, devices and the exit. */
-  readonly fittingsM: Float64Array
+  readonly fittingsM: number[]
 }
 
 /** The network at rest where nothing is known better. */
@@ -28,16 +29,16 @@ export const NO_FLOW_M3_PER_S = 1e-11
 
 /** Flows and heads of a network, and what it took to find them. */
 export interface Flowing extends Flows, Omit<Ran, 'running'> {
-  readonly headsM: Float64Array
+  readonly headsM: number[]
 }
 
 /** Solves a network's flows; nothing flows where that fails. */
-export function flowThrough(network: Network, from?: Float64Array): Flowing {
+export function flowThrough(network: Network, from?: number[]): Flowing {
   const outcome = solveNetwork(network, from)
   if (!outcome.ok) {
     return {
-      flowsM3PerS: new Float64Array(network.problem.links.length),
-      headsM: Float64Array.from(network.problem.nodes, (node) => node.headM ?? NaN),
+      flowsM3PerS: zeros(network.problem.links.length),
+      headsM: Array.from(network.problem.nodes, (node) => node.headM ?? NaN),
       iterations: outcome.iterations,
       unsettledLinkId: outcome.linkId,
     }
@@ -50,7 +51,7 @@ export function flowThrough(network: Network, from?: Float64Array): Flowing {
 }
 
 /** The same with what every link loses. */
-export function run(network: Network, from?: Float64Array): Ran {
+export function run(network: Network, from?: number[]): Ran {
   return withLosses(network, flowThrough(network, from))
 }
 
@@ -58,8 +59,8 @@ export function run(network: Network, from?: Float64Array): Ran {
 export function withLosses({ problem, live, searches, scale }: Network, flowing: Flowing): Ran {
   const loss: LinkLoss = { frictionM: 0, fittingsM: 0 }
   const { flowsM3PerS, headsM, iterations, unsettledLinkId } = flowing
-  const frictionM = new Float64Array(problem.links.length)
-  const fittingsM = new Float64Array(problem.links.length)
+  const frictionM = zeros(problem.links.length)
+  const fittingsM = zeros(problem.links.length)
   for (let i = 0; i < live.length; i++) {
     const link = live[i]!
     linkLoss(searches[i]!, flowsM3PerS[link]!, loss, scale)

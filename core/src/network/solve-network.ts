@@ -1,4 +1,4 @@
-import { settled, type Settled, solveEnvelope } from '../numeric/index.ts'
+import { settled, type Settled, solveEnvelope, zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
@@ -32,7 +32,7 @@ const RUNAWAY_M3_PER_S = 1e3
  */
 export function solveNetwork(
   network: Network,
-  from?: Float64Array,
+  from?: number[],
 ): Settled<NetworkSolution> | NetworkFailure {
   const { live, flow, guess } = network
   for (let i = 0; i < live.length; i++) flow[i] = from ? startFlow(network, i, from) : guess[i]!
@@ -56,7 +56,7 @@ export function solveNetwork(
 }
 
 /** A check valve that stood shut is taken to stand shut still. */
-function startFlow({ live, searches }: Network, i: number, from: Float64Array): number {
+function startFlow({ live, searches }: Network, i: number, from: number[]): number {
   const flow = from[live[i]!]!
   return flow === 0 && searches[i]!.oneWay ? -SEEP_M3_PER_S : flow
 }
@@ -203,7 +203,7 @@ function ranAway({ flow }: Network): boolean {
 }
 
 function solution({ problem, live, flow, searches, nodeHead }: Network): NetworkSolution {
-  const flowsM3PerS = new Float64Array(problem.links.length)
+  const flowsM3PerS = zeros(problem.links.length)
   for (let i = 0; i < live.length; i++) {
     flowsM3PerS[live[i]!] = standsShut(searches[i]!, flow[i]!) ? 0 : flow[i]!
   }

@@ -1,15 +1,16 @@
+import { wholeZeros, zeros } from './zeros.ts'
 /** A dense square matrix in factors, and room for them; solves A x = b by Gauss with partial pivoting. */
 export class DenseFactors {
   /** Row by row; holds the matrix before it is factored, and its factors after. */
-  readonly a: Float64Array
+  readonly a: number[]
   /** The order of the pivots. */
-  readonly #rows: Int32Array
+  readonly #rows: number[]
   #size = 0
 
   /** @param most rows of the largest matrix */
   constructor(most: number) {
-    this.a = new Float64Array(most * most)
-    this.#rows = new Int32Array(most)
+    this.a = zeros(most * most)
+    this.#rows = wholeZeros(most)
   }
 
   /** Overwrites the matrix of so many rows in `a` with its factors. */
@@ -40,7 +41,7 @@ export class DenseFactors {
   }
 
   /** The x of A x = b; writes it into `x`. */
-  solve(b: Float64Array, x: Float64Array): void {
+  solve(b: number[], x: number[]): void {
     const size = this.#size
     const rows = this.#rows
     const { a } = this

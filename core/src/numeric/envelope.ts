@@ -1,3 +1,4 @@
+import { wholeZeros } from './zeros.ts'
 /**
  * Where a symmetric matrix may hold something: row i from column first[i] to its diagonal. The
  * rows lie one behind the other in one packed array; row i, column j is at end[i] − (i − j).
@@ -5,9 +6,9 @@
  */
 export interface Envelope {
   readonly size: number
-  readonly first: Int32Array
+  readonly first: number[]
   /** Place of each row's diagonal in the packed array. */
-  readonly end: Int32Array
+  readonly end: number[]
   readonly length: number
 }
 
@@ -16,13 +17,13 @@ export function makeEnvelope(
   size: number,
   pairs: readonly (readonly [number, number])[],
 ): Envelope {
-  const first = new Int32Array(size)
+  const first = wholeZeros(size)
   for (let i = 0; i < size; i++) first[i] = i
   for (const [i, j] of pairs) {
     const row = Math.max(i, j)
     first[row] = Math.min(first[row]!, i, j)
   }
-  const end = new Int32Array(size)
+  const end = wholeZeros(size)
   let length = 0
   for (let i = 0; i < size; i++) {
     length += i - first[i]! + 1
@@ -36,11 +37,7 @@ export function makeEnvelope(
  * 1981). Overwrites the packed matrix with its factors and b with x; allocates nothing.
  * A pivot that is not positive gives NaN in x.
  */
-export function solveEnvelope(
-  { size, first, end }: Envelope,
-  matrix: Float64Array,
-  b: Float64Array,
-): void {
+export function solveEnvelope({ size, first, end }: Envelope, matrix: number[], b: number[]): void {
   for (let i = 0; i < size; i++) {
     const rowStart = first[i]!
     const row = end[i]! - i

@@ -134,7 +134,7 @@ class Trial {
     this.#dial.outletBoreM = part.outletBoreM
     const power = pumpPower(part)
     const speeds = speedsOf(part)
-    let from: Float64Array | undefined
+    let from: number[] | undefined
     let atFull = 0
     for (const speed of speeds) {
       this.#dial.speed = speed
@@ -168,7 +168,7 @@ class Trial {
       readonly flowM3PerS: number
       readonly wirePower: number
       readonly atFull: number
-      readonly flows: Float64Array
+      readonly flows: number[]
     },
   ): Candidate {
     const { size: own, nozzles, opening, edits } = this.#variant
@@ -191,7 +191,7 @@ class Trial {
     }
   }
 
-  #reach(flows: Float64Array): { met: number; over: number; flowM3PerS: number } {
+  #reach(flows: number[]): { met: number; over: number; flowM3PerS: number } {
     let met = Infinity
     let over = 0
     let total = 0

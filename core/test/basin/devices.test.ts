@@ -1,6 +1,6 @@
 import {
-  CABINET,
   AT,
+  CABINET,
   CHAMBER,
   codesAt,
   FROM_M,

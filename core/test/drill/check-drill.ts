@@ -153,7 +153,7 @@ export const throughFall = (from: number, to: number, fall: Fall): Law =>
 
 export interface Ran extends StretchEnd {
   readonly levelM: (vessel: number, timeS: number) => number
-  readonly volumes: Float64Array
+  readonly volumes: number[]
 }
 
 /** Runs a system from its levels; `at` are times at which levels are asked for. */
@@ -165,10 +165,10 @@ export function flowOn(given: {
   readonly watches?: readonly Watch[]
   readonly fromS?: number
   readonly stepsForOne?: number
-  readonly seen?: (timeS: number, levels: Float64Array) => void
+  readonly seen?: (timeS: number, levels: number[]) => void
 }): Ran {
-  const volumes = Float64Array.from(given.vessels, (one, i) => volumeAt(one, given.levelsM[i]!))
-  const seen: { timeS: number; levels: Float64Array }[] = []
+  const volumes = Array.from(given.vessels, (one, i) => volumeAt(one, given.levelsM[i]!))
+  const seen: { timeS: number; levels: number[] }[] = []
   const end = letFlow(volumes, {
     vessels: given.vessels,
     laws: given.laws,

@@ -194,15 +194,15 @@ describe('all drains are blocked while the pump runs on', () => {
       vessel('box', num(given, 'box_area_m2')),
       vessel('return', num(given, 'return_chamber_area_m2')),
     ]
-    const rimReached = { name: 'rim', value: (z: Float64Array) => z[1]! - crestM }
+    const rimReached = { name: 'rim', value: (z: number[]) => z[1]! - crestM }
     const ends = [
       {
         name: 'tank_rim_reached',
-        value: (z: Float64Array) => z[0]! - num(given, 'tank_rim_level_m'),
+        value: (z: number[]) => z[0]! - num(given, 'tank_rim_level_m'),
       },
       {
         name: 'pump_stops',
-        value: (z: Float64Array) => num(given, 'pump_least_level_m') - z[2]!,
+        value: (z: number[]) => num(given, 'pump_least_level_m') - z[2]!,
       },
     ]
     const laws = [overRim(0, 1, rim, crestM), new Between(2, 0, (lowM) => pump(outM - lowM))]
@@ -255,7 +255,7 @@ describe('the pump comes back and a siphon must prime', () => {
     const primesM = lipM + num(given, 'primes_at_over_inlet_m')
     let lowestM = Infinity
     let lowestS = NaN
-    const seen = (timeS: number, z: Float64Array) => {
+    const seen = (timeS: number, z: number[]) => {
       if (z[3]! < lowestM) {
         lowestM = z[3]!
         lowestS = timeS

@@ -1,11 +1,12 @@
+import { makeEnvelope, solveEnvelope } from '../../src/numeric/envelope.ts'
+import { zeros } from '../../src/numeric/zeros.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { makeEnvelope, solveEnvelope } from '../../src/numeric/envelope.ts'
 
 /** M x by the packed rows, for holding an answer against its question. */
 function times(
   envelope: ReturnType<typeof makeEnvelope>,
-  matrix: Float64Array,
+  matrix: number[],
   x: readonly number[],
 ): number[] {
   const { size, first, end } = envelope
@@ -31,8 +32,8 @@ describe('an envelope', () => {
   })
   test('a matrix without entries beside its diagonal is divided by it', () => {
     const envelope = makeEnvelope(3, [])
-    const b = new Float64Array([2, 9, 20])
-    solveEnvelope(envelope, new Float64Array([2, 3, 5]), b)
+    const b = [2, 9, 20]
+    solveEnvelope(envelope, [2, 3, 5], b)
     expect([...b]).toEqual([1, 3, 4])
   })
   test('solves what it is asked, for any network of resistances', () => {
@@ -47,7 +48,7 @@ describe('an envelope', () => {
             10,
             pairs.map(([i, j]) => [i, j] as const),
           )
-          const matrix = new Float64Array(envelope.length)
+          const matrix = zeros(envelope.length)
           // A little to the ground at every node keeps it positive definite.
           for (let i = 0; i < 10; i++) matrix[envelope.end[i]!] = 0.5
           for (const [i, j, y] of pairs) {
@@ -56,7 +57,7 @@ describe('an envelope', () => {
             matrix[envelope.end[j]!]! += y
             matrix[envelope.end[high]! - (high - low)]! -= y
           }
-          const b = Float64Array.from(times(envelope, matrix, wanted))
+          const b = Array.from(times(envelope, matrix, wanted))
           solveEnvelope(envelope, matrix, b)
           b.forEach((x, i) => expect(Math.abs(x - wanted[i]!)).toBeLessThan(1e-9))
         },
@@ -65,8 +66,8 @@ describe('an envelope', () => {
     )
   })
   test('a matrix that is not positive definite gives no number', () => {
-    const b = new Float64Array([1])
-    solveEnvelope(makeEnvelope(1, []), new Float64Array([-1]), b)
+    const b = [1]
+    solveEnvelope(makeEnvelope(1, []), [-1], b)
     expect(b[0]).toBeNaN()
   })
 })

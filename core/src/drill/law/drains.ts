@@ -27,7 +27,7 @@ export class Drains implements Law {
     this.#blocked = blocked
   }
 
-  add(levels: Float64Array, rates: Rates, wantsSlopes: boolean): void {
+  add(levels: number[], rates: Rates, wantsSlopes: boolean): void {
     const { flow, perLevel, perFall, outM } = this.#drains
     for (let i = 0; i < this.#into.length; i++) {
       outM[i] = Math.max(this.#mouthM[i]!, levels[this.#into[i]!]!)
@@ -44,7 +44,7 @@ export class Drains implements Law {
   }
 
   /** What each drain carried when last asked, into the places the design gives them. */
-  flowsInto(all: Float64Array): void {
+  flowsInto(all: number[]): void {
     const { box, flow } = this.#drains
     box.drains.forEach(({ index }, i) => (all[index] = flow[i]!))
   }

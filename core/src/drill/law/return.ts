@@ -25,7 +25,7 @@ export class ReturnFlow implements Law {
     network: Network,
     felt: FeltLevels,
     taps: { draws: readonly Tap[]; ends: readonly Tap[] },
-    from?: Float64Array,
+    from?: number[],
   ) {
     this.#network = network
     this.#felt = felt
@@ -35,7 +35,7 @@ export class ReturnFlow implements Law {
     this.flowing = flowThrough(network, from)
   }
 
-  add(levels: Float64Array, rates: Rates, wantsSlopes: boolean): void {
+  add(levels: number[], rates: Rates, wantsSlopes: boolean): void {
     this.#solve(levels)
     const here = this.flowing.flowsM3PerS
     this.#spread(here, (vessel, flow) => (rates.rate[vessel] = rates.rate[vessel]! + flow))
@@ -43,13 +43,13 @@ export class ReturnFlow implements Law {
     if (wantsSlopes && here.some((flow) => flow < 0)) this.#feelOut(levels, rates, here)
   }
 
-  #solve(levels: Float64Array): void {
+  #solve(levels: number[]): void {
     if (!this.#felt.put(levels)) return
     this.flowing = flowThrough(this.#network, this.flowing.flowsM3PerS)
   }
 
   /** Each level moved a little, and what that does to every flow. */
-  #feelOut(levels: Float64Array, rates: Rates, here: Float64Array): void {
+  #feelOut(levels: number[], rates: Rates, here: number[]): void {
     const moved = levels.slice()
     const { flowing } = this
     for (const place of this.#places) {
@@ -68,7 +68,7 @@ export class ReturnFlow implements Law {
   }
 
   /** What each vessel gets of the flows, so that nothing is lost between draws and ends. */
-  #spread(flows: Float64Array, give: (vessel: number, flow: number) => void): void {
+  #spread(flows: number[], give: (vessel: number, flow: number) => void): void {
     let over = 0
     for (const { link, vessel } of this.#draws) {
       give(vessel, -flows[link]!)

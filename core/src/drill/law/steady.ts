@@ -12,7 +12,7 @@ export class Steady implements Law {
     this.#flowM3PerS = flowM3PerS
   }
 
-  add(_levels: Float64Array, rates: Rates): void {
+  add(_levels: number[], rates: Rates): void {
     rates.flow(this.#from, this.#to, this.#flowM3PerS)
   }
 }

@@ -21,7 +21,7 @@ export function solveSump(steady: SteadyState): RunningSump {
     return { returnChamberId, chambers, volumeM3: null, waterUse: null }
   }
   const spans = chamberSpans(sump, box.lengthM)
-  const areasM2 = chamberAreasM2(sump, box)
+  const areasM2 = chamberAreasM2(steady.given.sump, box)
   const chambers = steady.chambers.map((level, i) =>
     sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
   )

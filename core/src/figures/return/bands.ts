@@ -3,7 +3,6 @@ import {
   type LossScale,
   type Network,
   type Ran,
-  rescaled,
   run,
   type Running,
 } from '../../network/index.ts'
@@ -25,7 +24,10 @@ export interface Banded {
 export function runBanded(given: Network, ran: Ran): Banded {
   const network = copyOf(given)
   const here = ran.running.flowsM3PerS
-  const at = (scale: LossScale, from: Float64Array) => run(rescaled(network, scale), from).running
+  const at = (scale: LossScale, from: number[]) => {
+    network.scale = scale
+    return run(network, from).running
+  }
   const fittingsUp = at({ friction: 1, fittings: 1 + FITTINGS_BAND }, here)
   const frictionUp = at({ friction: 1 + FRICTION_BAND, fittings: 1 }, here)
   return {
@@ -38,7 +40,7 @@ export function runBanded(given: Network, ran: Ran): Banded {
 }
 
 /** As far from here as the other end of the band is, the other way: a first guess. */
-function across(here: Float64Array, { flowsM3PerS }: Running): Float64Array {
+function across(here: number[], { flowsM3PerS }: Running): number[] {
   return here.map((flow, l) => 2 * flow - flowsM3PerS[l]!)
 }
 

@@ -1,5 +1,5 @@
 import { endFlow, type LaidPump, type Layout, tankFlow } from '../../layout/index.ts'
-import { type Flows, makeNetwork, run, withPumpAt } from '../../network/index.ts'
+import { type Flows, flowThrough, makeNetwork, withPumpAt } from '../../network/index.ts'
 
 /** Where a flow is asked for: what all lines bring into a tank, or what leaves at a line's end. */
 export type FlowPlace = { readonly tankId: string } | { readonly lineId: string }
@@ -24,11 +24,11 @@ export function flowAtSpeeds(
   const link = layout.segments[pump.lineIndex]![0]!.link
   const dial = { ...layout.problem.links[link]!.pump!, stopped: false, speed: 1 }
   const network = makeNetwork(withPumpAt(layout.problem, link, dial))
-  let from: Float64Array | undefined
+  let from: number[] | undefined
   return (speed) => {
     dial.speed = speed
-    const { running } = run(network, from)
-    from = running.flowsM3PerS
-    return flowThere(layout, running, place)
+    const flowing = flowThrough(network, from)
+    from = flowing.flowsM3PerS
+    return flowThere(layout, flowing, place)
   }
 }

@@ -63,7 +63,7 @@ export function solveLine(
 }
 
 /** Along the way, counted with the flow: water that runs back loses head the other way. */
-function sumAlong(path: readonly PathPart[], of: Float64Array): number {
+function sumAlong(path: readonly PathPart[], of: number[]): number {
   return path.reduce(
     (sum, part) => part.segments.reduce((within, { link }) => within + of[link]!, sum),
     0,

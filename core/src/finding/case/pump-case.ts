@@ -8,7 +8,16 @@ export interface PumpCase extends LineCase {
 
 /** Every pump that feeds a line. */
 export function pumpCases(lines: readonly LineCase[]): PumpCase[] {
+  // Written out: a spread takes many times as long, at every keystroke.
   return lines
     .filter(({ laid }) => laid.line.start.at === 'pump')
-    .map((line) => ({ ...line, feeds: lines.filter(({ pump }) => pump === line.pump) }))
+    .map(({ whole, design, laid, solved, pump, where }) => ({
+      whole,
+      design,
+      laid,
+      solved,
+      pump,
+      where,
+      feeds: lines.filter((line) => line.pump === pump),
+    }))
 }

@@ -22,6 +22,8 @@ export const noFoulingReserve = rule({
     if (!tank || solved.pump.stopped || solved.pump.flowM3PerS <= 0) return []
     const enough = (1 - SHORT_SHARE) * tank.wantedFlowM3PerS
     if (tank.wantedFlowM3PerS <= 0 || tank.flowM3PerS < enough) return []
+    // Faster, it brings no less than it does now.
+    if (FOULED_SHARE * tank.flowM3PerS >= enough) return []
     const slowed = pump.part.control === 'controllable' && pump.speed < 1
     const fullM3PerS = slowed
       ? flowAtSpeeds(whole.layout, pump, { tankId: tank.tankId })(1)
