@@ -51,13 +51,14 @@ const fixLines = keptBeside(
 )
 
 /** The same against the water of a design. */
-export function layLines(
-  design: BasinDesign,
-): Omit<FixedLines, 'lines'> & { readonly lines: readonly LaidLine[] } {
+export function layLines(design: BasinDesign): {
+  readonly fixed: FixedLines
+  readonly lines: readonly LaidLine[]
+} {
   const { lines, pumps } = design.returnSide
   const fixed = fixLines(lines, pumps)
   return {
-    ...fixed,
+    fixed,
     lines: fixed.lines.map((one) => against(one, endOf(design, one.line, one.mouth))),
   }
 }

@@ -5,7 +5,8 @@ import { pumpCurve, type PumpCurve, type PumpPart } from '../pump/index.ts'
 import type { LineCut } from './cut-line.ts'
 import type { LaidLine, Tees } from './laid-line.ts'
 import { layLines } from './lay-lines.ts'
-import { lineLinks, Nodes, type Segment } from './segments.ts'
+import { type PathPart, type Ways, waysOf } from './paths.ts'
+import { lineLinks, Nodes } from './segments.ts'
 
 /** A placed pump with its part and its curve. */
 export interface LaidPump {
@@ -21,7 +22,7 @@ export interface LaidPump {
 }
 
 /** A design made ready to be solved: every piece placed, its losses known, the network stated. */
-export interface Layout {
+export interface Layout extends Ways {
   readonly water: Water
   readonly pumps: readonly LaidPump[]
   readonly lines: readonly LaidLine[]
@@ -29,35 +30,21 @@ export interface Layout {
   /** Of each line: what its stretches cost. */
   readonly cuts: readonly (readonly LineCut[])[]
   readonly problem: NetworkProblem
-  /** Of each line, in the order the water passes. */
-  readonly segments: readonly (readonly Segment[])[]
-  /** Of each line: the way of its water from a pump, pump first. */
-  readonly paths: readonly (readonly PathPart[])[]
 }
 
 export function layOut(design: BasinDesign): Layout {
   const water = waterAt(design.water)
   const pumps = layPumps(design)
-  const { lines, tees, cuts } = layLines(design)
+  const { fixed, lines } = layLines(design)
+  const { tees, cuts } = fixed
+  const { segments, paths } = waysOf(fixed)
   const nodes = new Nodes()
   const links: NetworkLink[] = []
-  const segments = lines.map((laid, lineIndex) => {
-    const own = lineLinks(design, laid, {
-      cuts: cuts[lineIndex]!,
-      nodes,
-      pumpOf: (id) => linkPump(pumps, id),
-    })
-    const first = links.length
-    links.push(...own)
-    return cuts[lineIndex]!.map(({ firstPiece, endPiece }, i): Segment => ({
-      lineIndex,
-      link: first + i,
-      firstPiece,
-      endPiece,
-    }))
+  const pumpOf = (id: string) => linkPump(pumps, id)
+  lines.forEach((laid, i) => {
+    links.push(...lineLinks(design, laid, { cuts: cuts[i]!, nodes, pumpOf }))
   })
   const problem = { nodes: nodes.list, links, water }
-  const paths = lines.map((_, i) => findPath({ lines, tees, segments }, i))
   return { water, pumps, lines, tees, cuts, problem, segments, paths }
 }
 
@@ -88,42 +75,9 @@ function linkPump(pumps: readonly LaidPump[], id: string): LinkPump {
   }
 }
 
-/** One line of the way back from a line's end: its stretches up to the end or to the tee it feeds. */
-export interface PathPart {
-  readonly lineIndex: number
-  readonly segments: readonly Segment[]
-}
-
 /** The way of the water from a pump to the end of a line, pump first. */
 export function pathTo({ paths }: Layout, lineIndex: number): readonly PathPart[] {
   return paths[lineIndex]!
-}
-
-function findPath(
-  layout: Pick<Layout, 'lines' | 'tees' | 'segments'>,
-  lineIndex: number,
-): PathPart[] {
-  const backwards: PathPart[] = []
-  let index = lineIndex
-  let segments = layout.segments[index]!
-  for (;;) {
-    backwards.push({ lineIndex: index, segments })
-    const { start } = layout.lines[index]!.line
-    if (start.at === 'pump') return backwards.reverse()
-    const tee = layout.tees.get(start.id)!
-    index = layout.lines.findIndex(({ line }) => line.id === tee.lineId)
-    segments = upToTee(layout, index, start.id)
-  }
-}
-
-function upToTee(
-  layout: Pick<Layout, 'lines' | 'segments'>,
-  lineIndex: number,
-  teeId: string,
-): readonly Segment[] {
-  const { placed } = layout.lines[lineIndex]!
-  const at = placed.findIndex(({ piece }) => piece.id === teeId)
-  return layout.segments[lineIndex]!.filter((segment) => segment.endPiece <= at)
 }
 
 /** The pump that a line's water comes from. */

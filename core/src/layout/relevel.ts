@@ -20,14 +20,16 @@ export function relevel(layout: Layout, design: BasinDesign, nodeHead: number[])
   const moved =
     lines.some((laid, i) => laid !== layout.lines[i]) ||
     pumps.some((pump, i) => pump !== layout.pumps[i])
-  return moved
-    ? { ...layout, lines, pumps, problem: problemAt({ ...layout, lines, pumps }, nodeHead) }
-    : layout
+  if (!moved) return layout
+  const { water, tees, cuts, segments, paths } = layout
+  const problem = problemAt(layout, lines, nodeHead)
+  return { water, pumps, lines, tees, cuts, problem, segments, paths }
 }
 
 /** The problem as its network stands after its levels were moved in place. */
 function problemAt(
-  { lines, problem, segments, cuts }: Layout,
+  { problem, segments, cuts }: Layout,
+  lines: readonly LaidLine[],
   nodeHead: number[],
 ): Layout['problem'] {
   let { links } = problem

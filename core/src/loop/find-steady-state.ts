@@ -1,7 +1,14 @@
 import type { BasinDesign } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
-import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
+import {
+  flowThrough,
+  makeNetwork,
+  type Network,
+  type Ran,
+  restated,
+  withLosses,
+} from '../network/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
@@ -76,7 +83,7 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
         given,
         design,
         layout: rested,
-        network: { ...network, problem: rested.problem },
+        network: restated(network, rested.problem),
         ran: withLosses(network, flowing),
         drains: gravity.drains,
         overflows: gravity.overflows,

@@ -33,6 +33,7 @@ export function solveSterilizer(
   const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
   const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
   const product = doseFlow(spec, lamp)
+  const way = wayOf(design, line)
   const doseJPerM2 = flowM3PerS > 0 ? product / flowM3PerS : null
   return {
     deviceId: device.id,
@@ -46,7 +47,9 @@ export function solveSterilizer(
     targets: design.treatment.targets.map((target) =>
       against(target, product, flowM3PerS, load.systemVolumeM3),
     ),
-    ...wayOf(design, line),
+    fromChamberId: way.fromChamberId,
+    toChamberId: way.toChamberId,
+    skips: way.skips,
   }
 }
 
