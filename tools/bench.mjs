@@ -5,8 +5,11 @@ import { ensurePackages } from './setup/packages.mjs'
 import { inRoot, ROOT } from './setup/paths.mjs'
 import { told } from './setup/run.mjs'
 
+/** One for what the page's own thread does, one for what its workers do. */
+const PARTS = ['page', 'workers']
+
 /** Bundled as the pages are, so that what is timed is what runs there. */
-async function bundled(main) {
+async function bundled(part) {
   const { build, defaultServerConditions } = await import('vite')
   const outDir = mkdtempSync(inRoot('node_modules', '.bench-'))
   await build({
@@ -17,18 +20,20 @@ async function bundled(main) {
       noExternal: /^@yew-basin\//,
       resolve: { conditions: ['source', ...defaultServerConditions] },
     },
-    build: { ssr: main, outDir, target: 'es2022', emptyOutDir: true },
+    build: { ssr: inRoot(`tools/bench/${part}.ts`), outDir, target: 'es2022', emptyOutDir: true },
   })
-  return { outDir, file: path.join(outDir, 'main.js') }
+  return { outDir, file: path.join(outDir, `${part}.js`) }
 }
 
 await told(async () => {
   await ensurePackages((text) => console.log(`· ${text}`))
-  const { outDir, file } = await bundled(inRoot('tools/bench/main.ts'))
-  try {
-    const { status } = spawnSync(process.execPath, [file], { stdio: 'inherit', cwd: ROOT })
-    process.exitCode = status ?? 1
-  } finally {
-    rmSync(outDir, { recursive: true, force: true })
+  for (const part of PARTS) {
+    const { outDir, file } = await bundled(part)
+    try {
+      const { status } = spawnSync(process.execPath, [file], { stdio: 'inherit', cwd: ROOT })
+      process.exitCode ||= status ?? 1
+    } finally {
+      rmSync(outDir, { recursive: true, force: true })
+    }
   }
 })
