@@ -9,7 +9,8 @@ export default defineConfig({
   // Wide enough for a slow, shared machine: a journey waits for what it needs, never for a clock.
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  // Files side by side: every test has a guest of its own, so none sees another’s.
+  // Side by side: every test has a guest of its own, so none sees another’s.
+  fullyParallel: true,
   workers: 2,
   retries: 0,
   reporter: process.env.YEW_E2E_REPORT

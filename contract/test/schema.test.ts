@@ -1,7 +1,7 @@
-import { describe, expect, test } from '@jest/globals'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { Ajv } from 'ajv'
 import { spawnSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
+import { readFileSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { aFile } from './a-file.ts'
 import type { Plain } from './plain.ts'
@@ -10,22 +10,31 @@ const root = fileURLToPath(new URL('../../', import.meta.url))
 const docs = (name: string) =>
   JSON.parse(readFileSync(`${root}docs/format/${name}`, 'utf8')) as object
 /** Runs a tool of this checkout and gives what it printed. */
-function tool(main: string, input: string, ...args: string[]) {
-  return spawnSync(
-    process.execPath,
-    ['--import', 'tsx', '--conditions=source', `${root}tools/${main}`, ...args],
-    {
-      cwd: root,
-      input,
-      encoding: 'utf8',
-      env: { ...process.env, NODE_OPTIONS: '', TSX_TSCONFIG_PATH: `${root}tsconfig.json` },
-    },
-  )
+function tool(main: readonly string[], input: string, ...args: string[]) {
+  return spawnSync(process.execPath, [...main, ...args], {
+    cwd: root,
+    input,
+    encoding: 'utf8',
+    env: { ...process.env, NODE_OPTIONS: '', TSX_TSCONFIG_PATH: `${root}tsconfig.json` },
+  })
 }
+const FORMATS = ['--import', 'tsx', '--conditions=source', `${root}tools/formats/print.ts`]
+
+/** The solve command in one file: reading all of the core from its sources takes longer than it runs. */
+let bundle: { readonly outDir: string; readonly file: string }
+beforeAll(() => {
+  const { stdout } = tool([`${root}tools/setup/bundle-main.mjs`, 'tools/solve/main.ts'], '')
+  bundle = JSON.parse(stdout) as typeof bundle
+}, 60_000)
+afterAll(() => {
+  rmSync(bundle.outDir, { recursive: true, force: true })
+})
+const solve = (input: string, ...args: string[]) => tool([bundle.file], input, ...args)
+
 const ajv = () => new Ajv({ strict: false, allErrors: true })
 
 test('the documented formats are those the code has', () => {
-  const { stdout, status } = tool('formats/print.ts', '')
+  const { stdout, status } = tool(FORMATS, '')
   expect(status).toBe(0)
   const now = JSON.parse(stdout) as Record<string, object | string>
   for (const [name, made] of Object.entries(now)) {
@@ -57,7 +66,7 @@ describe('the basin file’s schema', () => {
 
 describe('the solve command', () => {
   test('prints what its schema says, for a file and for standard input', () => {
-    const solved = tool('solve/main.ts', JSON.stringify(aFile()), '-')
+    const solved = solve(JSON.stringify(aFile()), '-')
     expect(solved.stderr).toBe('')
     expect(solved.status).toBe(0)
     const valid = ajv().compile(docs('solved-file.schema.json'))
@@ -67,7 +76,7 @@ describe('the solve command', () => {
     expect(Object.keys(answer.designs[0].workings)).toContain('flow')
   }, 30_000)
   test('runs the drills when it is asked to, as its schema says', () => {
-    const solved = tool('solve/main.ts', JSON.stringify(aFile()), '-', '--drills')
+    const solved = solve(JSON.stringify(aFile()), '-', '--drills')
     expect(solved.stderr).toBe('')
     const valid = ajv().compile(docs('solved-file.schema.json'))
     const answer = JSON.parse(solved.stdout)
@@ -80,7 +89,7 @@ describe('the solve command', () => {
     const file = aFile()
     file.name = ''
     file.designs[0].design.tanks[0].lengthM = 0
-    const solved = tool('solve/main.ts', JSON.stringify(file), '-')
+    const solved = solve(JSON.stringify(file), '-')
     expect(solved.status).toBe(2)
     expect(solved.stdout).toBe('')
     expect(solved.stderr.trim().split('\n')).toEqual([
@@ -89,7 +98,7 @@ describe('the solve command', () => {
     ])
   }, 30_000)
   test('a file that is not there, and no file at all, end with 2', () => {
-    expect(tool('solve/main.ts', '', 'no-such-file.json')).toMatchObject({ status: 2, stdout: '' })
-    expect(tool('solve/main.ts', '')).toMatchObject({ status: 2, stdout: '' })
+    expect(solve('', 'no-such-file.json')).toMatchObject({ status: 2, stdout: '' })
+    expect(solve('')).toMatchObject({ status: 2, stdout: '' })
   }, 30_000)
 })

@@ -59,7 +59,7 @@ test('a page that was walked through 300 times holds no more of the page than at
         for (let i = 0; i < changes; i++) {
           history.pushState({}, '', `${basin}/${places[i % places.length]}`)
           dispatchEvent(new PopStateEvent('popstate', { state: {} }))
-          await paused(80)
+          await paused(30)
           while (!document.querySelector('main')) await paused(20)
         }
       },
