@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { rmSync } from 'node:fs'
 import { bundled } from './setup/bundle.mjs'
 import { ensurePackages } from './setup/packages.mjs'
-import { inRoot, ROOT } from './setup/paths.mjs'
+import { ROOT } from './setup/paths.mjs'
 import { told } from './setup/run.mjs'
 
 /** One for what the page's own thread does, one for what its workers do. */

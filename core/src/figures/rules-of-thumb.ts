@@ -1,6 +1,6 @@
-import { type Layout, pathTo, pumpOf } from '../layout/index.ts'
+import { type Layout, type PathPart, pathTo, pumpOf } from '../layout/index.ts'
 import { flowAtHead } from '../network/index.ts'
-import { gather } from '../numeric/index.ts'
+import { gather, keptBeside } from '../numeric/index.ts'
 import { boreAreaM2, hazenWilliamsMPerM } from '../pipe/index.ts'
 import type { Piece } from '../run/index.ts'
 import type { SolvedLine } from './return/solved.ts'
@@ -47,9 +47,8 @@ export function rulesOfThumb(
 ): RulesOfThumb {
   const index = layout.lines.findIndex(({ line }) => line.id === solved.lineId)
   const { curve } = pumpOf(layout, index)
-  const way = piecesTo(layout, index)
-  const elbowsM = countedElbowsM(way)
-  const headM = solved.liftM + elbowsM + LEVEL_RUN_SHARE * levelRunM(way)
+  const { elbowsM, levelM } = countedOn(pathTo(layout, index), layout.lines)
+  const headM = solved.liftM + elbowsM + LEVEL_RUN_SHARE * levelM
   const crossM = solved.stretches.reduce(
     (total, { boreM, speedMPerS, lengthM }) =>
       total + hazenWilliamsMPerM(speedMPerS * boreAreaM2(boreM), boreM) * lengthM,
@@ -66,11 +65,21 @@ export function rulesOfThumb(
   }
 }
 
+/** What is counted on a way; no level moves it, so it is counted once. */
+const countedOn = keptBeside(
+  (path: readonly PathPart[], lines: Layout['lines']) => {
+    const way = piecesTo(path, lines)
+    return { elbowsM: countedElbowsM(way), levelM: levelRunM(way) }
+  },
+  // A way is made with its lines; what moves of them are the heads at their ends.
+  () => true,
+)
+
 /** Every piece the water passes on its way to a line's end. */
-function piecesTo(layout: Layout, index: number): Piece[] {
-  return gather(pathTo(layout, index), ({ lineIndex, segments }) =>
+function piecesTo(path: readonly PathPart[], lines: Layout['lines']): Piece[] {
+  return gather(path, ({ lineIndex, segments }) =>
     gather(segments, ({ firstPiece, endPiece }) =>
-      layout.lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
+      lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
     ),
   )
 }

@@ -1,12 +1,12 @@
 import { type BasinDesign, byId, partOf, type PlacedPump, runningSpeed } from '../design/index.ts'
 import { type Water, waterAt } from '../fluid/index.ts'
-import type { LinkPump, NetworkLink, NetworkProblem } from '../network/index.ts'
+import type { LinkPump, NetworkProblem } from '../network/index.ts'
 import { pumpCurve, type PumpCurve, type PumpPart } from '../pump/index.ts'
 import type { LineCut } from './cut-line.ts'
 import type { LaidLine, Tees } from './laid-line.ts'
 import { layLines } from './lay-lines.ts'
 import { type PathPart, type Ways, waysOf } from './paths.ts'
-import { lineLinks, Nodes } from './segments.ts'
+import { linksOf, nodesAt, wiringOf } from './wiring.ts'
 
 /** A placed pump with its part and its curve. */
 export interface LaidPump {
@@ -38,14 +38,11 @@ export function layOut(design: BasinDesign): Layout {
   const { fixed, lines } = layLines(design)
   const { tees, cuts } = fixed
   const { segments, paths } = waysOf(fixed)
-  const nodes = new Nodes()
-  const links: NetworkLink[] = []
-  const pumpOf = (id: string) => linkPump(pumps, id)
-  lines.forEach((laid, i) => {
-    links.push(...lineLinks(design, laid, { cuts: cuts[i]!, nodes, pumpOf }))
-  })
-  const problem = { nodes: nodes.list, links, water }
-  return { water, pumps, lines, tees, cuts, problem, segments, paths }
+  const wiring = wiringOf(fixed, design.returnSide.pumps)
+  const { chambers } = design.sump
+  const nodes = nodesAt(wiring, lines, (id) => byId(chambers, id, 'chamber').levelM)
+  const links = linksOf(wiring, lines, (id) => linkPump(pumps, id))
+  return { water, pumps, lines, tees, cuts, problem: { nodes, links, water }, segments, paths }
 }
 
 function layPumps(design: BasinDesign): LaidPump[] {

@@ -1,4 +1,4 @@
-import type { BasinDesign } from '../design/index.ts'
+import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
 import {
@@ -9,7 +9,7 @@ import {
   restated,
   withLosses,
 } from '../network/index.ts'
-import { zeros } from '../numeric/index.ts'
+import { keptBeside, zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
 import { layDrains } from './lay-drains.ts'
@@ -109,20 +109,32 @@ function nearLevels(given: BasinDesign, near: SteadyState | undefined): Levels |
 
 /** The parts of the way down that no level moves. */
 function gravityOf(design: BasinDesign): Gravity {
-  const water = waterAt(design.water)
-  const drains = layDrains(design.drains, water)
-  const { chamberId } = design.returnSide.pumps[0]!
-  const place = new Map(design.sump.chambers.map(({ id }, i) => [id, i]))
-  return {
-    drains,
-    overflows: design.tanks.map((tank) =>
-      tank.overflow ? overflowing(tank, tank.overflow, drains, water) : null,
-    ),
-    place,
-    fed: fedChambers(design, drains),
-    returnIndex: place.get(chamberId) ?? 0,
-  }
+  return gravityIn(design.tanks, design)
 }
+
+/** Found anew only when something of the way down changed: most edits are of something else. */
+const gravityIn = keptBeside(
+  (tanks: readonly DisplayTank[], { drains: given, sump, returnSide, water: at }: BasinDesign) => {
+    const water = waterAt(at)
+    const drains = layDrains(given, water)
+    const place = new Map(sump.chambers.map(({ id }, i) => [id, i]))
+    return {
+      drains,
+      overflows: tanks.map((tank) =>
+        tank.overflow ? overflowing(tank, tank.overflow, drains, water) : null,
+      ),
+      place,
+      fed: fedChambers({ tanks, sump, lines: returnSide.lines }, drains),
+      returnIndex: place.get(returnSide.pumps[0]!.chamberId) ?? 0,
+    }
+  },
+  (before, now) =>
+    before.drains === now.drains &&
+    before.sump === now.sump &&
+    before.water === now.water &&
+    before.returnSide.lines === now.returnSide.lines &&
+    before.returnSide.pumps[0]!.chamberId === now.returnSide.pumps[0]!.chamberId,
+)
 
 function firstLevels({ tanks, sump }: BasinDesign): Levels {
   const levels = zeros(tanks.length + sump.chambers.length)

@@ -1,4 +1,4 @@
-import type { BasinDesign } from '../design/index.ts'
+import type { BasinDesign, ReturnSide } from '../design/index.ts'
 import { endFlow, type Layout, pumpFlow, tankFlow } from '../layout/index.ts'
 import type { Flows } from '../network/index.ts'
 import { zeros } from '../numeric/index.ts'
@@ -101,13 +101,13 @@ function broughtLevels(
 
 /** The chambers that a drain, a line or an all-in-one's rim ends in. */
 export function fedChambers(
-  { tanks, sump, returnSide }: BasinDesign,
+  { tanks, sump, lines }: Pick<BasinDesign, 'tanks' | 'sump'> & Pick<ReturnSide, 'lines'>,
   drains: readonly LaidDrain[],
 ): boolean[] {
   const fed = new Set([
     ...drains.map(({ chamberId }) => chamberId),
     ...tanks.map(({ overflow }) => overflow?.chamberId),
-    ...returnSide.lines.map(({ end }) => (end.at === 'chamber' ? end.id : null)),
+    ...lines.map(({ end }) => (end.at === 'chamber' ? end.id : null)),
   ])
   return sump.chambers.map(({ id }) => fed.has(id))
 }

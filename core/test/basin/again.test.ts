@@ -21,7 +21,16 @@ const EDITS: readonly (readonly [string, Edit])[] = [
   ['the rim', setTo(['tanks', 0, 'overflow', 'rimLengthM'], 0.2)],
   ['the water', setTo(['water', 'temperatureC'], 18)],
   ['a wall', setTo(['sump', 'walls', 0, 'topM'], 0.31)],
+  ['the chamber of a pump', setTo(['returnSide', 'pumps', 0, 'chamberId'], otherChamberId())],
+  ['what stands in a chamber', setTo(['sump', 'chambers', 0, 'footprintM2'], 0.02)],
+  ['the chamber of a drain', setTo(['drains', 0, 'end', 'id'], UNDER.sump.chambers[1]!.id)],
 ]
+
+/** A chamber that the loop's pump does not draw from. */
+function otherChamberId(): string {
+  const { sump, returnSide } = UNDER
+  return sump.chambers.find(({ id }) => id !== returnSide.pumps[0]!.chamberId)!.id
+}
 
 test.each(EDITS)(
   'after %s changed, figures are those of a document never seen before, to the last digit',
