@@ -3,6 +3,7 @@ import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, RouterView } from 'vue-router'
+import CurrentsView from '../src/currents/CurrentsView.vue'
 import DrillsView from '../src/drills/DrillsView.vue'
 import PumpsView from '../src/pumps/PumpsView.vue'
 import RoomView from '../src/room/RoomView.vue'
@@ -17,6 +18,7 @@ const VIEWS: readonly (readonly [string, Component, string])[] = [
   ['drills', DrillsView, 'drills'],
   ['room', RoomView, 'room'],
   ['size', SizeView, 'size'],
+  ['currents', CurrentsView, 'currents'],
 ]
 
 const Nothing = defineComponent({ render: () => h('div') })
