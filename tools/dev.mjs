@@ -4,7 +4,7 @@ import { ensurePackages } from './setup/packages.mjs'
 import { inRoot, ROOT } from './setup/paths.mjs'
 import { freePort } from './setup/ports.mjs'
 import { ensurePostgres } from './setup/postgres.mjs'
-import { must, told } from './setup/run.mjs'
+import { must, reporting } from './setup/run.mjs'
 
 const TSX = ['--import', 'tsx', '--conditions=source']
 const children = []
@@ -19,7 +19,7 @@ process.on('SIGINT', () => void stop())
 process.on('SIGTERM', () => void stop())
 
 /** The server restarts and the pages reload as their sources change. */
-await told(async () => {
+await reporting(async () => {
   const say = (text) => console.log(`· ${text}`)
   await ensurePackages(say)
   const bin = await ensurePostgres(say)

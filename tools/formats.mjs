@@ -1,10 +1,10 @@
 import { spawnSync } from 'node:child_process'
 import { ensurePackages } from './setup/packages.mjs'
 import { inRoot, ROOT } from './setup/paths.mjs'
-import { told } from './setup/run.mjs'
+import { reporting } from './setup/run.mjs'
 
 // Writes docs/format/ from the contract's classes and the core's types.
-await told(async () => {
+await reporting(async () => {
   await ensurePackages((text) => console.log(`· ${text}`))
   const main = ['--import', 'tsx', '--conditions=source', inRoot('tools/formats/main.ts')]
   const { status } = spawnSync(process.execPath, main, {

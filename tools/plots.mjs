@@ -1,10 +1,10 @@
 import { spawnSync } from 'node:child_process'
 import { ensurePackages } from './setup/packages.mjs'
 import { inRoot, ROOT } from './setup/paths.mjs'
-import { told } from './setup/run.mjs'
+import { reporting } from './setup/run.mjs'
 
 // Runs the flows of known answer again and draws them beside it, in docs/model/plots/.
-await told(async () => {
+await reporting(async () => {
   await ensurePackages((text) => console.log(`· ${text}`))
   const main = ['--import', 'tsx', '--conditions=source', inRoot('tools/plots/main.ts')]
   const { status } = spawnSync(process.execPath, main, {

@@ -7,7 +7,7 @@ import { ensurePackages } from './setup/packages.mjs'
 import { inRoot, ROOT } from './setup/paths.mjs'
 import { freePort } from './setup/ports.mjs'
 import { ensurePostgres } from './setup/postgres.mjs'
-import { must, StepFailed, told } from './setup/run.mjs'
+import { must, StepFailed, reporting } from './setup/run.mjs'
 
 /** Where the application likes to listen. */
 const WANTED_PORT = 4180
@@ -87,7 +87,7 @@ function serve(port) {
   })
 }
 
-await told(async () => {
+await reporting(async () => {
   await ensurePackages(say)
   const bin = await ensurePostgres(say)
   const home = await homeFor(ROOT)

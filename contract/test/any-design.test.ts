@@ -93,7 +93,7 @@ const piece = fc.oneof(
   }),
 )
 
-/** Where a line may end, its id told by its kind. */
+/** Where a line may end, its id by its kind. */
 const end = fc
   .record({
     at: fc.constantFrom('tank', 'chamber', 'cap'),

@@ -9,7 +9,7 @@ import type { Plain } from './plain.ts'
 const text = readFileSync(fileURLToPath(new URL('frozen/format-3.json', import.meta.url)), 'utf8')
 const old = JSON.parse(text).designs[0].design
 
-test('format 3 keeps all it had; its bulkheads are told in full', () => {
+test('format 3 keeps all it had; its bulkheads are written in full', () => {
   const read = readBasinFile(text)
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   const { sump, tanks, drains, drills } = read.value.designs[0]!.design

@@ -170,7 +170,7 @@ describe('a bad file is refused with the place and what is possible', () => {
       'a device’s table that falls',
       (f) =>
         design(f).returnSide.lines[1].run.pieces[0].table.push({ flowM3PerS: 0.0002, headM: 0.1 }),
-      'designs[0].design.returnSide.lines[1].run.pieces[0].table: head must rise from nil: point 2 does not',
+      'designs[0].design.returnSide.lines[1].run.pieces[0].table: head must rise from zero: point 2 does not',
     ],
     ['no designs', (f) => (f.designs = []), 'designs: must be a list of 1 to 20; it has 0'],
     [

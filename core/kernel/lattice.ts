@@ -4,7 +4,7 @@
 //
 // Layout of the memory, all float32: 19 slots of `slotBytes`, slot i at `base + i * slotBytes`; in a
 // slot cell (x, y, z) stands at ((z * ny + y) * nx + x) * 4, nx a multiple of 4. The mask is one u32
-// a cell: all ones for water, nil for what is solid; `taus` one float a cell, its relaxation time.
+// a cell: all ones for water, zero for what is solid; `taus` one float a cell, its relaxation time.
 // y and z wrap; the first and last x are solid.
 
 let nx: i32 = 0

@@ -1,4 +1,4 @@
-/** Relative difference, safe at nil. */
+/** Relative difference, safe at zero. */
 function relative(got: number, wanted: number): number {
   if (got === wanted) return 0
   return Math.abs(got - wanted) / Math.max(Math.abs(wanted), 1e-12)

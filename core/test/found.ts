@@ -14,7 +14,7 @@ export function findingOf(design: BasinDesign, code: FindingCode): Finding {
   return found
 }
 
-/** What is offered to mend it. */
+/** What is offered to fix it. */
 export const fixesOf = (design: BasinDesign, code: FindingCode): readonly Fix[] =>
   fixesOfFinding(design, findingOf(design, code)).fixes
 

@@ -7,7 +7,7 @@ const row = (page: Page, id: string) => page.locator(`[data-drill="${id}"]`)
 const allRun = (page: Page) =>
   expect(page.getByRole('button', { name: 'Run again' })).toBeVisible({ timeout: 60_000 })
 
-test('a bad design floods, a mend is looked at, applied, and the drill turns fine', async ({
+test('a bad design floods, a fix is looked at, applied, and the drill turns fine', async ({
   page,
 }) => {
   const keeper = new Keeper(page)
@@ -20,7 +20,7 @@ test('a bad design floods, a mend is looked at, applied, and the drill turns fin
   await expect(page.getByTestId('drill-said')).toContainText(/\d\sL reach the floor/)
   await expect(page.getByRole('cell', { name: 'runs over' }).first()).toBeVisible()
   await page.getByRole('button', { name: /Preview: A can of/ }).click()
-  const preview = page.getByTestId('mend-preview')
+  const preview = page.getByTestId('fix-preview')
   await expect(preview).toContainText('The floor stays dry', { timeout: 60_000 })
   await expect(row(page, 'top-off-open')).toHaveAttribute('data-outcome', 'wet')
   await preview.getByRole('button', { name: 'Apply' }).click()

@@ -80,7 +80,7 @@ test('set for a target by its valve, the dose changes when another takeoff is op
   await expect.poll(() => keeper.reads('dose')).toBeGreaterThan(set)
 })
 
-test('a skimmer on too high a stand is told the stand that lets its cup come off', async ({
+test('a skimmer on too high a stand is offered the stand that lets its cup come off', async ({
   page,
 }) => {
   const keeper = new Keeper(page)

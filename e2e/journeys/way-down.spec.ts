@@ -9,7 +9,7 @@ test('from an empty basin to a finished loop', async ({ page }) => {
   await keeper.stop(/Overflow/)
   await page.getByRole('button', { name: 'Take: Box inside the tank' }).click()
   await expect(page.getByTestId('figure-weirHead')).toBeVisible()
-  await expect(page.getByText('not told yet')).toHaveCount(1)
+  await expect(page.getByText('not set yet')).toHaveCount(1)
   // The sump gets its sizes, and the outage its margin.
   await keeper.stop(/Sump/)
   await page.getByRole('button', { name: 'Lay it out', exact: true }).click()

@@ -1,4 +1,4 @@
-/** What the server is told from outside; nothing else reads the environment. */
+/** What is set for the server from outside; nothing else reads the environment. */
 export interface Settings {
   readonly databaseUrl: string
   readonly sessionSecret: string

@@ -120,7 +120,7 @@ describe('files', () => {
     await owner.end()
     expect(await guest.shelf()).toEqual(before)
   })
-  test('what is no JSON, no object or too large is told as that', async () => {
+  test('what is no JSON, no object or too large is reported as that', async () => {
     const send = (text: string, type = 'application/json') =>
       guest.agent.post('/api/basins/import').set('Content-Type', type).send(text)
     expect(problem(await send('{').expect(400)).code).toBe('bad-request')

@@ -28,7 +28,7 @@ describe('one guest and another', () => {
     for (const call of calls) expect((await call()).status).toBe(404)
     expect(await one.open('Lantern')).toEqual(mine)
   })
-  test('without a session nothing is told', async () => {
+  test('without a session nothing is shown', async () => {
     for (const path of ['/api/basins', '/api/basins/00000000-0000-4000-8000-000000000000']) {
       expect(problem(await request(app.app).get(path).expect(401)).code).toBe('no-session')
     }

@@ -6,7 +6,7 @@ import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
 import { anApp, Guest, problem } from './an-app.ts'
 
-test('a fault of the database is told as ours, without its words, and passes when it does', async () => {
+test('a fault of the database is reported as ours, without its words, and passes when it does', async () => {
   const app = await anApp()
   const guest = await Guest.arrive(app)
   const owner = new pg.Client({ connectionString: app.ownerUrl })
@@ -21,7 +21,7 @@ test('a fault of the database is told as ours, without its words, and passes whe
   await app.close()
 })
 
-test('a database that does not answer is told as that, and asks to try again', async () => {
+test('a database that does not answer is reported as that, and asks to try again', async () => {
   const nowhere = 'postgres://nobody:x@127.0.0.1:9/none'
   const pool = new pg.Pool({ connectionString: nowhere })
   const sequelize = connect(nowhere)

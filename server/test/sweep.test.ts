@@ -56,12 +56,12 @@ describe('sweeping guests', () => {
     await age(30)
     expect(await sweepGuests(app.sequelize)).toBe(230)
   })
-  test('that fails is told, and ends nothing', async () => {
-    const told: Error[] = []
+  test('that fails is reported, and ends nothing', async () => {
+    const reported: Error[] = []
     const broken = { query: async () => Promise.reject(new Error('no such table')) }
-    const stop = sweepDaily(broken as unknown as typeof app.sequelize, (one) => told.push(one))
+    const stop = sweepDaily(broken as unknown as typeof app.sequelize, (one) => reported.push(one))
     await new Promise((done) => setTimeout(done, 10))
     stop()
-    expect(told.map(({ message }) => message)).toEqual(['no such table'])
+    expect(reported.map(({ message }) => message)).toEqual(['no such table'])
   })
 })

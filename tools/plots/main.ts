@@ -107,7 +107,7 @@ function jetOf(slot: Jet['slot']): Jet {
   const from = { x: 0.06, y: middle, z: middle }
   return { from, towards: { x: 1, y: 0, z: 0 }, exitSpeedMPerS: 0.8, boreM, slot }
 }
-/** As far as the end panel is not felt. */
+/** As far as the end panel does nothing. */
 function distancesOf(slot: Jet['slot']): number[] {
   return Array.from({ length: slot ? 50 : 35 }, (_, i) => 0.06 + 0.02 * i)
 }

@@ -29,7 +29,7 @@ export async function ensureBuilt(say) {
   const now = fingerprint()
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now) return
   say('Building')
-  const advice = 'if you changed the sources, mend what is named above; else clone afresh.'
+  const advice = 'if you changed the sources, fix what is named above; else clone afresh.'
   const build = (step, folder) =>
     must(
       { step, advice },

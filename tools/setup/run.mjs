@@ -43,8 +43,8 @@ export async function must({ step, advice }, command, args, options) {
   throw new StepFailed(step, `${command} ended with ${result.code}\n${tail}`, advice)
 }
 
-/** Runs main; a failed step is told in two lines and ends with status 1. */
-export async function told(main) {
+/** Runs main; a failed step is reported in two lines and ends with status 1. */
+export async function reporting(main) {
   try {
     await main()
   } catch (error) {

@@ -4,7 +4,7 @@ import {
   say,
   steadyState,
   type BasinDesign,
-  type Outcome,
+  type DrillOutcome,
   type Verdict,
 } from '@yew-basin/core'
 
@@ -27,8 +27,8 @@ type Named = readonly { readonly drillId: string; readonly title: string }[]
 export interface SpokenDrills {
   readonly verdicts: readonly SpokenVerdict[]
   readonly survival: {
-    readonly single: Readonly<Record<Outcome, number>>
-    readonly double: Readonly<Record<Outcome, number>>
+    readonly single: Readonly<Record<DrillOutcome, number>>
+    readonly double: Readonly<Record<DrillOutcome, number>>
     readonly points: Named
     readonly pairs: Named
   }

@@ -53,7 +53,7 @@ describe('autosave', () => {
   let autosave: Autosave
   const change = (n: number) => {
     now = design(n)
-    autosave.touch()
+    autosave.markDirty()
   }
 
   beforeEach(() => {
@@ -95,7 +95,7 @@ describe('autosave', () => {
     const before = now
     change(2)
     now = before
-    autosave.touch()
+    autosave.markDirty()
     await jest.advanceTimersByTimeAsync(5000)
     expect(autosave.state.value).toBe('saved')
     expect(sent).toEqual([])
@@ -174,11 +174,11 @@ describe('autosave', () => {
     const back = new Autosave(() => now)
     back.begin(answer(4, design(1)))
     expect(back.leftOver(answer(4, design(1)))).toMatchObject({ moved: false })
-    back.touch()
+    back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
     expect(back.state.value).toBe('saved')
     now = design(3)
-    back.touch()
+    back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
     expect(sent.at(-1)).toMatchObject({ ifMatch: '"5"', body: { design: { n: 3 } } })
   })
@@ -191,7 +191,7 @@ describe('autosave', () => {
     back.begin(answer(5, design(2)))
     expect(back.leftOver(answer(5, design(2)))).toMatchObject({ design: { n: 3 }, moved: false })
     const sent = aServer(saves(6))
-    back.touch()
+    back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
     expect(sent[0]!.ifMatch).toBe('"5"')
   })
@@ -204,7 +204,7 @@ describe('autosave', () => {
     back.begin(answer(4, design(1)))
     expect(back.leftOver(answer(4, design(1)))).toMatchObject({ design: { n: 3 }, moved: false })
     const sent = aServer(refuses('revision-moved', { current: answer(5, design(2)) }), saves(6))
-    back.touch()
+    back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
     expect(sent.map((one) => one.ifMatch)).toEqual(['"4"', '"5"'])
     expect(back.state.value).toBe('saved')

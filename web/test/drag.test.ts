@@ -19,9 +19,9 @@ const pressed = (key: string, shiftKey = false) =>
 describe('dragging', () => {
   test('tells how far from where it began, until it is let go', () => {
     const { captured, down, moves, letsGo } = aGrip()
-    const told: unknown[] = []
+    const given: unknown[] = []
     const { drag, dragging } = useDrag(
-      () => (by) => told.push(by),
+      () => (by) => given.push(by),
       () => 2,
     )
     drag(down(100, 50))
@@ -31,7 +31,7 @@ describe('dragging', () => {
     moves(90, 60)
     letsGo()
     moves(0, 0)
-    expect(told).toEqual([
+    expect(given).toEqual([
       { byX: 10, byY: -5 },
       { byX: -10, byY: 10 },
     ])
@@ -55,16 +55,16 @@ describe('dragging', () => {
     ['ArrowUp', { byX: 0, byY: -2 }],
     ['ArrowDown', { byX: 0, byY: 2 }],
   ])('by %s goes a step, with Shift ten', (name, by) => {
-    const told: unknown[] = []
+    const moves: unknown[] = []
     const { key } = useDrag(
-      () => (one) => told.push(one),
+      () => (one) => moves.push(one),
       () => 2,
     )
     const plain = pressed(name)
     key(plain)
     expect(plain.defaultPrevented).toBe(true)
     key(pressed(name, true))
-    expect(told).toEqual([by, { byX: by.byX * 10, byY: by.byY * 10 }])
+    expect(moves).toEqual([by, { byX: by.byX * 10, byY: by.byY * 10 }])
   })
   test('other keys are left to the page', () => {
     const begin = jest.fn(() => () => {})

@@ -5,7 +5,7 @@ import { rangeText } from '../src/bench/range.ts'
 import { readSalinity, writeSalinity } from '../src/bench/salinity.ts'
 import { pieceFault } from '../src/run/piece-fault.ts'
 import { scaleFor, scaleWords } from '../src/section/scale.ts'
-import { differences, words } from '../src/workspace/differences.ts'
+import { differences, fieldWords } from '../src/workspace/differences.ts'
 
 describe('salinity as a keeper types it', () => {
   test.each([
@@ -81,10 +81,10 @@ describe('what differs between two designs', () => {
     ).toEqual([])
   })
   test('names lose their unit', () => {
-    expect([words('rockDensityKgPerM3'), words('turnoverPerH'), words('salinityPpt')]).toEqual([
-      'rock density',
-      'turnover',
-      'salinity',
-    ])
+    expect([
+      fieldWords('rockDensityKgPerM3'),
+      fieldWords('turnoverPerH'),
+      fieldWords('salinityPpt'),
+    ]).toEqual(['rock density', 'turnover', 'salinity'])
   })
 })

@@ -21,13 +21,13 @@ const BATCH = 3
 const outcome = (given: Promise<void>) => given.catch((reason: unknown) => reason)
 
 describe('a pool of workers', () => {
-  let told: number[]
-  const tell = (some: readonly number[]) => void told.push(...some)
+  let answers: number[]
+  const tell = (some: readonly number[]) => void answers.push(...some)
   const doubles = (ms: number) => (_: Remote<CoreCalls>, some: readonly number[]) =>
     new Promise<number[]>((done) => setTimeout(() => done(some.map((one) => 2 * one)), ms))
 
   beforeEach(() => {
-    told = []
+    answers = []
     jest.useFakeTimers()
     Object.defineProperty(navigator, 'hardwareConcurrency', { value: 4, configurable: true })
   })
@@ -40,10 +40,10 @@ describe('a pool of workers', () => {
     const done = new WorkerPool(spawn).each(LIST, BATCH, doubles(20), tell)
     await jest.runAllTimersAsync()
     await done
-    expect(told).toEqual(LIST.map((one) => 2 * one))
+    expect(answers).toEqual(LIST.map((one) => 2 * one))
     expect(made).toHaveLength(1)
   })
-  test('a long one gets help, a worker a core at the most, and all of it is told once', async () => {
+  test('a long one gets help, a worker a core at the most, and all of it is given once', async () => {
     const { made, spawn } = someWorkers()
     const pool = new WorkerPool(spawn)
     const long = Array.from({ length: 90 }, (_, i) => i)
@@ -51,7 +51,7 @@ describe('a pool of workers', () => {
     await jest.runAllTimersAsync()
     await done
     expect(made).toHaveLength(4)
-    expect([...told].sort((a, b) => a - b)).toEqual(long.map((one) => 2 * one))
+    expect([...answers].sort((a, b) => a - b)).toEqual(long.map((one) => 2 * one))
   })
   test('a list that is superseded tells nobody, and its worker stays for the next', async () => {
     const { made, spawn } = someWorkers()
@@ -61,18 +61,18 @@ describe('a pool of workers', () => {
     await jest.runAllTimersAsync()
     await second
     expect(await first).toBeInstanceOf(Cancelled)
-    expect(told).toEqual([200])
+    expect(answers).toEqual([200])
     expect(made.map(({ ended }) => ended)).toEqual([false])
   })
   test('cancelled, it ends its workers and says so', async () => {
     const { made, spawn } = someWorkers()
     const pool = new WorkerPool(spawn)
-    const given = outcome(pool.each(LIST, BATCH, doubles(100), tell))
+    const cancelled = outcome(pool.each(LIST, BATCH, doubles(100), tell))
     pool.cancel()
     await jest.runAllTimersAsync()
-    expect(await given).toBeInstanceOf(Cancelled)
+    expect(await cancelled).toBeInstanceOf(Cancelled)
     expect(made.map(({ ended }) => ended)).toEqual([true])
-    expect(told).toEqual([])
+    expect(answers).toEqual([])
   })
   test('a worker that fails, a helper’s too, fails the list', async () => {
     const { spawn } = someWorkers()

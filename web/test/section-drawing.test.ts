@@ -53,7 +53,7 @@ describe('the section of a full basin', () => {
     expect(to).toBeLessThan(from)
     expect(x).toBeLessThan(SHEET[0])
   })
-  test('has its sump to scale once its sizes are told', () => {
+  test('has its sump to scale once its sizes are given', () => {
     expect(section.sump).not.toBeNull()
     expect(section.sumps).toEqual([])
   })
@@ -67,7 +67,7 @@ describe('the section of a full basin', () => {
   })
 })
 
-describe('the section of a basin whose sump is not told yet', () => {
+describe('the section of a basin whose sump is not set yet', () => {
   const plain = aDesign('up 1.3 m, elbow, left 200 mm')
   test('draws water round the pump, as far as it is known', () => {
     const { sump, sumps } = drawn(plain)

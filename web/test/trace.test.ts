@@ -53,7 +53,7 @@ describe('tracing', () => {
     expect(points[2]!.flowM3PerS).toBeCloseTo(2000 / 3.6e6, 6)
     expect(traceFaults(traced(CURVE))).toEqual([])
   })
-  test('a shaky click makes no rising curve, and one under the axis is nil', () => {
+  test('a shaky click makes no rising curve, and one under the axis is zero', () => {
     const points = pointsOf(
       traced([
         [0, 3],

@@ -6,7 +6,7 @@ import {
   type SolvedSterilizer,
   setTo,
 } from '@yew-basin/core'
-import { floorScale, onFloor } from '../src/room/room-scale.ts'
+import { floorScale, toFloorPlan } from '../src/room/room-scale.ts'
 import { doseChart, flowRange, type Lit } from '../src/treatment/dose-chart.ts'
 import { newSpec } from '../src/parts/part-words.ts'
 import { aDesign } from './a-design.ts'
@@ -94,7 +94,7 @@ const ROOMED: BasinDesign = applyEdits(aDesign('up 400 mm'), [
 describe('the floor on the sheet', () => {
   const scale = floorScale(ROOMED, 700, 400)
   test('holds the cabinet whole, the front at the bottom', () => {
-    const cabinet = onFloor(scale, { fromXM: -0.1, toXM: 1.1, fromYM: -0.1, toYM: 0.5 })
+    const cabinet = toFloorPlan(scale, { fromXM: -0.1, toXM: 1.1, fromYM: -0.1, toYM: 0.5 })
     expect(cabinet.x).toBeGreaterThanOrEqual(0)
     expect(cabinet.x + cabinet.width).toBeLessThanOrEqual(700)
     expect(cabinet.y + cabinet.height).toBeLessThanOrEqual(400)

@@ -8,7 +8,7 @@ import { gravityFault } from './gravity.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
-import { Judged, Listing, OrNull, Says, Text, Within } from './rules.ts'
+import { ByRule, Listing, OrNull, Describes, Text, Within } from './rules.ts'
 import { SumpDocument } from './sump.ts'
 import { TankDocument } from './tank.ts'
 import { TreatmentDocument } from './treatment.ts'
@@ -46,14 +46,14 @@ export class DesignDocument implements BasinDesign {
   @Type(() => SumpDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Judged('a way down that holds together', (_, owner) => gravityFault(owner as DesignDocument))
-  @Judged('equipment that has its place', (_, owner) => equipmentFault(owner as DesignDocument))
+  @ByRule('a way down that holds together', (_, owner) => gravityFault(owner as DesignDocument))
+  @ByRule('equipment that has its place', (_, owner) => equipmentFault(owner as DesignDocument))
   sump!: SumpDocument
 
   @Type(() => ReturnSideDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Judged('plumbing that holds together', (_, owner) => plumbingFault(owner as DesignDocument))
+  @ByRule('plumbing that holds together', (_, owner) => plumbingFault(owner as DesignDocument))
   returnSide!: ReturnSideDocument
 
   @Listing(1, COUNTS.pumps, 'The pumps this design uses, as they were when chosen.')
@@ -64,19 +64,19 @@ export class DesignDocument implements BasinDesign {
   @Type(() => TariffDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @OrNull('What the keeper pays for electricity; null: not told.')
+  @OrNull('What the keeper pays for electricity; null: not set.')
   tariff!: TariffDocument | null
 
   @Listing(0, COUNTS.ownDrills, 'Bad days of the keeper’s own making.')
   @Type(() => OwnDrillDocument)
   @ValidateNested({ each: true })
-  @Judged('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))
+  @ByRule('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))
   drills!: OwnDrillDocument[]
 
   @Type(() => TreatmentDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Says('What the water has to be cleaned of, and by what it is judged.')
+  @Describes('What the water has to be cleaned of, and by what it is judged.')
   treatment!: TreatmentDocument
 }
 

@@ -14,7 +14,7 @@ import type {
   SterilizerSpec,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, Judged, Listing, OneOf, OrNull, Says, Text, Within } from './rules.ts'
+import { Id, IdOrNull, ByRule, Listing, OneOf, OrNull, Describes, Text, Within } from './rules.ts'
 import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
 
@@ -41,7 +41,7 @@ export class FlowWindowDocument {
   leastM3PerS!: number
 
   @Within(LIMITS.deviceFlow, 'Most flow, m³/s.')
-  @Judged('a window that opens', (most, owner) =>
+  @ByRule('a window that opens', (most, owner) =>
     (most as number) >= (owner as FlowWindowDocument).leastM3PerS
       ? null
       : 'must be no less than the least flow',
@@ -55,7 +55,7 @@ export class WorkingDepthDocument {
   leastM!: number
 
   @Within(LIMITS.sumpHeight, 'Most depth over its foot, m.')
-  @Judged('a range', (most, owner) =>
+  @ByRule('a range', (most, owner) =>
     (most as number) >= (owner as WorkingDepthDocument).leastM
       ? null
       : 'must be no less than the least depth',
@@ -83,7 +83,7 @@ export class SkimmerSpecDocument implements SkimmerSpec {
   @Type(() => RatedVolumesDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Says('System volume it is printed for, by load.')
+  @Describes('System volume it is printed for, by load.')
   ratedM3!: RatedVolumesDocument
 
   @Within(LIMITS.deviceFlow, 'Water through its body, m³/s.')
@@ -132,7 +132,7 @@ export class SterilizerSpecDocument implements SterilizerSpec {
   sleeveDiameterM!: number
 
   @Within(LIMITS.chamberBore, 'Inside diameter of the chamber, m; used by lamp.')
-  @Judged('water round the sleeve', (bore, owner) =>
+  @ByRule('water round the sleeve', (bore, owner) =>
     (bore as number) > (owner as SterilizerSpecDocument).sleeveDiameterM
       ? null
       : 'must be wider than the sleeve',
@@ -164,7 +164,7 @@ export class DevicePartDocument implements DevicePart {
   name!: string
 
   @OneOf(DEVICE_KINDS, 'What it is for.')
-  @Judged('what its kind needs', (_, owner) => kindFault(owner as DevicePartDocument))
+  @ByRule('what its kind needs', (_, owner) => kindFault(owner as DevicePartDocument))
   kind!: DeviceKind
 
   @Within(LIMITS.deviceSize, 'Length of the box around it, m.')
@@ -197,7 +197,7 @@ export class DevicePartDocument implements DevicePart {
   @Type(() => FlowWindowDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @OrNull('Flows through it that it works at; null: none is told.')
+  @OrNull('Flows through it that it works at; null: none is given.')
   window!: FlowWindowDocument | null
 
   @Type(() => SkimmerSpecDocument)
@@ -236,10 +236,10 @@ export class LampDocument implements Lamp {
   @Within(LIMITS.factor, 'What the sleeve’s film lets through.')
   sleeveFactor!: number
 
-  @DayOrNull('Day the lamp was put in; null: not told.')
+  @DayOrNull('Day the lamp was put in; null: not set.')
   lampSince!: string | null
 
-  @DayOrNull('Day the sleeve was put in; null: not told.')
+  @DayOrNull('Day the sleeve was put in; null: not set.')
   sleeveSince!: string | null
 }
 
@@ -254,7 +254,7 @@ export class DeviceDocument implements Device {
   @Type(() => DevicePartDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Says('What it is, as it was when chosen.')
+  @Describes('What it is, as it was when chosen.')
   part!: DevicePartDocument
 
   @IdOrNull('The chamber whose water it works on.')
@@ -267,7 +267,7 @@ export class DeviceDocument implements Device {
   yM!: number
 
   @IsBoolean(aSwitch)
-  @Says('Turned by a quarter.')
+  @Describes('Turned by a quarter.')
   turned!: boolean
 
   @Within(LIMITS.stand, 'Height of the stand under it, m.')
@@ -298,7 +298,7 @@ export class CabinetDoorDocument implements CabinetDoor {
   fromM!: number
 
   @Within(LIMITS.doorPlace, 'Where it ends, m.')
-  @Judged('a door that opens', (to, owner) =>
+  @ByRule('a door that opens', (to, owner) =>
     (to as number) > (owner as CabinetDoorDocument).fromM
       ? null
       : 'must lie beyond where the door begins',
@@ -309,7 +309,7 @@ export class CabinetDoorDocument implements CabinetDoor {
   bottomM!: number
 
   @Within(LIMITS.doorPlace, 'Its upper edge over the room’s floor, m.')
-  @Judged('a door that opens', (top, owner) =>
+  @ByRule('a door that opens', (top, owner) =>
     (top as number) > (owner as CabinetDoorDocument).bottomM
       ? null
       : 'must lie over the door’s lower edge',

@@ -14,7 +14,7 @@ import type {
 } from '@yew-basin/core'
 import { BulkheadDocument } from './bulkhead.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Within, WithinOrNull } from './rules.ts'
+import { Id, IdOrNull, Listing, OneOf, OrNull, Describes, Within, WithinOrNull } from './rules.ts'
 import { OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -99,7 +99,7 @@ export class HoleDocument implements Hole {
   @Type(() => BulkheadDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Says('The bulkhead that goes in it, as it was when chosen from the parts.')
+  @Describes('The bulkhead that goes in it, as it was when chosen from the parts.')
   bulkhead!: BulkheadDocument
 }
 
@@ -124,7 +124,7 @@ export class OverflowDocument implements Overflow {
   teeth!: TeethDocument | null
 
   @IsBoolean({ message: 'must be true or false' })
-  @Says('The tops of the teeth are open above.')
+  @Describes('The tops of the teeth are open above.')
   openAbove!: boolean
 
   @Type(() => GuardDocument)

@@ -23,7 +23,7 @@ import type {
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Id, Judged, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
 const KINDS = [
   'pipe',
@@ -89,7 +89,7 @@ class ValvePieceDocument extends PieceDocument implements ValvePiece {
     LIMITS.opening,
     'Share of its stroke (gate) or quarter turn (ball) that is open; 0 shut, 1 open.',
   )
-  @Judged('opening of a diaphragm valve', (opening, owner) =>
+  @ByRule('opening of a diaphragm valve', (opening, owner) =>
     (owner as ValvePieceDocument).form === 'diaphragm' && opening !== 0 && opening !== 1
       ? 'must be 0 (shut) or 1 (open) for a diaphragm valve: its part-open loss is not known'
       : null,
@@ -181,10 +181,10 @@ class DevicePieceDocument extends PieceDocument implements DevicePiece {
   @Within(LIMITS.kv, 'Kv, m³/h at 1 bar.')
   kvM3PerH!: number
 
-  @Listing(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above nil.')
+  @Listing(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above zero.')
   @Type(() => LossPointDocument)
   @ValidateNested({ each: true })
-  @Judged('a usable table', (_, owner) => tableFault(owner as DevicePieceDocument))
+  @ByRule('a usable table', (_, owner) => tableFault(owner as DevicePieceDocument))
   table!: LossPointDocument[]
 }
 
@@ -195,8 +195,8 @@ function tableFault({ by, table }: DevicePieceDocument): string | null {
   for (const [i, point] of table.entries()) {
     if (typeof point !== 'object' || point === null) return null
     if (!(point.flowM3PerS > last.flowM3PerS))
-      return `flow must rise from nil: point ${i + 1} does not`
-    if (!(point.headM > last.headM)) return `head must rise from nil: point ${i + 1} does not`
+      return `flow must rise from zero: point ${i + 1} does not`
+    if (!(point.headM > last.headM)) return `head must rise from zero: point ${i + 1} does not`
     Object.assign(last, point)
   }
   return null

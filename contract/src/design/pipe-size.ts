@@ -1,6 +1,6 @@
 import type { PipeSeries, PipeSize } from '@yew-basin/core'
 import { LIMITS } from './limits.ts'
-import { Judged, OneOf, WithinOrNull } from './rules.ts'
+import { ByRule, OneOf, WithinOrNull } from './rules.ts'
 
 /** Sizes of each series, as they are stored. A test holds them against the core's own table. */
 const INCH_PIPE = ['1/2', '3/4', '1', '1 1/4', '1 1/2', '2', '3']
@@ -49,7 +49,7 @@ export class PipeSizeDocument implements PipeSize {
     [...new Set([...INCH_PIPE, ...METRIC_PIPE, ...HOSE])],
     'Trade size: inches for schedule pipe, outside diameter in mm for PN pipe, inside diameter for hose (mm, or inches marked "in").',
   )
-  @Judged('size of its series', (size, owner) => {
+  @ByRule('size of its series', (size, owner) => {
     const sizes = SIZES[(owner as PipeSizeDocument).series] as readonly unknown[] | undefined
     return !sizes || sizes.includes(size) ? null : `must be one of ${sizes.join(', ')}`
   })

@@ -3,7 +3,7 @@ import { ValidateNested } from 'class-validator'
 import type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, Judged, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
 export class CurvePointDocument implements CurvePoint {
   @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
@@ -45,7 +45,7 @@ export class PumpPartDocument implements PumpPart {
   )
   @Type(() => CurvePointDocument)
   @ValidateNested({ each: true })
-  @Judged('a usable curve', (_, owner) => usable(owner as PumpPartDocument))
+  @ByRule('a usable curve', (_, owner) => usable(owner as PumpPartDocument))
   curve!: CurvePointDocument[]
 
   @WithinOrNull(LIMITS.pumpHead, 'Most head, at no flow, m.')

@@ -2,7 +2,17 @@ import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type { LineEnd, LineStart, PlacedPump, ReturnLine, ReturnSide } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
+import {
+  Id,
+  IdOrNull,
+  Listing,
+  OneOf,
+  OrNull,
+  Describes,
+  Text,
+  Within,
+  WithinOrNull,
+} from './rules.ts'
 import { PointDocument } from './point.ts'
 import { RunDocument } from './run.ts'
 
@@ -20,7 +30,7 @@ export class PlacedPumpDocument implements PlacedPump {
   speed!: number
 
   @IsBoolean({ message: 'must be true or false' })
-  @Says('Switched off: an open pipe.')
+  @Describes('Switched off: an open pipe.')
   stopped!: boolean
 
   @Id('The chamber it draws from.')

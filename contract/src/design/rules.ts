@@ -21,7 +21,7 @@ function together(...decorators: PropertyDecorator[]): PropertyDecorator {
 }
 
 /** What a property is for, in the generated schema. */
-export function Says(description: string): PropertyDecorator {
+export function Describes(description: string): PropertyDecorator {
   return Noted({ description })
 }
 
@@ -41,7 +41,7 @@ export function Within(limit: Limit, description: string): PropertyDecorator {
     IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
     Min(limit.min, { message }),
     Max(limit.max, { message }),
-    Says(description),
+    Describes(description),
   )
 }
 
@@ -58,7 +58,7 @@ export function WithinOrNull(limit: Limit, description: string): PropertyDecorat
 /** One of a few words. */
 export function OneOf(words: readonly string[], description: string): PropertyDecorator {
   const message = (args: ValidationArguments) => `must be one of ${words.join(', ')}; ${is(args)}`
-  return together(IsIn([...words], { message }), Says(description))
+  return together(IsIn([...words], { message }), Describes(description))
 }
 
 /** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
@@ -75,7 +75,7 @@ export function Text(most: number, description: string, least = 1): PropertyDeco
     MaxLength(most, { message }),
     ...(least > 0 ? [Matches(/\S/, { message })] : []),
     Matches(NO_CONTROL, { message: 'must be text without control characters' }),
-    Says(description),
+    Describes(description),
   )
 }
 
@@ -86,7 +86,7 @@ export function Id(description: string): PropertyDecorator {
   return together(
     IsString({ message }),
     Matches(/^[\w\-.:]{1,64}$/, { message }),
-    Says(description),
+    Describes(description),
   )
 }
 
@@ -110,7 +110,7 @@ export function Listing(least: number, most: number, description: string): Prope
     `must be a list of ${least} to ${most}; ${Array.isArray(args.value) ? `it has ${args.value.length}` : is(args)}`
   return together(
     IsArray({ message }),
-    Judged('listing', (value) =>
+    ByRule('list', (value) =>
       Array.isArray(value) && (value.length < least || value.length > most)
         ? `must be a list of ${least} to ${most}; it has ${value.length}`
         : null,
@@ -120,7 +120,7 @@ export function Listing(least: number, most: number, description: string): Prope
 }
 
 /** A rule of its own: says what is wrong, or null. */
-export function Judged(
+export function ByRule(
   name: string,
   fault: (value: unknown, owner: object) => string | null,
 ): PropertyDecorator {

@@ -14,7 +14,7 @@ import type {
   ZoneKind,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, Judged, Listing, OneOf, Says, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, Listing, OneOf, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { PATTERN_KINDS, SCENE_PANELS, ZONE_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -28,7 +28,7 @@ export class CirculationPartDocument implements CirculationPart {
   name!: string
 
   @OneOf(['jet', 'cross-flow'], 'Out of a round opening, or out of a long slot.')
-  @Judged('an opening of its form', (_, owner) => openingFault(owner as CirculationPartDocument))
+  @ByRule('an opening of its form', (_, owner) => openingFault(owner as CirculationPartDocument))
   form!: StreamForm
 
   @OneOf(['fixed-speed', 'controllable'], 'Whether its speed can be set.')
@@ -92,7 +92,7 @@ export class CirculationPumpDocument implements CirculationPump {
   @Type(() => CirculationPartDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @Says('As it was when chosen.')
+  @Describes('As it was when chosen.')
   part!: CirculationPartDocument
 
   @OneOf(SCENE_PANELS, 'The panel it sits on.')
@@ -111,11 +111,11 @@ export class CirculationPumpDocument implements CirculationPump {
   tiltDeg!: number
 
   @IsBoolean({ message: 'must be true or false' })
-  @Says('A cross-flow pump’s slot stands upright.')
+  @Describes('A cross-flow pump’s slot stands upright.')
   upright!: boolean
 
   @Within(LIMITS.speed, 'Share of full speed; 1 for a pump of one speed.')
-  @Judged('a speed it has', (speed, owner) => speedFault(speed, owner as CirculationPumpDocument))
+  @ByRule('a speed it has', (speed, owner) => speedFault(speed, owner as CirculationPumpDocument))
   speed!: number
 
   @Type(() => PatternDocument)
@@ -150,7 +150,7 @@ export class RockDocument implements RockSolid {
 
   @Within(
     LIMITS.rockBase,
-    'Its underside, over the tank’s inside floor, m; below nil: cut off by it.',
+    'Its underside, over the tank’s inside floor, m; below zero: cut off by it.',
   )
   zM!: number
 
@@ -188,7 +188,7 @@ export class WantedRangeDocument implements WantedRange {
   leastMPerS!: number
 
   @Within(LIMITS.current, 'Most, m/s.')
-  @Judged('a range', (most, owner) =>
+  @ByRule('a range', (most, owner) =>
     (most as number) >= (owner as WantedRangeDocument).leastMPerS
       ? null
       : 'must be no less than the least speed',
@@ -204,25 +204,25 @@ export class SceneDocument implements TankScene {
   @Listing(0, COUNTS.rocks, 'Rock as simple solids.')
   @Type(() => RockDocument)
   @ValidateNested({ each: true })
-  @Judged('ids of their own', (list) => twiceFault(list, 'id'))
+  @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   rocks!: RockDocument[]
 
   @Listing(0, COUNTS.circulationPumps, 'Circulation pumps.')
   @Type(() => CirculationPumpDocument)
   @ValidateNested({ each: true })
-  @Judged('ids of their own', (list) => twiceFault(list, 'id'))
+  @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   pumps!: CirculationPumpDocument[]
 
   @Listing(0, COUNTS.lines, 'Lines whose end is turned; the others point as they lead.')
   @Type(() => NozzleAimDocument)
   @ValidateNested({ each: true })
-  @Judged('one for a line', (list) => twiceFault(list, 'lineId'))
+  @ByRule('one for a line', (list) => twiceFault(list, 'lineId'))
   nozzles!: NozzleAimDocument[]
 
   @Listing(ZONE_KINDS.length, ZONE_KINDS.length, 'The speeds wanted, one for each zone.')
   @Type(() => WantedRangeDocument)
   @ValidateNested({ each: true })
-  @Judged('one for a zone', (list) => twiceFault(list, 'zone'))
+  @ByRule('one for a zone', (list) => twiceFault(list, 'zone'))
   ranges!: WantedRangeDocument[]
 }
 

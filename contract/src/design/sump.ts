@@ -12,7 +12,7 @@ import type {
 import { CabinetDocument, DeviceDocument } from './device.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
-import { Id, Listing, OneOf, OrNull, Says, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, Listing, OneOf, OrNull, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { CHAMBER_USES, WALL_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -53,7 +53,7 @@ export class ChamberDocument implements SumpChamber {
   @Type(() => DepthRangeDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @OrNull('Depths its skimmer works in; null: none told.')
+  @OrNull('Depths its skimmer works in; null: none set.')
   wantsDepth!: DepthRangeDocument | null
 }
 
@@ -117,11 +117,11 @@ export class SumpWallDocument implements SumpWall {
   pipeHeightM!: number
 
   @IsBoolean(aSwitch)
-  @Says('Its height can be set when it stands.')
+  @Describes('Its height can be set when it stands.')
   adjustable!: boolean
 
   @IsBoolean(aSwitch)
-  @Says('It lets no light through.')
+  @Describes('It lets no light through.')
   opaque!: boolean
 }
 
@@ -150,7 +150,7 @@ export class SumpDocument implements Sump {
   @Type(() => SumpBoxDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @OrNull('Its sizes; null: not told, and each chamber stands at its given level.')
+  @OrNull('Its sizes; null: not set, and each chamber stands at its given level.')
   box!: SumpBoxDocument | null
 
   @Listing(0, COUNTS.chambers - 1, 'One wall between each two chambers; none without sizes.')
@@ -184,6 +184,6 @@ export class SumpDocument implements Sump {
   @Type(() => CabinetDocument)
   @IsObject(anObject)
   @ValidateNested()
-  @OrNull('What it stands in; null: not told.')
+  @OrNull('What it stands in; null: not set.')
   cabinet!: CabinetDocument | null
 }

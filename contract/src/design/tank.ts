@@ -3,7 +3,7 @@ import { IsObject, ValidateNested } from 'class-validator'
 import type { Displacement, DisplayTank } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { OverflowDocument } from './overflow.ts'
-import { Id, OrNull, Says, Text, Within } from './rules.ts'
+import { Id, OrNull, Describes, Text, Within } from './rules.ts'
 import { SceneDocument } from './scene.ts'
 
 /** What stands in the display and takes the water’s place. */
@@ -73,12 +73,12 @@ export class TankDocument implements DisplayTank {
   @Type(() => OverflowDocument)
   @IsObject({ message: 'must be an object' })
   @ValidateNested()
-  @OrNull('How its water leaves; null: not told, and it stands at the given level.')
+  @OrNull('How its water leaves; null: not set, and it stands at the given level.')
   overflow!: OverflowDocument | null
 
   @Type(() => SceneDocument)
   @IsObject({ message: 'must be an object' })
   @ValidateNested()
-  @Says('What stands in its water and what moves it.')
+  @Describes('What stands in its water and what moves it.')
   scene!: SceneDocument
 }

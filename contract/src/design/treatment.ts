@@ -9,7 +9,7 @@ import type {
   TreatmentPlan,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, Judged, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, IdOrNull, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 import { FEED_FORMS, LOAD_CLASS_WORDS } from './way-words.ts'
 
 /** A food as the keeper gives it. */
@@ -42,7 +42,7 @@ export class DoseTargetDocument implements DoseTarget {
   leastJPerM2!: number
 
   @Within(LIMITS.dose, 'Most dose quoted, J/m².')
-  @Judged('a range', (most, owner) =>
+  @ByRule('a range', (most, owner) =>
     (most as number) >= (owner as DoseTargetDocument).leastJPerM2
       ? null
       : 'must be no less than the least dose',
@@ -81,7 +81,7 @@ export class TreatmentDocument implements TreatmentPlan {
   targets!: DoseTargetDocument[]
 
   @IdOrNull('The target the sterilizer is for.')
-  @Judged('a target of the table', (id, owner) => targetFault(id, owner as TreatmentDocument))
+  @ByRule('a target of the table', (id, owner) => targetFault(id, owner as TreatmentDocument))
   targetId!: string | null
 }
 

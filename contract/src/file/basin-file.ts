@@ -2,7 +2,7 @@ import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
-import { Judged, Listing, OneOf, Says, Text } from '../design/rules.ts'
+import { ByRule, Listing, OneOf, Describes, Text } from '../design/rules.ts'
 import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
 
 /** One design of the basin, with its name. */
@@ -11,7 +11,7 @@ export class FileDesign {
   name!: string
 
   @IsBoolean({ message: 'must be true or false' })
-  @Says('The one design that is in use.')
+  @Describes('The one design that is in use.')
   current!: boolean
 
   @Type(() => DesignDocument)
@@ -25,10 +25,10 @@ export class BasinFile {
   @OneOf([FILE_FORMAT], 'Always "yew-basin".')
   format!: string
 
-  @Judged('a known version', (version) =>
+  @ByRule('a known version', (version) =>
     version === FORMAT_VERSION ? null : `must be ${FORMAT_VERSION}`,
   )
-  @Says('Version of this format, a whole number; older ones are brought up when read.')
+  @Describes('Version of this format, a whole number; older ones are brought up when read.')
   formatVersion!: number
 
   @Text(COUNTS.nameLength, 'What the keeper calls the basin.')
@@ -40,7 +40,7 @@ export class BasinFile {
   @Listing(1, COUNTS.designs, 'Its designs; exactly one is current.')
   @Type(() => FileDesign)
   @ValidateNested({ each: true })
-  @Judged('one current design', (designs) => {
+  @ByRule('one current design', (designs) => {
     if (!Array.isArray(designs) || designs.length === 0) return null
     const current = designs.filter((one: FileDesign | null) => one?.current === true).length
     return current === 1 ? null : `must have exactly one current design; it has ${current}`

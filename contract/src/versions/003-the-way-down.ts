@@ -7,7 +7,7 @@ const EVAPORATION_MM_PER_DAY = 3
 
 /**
  * Format 2 knew the sump as levels only, kept with the return side. Format 3 has overflows, drains
- * and a sump of its own: the old chambers move there, with no sizes and no overflow told, so every
+ * and a sump of its own: the old chambers move there, with no sizes and no overflow given, so every
  * level stays where it was.
  */
 export function theWayDown(document: unknown): unknown {

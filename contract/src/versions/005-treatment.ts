@@ -15,7 +15,7 @@ const TARGETS: readonly (readonly [string, string, number, number, number | null
 
 /**
  * Format 5 knows devices as things with a place, the cabinet round the sump, and what the water has
- * to be cleaned of. There were none: what a chamber told of its skimmer stays as it was.
+ * to be cleaned of. There were none: what a chamber held of its skimmer stays as it was.
  */
 export function treatment(document: unknown): unknown {
   const { sump, ...other } = asPlain(document)

@@ -5,7 +5,7 @@ import { AS_COMPUTED } from '../network/index.ts'
 import { pumpCurve, type PumpPart } from '../pump/index.ts'
 import { type HeadPoint, pumpPoints, systemCurve } from './curves.ts'
 import { solveBasin } from './solve.ts'
-import { swappedIn } from './swap.ts'
+import { pumpSwappedIn } from './swap.ts'
 
 /** One pump in a pump's place: its curves, and how it would run. */
 export interface ComparedPump {
@@ -41,7 +41,7 @@ export function comparePumps(
       most && pumpCurve(most).freeFlowM3PerS >= pumpCurve(part).freeFlowM3PerS ? most : part,
     null,
   )
-  const reach = steadyState(widest ? swappedIn(design, widest, placedId) : design).layout
+  const reach = steadyState(widest ? pumpSwappedIn(design, widest, placedId) : design).layout
   const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
   return {
     system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],
@@ -63,7 +63,7 @@ function compared(
     readonly samples: number
   },
 ): ComparedPump {
-  const { returnSide } = solveBasin(swappedIn(design, part, placedId, speed))
+  const { returnSide } = solveBasin(pumpSwappedIn(design, part, placedId, speed))
   const curve = pumpCurve(part)
   const controllable = part.control === 'controllable'
   return {

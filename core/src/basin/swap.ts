@@ -20,11 +20,11 @@ export function swaps(
   shelf: readonly PumpPart[],
   placedId = design.returnSide.pumps[0]?.id,
 ): Swap[] {
-  return shelf.map((part) => swapOf(swappedIn(design, part, placedId), part, placedId))
+  return shelf.map((part) => swapOf(pumpSwappedIn(design, part, placedId), part, placedId))
 }
 
 /** The design with another pump in a pump's place, at a speed. */
-export function swappedIn(
+export function pumpSwappedIn(
   design: BasinDesign,
   part: PumpPart,
   placedId: string | undefined,

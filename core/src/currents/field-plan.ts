@@ -14,7 +14,7 @@ export interface FieldPlan {
   readonly settleSteps: number
   /** Over which it is watched. */
   readonly watchSteps: number
-  /** So much faster than told the patterns run, so that the longest one is seen whole. */
+  /** So much faster than set the patterns run, so that the longest one is seen whole. */
   readonly patternPace: number
   readonly waterCells: number
 }

@@ -2,7 +2,7 @@ import type { Vector } from '../jet/index.ts'
 import { cellAt, type Fineness, type Grid, WATER } from './grid.ts'
 import type { PassingWater } from './passing.ts'
 
-/** How the water of a tank moves, cell by cell, m/s; nil in what is solid. */
+/** How the water of a tank moves, cell by cell, m/s; zero in what is solid. */
 export interface Field {
   readonly fineness: Fineness
   readonly grid: Grid
@@ -22,7 +22,7 @@ export interface Field {
   /** Of the tank's time that was run, and watched. */
   readonly ranS: number
   readonly watchedS: number
-  /** How many times faster than told its patterns ran; 1: as told. */
+  /** How many times faster than set its patterns ran; 1: as set. */
   readonly patternPace: number
   readonly steps: number
   /** Water won or lost by rounding, over all there is. */
@@ -32,7 +32,7 @@ export interface Field {
 /** What can be drawn of a field. */
 export type FieldFigure = 'speed' | 'peak'
 
-/** Mean motion at a place, between the cells' middles; nil where it is solid. */
+/** Mean motion at a place, between the cells' middles; zero where it is solid. */
 export function motionAt(field: Field, place: Vector): Vector {
   return {
     x: between(field.grid, field.x, place),

@@ -36,7 +36,7 @@ export interface FieldVerdict {
   readonly surfaceMPerS: number
 }
 
-/** Speeds that decide; the usual ones unless told. */
+/** Speeds that decide; the usual ones unless given. */
 export interface Thresholds {
   readonly deadMPerS: number
   readonly liftMPerS: number
@@ -170,7 +170,7 @@ function spotOf(grid: Field['grid'], cells: readonly number[], of: Float32Array)
   }
 }
 
-/** Share of all faces that have what they want; nil where nothing is judged. */
+/** Share of all faces that have what they want; zero where nothing is judged. */
 export function shareAsWanted({ zones }: Pick<FieldVerdict, 'zones'>): number {
   const areaM2 = zones.reduce((sum, zone) => sum + zone.areaM2, 0)
   if (areaM2 === 0) return 0

@@ -1,5 +1,5 @@
 import type { FieldPlan } from './field-plan.ts'
-import { type CellShare, mouthCells, openingCells } from './gifts.ts'
+import { type CellShare, mouthCells, openingCells } from './sources.ts'
 
 /** Cells through which water comes from the sump and leaves for it; the outlet's flow is negative. */
 export interface PassingWater {

@@ -47,7 +47,7 @@ interface Sample {
   readonly most: number
 }
 
-/** Seats, aims and speeds for a tank's pumps that suit its zones: by the jets first, the best by fields. Long: for a worker. */
+/** Mounting positions, aims and speeds for a tank's pumps that suit its zones: by the jets first, the best by fields. Long: for a worker. */
 export function placePumps(
   setting: WaterSetting,
   pumps: readonly CirculationPump[],
@@ -180,7 +180,7 @@ function rangeBeside(setting: WaterSetting, fill: number): { least: number; most
 
 const PANELS: readonly ScenePanel[] = ['left', 'right', 'back']
 
-/** A seat on a panel that is looked at least, looking into the tank. */
+/** A mounting position on a panel that is looked at least, looking into the tank. */
 function anywhere(
   pump: CirculationPump,
   setting: WaterSetting,
@@ -188,15 +188,20 @@ function anywhere(
 ): CirculationPump {
   const panel = PANELS[Math.floor(random() * PANELS.length)]!
   const wideM = panel === 'back' ? setting.lengthM : setting.widthM
-  const seated = seat({ ...pump, panel }, setting, random() * wideM, random() * setting.depthM)
+  const mounted = mountedAt(
+    { ...pump, panel },
+    setting,
+    random() * wideM,
+    random() * setting.depthM,
+  )
   const at = {
     x: setting.lengthM * (0.1 + 0.8 * random()),
     y: setting.widthM * (0.1 + 0.8 * random()),
     z: setting.sandDepthM + (setting.depthM - setting.sandDepthM) * (0.3 + 0.6 * random()),
   }
-  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(seated, setting), at)
+  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(mounted, setting), at)
   return {
-    ...seated,
+    ...mounted,
     turnDeg: bounded(turnDeg, -80, 80),
     tiltDeg: bounded(tiltDeg, -45, 45),
     speed: speedOf(pump, 0.4 + 0.6 * random()),
@@ -209,7 +214,7 @@ function nudged(
   random: () => number,
 ): CirculationPump {
   const by = (span: number) => (random() * 2 - 1) * span
-  const moved = seat(pump, setting, pump.alongM + by(0.1), pump.upM + by(0.08))
+  const moved = mountedAt(pump, setting, pump.alongM + by(0.1), pump.upM + by(0.08))
   return {
     ...moved,
     turnDeg: bounded(pump.turnDeg + by(20), -80, 80),
@@ -218,7 +223,7 @@ function nudged(
   }
 }
 
-function seat(
+function mountedAt(
   pump: CirculationPump,
   { lengthM, widthM, depthM, sandDepthM }: WaterSetting,
   alongM: number,

@@ -3,7 +3,7 @@ import type { RockSolid, ZoneKind } from '../scene/index.ts'
 export type RockLayoutName = 'wall' | 'two-islands' | 'bommie-with-arch'
 
 /** The water's box that rock is laid out in. */
-export interface WaterBox {
+export interface WaterBody {
   readonly lengthM: number
   readonly widthM: number
   readonly depthM: number
@@ -49,7 +49,7 @@ export const ROCK_LAYOUTS = Object.keys(LAYOUTS) as RockLayoutName[]
 /** A ready layout fitted to a tank. `newId` gives ids. */
 export function rockLayout(
   name: RockLayoutName,
-  { lengthM, widthM, depthM, sandDepthM }: WaterBox,
+  { lengthM, widthM, depthM, sandDepthM }: WaterBody,
   newId: () => string,
 ): RockSolid[] {
   const overSandM = depthM - sandDepthM

@@ -3,9 +3,9 @@ import { levelAt } from '../scene/index.ts'
 import { eddyViscosity } from './eddies.ts'
 import type { FieldPlan } from './field-plan.ts'
 import type { Field } from './field.ts'
-import { openingCells, pourGifts, pushGifts } from './gifts.ts'
 import { WATER } from './grid.ts'
 import { passingWater } from './passing.ts'
+import { addPourSources, addPushSources, openingCells } from './sources.ts'
 import type { Stream } from './streams.ts'
 
 /** C of Smagorinsky: small, for what the streams' own eddies leave out. */
@@ -72,7 +72,7 @@ function latticeOf({ grid, stepS }: FieldPlan, eddy: Float32Array): Lattice {
 function drive(lattice: Lattice, { grid, setting, stepS }: FieldPlan): DrivenStream[] {
   return setting.streams.map((stream) => {
     const cells = openingCells(grid, stream.jet)
-    return { stream, push: lattice.addSource(pushGifts(cells, stream.jet, grid.cellM, stepS)) }
+    return { stream, push: lattice.addSource(addPushSources(cells, stream.jet, grid.cellM, stepS)) }
   })
 }
 
@@ -80,7 +80,7 @@ function drive(lattice: Lattice, { grid, setting, stepS }: FieldPlan): DrivenStr
 function pour(lattice: Lattice, { grid, setting, stepS }: FieldPlan): void {
   const { inlets, outlet } = passingWater({ grid, setting })
   for (const { cells, flowM3PerS } of [...inlets, ...(outlet ? [outlet] : [])])
-    lattice.addSource(pourGifts(cells, flowM3PerS, grid.cellM, stepS))
+    lattice.addSource(addPourSources(cells, flowM3PerS, grid.cellM, stepS))
 }
 
 /** Momentum goes as the square of a pump's level. */

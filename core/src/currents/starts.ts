@@ -12,8 +12,8 @@ export interface Start {
   readonly pumps: readonly CirculationPump[]
 }
 
-/** A seat by shares of the panel's width and of the water over the sand, and what it looks at by shares of the tank. */
-interface Seat {
+/** A mounting position by shares of the panel's width and of the water over the sand, and what it looks at by shares of the tank. */
+interface MountingPosition {
   readonly panel: ScenePanel
   readonly along: number
   readonly up: number
@@ -22,7 +22,7 @@ interface Seat {
   readonly upright?: boolean
 }
 
-const seat = (
+const position = (
   panel: ScenePanel,
   {
     along,
@@ -32,54 +32,54 @@ const seat = (
   }: {
     readonly along: number
     readonly up: number
-    readonly at: Seat['at']
+    readonly at: MountingPosition['at']
     readonly group?: Pattern['group']
   },
-): Seat => ({ panel, along, up, at, group })
+): MountingPosition => ({ panel, along, up, at, group })
 
 const STARTS: Readonly<
-  Record<StartName, { reason: string; kind: Pattern['kind']; seats: Seat[] }>
+  Record<StartName, { reason: string; kind: Pattern['kind']; positions: MountingPosition[] }>
 > = {
   one: {
     reason:
       'From a back corner along the front pane: one stream that turns the whole water round the rock, and comes back behind it.',
     kind: 'steady',
-    seats: [seat('left', { along: 0.72, up: 0.72, at: [1, 0.22, 0.68] })],
+    positions: [position('left', { along: 0.72, up: 0.72, at: [1, 0.22, 0.68] })],
   },
   'two-facing': {
     reason:
       'On both ends, high, in turns: each drives its round while the other rests, so every side of the rock gets its share.',
     kind: 'alternate',
-    seats: [
-      seat('left', { along: 0.6, up: 0.72, at: [1, 0.25, 0.7] }),
-      seat('right', { along: 0.6, up: 0.72, at: [0, 0.25, 0.7], group: 'second' }),
+    positions: [
+      position('left', { along: 0.6, up: 0.72, at: [1, 0.25, 0.7] }),
+      position('right', { along: 0.6, up: 0.72, at: [0, 0.25, 0.7], group: 'second' }),
     ],
   },
   'two-behind': {
     reason:
       'Both on one end: the upper one along the front pane, the lower one behind the rock, where waste would settle.',
     kind: 'steady',
-    seats: [
-      seat('left', { along: 0.3, up: 0.74, at: [1, 0.2, 0.72] }),
-      seat('left', { along: 0.86, up: 0.35, at: [1, 0.88, 0.35] }),
+    positions: [
+      position('left', { along: 0.3, up: 0.74, at: [1, 0.2, 0.72] }),
+      position('left', { along: 0.86, up: 0.35, at: [1, 0.88, 0.35] }),
     ],
   },
   four: {
     reason:
       'Two high on the ends for the round, two low on the back pane to keep the water behind the rock moving.',
     kind: 'alternate',
-    seats: [
-      seat('left', { along: 0.4, up: 0.75, at: [1, 0.22, 0.72] }),
-      seat('right', { along: 0.4, up: 0.75, at: [0, 0.22, 0.72], group: 'second' }),
-      seat('back', { along: 0.12, up: 0.35, at: [0.7, 0.88, 0.3] }),
-      seat('back', { along: 0.88, up: 0.35, at: [0.3, 0.88, 0.3], group: 'second' }),
+    positions: [
+      position('left', { along: 0.4, up: 0.75, at: [1, 0.22, 0.72] }),
+      position('right', { along: 0.4, up: 0.75, at: [0, 0.22, 0.72], group: 'second' }),
+      position('back', { along: 0.12, up: 0.35, at: [0.7, 0.88, 0.3] }),
+      position('back', { along: 0.88, up: 0.35, at: [0.3, 0.88, 0.3], group: 'second' }),
     ],
   },
   'cross-flow': {
     reason:
       'A broad sheet of water along the front pane from one end: gentle over a wide front, it turns the whole water like a wheel.',
     kind: 'steady',
-    seats: [{ ...seat('left', { along: 0.3, up: 0.6, at: [1, 0.3, 0.6] }), upright: true }],
+    positions: [{ ...position('left', { along: 0.3, up: 0.6, at: [1, 0.3, 0.6] }), upright: true }],
   },
 }
 
@@ -95,13 +95,15 @@ export function startLayout(
   part: CirculationPart,
   newId: () => string,
 ): Start {
-  const { reason, kind, seats } = STARTS[name]
-  const pumps = seats.map((one, i) => seated(one, { kind, setting, part, id: newId(), index: i }))
+  const { reason, kind, positions } = STARTS[name]
+  const pumps = positions.map((one, i) =>
+    mounted(one, { kind, setting, part, id: newId(), index: i }),
+  )
   return { name, reason, pumps }
 }
 
-function seated(
-  one: Seat,
+function mounted(
+  one: MountingPosition,
   {
     kind,
     setting,
@@ -125,7 +127,7 @@ function seated(
 }
 
 function pumpAt(
-  { panel, along, up, at, group, upright }: Seat,
+  { panel, along, up, at, group, upright }: MountingPosition,
   {
     lift,
     kind,

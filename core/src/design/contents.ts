@@ -6,7 +6,7 @@ export function standsInWater({ chamberId, part }: Device): boolean {
   return chamberId !== null && (part.skimmer === null || part.skimmer.form === 'internal')
 }
 
-/** What takes room in a chamber: what the keeper told, and devices. */
+/** What takes room in a chamber: what the keeper gives, and devices. */
 export interface ChamberContents {
   readonly footprintM2: number
   readonly submergedM3: number

@@ -11,7 +11,7 @@ import type { TreatmentPlan } from './treatment-plan.ts'
 export interface DisplayTank extends TankBox {
   readonly id: string
   readonly name: string
-  /** Its left inside face in the room, m; nil for the first tank. */
+  /** Its left inside face in the room, m; zero for the first tank. */
   readonly xM: number
   /** Its front inside face in the room, m. */
   readonly yM: number
@@ -20,7 +20,7 @@ export interface DisplayTank extends TankBox {
   readonly displacement: Displacement
   /** Net volumes of this tank through the sump in an hour. */
   readonly turnoverPerH: number
-  /** null: not told yet, and the water stands at the given level. */
+  /** null: not set yet, and the water stands at the given level. */
   readonly overflow: Overflow | null
   /** What stands in its water and what moves it. */
   readonly scene: TankScene
@@ -39,7 +39,7 @@ export interface PlacedPump {
   readonly chamberId: string
   /** Its outlet in room coordinates. */
   readonly outlet: Point
-  /** Height of its inlet above the room's floor, m; null: not told. */
+  /** Height of its inlet above the room's floor, m; null: not set. */
   readonly inletHeightM: number | null
 }
 
@@ -110,7 +110,7 @@ export interface BasinDesign {
   readonly returnSide: ReturnSide
   /** The pumps this design uses, as they were when chosen. */
   readonly pumps: readonly PumpPart[]
-  /** null: not told. */
+  /** null: not set. */
   readonly tariff: Tariff | null
   /** Bad days of the keeper's own making. */
   readonly drills: readonly OwnDrill[]

@@ -1,7 +1,7 @@
 import type { DevicePart } from '../device/index.ts'
 import type { LampState } from '../uv/index.ts'
 
-/** A sterilizer's lamp and sleeve, and when they were put in (yyyy-mm-dd; null: not told). */
+/** A sterilizer's lamp and sleeve, and when they were put in (yyyy-mm-dd; null: not set). */
 export interface Lamp extends LampState {
   readonly lampSince: string | null
   readonly sleeveSince: string | null

@@ -15,7 +15,7 @@ export interface OverflowBox {
   readonly yM: number
   readonly lengthM: number
   readonly widthM: number
-  /** Its inside floor over the tank's inside floor, m; below nil for a box that hangs lower. */
+  /** Its inside floor over the tank's inside floor, m; below zero for a box that hangs lower. */
   readonly floorM: number
   /** Height at which it spills, over the tank's inside floor. */
   readonly rimM: number
@@ -26,7 +26,7 @@ export interface Passage {
   readonly kind: 'holes' | 'siphon'
   readonly count: number
   readonly boreM: number
-  /** Of one tube; nil for holes. */
+  /** Of one tube; zero for holes. */
   readonly lengthM: number
 }
 
@@ -60,7 +60,7 @@ export interface Overflow {
   /** The tops of the teeth are open above. */
   readonly openAbove: boolean
   readonly guard: Guard | null
-  /** The smallest animal that must stay in the tank, m across; null: not told. */
+  /** The smallest animal that must stay in the tank, m across; null: not set. */
   readonly keepsInM: number | null
   /** null for rear chambers. */
   readonly box: OverflowBox | null

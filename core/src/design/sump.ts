@@ -30,7 +30,7 @@ export interface SumpChamber {
   readonly footprintM2: number
   /** What lies in it under water, m³. */
   readonly submergedM3: number
-  /** Depths its skimmer works in, m; null: none told. */
+  /** Depths its skimmer works in, m; null: none set. */
   readonly wantsDepth: { readonly leastM: number; readonly mostM: number } | null
 }
 
@@ -78,7 +78,7 @@ export interface TopOff {
 /** Where the water waits between the drains and the pump. */
 export interface Sump {
   readonly chambers: readonly SumpChamber[]
-  /** null: its sizes are not told yet, and each chamber stands at its given level. */
+  /** null: its sizes are not set yet, and each chamber stands at its given level. */
   readonly box: SumpBox | null
   /** One between each two chambers; none while the sump has no sizes. */
   readonly walls: readonly SumpWall[]
@@ -93,7 +93,7 @@ export interface Sump {
   readonly topOff: TopOff | null
   /** What works on its water, in it and beside it. */
   readonly devices: readonly Device[]
-  /** What it stands in; null: not told. */
+  /** What it stands in; null: not set. */
   readonly cabinet: Cabinet | null
 }
 

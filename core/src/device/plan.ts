@@ -24,7 +24,7 @@ export function widestGapM(inner: Rectangle, outer: Rectangle): number {
   )
 }
 
-/** How far a thing sticks out of what it should stand in; nil: not at all. */
+/** How far a thing sticks out of what it should stand in; zero: not at all. */
 export function sticksOutM(inner: Rectangle, outer: Rectangle): number {
   return Math.max(
     0,

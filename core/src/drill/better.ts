@@ -1,7 +1,7 @@
-import type { Outcome, Verdict } from './verdict.ts'
+import type { DrillOutcome, Verdict } from './verdict.ts'
 
 /** Worst first. */
-export const OUTCOME_ORDER: Readonly<Record<Outcome, number>> = { wet: 0, watch: 1, dry: 2 }
+export const OUTCOME_ORDER: Readonly<Record<DrillOutcome, number>> = { wet: 0, watch: 1, dry: 2 }
 
 /** Of what reaches the floor, so much less is better (choice). */
 const LESS_SHARE = 0.9
@@ -27,7 +27,7 @@ export function drillsChanged(
 ): DrillsChanged {
   const known = new Map(before.map((verdict) => [verdict.drillId, verdict]))
   const changed = after.filter(({ drillId, outcome }) => known.get(drillId)?.outcome !== outcome)
-  const rank = (outcome: Outcome) => OUTCOME_ORDER[outcome]
+  const rank = (outcome: DrillOutcome) => OUTCOME_ORDER[outcome]
   const gains = ({ drillId, outcome }: Verdict) =>
     rank(outcome) > rank(known.get(drillId)?.outcome ?? 'wet')
   return {

@@ -1,7 +1,7 @@
 import { chamberContents, skimmersGiveBackM3 } from '../design/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { sentence } from '../quantity/index.ts'
-import type { Drill, Fault, FaultAt } from './fault.ts'
+import type { Drill, DrillFault, FaultAt } from './fault.ts'
 import { canDrill } from './plant.ts'
 
 const HOUR_S = 3600
@@ -42,11 +42,11 @@ function drill(id: string, title: string, faults: readonly FaultAt[], more: More
   return { id, title: sentence(title), faults, runS, evaporates, isSingle, parts: [] }
 }
 
-const atOnce = (fault: Fault): FaultAt[] => [{ atS: 0, fault }]
+const atOnce = (fault: DrillFault): FaultAt[] => [{ atS: 0, fault }]
 
 function power({ design }: SteadyState): Drill[] {
-  const cut: Fault = { kind: 'power-cut' }
-  const back: Fault = { kind: 'power-back' }
+  const cut: DrillFault = { kind: 'power-cut' }
+  const back: DrillFault = { kind: 'power-back' }
   const { pumps } = design.returnSide
   return [
     drill('power-cut', 'Power cut', atOnce(cut), { runS: 2 * HOUR_S }),
@@ -80,7 +80,7 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
     const tank = design.tanks.find(({ id }) => id === tankId)!
     return design.tanks.length > 1 ? ` of ${tank.name}` : ''
   }
-  const blocked = (ids: readonly string[], share: number): Fault => ({
+  const blocked = (ids: readonly string[], share: number): DrillFault => ({
     kind: 'drains-blocked',
     drainIds: ids,
     share,
@@ -183,12 +183,12 @@ function sump({ design }: SteadyState): Drill[] {
   const list = chambers.flatMap(({ id, name, use }, i): Drill[] => {
     if (use === 'socks' || use === 'roller') {
       const what = use === 'socks' ? 'Socks full' : 'Roller jammed'
-      const fault: Fault = { kind: 'sock-blocked', chamberId: id }
+      const fault: DrillFault = { kind: 'sock-blocked', chamberId: id }
       return [drill(`sock ${id}`, `${what} in ${name}`, atOnce(fault))]
     }
     const { footprintM2, submergedM3 } = contents[i]!
     if (use !== 'skimmer' || footprintM2 + submergedM3 <= 0) return []
-    const fault: Fault = { kind: 'object-out', chamberId: id }
+    const fault: DrillFault = { kind: 'object-out', chamberId: id }
     return [drill(`out ${id}`, `The skimmer is lifted out of ${name}`, atOnce(fault))]
   })
   if (skimmersGiveBackM3(design.sump) > 0) {

@@ -1,7 +1,7 @@
 import type { Sentence } from '../quantity/index.ts'
 
 /** One thing that goes wrong, or right again. */
-export type Fault =
+export type DrillFault =
   /** Everything that is plugged in stops: pumps and top-off. */
   | { readonly kind: 'power-cut' }
   | { readonly kind: 'power-back' }
@@ -35,11 +35,11 @@ export type Fault =
   | { readonly kind: 'water-taken'; readonly flowM3PerS: number }
   | { readonly kind: 'water-kept' }
 
-export type FaultKind = Fault['kind']
+export type FaultKind = DrillFault['kind']
 
 export interface FaultAt {
   readonly atS: number
-  readonly fault: Fault
+  readonly fault: DrillFault
 }
 
 /** A bad day: what goes wrong when, from the design as it runs. */

@@ -3,31 +3,31 @@ import type { Law } from './rates.ts'
 import { Stepper } from './step.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
-/** Something that happens when a figure of the system reaches nil from below. */
-export interface Watch {
+/** Something that happens when a figure of the system reaches zero from below. */
+export interface EventDetector {
   readonly name: string
   /** Negative while it has not happened. */
   readonly value: (levels: number[], timeS: number) => number
 }
 
-/** A stretch of time in which nothing is switched. */
-export interface Stretch {
+/** An interval of time in which nothing is switched. */
+export interface Interval {
   readonly vessels: readonly Vessel[]
   readonly laws: readonly Law[]
-  readonly watches: readonly Watch[]
+  readonly detectors: readonly EventDetector[]
   readonly fromS: number
   readonly toS: number
   /** Each step that would do is taken as so many equal ones: 2 to see what halving it moves. */
   readonly stepsForOne?: number
-  /** Called after every step, and where the stretch begins. */
+  /** Called after every step, and where the interval begins. */
   readonly seen: (timeS: number, volumes: number[], levels: number[]) => void
 }
 
-/** How a stretch ended. */
-export interface StretchEnd {
+/** How an interval ended. */
+export interface IntervalEnd {
   readonly timeS: number
   /** What ended it; null: its time was up, or nothing moved any more. */
-  readonly watch: Watch | null
+  readonly detector: EventDetector | null
   readonly atRest: boolean
   readonly steps: number
 }
@@ -43,32 +43,32 @@ const MOMENT_S = 1e-5
 /** No run takes more steps than this. */
 const MOST_STEPS = 30_000
 
-/** Lets water flow until a watch strikes, the time is up or all is at rest; `volumes` is moved in place. */
-export function letFlow(volumes: number[], stretch: Stretch): StretchEnd {
-  const { vessels, laws, watches, toS, seen, stepsForOne = 1 } = stretch
+/** Lets water flow until a detector fires, the time is up or all is at rest; `volumes` is moved in place. */
+export function integrate(volumes: number[], interval: Interval): IntervalEnd {
+  const { vessels, laws, detectors, toS, seen, stepsForOne = 1 } = interval
   const stepper = new Stepper(vessels, laws)
   const levels = zeros(vessels.length)
   const next = zeros(vessels.length)
   const nextLevels = zeros(vessels.length)
-  let timeS = stretch.fromS
+  let timeS = interval.fromS
   let stepS = FIRST_STEP_S
   let steps = 0
   levelsOf(vessels, volumes, levels)
   seen(timeS, volumes, levels)
-  const struck = watches.find((watch) => watch.value(levels, timeS) >= 0)
-  if (struck) return { timeS, watch: struck, atRest: false, steps }
+  const fired = detectors.find((detector) => detector.value(levels, timeS) >= 0)
+  if (fired) return { timeS, detector: fired, atRest: false, steps }
   while (toS - timeS > MOMENT_S && steps < MOST_STEPS) {
     stepper.begin(volumes)
-    if (rests(stepper)) return { timeS: toS, watch: null, atRest: true, steps }
+    if (isAtRest(stepper)) return { timeS: toS, detector: null, atRest: true, steps }
     const tookS = tryStep(stepper, volumes, Math.min(stepS, toS - timeS), next)
     stepS = nextStep(tookS, stepper.offM)
     let movedS = tookS / stepsForOne
     if (stepsForOne > 1) stepper.step(volumes, movedS, next)
     levelsOf(vessels, next, nextLevels)
-    const striking = watches.filter((watch) => watch.value(nextLevels, timeS + movedS) >= 0)
+    const firing = detectors.filter((detector) => detector.value(nextLevels, timeS + movedS) >= 0)
     const first =
-      striking.length > 0
-        ? firstOf(stepper, volumes, { watches: striking, timeS, stepS: movedS })
+      firing.length > 0
+        ? firstOf(stepper, volumes, { detectors: firing, timeS, stepS: movedS })
         : null
     if (first) {
       movedS = first.afterS
@@ -80,12 +80,12 @@ export function letFlow(volumes: number[], stretch: Stretch): StretchEnd {
     timeS += movedS
     steps++
     seen(timeS, volumes, levels)
-    if (first) return { timeS, watch: first.watch, atRest: false, steps }
+    if (first) return { timeS, detector: first.detector, atRest: false, steps }
   }
-  return { timeS, watch: null, atRest: false, steps }
+  return { timeS, detector: null, atRest: false, steps }
 }
 
-function rests({ rates, vessels }: Stepper): boolean {
+function isAtRest({ rates, vessels }: Stepper): boolean {
   for (let i = 0; i < rates.length; i++) {
     if (Math.abs(rates[i]!) > AT_REST_M_PER_S * vessels[i]!.areaM2) return false
   }
@@ -110,43 +110,47 @@ function nextStep(tookS: number, offM: number): number {
   return tookS * Math.min(4, Math.max(0.3, grow))
 }
 
-/** A watch, and how far into a step it strikes. */
+/** A detector, and how far into a step it fires. */
 interface Struck {
-  readonly watch: Watch
+  readonly detector: EventDetector
   readonly afterS: number
 }
 
-/** The watch that strikes first within a step, and when, by halving with a secant's help (Illinois). */
+/** The detector that fires first within a step, and when, by halving with a secant's help (Illinois). */
 function firstOf(
   stepper: Stepper,
   from: number[],
   {
-    watches,
+    detectors,
     timeS,
     stepS,
-  }: { readonly watches: readonly Watch[]; readonly timeS: number; readonly stepS: number },
+  }: {
+    readonly detectors: readonly EventDetector[]
+    readonly timeS: number
+    readonly stepS: number
+  },
 ): Struck {
   const at = zeros(from.length)
   const levels = zeros(from.length)
-  const valueAfter = (watch: Watch, afterS: number) => {
+  const valueAfter = (detector: EventDetector, afterS: number) => {
     stepper.step(from, afterS, at)
     levelsOf(stepper.vessels, at, levels)
-    return watch.value(levels, timeS + afterS)
+    return detector.value(levels, timeS + afterS)
   }
   let found: Struck | null = null
-  for (const watch of watches) {
+  for (const detector of detectors) {
     const latestS: number = found ? found.afterS : stepS
     levelsOf(stepper.vessels, from, levels)
     let low = 0
-    let lowValue = watch.value(levels, timeS)
+    let lowValue = detector.value(levels, timeS)
     let high = latestS
-    let highValue = valueAfter(watch, latestS)
+    let highValue = valueAfter(detector, latestS)
     if (highValue < 0) continue
     for (let i = 0; i < 60 && high - low > MOMENT_S; i++) {
       const secant = low + ((high - low) * -lowValue) / (highValue - lowValue)
       const inside = i % 3 < 2 && secant > low && secant < high
       const middle = inside ? secant : (low + high) / 2
-      const value = valueAfter(watch, middle)
+      const value = valueAfter(detector, middle)
       if (value >= 0) {
         high = middle
         highValue = value
@@ -157,7 +161,7 @@ function firstOf(
         highValue /= 2
       }
     }
-    found = { watch, afterS: high }
+    found = { detector, afterS: high }
   }
   return found!
 }

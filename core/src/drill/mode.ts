@@ -1,9 +1,9 @@
 import type { BasinDesign, PlacedPump, ReturnLine } from '../design/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 import type { Piece } from '../run/index.ts'
-import type { Fault } from './fault.ts'
+import type { DrillFault } from './fault.ts'
 
-export type TopOff = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'
+export type TopOffMode = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'
 
 /** How the system stands between two switchings. */
 export interface Mode {
@@ -21,7 +21,7 @@ export interface Mode {
   /** Lines whose break hole has grown over. */
   readonly grown: ReadonlySet<string>
   readonly sensorStuck: boolean
-  readonly topOff: TopOff
+  readonly topOff: TopOffMode
   /** Tanks whose hung box lost its prime. */
   readonly primeLost: ReadonlySet<string>
   readonly socksBlocked: ReadonlySet<string>
@@ -59,7 +59,7 @@ export function runsNow(mode: Mode, { id, stopped }: PlacedPump): boolean {
 }
 
 /** The mode after something went wrong. */
-export function afterFault(mode: Mode, fault: Fault): Mode {
+export function afterFault(mode: Mode, fault: DrillFault): Mode {
   switch (fault.kind) {
     case 'power-cut':
       return { ...mode, powered: false }

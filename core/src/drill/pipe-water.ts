@@ -14,9 +14,9 @@ export function movePipeWater(plant: Plant, mode: Mode, volumes: number[], level
     moveLine(plant, mode, volumes, { index: i, pipe })
   for (const pipe of plant.drainPipes) moveDrain(plant, volumes, levels, pipe)
   const anyRuns = mode.design.returnSide.pumps.some((pump) => runsNow(mode, pump))
-  for (const hung of plant.hung) {
-    const runs = hung.standsIn === 'skimmers' ? mode.powered && !mode.skimmersStopped : anyRuns
-    ;(runs ? fill : empty)(volumes, hung)
+  for (const heldUp of plant.heldUp) {
+    const runs = heldUp.standsIn === 'skimmers' ? mode.powered && !mode.skimmersStopped : anyRuns
+    ;(runs ? fill : empty)(volumes, heldUp)
   }
 }
 

@@ -1,5 +1,5 @@
 import { chamberContents, type SumpWall } from '../design/index.ts'
-import { FeltLevels, layOut } from '../layout/index.ts'
+import { BoundaryLevels, layOut } from '../layout/index.ts'
 import { type Blocked, BoxSearch, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
 import { makeNetwork } from '../network/index.ts'
 import { evaporationM3PerS } from '../sump/index.ts'
@@ -15,7 +15,7 @@ import {
   OUTSIDE,
   OVER_SUMP,
   type Plant,
-  puddleUnder,
+  spillUnder,
   type TankPlaces,
 } from './plant.ts'
 import type { Law } from './rates.ts'
@@ -44,7 +44,7 @@ export function plantLaws(
       ...wallLaws(plant, mode),
       ...edgeLaws(plant),
       ...topOffLaws(plant, mode),
-      ...(mode.takenM3PerS > 0 ? [new Steady(0, plant.bucket, mode.takenM3PerS)] : []),
+      ...(mode.takenM3PerS > 0 ? [new Steady(0, plant.removed, mode.takenM3PerS)] : []),
       ...(evaporates ? evaporation(plant) : []),
       returnFlow,
     ],
@@ -77,7 +77,7 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
     rimM: base + laid.tank.rimM,
     depthBelowM: laid.tank.rimM,
   }
-  const laws: Law[] = [overEdge(tank, puddleUnder(plant, tank), edge)]
+  const laws: Law[] = [overEdge(tank, spillUnder(plant, tank), edge)]
   if (overflow.chamberId !== null) {
     return [...laws, overRim(tank, plant.chamberAt.get(overflow.chamberId)!, rim, crestM)]
   }
@@ -92,7 +92,7 @@ function tankLaws(plant: Plant, mode: Mode, places: TankPlaces): Law[] {
     const { lengthM, widthM, floorM } = laid.overflow.box!
     const depthBelowM = Math.max(0.02, rimM - base - floorM)
     const edgeOfBox = { lengthM: 2 * (lengthM + widthM), rimM, depthBelowM }
-    laws.push(overEdge(box, puddleUnder(plant, box), edgeOfBox))
+    laws.push(overEdge(box, spillUnder(plant, box), edgeOfBox))
   }
   return laws
 }
@@ -136,7 +136,7 @@ function edgeLaws(plant: Plant): Law[] {
   const { floorHeightM, heightM } = plant.sumpBox
   const first = plant.steady.design.tanks.length
   return chamberEdgesM(plant).map((lengthM, i) =>
-    overEdge(first + i, puddleUnder(plant, OVER_SUMP), {
+    overEdge(first + i, spillUnder(plant, OVER_SUMP), {
       lengthM,
       rimM: floorHeightM + heightM,
       depthBelowM: heightM,
@@ -145,18 +145,18 @@ function edgeLaws(plant: Plant): Law[] {
 }
 
 function topOffLaws(plant: Plant, { topOff, powered }: Mode): Law[] {
-  const { fresh, returnChamber, steady } = plant
+  const { topOffSupply, returnChamber, steady } = plant
   const runs = topOff === 'stuck-open' || (topOff === 'runs' && powered)
-  if (fresh < 0 || !runs) return []
-  return [new Steady(fresh, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
+  if (topOffSupply < 0 || !runs) return []
+  return [new Steady(topOffSupply, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
 }
 
 /** Every open surface gives to the air; a reservoir is kept covered. */
 function evaporation(plant: Plant): Law[] {
-  const { steady, places, vessels, air, fresh } = plant
+  const { steady, places, vessels, air, topOffSupply } = plant
   const { evaporationMmPerDay } = steady.design.sump
   return places.flatMap((place, v) => {
-    if (!place || place.kind === 'can' || v === fresh) return []
+    if (!place || place.kind === 'can' || v === topOffSupply) return []
     const loss = evaporationM3PerS(evaporationMmPerDay, vessels[v]!.areaM2)
     // All of it comes out of the return chamber in the end; taken there, no dry box runs below nothing.
     return loss > 0 ? [new Steady(plant.returnChamber, air, loss)] : []
@@ -170,7 +170,7 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
   const ends: Tap[] = []
   layout.lines.forEach(({ line, end }, i) => {
     const { link } = layout.segments[i]!.at(-1)!
-    if (end === 'outside-tank') ends.push({ link, vessel: puddleUnder(plant, OUTSIDE) })
+    if (end === 'outside-tank') ends.push({ link, vessel: spillUnder(plant, OUTSIDE) })
     else if (line.end.at === 'tank') {
       ends.push({ link, vessel: design.tanks.findIndex(({ id }) => id === line.end.id) })
     } else if (line.end.at === 'chamber') {
@@ -192,11 +192,11 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
     .filter(({ line, end }) => line.end.at === 'tank' && end === 'under-water')
     .map(({ line }) => line.id)
     .filter((id) => !mode.broken.has(id))
-  const felt = new FeltLevels(design, layout, network, {
+  const boundary = new BoundaryLevels(design, layout, network, {
     held: mode.broken,
     under: new Set(under),
   })
   const levels = Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
-  felt.put(levels)
-  return new ReturnFlow(network, felt, { draws, ends }, before?.flowing.flowsM3PerS)
+  boundary.apply(levels)
+  return new ReturnFlow(network, boundary, { draws, ends }, before?.flowing.flowsM3PerS)
 }

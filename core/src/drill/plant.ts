@@ -26,7 +26,7 @@ export interface Place {
 
 /** Water that stands in a pipe while it runs, and where it falls. */
 export interface PipeWater {
-  readonly standsIn: 'line' | 'drain' | 'hung' | 'skimmers'
+  readonly standsIn: 'line' | 'drain' | 'held-up' | 'skimmers'
   /** The line or drain it stands in; null: equipment. */
   readonly id: string | null
   readonly vessel: number
@@ -54,21 +54,21 @@ export interface Plant {
   readonly tanks: readonly TankPlaces[]
   readonly chamberAt: ReadonlyMap<string, number>
   /** Water on the floor, by where it came from. */
-  readonly puddles: readonly Puddle[]
+  readonly spills: readonly Spill[]
   readonly air: number
-  readonly bucket: number
+  readonly removed: number
   readonly linePipes: readonly PipeWater[]
   readonly drainPipes: readonly PipeWater[]
-  readonly hung: readonly PipeWater[]
+  readonly heldUp: readonly PipeWater[]
   /** Where the top-off draws; −1: there is none. */
-  readonly fresh: number
+  readonly topOffSupply: number
   /** Where it gives. */
   readonly returnChamber: number
   /** Of each line: the vessel its pump draws from. */
   readonly drawsFrom: readonly number[]
 }
 
-/** An inner box with no sizes told is so deep from its rim to the tank's panel, m (choice). */
+/** An inner box with no sizes given is so deep from its rim to the tank's panel, m (choice). */
 const INNER_DEPTH_M = 0.06
 /** Its floor stands so far below its rim, m (choice): its water never falls there. */
 const INNER_HEIGHT_M = 0.4
@@ -83,7 +83,7 @@ export function canDrill({ sump, tanks, drains }: BasinDesign): boolean {
 }
 
 /** Water on the floor that came from one place. */
-export interface Puddle {
+export interface Spill {
   /** A tank's vessel, a box's, or −1 for the sump's rim and −2 for a line that ends over no tank. */
   readonly from: number
   readonly name: string
@@ -131,9 +131,9 @@ export function makePlant(steady: SteadyState): Plant {
   const tanks = design.tanks.map((_, i) => tankPlaces(all, steady, i))
   const chamberAt = new Map(design.sump.chambers.map(({ id }, i) => [id, tankCount + i]))
   const returnChamber = tankCount + returnIndex
-  const puddles = puddlesOf(all, steady, tanks)
+  const spills = spillsOf(all, steady, tanks)
   const air = all.add(store('air'), 0)
-  const bucket = all.add(store('bucket'), 0)
+  const removed = all.add(store('removed'), 0)
   const drawsFrom = design.returnSide.lines.map((_, i) => {
     const first = steady.layout.lines[pathTo(steady.layout, i)[0]!.lineIndex]!
     const pump = design.returnSide.pumps.find(({ id }) => id === first.line.start.id)!
@@ -147,8 +147,10 @@ export function makePlant(steady: SteadyState): Plant {
     return { standsIn: 'line' as const, id: laid.line.id, vessel, fullM3, fallsTo: drawsFrom[i]! }
   })
   const drainPipes = drainWater(all, steady, chamberAt)
-  const hung = hungWater(all, steady, (id) => (id === null ? returnChamber : chamberAt.get(id)!))
-  const fresh = addFresh(all, steady, chamberAt)
+  const heldUp = heldUpWater(all, steady, (id) =>
+    id === null ? returnChamber : chamberAt.get(id)!,
+  )
+  const topOffSupply = addTopOffSupply(all, steady, chamberAt)
   return {
     steady,
     sumpBox: box,
@@ -157,28 +159,28 @@ export function makePlant(steady: SteadyState): Plant {
     volumes: Array.from(all.volumes),
     tanks,
     chamberAt,
-    puddles,
+    spills,
     air,
-    bucket,
+    removed,
     linePipes,
     drainPipes,
-    hung,
-    fresh,
+    heldUp,
+    topOffSupply,
     returnChamber,
     drawsFrom,
   }
 }
 
 /** What falls back when equipment stops: the skimmers' apart, which may stop alone. */
-function hungWater(
+function heldUpWater(
   all: Vessels,
   { design: { sump } }: SteadyState,
   at: (chamberId: string | null) => number,
 ): PipeWater[] {
   const skimmer = sump.devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
   const made = sump.chambers.find(({ use }) => use === 'skimmer')?.id ?? null
-  const list: ['hung' | 'skimmers', number][] = [
-    ['hung', sump.hungWaterM3],
+  const list: ['held-up' | 'skimmers', number][] = [
+    ['held-up', sump.hungWaterM3],
     ['skimmers', skimmersGiveBackM3(sump)],
   ]
   return list
@@ -192,8 +194,8 @@ function hungWater(
     }))
 }
 
-function puddlesOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPlaces[]): Puddle[] {
-  const under = (from: number, name: string): Puddle => ({
+function spillsOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPlaces[]): Spill[] {
+  const under = (from: number, name: string): Spill => ({
     from,
     name,
     vessel: all.add(store(`floor under ${name}`), 0),
@@ -209,8 +211,8 @@ function puddlesOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPl
 }
 
 /** Where what runs over a place lands. */
-export function puddleUnder({ puddles }: Plant, from: number): number {
-  return puddles.find((one) => one.from === from)!.vessel
+export function spillUnder({ spills }: Plant, from: number): number {
+  return spills.find((one) => one.from === from)!.vessel
 }
 
 function addChambers(all: Vessels, { design, chambers }: SteadyState, box: SumpBox): void {
@@ -277,7 +279,7 @@ function drainWater(
 }
 
 /** Where the top-off draws: its can, or the sump's reservoir. */
-function addFresh(
+function addTopOffSupply(
   all: Vessels,
   { design, chambers }: SteadyState,
   chamberAt: ReadonlyMap<string, number>,

@@ -65,7 +65,7 @@ export function bothWays(
   return (fromM, toM) => (fromM >= toM ? eased(fromM, toM) : -eased(toM, fromM))
 }
 
-/** Step of a level by which a law's slope is felt out, m. */
+/** Step of a level by which a law's slope is probed, m. */
 const FEEL_M = 1e-6
 
 /** A flow between two vessels that hangs on their two levels alone. */

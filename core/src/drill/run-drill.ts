@@ -2,19 +2,19 @@ import { waterAt } from '../fluid/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { type Brine, brineOf, mixed } from './brine.ts'
-import type { Drill, Fault } from './fault.ts'
-import { letFlow, type Watch } from './integrate.ts'
+import type { Drill, DrillFault } from './fault.ts'
+import { type EventDetector, integrate } from './integrate.ts'
 import { afterFault, atTheStart, type Mode } from './mode.ts'
 import { drainTurns, movePipeWater } from './pipe-water.ts'
+import { type DrillEvent, type PlantDetector, plantDetectors } from './plant-detectors.ts'
 import { plantLaws, type PlantLaws } from './plant-laws.ts'
-import { type Happening, type PlantWatch, plantWatches } from './plant-watches.ts'
 import { makePlant, type Plant } from './plant.ts'
 import { levelsOf } from './vessel.ts'
 
 /** What happened when. */
 export interface LogEntry {
   readonly atS: number
-  readonly what: { readonly fault: Fault } | { readonly happening: Happening }
+  readonly what: { readonly fault: DrillFault } | { readonly event: DrillEvent }
 }
 
 /** One moment of a drill, for playing it. */
@@ -38,7 +38,7 @@ export interface Extremes {
 }
 
 /** Extremes while they are still being found. */
-type Kept<T> = { -readonly [K in keyof T]: T[K] }
+type Writable<T> = { -readonly [K in keyof T]: T[K] }
 
 /** How a drill went. */
 export interface DrillRun {
@@ -83,7 +83,7 @@ class DrillWalk {
   readonly #options: RunOptions
   readonly #volumes: number[]
   readonly #levels: number[]
-  readonly #extremes: readonly Kept<Extremes>[]
+  readonly #extremes: readonly Writable<Extremes>[]
   readonly #log: LogEntry[] = []
   readonly #written = new Set<string>()
   #moments: Moment[] = []
@@ -122,7 +122,7 @@ class DrillWalk {
     this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
     const { temperatureC, salinityPpt } = design.water
     this.#freshKgPerM3 = waterAt({ temperatureC, salinityPpt: 0 }).densityKgPerM3
-    this.#freshBefore = plant.fresh < 0 ? 0 : this.#volumes[plant.fresh]!
+    this.#freshBefore = plant.topOffSupply < 0 ? 0 : this.#volumes[plant.topOffSupply]!
     const density = waterAt(design.water).densityKgPerM3
     this.#startBrine = brineOf(this.#saltyM3(), salinityPpt, density)
     this.#brine = this.#startBrine
@@ -157,12 +157,12 @@ class DrillWalk {
     for (let switchings = 0; switchings < MOST_SWITCHINGS; switchings++) {
       const untilS = Math.min(toS, this.#lastS)
       if (this.#timeS >= untilS) return
-      const watches = plantWatches(this.#plant, this.#mode, this.#written)
+      const detectors = plantDetectors(this.#plant, this.#mode, this.#written)
       const turns = drainTurns(this.#plant, this.#volumes)
-      const end = letFlow(this.#volumes, {
+      const end = integrate(this.#volumes, {
         vessels: this.#laws.vessels,
         laws: this.#laws.laws,
-        watches: [...watches, ...turns] as readonly Watch[],
+        detectors: [...detectors, ...turns] as readonly EventDetector[],
         fromS: this.#timeS,
         toS: untilS,
         ...(this.#options.stepsForOne ? { stepsForOne: this.#options.stepsForOne } : {}),
@@ -171,20 +171,20 @@ class DrillWalk {
       this.#timeS = end.timeS
       this.#steps += end.steps
       this.#atRest = end.atRest
-      if (!end.watch) return
-      const struck = watches.find((watch) => watch === end.watch)
-      if (struck) this.#strike(struck)
+      if (!end.detector) return
+      const fired = detectors.find((detector) => detector === end.detector)
+      if (fired) this.#fire(fired)
       else this.#settlePipes()
     }
   }
 
-  #strike(watch: PlantWatch): void {
-    this.#log.push({ atS: this.#timeS, what: { happening: watch.happening } })
-    this.#written.add(watch.name)
-    if (this.#drill.evaporates && watch.happening.kind === 'pump-draws-air') {
+  #fire(detector: PlantDetector): void {
+    this.#log.push({ atS: this.#timeS, what: { event: detector.event } })
+    this.#written.add(detector.name)
+    if (this.#drill.evaporates && detector.event.kind === 'pump-draws-air') {
       this.#lastS = this.#timeS + AFTER_AIR_S
     }
-    if (watch.becomes) this.#switch(watch.becomes(this.#mode))
+    if (detector.becomes) this.#switch(detector.becomes(this.#mode))
   }
 
   #switch(mode: Mode): void {
@@ -216,10 +216,10 @@ class DrillWalk {
   }
 
   #mix(volumes: number[]): void {
-    const { fresh, bucket, air } = this.#plant
-    const freshNow = fresh < 0 ? 0 : volumes[fresh]!
+    const { topOffSupply, removed, air } = this.#plant
+    const freshNow = topOffSupply < 0 ? 0 : volumes[topOffSupply]!
     const freshM3 = this.#freshBefore - freshNow - volumes[air]!
-    const lostM3 = onFloor(this.#plant, volumes) + volumes[bucket]! - this.#lostBefore
+    const lostM3 = onFloorM3(this.#plant, volumes) + volumes[removed]! - this.#lostBefore
     if (freshM3 !== 0 || lostM3 > 0) {
       this.#brine = mixed(this.#brine, { freshM3, lostM3, freshKgPerM3: this.#freshKgPerM3 })
     }
@@ -228,12 +228,12 @@ class DrillWalk {
   }
 
   #saltyM3(): number {
-    const { fresh, places, linePipes, drainPipes, hung } = this.#plant
+    const { topOffSupply, places, linePipes, drainPipes, heldUp } = this.#plant
     let total = 0
     places.forEach((place, v) => {
-      if (place && v !== fresh) total += this.#volumes[v]!
+      if (place && v !== topOffSupply) total += this.#volumes[v]!
     })
-    for (const { vessel } of [...linePipes, ...drainPipes, ...hung]) {
+    for (const { vessel } of [...linePipes, ...drainPipes, ...heldUp]) {
       total += this.#volumes[vessel]!
     }
     return total
@@ -249,7 +249,7 @@ class DrillWalk {
       levelsM: levels.slice(),
       returnFlows: this.#laws.returnFlow.flowing.flowsM3PerS.slice(),
       drainFlows,
-      spilledM3: onFloor(this.#plant, this.#volumes),
+      spilledM3: onFloorM3(this.#plant, this.#volumes),
     })
     if (this.#moments.length <= MOST_MOMENTS) return
     this.#moments = this.#moments.filter((_, i) => i % 2 === 0)
@@ -258,8 +258,8 @@ class DrillWalk {
 }
 
 /** All water that reached the floor. */
-export function onFloor({ puddles }: Plant, volumes: number[]): number {
-  return puddles.reduce((total, { vessel }) => total + volumes[vessel]!, 0)
+export function onFloorM3({ spills }: Plant, volumes: number[]): number {
+  return spills.reduce((total, { vessel }) => total + volumes[vessel]!, 0)
 }
 
 function sum(list: number[]): number {

@@ -1,7 +1,7 @@
 import type { Sentence } from '../quantity/index.ts'
 import type { Drill } from './fault.ts'
 import { together } from './own-drill.ts'
-import type { Outcome, Verdict } from './verdict.ts'
+import type { DrillOutcome, Verdict } from './verdict.ts'
 
 /** What can fail by itself: one thing at once, and no power cut's history. */
 export function singleFailures(drills: readonly Drill[]): Drill[] {
@@ -21,8 +21,8 @@ export function pairsOf(singles: readonly Drill[]): Drill[] {
 
 /** What the system survives, by one failure and by two. */
 export interface Survival {
-  readonly single: Readonly<Record<Outcome, number>>
-  readonly double: Readonly<Record<Outcome, number>>
+  readonly single: Readonly<Record<DrillOutcome, number>>
+  readonly double: Readonly<Record<DrillOutcome, number>>
   /** Failures that alone put water on the floor. */
   readonly points: readonly { readonly drillId: string; readonly title: Sentence }[]
   /** Pairs that do, though neither does alone. */
@@ -53,7 +53,7 @@ export function survivalOf(
   }
 }
 
-function counted(verdicts: readonly Verdict[]): Record<Outcome, number> {
+function counted(verdicts: readonly Verdict[]): Record<DrillOutcome, number> {
   const counts = { wet: 0, watch: 0, dry: 0 }
   for (const { outcome } of verdicts) counts[outcome]++
   return counts

@@ -1,8 +1,8 @@
 import { drawsAirBelowM } from '../figures/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import { salinityPpt } from './brine.ts'
-import type { Fault } from './fault.ts'
-import { type DrillRun, type LogEntry, onFloor } from './run-drill.ts'
+import type { DrillFault } from './fault.ts'
+import { type DrillRun, type LogEntry, onFloorM3 } from './run-drill.ts'
 import { vesselKey } from './vessel.ts'
 
 /** How high and how low one vessel went; heights above the room's floor. */
@@ -16,29 +16,29 @@ export interface VesselVerdict {
   readonly highestAtS: number
   readonly lowestM: number
   readonly lowestAtS: number
-  /** From its highest level up to its rim; nil and below: it ran over. */
+  /** From its highest level up to its rim; zero and below: it ran over. */
   readonly marginM: number | null
 }
 
 /** dry: nothing reaches the floor. wet: something does. watch: dry, but the pump drew air or little is left. */
-export type Outcome = 'wet' | 'watch' | 'dry'
+export type DrillOutcome = 'wet' | 'watch' | 'dry'
 
 /** What a drill came to. */
 export interface Verdict {
   readonly drillId: string
   readonly title: Sentence
-  readonly outcome: Outcome
+  readonly outcome: DrillOutcome
   /** What came of it, in words. */
   readonly said: Sentence
   readonly spilledM3: number
   /** What ran over where. */
   readonly spilledFrom: readonly { readonly name: string; readonly volumeM3: number }[]
   readonly vessels: readonly VesselVerdict[]
-  /** The least margin of all vessels, m; below nil: water stood over a rim. */
+  /** The least margin of all vessels, m; below zero: water stood over a rim. */
   readonly marginM: number
   /** The vessel that has it. */
   readonly tightestId: string
-  /** Lowest level over the inlet of the pump that came nearest to air, and how far above it; null: no inlet is told. */
+  /** Lowest level over the inlet of the pump that came nearest to air, and how far above it; null: no inlet is given. */
   readonly pump: {
     readonly lowestM: number
     readonly aboveAirM: number
@@ -65,15 +65,13 @@ export function verdictOf(run: DrillRun): Verdict {
   const vessels = vesselVerdicts(run)
   const rimmed = vessels.filter(({ marginM }) => marginM !== null)
   const tightest = rimmed.reduce((a, b) => (b.marginM! < a.marginM! ? b : a))
-  const spilledM3 = onFloor(run.plant, run.volumes)
+  const spilledM3 = onFloorM3(run.plant, run.volumes)
   const pump = pumpVerdict(run)
   const wet = spilledM3 > SPLASH_M3
   const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
   const lost = lostTrack(run)
-  const outcome: Outcome = wet ? 'wet' : tight || lost ? 'watch' : 'dry'
-  const over = run.log.find(
-    ({ what }) => 'happening' in what && what.happening.kind === 'runs-over',
-  )
+  const outcome: DrillOutcome = wet ? 'wet' : tight || lost ? 'watch' : 'dry'
+  const over = run.log.find(({ what }) => 'event' in what && what.event.kind === 'runs-over')
   const actWithinS = wet ? (over?.atS ?? 0) : (pump?.drewAirAtS ?? null)
   return {
     drillId: run.drill.id,
@@ -85,7 +83,7 @@ export function verdictOf(run: DrillRun): Verdict {
         })
       : saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
     spilledM3,
-    spilledFrom: run.plant.puddles
+    spilledFrom: run.plant.spills
       .map(({ name, vessel }) => ({ name, volumeM3: run.volumes[vessel]! }))
       .filter(({ volumeM3 }) => volumeM3 > SPLASH_M3),
     vessels,
@@ -105,9 +103,7 @@ export function verdictOf(run: DrillRun): Verdict {
 
 /** Did the reckoning give up before the drill's time was out? */
 function lostTrack({ drill, endS, atRest, log }: DrillRun): boolean {
-  const air = log.some(
-    ({ what }) => 'happening' in what && what.happening.kind === 'pump-draws-air',
-  )
+  const air = log.some(({ what }) => 'event' in what && what.event.kind === 'pump-draws-air')
   return !atRest && !(drill.evaporates && air) && endS < drill.runS - 1
 }
 
@@ -130,22 +126,20 @@ function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
 }
 
 function pumpVerdict({ plant, extremes, log }: DrillRun): Verdict['pump'] {
-  const told = plant.steady.layout.pumps.flatMap((pump) => {
+  const known = plant.steady.layout.pumps.flatMap((pump) => {
     const leastM = drawsAirBelowM(pump)
     if (leastM === null) return []
     const { lowestM } = extremes[plant.chamberAt.get(pump.placed.chamberId)!]!
     return [{ lowestM, aboveAirM: lowestM - leastM }]
   })
-  if (told.length === 0) return null
-  const nearest = told.reduce((a, b) => (b.aboveAirM < a.aboveAirM ? b : a))
-  const air = log.find(
-    ({ what }) => 'happening' in what && what.happening.kind === 'pump-draws-air',
-  )
+  if (known.length === 0) return null
+  const nearest = known.reduce((a, b) => (b.aboveAirM < a.aboveAirM ? b : a))
+  const air = log.find(({ what }) => 'event' in what && what.event.kind === 'pump-draws-air')
   return { ...nearest, drewAirAtS: air?.atS ?? null }
 }
 
 interface Said {
-  readonly outcome: Outcome
+  readonly outcome: DrillOutcome
   readonly tightest: VesselVerdict
   readonly spilledM3: number
   readonly pump: Verdict['pump']
@@ -170,7 +164,7 @@ function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence
   })
 }
 
-function actOf(fault: Fault, wet: boolean): Sentence {
+function actOf(fault: DrillFault, wet: boolean): Sentence {
   switch (fault.kind) {
     case 'power-cut':
     case 'pump-stops':

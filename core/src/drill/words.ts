@@ -1,13 +1,13 @@
 import type { BasinDesign } from '../design/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
-import type { Fault } from './fault.ts'
-import type { Happening } from './plant-watches.ts'
+import type { DrillFault } from './fault.ts'
+import type { DrillEvent } from './plant-detectors.ts'
 import type { LogEntry } from './run-drill.ts'
 import type { VesselOf } from './vessel.ts'
 
 /** What a line of a drill's log says. */
 export function logWords(design: BasinDesign, { what }: LogEntry): Sentence {
-  return 'fault' in what ? faultWords(design, what.fault) : happeningWords(design, what.happening)
+  return 'fault' in what ? faultWords(design, what.fault) : eventWords(design, what.event)
 }
 
 const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
@@ -17,7 +17,7 @@ function pumpName({ returnSide, pumps }: BasinDesign, placedId: string): string 
   return named(pumps, returnSide.pumps.find(({ id }) => id === placedId)?.pumpId ?? placedId)
 }
 
-function faultWords(design: BasinDesign, fault: Fault): Sentence {
+function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
   const line = (id: string) => named(design.returnSide.lines, id)
   const chamber = (id: string) => named(design.sump.chambers, id)
   switch (fault.kind) {
@@ -72,18 +72,18 @@ function faultWords(design: BasinDesign, fault: Fault): Sentence {
   }
 }
 
-function happeningWords(design: BasinDesign, happening: Happening): Sentence {
-  switch (happening.kind) {
+function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
+  switch (event.kind) {
     case 'sensor-stops-pumps':
-      return sentence(`The sensor of ${named(design.tanks, happening.tankId)} stops the pump`)
+      return sentence(`The sensor of ${named(design.tanks, event.tankId)} stops the pump`)
     case 'pump-draws-air':
-      return sentence(`${pumpName(design, happening.placedId)} draws air and stops`)
+      return sentence(`${pumpName(design, event.placedId)} draws air and stops`)
     case 'siphon-primes':
-      return sentence(`${named(design.drains, happening.drainId)} runs full again`)
+      return sentence(`${named(design.drains, event.drainId)} runs full again`)
     case 'siphon-drops':
-      return sentence(`${named(design.drains, happening.drainId)} draws air`)
+      return sentence(`${named(design.drains, event.drainId)} draws air`)
     case 'back-siphon-breaks':
-      return sentence(`${named(design.returnSide.lines, happening.lineId)} lets air in`)
+      return sentence(`${named(design.returnSide.lines, event.lineId)} lets air in`)
     case 'top-off-starts':
       return sentence('The top-off starts')
     case 'top-off-stops':
@@ -91,7 +91,7 @@ function happeningWords(design: BasinDesign, happening: Happening): Sentence {
     case 'top-off-empty':
       return sentence('The top-off has nothing left')
     case 'runs-over':
-      return sentence(`${vesselName(design, happening.vessel)} runs over`)
+      return sentence(`${vesselName(design, event.vessel)} runs over`)
   }
 }
 

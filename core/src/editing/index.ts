@@ -9,7 +9,7 @@ export { NEW_GUARD, NEW_TEETH, newOverflow } from './gravity/new-overflow.ts'
 export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
 export { tuneValve } from './gravity/tune-valve.ts'
 export { keepDevices } from './keep-devices.ts'
-export { newCabinet, newDevice, swappedIn } from './new-device.ts'
+export { deviceSwappedIn, newCabinet, newDevice } from './new-device.ts'
 export { type Around, devicePiece, endOfRun, newPiece } from './run/new-piece.ts'
 export { holdFlows } from './setting/hold-flows.ts'
 export {

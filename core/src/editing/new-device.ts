@@ -39,7 +39,7 @@ export function newDevice(design: BasinDesign, part: DevicePart, id: string): De
 }
 
 /** Another part in a device's place; one that stands outside the water goes behind the sump. */
-export function swappedIn(
+export function deviceSwappedIn(
   design: BasinDesign,
   now: Device,
   part: DevicePart,

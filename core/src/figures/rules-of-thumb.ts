@@ -1,12 +1,12 @@
 import { type Layout, type PathPart, pathTo, pumpOf } from '../layout/index.ts'
 import { flowAtHead } from '../network/index.ts'
-import { gather, keptBeside } from '../numeric/index.ts'
+import { flatMap, memoizeWith } from '../numeric/index.ts'
 import { boreAreaM2, hazenWilliamsMPerM } from '../pipe/index.ts'
 import type { Piece } from '../run/index.ts'
 import type { SolvedLine } from './return/solved.ts'
 
-/** A keeper's rule and how far it is from the computed answer: (rule − computed)/computed; null where the answer is nil. */
-export interface Rule<Answer> {
+/** A keeper's rule and how far it is from the computed answer: (rule − computed)/computed; null where the answer is zero. */
+export interface RuleOfThumb<Answer> {
   readonly answer: Answer
   readonly offBy: number | null
 }
@@ -14,15 +14,15 @@ export interface Rule<Answer> {
 /** What keepers quote, beside what is computed (hydraulics reference, §13). */
 export interface RulesOfThumb {
   /** Rated flow × a fixed share. */
-  readonly deratedFlowM3PerS: Rule<number>
+  readonly deratedFlowM3PerS: RuleOfThumb<number>
   /** Lift + 1 ft a 90° elbow + ½ ft a 45° + 1 ft per 10 ft of level run. */
-  readonly countedHeadM: Rule<number>
+  readonly countedHeadM: RuleOfThumb<number>
   /** The pump's curve at that head. */
-  readonly countedFlowM3PerS: Rule<number>
+  readonly countedFlowM3PerS: RuleOfThumb<number>
   /** The counted feet for elbows alone, against all fittings. */
-  readonly countedElbowsM: Rule<number>
+  readonly countedElbowsM: RuleOfThumb<number>
   /** Hazen–Williams, C = 150, over the same pipe. */
-  readonly hazenWilliamsFrictionM: Rule<number>
+  readonly hazenWilliamsFrictionM: RuleOfThumb<number>
   /** The quoted turnover range the answer lies in, per hour; null outside all of them. */
   readonly turnoverRangePerH: readonly [number, number] | null
 }
@@ -66,7 +66,7 @@ export function rulesOfThumb(
 }
 
 /** What is counted on a way; no level moves it, so it is counted once. */
-const countedOn = keptBeside(
+const countedOn = memoizeWith(
   (path: readonly PathPart[], lines: Layout['lines']) => {
     const way = piecesTo(path, lines)
     return { elbowsM: countedElbowsM(way), levelM: levelRunM(way) }
@@ -77,14 +77,14 @@ const countedOn = keptBeside(
 
 /** Every piece the water passes on its way to a line's end. */
 function piecesTo(path: readonly PathPart[], lines: Layout['lines']): Piece[] {
-  return gather(path, ({ lineIndex, segments }) =>
-    gather(segments, ({ firstPiece, endPiece }) =>
+  return flatMap(path, ({ lineIndex, segments }) =>
+    flatMap(segments, ({ firstPiece, endPiece }) =>
       lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
     ),
   )
 }
 
-function rule(answer: number, computed: number): Rule<number> {
+function rule(answer: number, computed: number): RuleOfThumb<number> {
   return { answer, offBy: computed > 0 ? (answer - computed) / computed : null }
 }
 

@@ -1,12 +1,12 @@
 import { type DisplayTank, surfaceM } from '../design/index.ts'
 import { conductivityMSPerCm, specificGravity, waterAt, type WaterReading } from '../fluid/index.ts'
-import { kept } from '../numeric/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { grossVolumeM3, rockVolumeM3, sandDepthM, sandVolumeM3 } from '../tank/index.ts'
 import type { SolvedTank, SolvedWater } from './return/solved.ts'
 
 const HOUR_S = 3600
 
-export const solveWater = kept((reading: WaterReading): SolvedWater => {
+export const solveWater = memoize((reading: WaterReading): SolvedWater => {
   const { salinityPpt, temperatureC } = reading
   const conductivity = conductivityMSPerCm(salinityPpt, temperatureC)
   return {

@@ -23,7 +23,7 @@ export interface RuleWords {
 }
 
 /**
- * One thing that can be found of a design: when it holds and how it is said. What mends it is known
+ * One thing that can be found of a design: when it holds and how it is said. What fixes it is known
  * above (`fix`).
  */
 export interface RuleText<Of extends Case, Fact> extends RuleWords {

@@ -77,7 +77,7 @@ export function closingRise(valve: ThrottleValve, opening: number): number | nul
   const degrees = degreesClosed(opening)
   if (degrees >= QUARTER_TURN_SHUT_DEGREES) return null
   const [firstDegrees, firstK] = QUARTER_TURN[0]!
-  // 0–5°: straight in K from nil.
+  // 0–5°: straight in K from zero.
   if (degrees <= firstDegrees) return (firstK * degrees) / firstDegrees
   return alongLogK(QUARTER_TURN, degrees)
 }

@@ -8,7 +8,7 @@ import {
   siphonUntuned,
   ventedLoud,
 } from '../finding/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import type { PipeSize } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
@@ -16,7 +16,7 @@ import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fi
 /** A siphon laid anew has this much to spare over its share, for its valve to take off (choice). */
 const SPARE_SHARE = 1.15
 
-/** What mends a box's drains. */
+/** What fixes a box's drains. */
 export const DRAIN_FIXES: readonly FindingFixes[] = [
   fixesFor(siphonUntuned, tuned),
   fixesFor(siphonCannotMatch, (one, match) =>
@@ -27,7 +27,7 @@ export const DRAIN_FIXES: readonly FindingFixes[] = [
     ),
   ),
   fixesFor(emergencyWet, ({ box }) =>
-    gather(drainCases(box), (other) =>
+    flatMap(drainCases(box), (other) =>
       other.drain.role === 'siphon' && other.solved.match?.opening ? tuned(other) : [],
     ),
   ),

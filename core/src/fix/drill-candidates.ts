@@ -12,13 +12,13 @@ const SENSOR_OVER_M = 0.01
 /** A smaller can holds this share of what would just not run over (choice). */
 const CAN_SHARE = 0.95
 
-/** A change that may mend a drill. */
+/** A change that may fix a drill. */
 export type DrillChange = Pick<Fix, 'label' | 'edits'>
 
 /** Faults after which water runs back through an outlet under water. */
 const BACK_SIPHONS: readonly FaultKind[] = ['power-cut', 'pump-stops', 'break-hole-grown']
 
-/** What may mend a drill that wets the floor or lets the pump draw air. */
+/** What may fix a drill that wets the floor or lets the pump draw air. */
 export function drillCandidates(
   steady: SteadyState,
   drill: Drill,

@@ -8,13 +8,13 @@ import {
   type Whole,
 } from '../finding/index.ts'
 import type { Sentence } from '../quantity/index.ts'
-import type { Candidate } from './fix.ts'
+import type { FixCandidate } from './fix.ts'
 import type { Trial, Trials } from './trial.ts'
 
-/** A change that may mend a finding. */
-export type FindingCandidate = Candidate<Trial>
+/** A change that may fix a finding. */
+export type FindingCandidate = FixCandidate<Trial>
 
-/** What mends the findings of one rule. */
+/** What fixes the findings of one rule. */
 export interface FindingFixes {
   readonly rule: RuleWords
   readonly candidates: (occurrence: Occurrence, trials: Trials) => readonly FindingCandidate[]

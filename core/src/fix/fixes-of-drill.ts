@@ -13,7 +13,7 @@ import { drillCandidates } from './drill-candidates.ts'
 import type { Fix } from './fix.ts'
 
 /**
- * What mends a drill of a design: every candidate is tried by running the drill again, and those
+ * What fixes a drill of a design: every candidate is tried by running the drill again, and those
  * that make it better are offered with what it then comes to. Solves once for each candidate.
  */
 export function fixesOfDrill(given: BasinDesign, drill: Drill, verdict: Verdict): Fix[] {

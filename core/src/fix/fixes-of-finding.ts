@@ -30,7 +30,7 @@ const REGISTRY: readonly FindingFixes[] = [
   ...STERILIZER_FIXES,
 ]
 
-/** What mends a finding. */
+/** What fixes a finding. */
 export interface OfferedFixes {
   /** Each tried, and found to help. */
   readonly fixes: readonly Fix[]
@@ -41,7 +41,7 @@ export interface OfferedFixes {
 const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
 
 /**
- * What mends a finding of a design: every candidate is tried, and those that help are offered with
+ * What fixes a finding of a design: every candidate is tried, and those that help are offered with
  * what they brought. Solves once for each candidate.
  */
 export function fixesOfFinding(given: BasinDesign, finding: Finding): OfferedFixes {

@@ -29,7 +29,7 @@ import type { Trial } from './trial.ts'
 /** A hose laid in an easy curve is about a tenth longer than the straight way (choice). */
 const CURVE_SHARE = 1.1
 
-/** What mends the pieces of a line and how they meet. */
+/** What fixes the pieces of a line and how they meet. */
 export const LINE_PIECE_FIXES: readonly FindingFixes[] = [
   fixesFor(
     waterTooFast,

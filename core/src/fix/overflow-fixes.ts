@@ -14,7 +14,7 @@ import { sentence } from '../quantity/index.ts'
 import { flowOver } from '../weir/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 
-/** What mends an overflow: its rim, its teeth and its tubes. */
+/** What fixes an overflow: its rim, its teeth and its tubes. */
 export const OVERFLOW_FIXES: readonly FindingFixes[] = [
   fixesFor(teethDrowned, (one) => longerRim(one, one.overflow.teeth!.heightM * TEETH_RESERVE)),
   fixesFor(weirTooShort, (one) => longerRim(one, GOOD_HEAD_M)),

@@ -1,5 +1,5 @@
 import type { LineCase } from '../finding/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 
 /** Where a line's pieces stand in the design. */
 export const piecesPath = ({ laid }: LineCase) =>
@@ -8,7 +8,7 @@ export const piecesPath = ({ laid }: LineCase) =>
 /** An id no piece of the design has: the wanted one, or the same with a number. */
 export function freePieceId({ design }: LineCase, wanted: string): string {
   const taken = new Set(
-    gather(design.returnSide.lines, ({ run }) => run.pieces.map((piece) => piece.id)),
+    flatMap(design.returnSide.lines, ({ run }) => run.pieces.map((piece) => piece.id)),
   )
   if (!taken.has(wanted)) return wanted
   let n = 2

@@ -18,7 +18,7 @@ import { type FindingFixes, fixesFor } from './finding-fix.ts'
 import { givingFlow } from './flow/wish.ts'
 import { freePieceId, piecesPath } from './paths.ts'
 
-/** What mends the use of a pump. */
+/** What fixes the use of a pump. */
 export const PUMP_FIXES: readonly FindingFixes[] = [
   fixesFor(valveDoesPumpsWork, (line, { at }) => {
     const open = setTo([...valvePath(line.laid.index, at)], 1)

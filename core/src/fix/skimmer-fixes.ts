@@ -26,7 +26,7 @@ const suits = ({ leastM, mostM }: SkimmerDepth, depthM: number) =>
 const standAt = ({ index }: SkimmerCase, standM: number) =>
   setTo(['sump', 'devices', index, 'standM'], standM)
 
-/** The depth it comes to, and what that leaves over the cup where the cabinet is told. */
+/** The depth it comes to, and what that leaves over the cup where the cabinet is given. */
 function brings(depthM: number, leftM: number | null): Sentence {
   const depth = ['length', depthM] as const
   if (leftM === null) return sentence('Brings the water over its foot to {depth}.', { depth })

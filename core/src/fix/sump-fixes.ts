@@ -13,7 +13,7 @@ import { type FindingFixes, fixesFor } from './finding-fix.ts'
 
 const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls first.')
 
-/** What mends the sump: where it runs, and its walls. */
+/** What fixes the sump: where it runs, and its walls. */
 export const SUMP_FIXES: readonly FindingFixes[] = [
   fixesFor(aboveFillLine, (one) => {
     const { outage, whole, returnIndex } = one

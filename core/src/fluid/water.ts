@@ -1,4 +1,4 @@
-import { kept } from '../numeric/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { densityKgPerM3 } from './density.ts'
 import { viscosityPaS } from './viscosity.ts'
 
@@ -19,7 +19,7 @@ export interface Water {
   readonly kinematicM2PerS: number
 }
 
-export const waterAt = kept(({ salinityPpt, temperatureC }: WaterReading): Water => {
+export const waterAt = memoize(({ salinityPpt, temperatureC }: WaterReading): Water => {
   const density = densityKgPerM3(salinityPpt, temperatureC)
   const viscosity = viscosityPaS(salinityPpt, temperatureC)
   return {

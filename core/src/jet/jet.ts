@@ -42,7 +42,7 @@ export function sectionOf(jet: Jet, xM: number): JetSection {
   return plane.centrelineMPerS <= round.centrelineMPerS ? plane : round
 }
 
-/** Speed of a stream at a place, all water still but for it; nil behind its opening. */
+/** Speed of a stream at a place, all water still but for it; zero behind its opening. */
 export function jetSpeedAt(jet: Jet, place: Vector): number {
   const to = { x: place.x - jet.from.x, y: place.y - jet.from.y, z: place.z - jet.from.z }
   const xM = dot(to, jet.towards)

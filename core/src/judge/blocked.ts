@@ -7,7 +7,7 @@ import {
   type SteadyState,
   type TankLevels,
 } from '../loop/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 
 /** What happens with one pipe, or what a join makes one, blocked. */
 export interface BlockedRow {
@@ -18,7 +18,7 @@ export interface BlockedRow {
   readonly surfaceM: number
   readonly boxM: number | null
   readonly carries: boolean
-  /** To the rim it would spill over first, m; nil when it spills. */
+  /** To the rim it would spill over first, m; zero when it spills. */
   readonly marginM: number
   /** The level sensor stops the pump before it spills. */
   readonly sensorStops: boolean
@@ -46,7 +46,7 @@ export function blockedRows(
 
 /** What one blockage can take: each pipe, and each join's two. */
 function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
-  const joined = gather(drains, (laid) => {
+  const joined = flatMap(drains, (laid) => {
     const trunk = drains.find(({ drain }) => drain.id === laid.trunkId)
     return trunk ? [[trunk, laid]] : []
   })

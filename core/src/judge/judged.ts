@@ -5,7 +5,7 @@ import {
   solveSump,
 } from '../figures/index.ts'
 import type { SteadyState } from '../loop/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import { type BlockedRow, blockedRows } from './blocked.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
 
@@ -90,9 +90,9 @@ function blockedOf(steady: SteadyState, { tankId, flowM3PerS }: RunningOverflow)
   return blockedRows(steady, steady.overflows[at]!, steady.tankLevels[at]!, flowM3PerS)
 }
 
-/** What the worst single blocked pipe leaves to a rim, m; nil when it spills; null: no drain is told. */
+/** What the worst single blocked pipe leaves to a rim, m; zero when it spills; null: no drain is given. */
 export function leastDrainMargin(overflows: readonly SolvedOverflow[]): number | null {
-  const rows = gather(overflows, ({ blocked }) =>
+  const rows = flatMap(overflows, ({ blocked }) =>
     blocked.filter(({ drainIds }) => drainIds.length === 1),
   )
   return rows.length > 0 ? Math.min(...rows.map(({ marginM }) => marginM)) : null

@@ -2,7 +2,7 @@ import { givenBackM3, type SumpBox, surfaceM } from '../design/index.ts'
 import { filledShareOf, noiseBand } from '../drain/index.ts'
 import type { LineCut } from '../layout/index.ts'
 import { addPipesAbove, chamberAreasM2, chamberLevelM, type SteadyState } from '../loop/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import {
   crestM,
   drainBack,
@@ -92,7 +92,7 @@ function stopping(steady: SteadyState, checkHolds: boolean): Stopping {
       crestM: tank.floorHeightM + (tank.overflow?.crestM ?? tank.waterLevelM),
       siphonBreakM: siphonBreak(steady, tank.id, checkHolds),
     })),
-    boxes: gather(overflows, (one, i) => {
+    boxes: flatMap(overflows, (one, i) => {
       const box = one?.overflow.box
       const boxM = tankLevels[i]?.boxM ?? null
       if (!one || !box || boxM === null || one.drains.length === 0) return []
@@ -143,7 +143,7 @@ function siphonBreak(
   checkHolds: boolean,
 ): number | null {
   const tank = design.tanks.find(({ id }) => id === tankId)!
-  const breaks = gather(layout.lines, (laid, i) => {
+  const breaks = flatMap(layout.lines, (laid, i) => {
     const { end } = laid.line
     if (end.at !== 'tank' || end.id !== tankId || laid.end !== 'under-water') return []
     if (checkHolds && hasCheck(layout.cuts[i]!)) return []

@@ -36,4 +36,4 @@ export type KeyFigureName =
   | 'dose'
   | 'drills'
 
-export const words = (text: string): Beside => ({ is: 'words', text })
+export const keyFigureWords = (text: string): Beside => ({ is: 'words', text })

@@ -3,7 +3,7 @@ import type { Finding } from '../finding/index.ts'
 import { type Judged, leastDrainMargin } from '../judge/index.ts'
 import { measured } from '../quantity/index.ts'
 import { COLOURED_BY } from './colours.ts'
-import { type KeyFigure, words } from './key-figure.ts'
+import { type KeyFigure, keyFigureWords } from './key-figure.ts'
 
 /** A solved design and what was found of it, the worst first. */
 export interface Found extends Judged {
@@ -79,12 +79,12 @@ function power({ returnSide: { wirePowerW, powerIsScaled } }: Found): Plain {
     id: 'power',
     label: 'Pump power',
     value: measured('power', wirePowerW),
-    beside: powerIsScaled ? words('scaled') : null,
+    beside: powerIsScaled ? keyFigureWords('scaled') : null,
     stop: 'return',
   }
 }
 
-/** With the worst pipe blocked; until drains are told, what is left below the rim. */
+/** With the worst pipe blocked; until drains are given, what is left below the rim. */
 function drain({ overflows, totals }: Found): Plain {
   const left = leastDrainMargin(overflows)
   if (left === null) {
@@ -100,7 +100,7 @@ function drain({ overflows, totals }: Found): Plain {
     id: 'drain',
     label: 'Drain margin',
     value: measured('length', left),
-    beside: words('one blocked'),
+    beside: keyFigureWords('one blocked'),
     stop: 'drains',
   }
 }
@@ -120,7 +120,7 @@ function outage({ sump, totals }: Found): Plain {
     id: 'outage',
     label: 'Outage margin',
     value: measured('length', sump.outage.marginM),
-    beside: words('to the rim'),
+    beside: keyFigureWords('to the rim'),
     stop: 'sump',
   }
 }
@@ -134,7 +134,7 @@ function skimmer({ treatment: { skimmers } }: Found): Plain[] {
       id: 'skimmer',
       label: 'Skimmer rated',
       value: measured('share', ratio),
-      beside: words('of wanted'),
+      beside: keyFigureWords('of wanted'),
       stop: 'skimmer',
     },
   ]

@@ -1,10 +1,10 @@
-import type { Outcome, Verdict } from '../drill/index.ts'
+import type { DrillOutcome, Verdict } from '../drill/index.ts'
 import type { Severity } from '../finding/index.ts'
 import { measured } from '../quantity/index.ts'
-import { type KeyFigure, words } from './key-figure.ts'
+import { type KeyFigure, keyFigureWords } from './key-figure.ts'
 
 /** How a drill's outcome stands beside findings. */
-export const STATE_OF: Readonly<Record<Outcome, Severity>> = {
+export const STATE_OF: Readonly<Record<DrillOutcome, Severity>> = {
   wet: 'stop',
   watch: 'watch',
   dry: 'fine',
@@ -17,7 +17,7 @@ export function worstDrillFigure({ outcome, spilledM3, marginM }: Verdict): KeyF
     id: 'drills',
     label: 'Worst drill',
     value: wet ? measured('volume', spilledM3) : measured('length', marginM),
-    beside: words(wet ? 'on the floor' : 'to a rim'),
+    beside: keyFigureWords(wet ? 'on the floor' : 'to a rim'),
     stop: 'drills',
     state: STATE_OF[outcome],
     finding: null,

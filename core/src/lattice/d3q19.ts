@@ -1,5 +1,5 @@
 /** The 19 directions a population moves in: at rest, then in pairs, each followed by its opposite. */
-export const DIRECTIONS: readonly (readonly [number, number, number])[] = [
+export const LATTICE_DIRECTIONS: readonly (readonly [number, number, number])[] = [
   [0, 0, 0],
   [1, 0, 0],
   [-1, 0, 0],
@@ -22,7 +22,7 @@ export const DIRECTIONS: readonly (readonly [number, number, number])[] = [
 ]
 
 /** Weight of each direction at rest: 1/3, 1/18 along an axis, 1/36 along a diagonal. */
-export const WEIGHTS: readonly number[] = DIRECTIONS.map((direction) => {
+export const WEIGHTS: readonly number[] = LATTICE_DIRECTIONS.map((direction) => {
   const steps = direction.filter((part) => part !== 0).length
   return steps === 0 ? 1 / 3 : steps === 1 ? 1 / 18 : 1 / 36
 })

@@ -1,3 +1,3 @@
-export { DIRECTIONS, WEIGHTS } from './d3q19.ts'
-export { type Gift, Lattice } from './lattice.ts'
+export { LATTICE_DIRECTIONS, WEIGHTS } from './d3q19.ts'
+export { Lattice, type SourceTerm } from './lattice.ts'
 export { SLIPS } from './shape.ts'

@@ -4,14 +4,14 @@ import { type MemoryPlan, PAGE_BYTES, pagesFor, planMemory, POPULATIONS } from '
 import type { LatticeShape } from './shape.ts'
 import { neighbour, type SlipLink, slipLinks } from './slip.ts'
 
-/** How thick the water is: ν = (tau − ½) / 3, everywhere or cell by cell, and C of Smagorinsky's eddies, nil for none. */
+/** How thick the water is: ν = (tau − ½) / 3, everywhere or cell by cell, and C of Smagorinsky's eddies, zero for none. */
 export interface LatticeWater {
   readonly tau: number | Float32Array
   readonly smagorinsky: number
 }
 
 /** One population of one cell gets so much at every step: how walls move, pumps push, nozzles pour. */
-export interface Gift {
+export interface SourceTerm {
   readonly cell: number
   readonly direction: number
   readonly amount: number
@@ -63,7 +63,7 @@ export class Lattice {
   private free: number
   private readonly mirror: Mirror
   private readings = 0
-  /** Where copies go; nil: no room is taken for them. */
+  /** Where copies go; zero: no room is taken for them. */
   private spare = 0
 
   constructor(
@@ -92,18 +92,18 @@ export class Lattice {
     this.kernel.setEddies(water.smagorinsky)
   }
 
-  /** A group of gifts, given before every step times its factor; answers its number. */
-  addSource(gifts: readonly Gift[], factor = 1): number {
-    const count = gifts.length
+  /** A group of sources, given before every step times its factor; answers its number. */
+  addSource(sources: readonly SourceTerm[], factor = 1): number {
+    const count = sources.length
     const even = this.take(count)
     const odd = this.take(count)
     const amounts = this.take(count)
     const places = [even, odd].map((at) => new Uint32Array(this.memory.buffer, at, count))
-    gifts.forEach((gift, i) => {
-      places[0]![i] = this.address(gift, false)
-      places[1]![i] = this.address(gift, true)
+    sources.forEach((source, i) => {
+      places[0]![i] = this.address(source, false)
+      places[1]![i] = this.address(source, true)
     })
-    new Float32Array(this.memory.buffer, amounts, count).set(gifts.map((gift) => gift.amount))
+    new Float32Array(this.memory.buffer, amounts, count).set(sources.map((source) => source.amount))
     this.sources.push({ addresses: [even, odd], amounts, count, factor })
     return this.sources.length - 1
   }
@@ -126,7 +126,7 @@ export class Lattice {
     this.steps++
   }
 
-  /** Density and momentum as they stand; what solids hold is nil. */
+  /** Density and momentum as they stand; what solids hold is zero. */
   read(): Moments {
     const { moments } = this.plan
     this.reflect()
@@ -229,7 +229,7 @@ export class Lattice {
   }
 
   /** Where a cell reads a direction's population before a step of this parity. */
-  private address({ cell, direction }: Gift, odd: boolean): number {
+  private address({ cell, direction }: SourceTerm, odd: boolean): number {
     if (!odd) return this.slotAddress(direction, cell)
     const from = neighbour(this.shape, cell, opposite(direction))
     return this.slotAddress(opposite(direction), from)

@@ -10,6 +10,6 @@ export interface LatticeShape {
   /** y and z wrap: where there are no solid cells, what leaves at one end comes in at the other. */
   readonly cellsY: number
   readonly cellsZ: number
-  /** STICKS or SLIPS; nil for water; at (z · cellsY + y) · cellsX + x. */
+  /** STICKS or SLIPS; zero for water; at (z · cellsY + y) · cellsX + x. */
   readonly solid: Uint8Array
 }

@@ -1,4 +1,4 @@
-import { DIRECTIONS } from './d3q19.ts'
+import { LATTICE_DIRECTIONS } from './d3q19.ts'
 import { type LatticeShape, SLIPS } from './shape.ts'
 
 /**
@@ -18,7 +18,7 @@ export function neighbour(
   cell: number,
   direction: number,
 ): number {
-  const [cx, cy, cz] = DIRECTIONS[direction]!
+  const [cx, cy, cz] = LATTICE_DIRECTIONS[direction]!
   const x = cell % cellsX
   const y = Math.floor(cell / cellsX) % cellsY
   const z = Math.floor(cell / (cellsX * cellsY))
@@ -28,7 +28,7 @@ export function neighbour(
 }
 
 /** Slanting directions split into the part against the wall and the part along it, both ways round. */
-const SLANTS = DIRECTIONS.flatMap((leaving, i) => {
+const SLANTS = LATTICE_DIRECTIONS.flatMap((leaving, i) => {
   const axes = [0, 1, 2].filter((axis) => leaving[axis] !== 0)
   if (axes.length !== 2) return []
   return axes.map((axis) => {
@@ -45,7 +45,7 @@ const SLANTS = DIRECTIONS.flatMap((leaving, i) => {
 })
 
 function indexOf(way: readonly number[]): number {
-  return DIRECTIONS.findIndex((one) => one.every((part, axis) => part === way[axis]))
+  return LATTICE_DIRECTIONS.findIndex((one) => one.every((part, axis) => part === way[axis]))
 }
 
 /**

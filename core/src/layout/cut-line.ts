@@ -1,5 +1,5 @@
 import { type Line, makeLine } from '../network/index.ts'
-import { gather, type Pchip } from '../numeric/index.ts'
+import { flatMap, type Pchip } from '../numeric/index.ts'
 import type { FittingLoss, FrictionLoss } from '../run/index.ts'
 import type { FixedLine, Tees } from './laid-line.ts'
 
@@ -23,14 +23,16 @@ export function cutLine(fixed: FixedLine, tees: Tees): LineCut[] {
     const start = n === 0 ? fixed.startLoss : null
     const end = teeId === null ? fixed.endLoss : null
     const losses = fixed.losses.slice(firstPiece, endPiece)
-    const frictions = gather(losses, ({ friction }): FrictionLoss[] => (friction ? [friction] : []))
-    const fittings = gather(losses, (one): readonly FittingLoss[] => one.fittings)
+    const frictions = flatMap(losses, ({ friction }): FrictionLoss[] =>
+      friction ? [friction] : [],
+    )
+    const fittings = flatMap(losses, (one): readonly FittingLoss[] => one.fittings)
     return {
       firstPiece,
       endPiece,
       teeId,
       line: makeLine(frictions, [...(start ? [start] : []), ...fittings, ...(end ? [end] : [])]),
-      tables: gather(losses, ({ table }): Pchip[] => (table ? [table] : [])),
+      tables: flatMap(losses, ({ table }): Pchip[] => (table ? [table] : [])),
       shut: losses.some(({ shut }) => shut),
       hasCheck: fixed.placed
         .slice(firstPiece, endPiece)

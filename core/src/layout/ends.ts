@@ -22,7 +22,7 @@ export function tankFlow(layout: Layout, running: Flows, tankId: string | null =
   )
 }
 
-/** What comes out of a pump; nil when it feeds no line. */
+/** What comes out of a pump; zero when it feeds no line. */
 export function pumpFlow({ segments }: Layout, lineIndex: number | null, running: Flows): number {
   return lineIndex === null ? 0 : running.flowsM3PerS[segments[lineIndex]![0]!.link]!
 }

@@ -1,6 +1,6 @@
+export { BoundaryLevels } from './boundary-levels.ts'
 export type { LineCut } from './cut-line.ts'
 export { endFlow, endLink, pumpFlow, tankFlow } from './ends.ts'
-export { FeltLevels } from './felt-levels.ts'
 export type { LaidLine, RunEnd } from './laid-line.ts'
 export { type LaidPump, type Layout, layOut, pathTo, pumpOf } from './layout.ts'
 export type { PathPart } from './paths.ts'

@@ -6,7 +6,7 @@ import {
   type ReturnLine,
   surfaceM,
 } from '../design/index.ts'
-import { gather, keptBeside } from '../numeric/index.ts'
+import { flatMap, memoizeWith } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
 import { layRun, openEnd, type Point, samePoint, teeLoss } from '../run/index.ts'
 import { cutLine, type LineCut } from './cut-line.ts'
@@ -25,7 +25,7 @@ export interface FixedLines {
  * that has the tee is; throws on lines that lead back to no pump (the contract refuses them
  * first). Laid anew only when a line or a pump's outlet changed.
  */
-const fixLines = keptBeside(
+const fixLines = memoizeWith(
   (lines: readonly ReturnLine[], pumps: readonly PlacedPump[]): FixedLines => {
     const tees = new Map<string, PlacedTee>()
     const laid: (FixedLine | undefined)[] = lines.map(() => undefined)
@@ -59,7 +59,7 @@ export function layLines(design: BasinDesign): {
   const fixed = fixLines(lines, pumps)
   return {
     fixed,
-    lines: fixed.lines.map((one) => against(one, endOf(design, one.line, one.mouth))),
+    lines: fixed.lines.map((one) => atHead(one, endOf(design, one.line, one.mouth))),
   }
 }
 
@@ -73,7 +73,7 @@ function placed(line: ReturnLine, index: number, start: Point): FixedLine {
 }
 
 function teesOf(lines: readonly ReturnLine[], { line, placed: pieces }: FixedLine): PlacedTee[] {
-  return gather(pieces, ({ piece, to }) => {
+  return flatMap(pieces, ({ piece, to }) => {
     if (piece.kind !== 'tee') return []
     const leaves = lines.find(({ start }) => start.at === 'tee' && start.id === piece.id)
     const joins = lines.find(({ end }) => end.at === 'tee' && end.id === piece.id)
@@ -106,7 +106,7 @@ function withTees(laid: FixedLine, tees: Tees): FixedLine {
 }
 
 /** A line against the water at its end. */
-export function against(fixed: FixedLine, { end, endHeadM }: LineEndHead): LaidLine {
+export function atHead(fixed: FixedLine, { end, endHeadM }: LineEndHead): LaidLine {
   const { line, index, start, placed, losses, mouth, startLoss, endLoss } = fixed
   return { line, index, start, placed, losses, mouth, startLoss, endLoss, end, endHeadM }
 }

@@ -1,4 +1,4 @@
-import { kept } from '../numeric/index.ts'
+import { memoize } from '../numeric/index.ts'
 import type { FixedLines } from './lay-lines.ts'
 import type { Segment } from './segments.ts'
 
@@ -17,7 +17,7 @@ export interface Ways {
 }
 
 /** The ways of lines that are laid. */
-export const waysOf = kept((fixed: FixedLines): Ways => {
+export const waysOf = memoize((fixed: FixedLines): Ways => {
   let links = 0
   const segments = fixed.cuts.map((cuts, lineIndex) =>
     cuts.map(({ firstPiece, endPiece }): Segment => ({

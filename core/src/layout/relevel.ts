@@ -1,6 +1,6 @@
 import { type BasinDesign, byId } from '../design/index.ts'
 import type { LaidLine } from './laid-line.ts'
-import { against, endOf } from './lay-lines.ts'
+import { atHead, endOf } from './lay-lines.ts'
 import type { Layout } from './layout.ts'
 import { isOneWay } from './segments.ts'
 
@@ -11,7 +11,7 @@ import { isOneWay } from './segments.ts'
 export function relevel(layout: Layout, design: BasinDesign, nodeHead: number[]): Layout {
   const lines = layout.lines.map((laid): LaidLine => {
     const now = endOf(design, laid.line, laid.mouth)
-    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : against(laid, now)
+    return now.end === laid.end && now.endHeadM === laid.endHeadM ? laid : atHead(laid, now)
   })
   const pumps = layout.pumps.map((pump) => {
     const { levelM } = byId(design.sump.chambers, pump.placed.chamberId, 'chamber')

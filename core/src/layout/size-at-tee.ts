@@ -1,4 +1,4 @@
-import { kept } from '../numeric/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { boreOf, isHose, type PipeSize } from '../pipe/index.ts'
 import type { PlacedPiece } from '../run/index.ts'
 import type { Layout } from './layout.ts'
@@ -13,7 +13,7 @@ export function sizeAtTee({ lines }: Layout, teeId: string): PipeSize | null {
 }
 
 /** The size that each tee of a laid line has. */
-const teeSizes = kept((placed: readonly PlacedPiece[]) => {
+const teeSizes = memoize((placed: readonly PlacedPiece[]) => {
   const sizes = new Map<string, PipeSize>()
   for (const { piece, sizeBefore } of placed) {
     if (piece.kind === 'tee') sizes.set(piece.id, sizeBefore)

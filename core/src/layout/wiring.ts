@@ -1,6 +1,6 @@
 import { byId, type PlacedPump } from '../design/index.ts'
 import type { NetworkLink, NetworkNode } from '../network/index.ts'
-import { keptBeside } from '../numeric/index.ts'
+import { memoizeWith } from '../numeric/index.ts'
 import type { LineCut } from './cut-line.ts'
 import type { LaidLine } from './laid-line.ts'
 import type { FixedLines } from './lay-lines.ts'
@@ -33,7 +33,7 @@ export interface Wiring {
 }
 
 /** The wiring of lines; made anew only when they, or the chamber of a pump, changed. */
-export const wiringOf = keptBeside(
+export const wiringOf = memoizeWith(
   ({ lines, cuts }: FixedLines, pumps: readonly PlacedPump[]): Wiring => {
     const nodes = new Nodes()
     const links = lines.flatMap(({ line }, lineIndex) => {

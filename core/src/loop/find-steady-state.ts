@@ -1,6 +1,6 @@
 import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
-import { FeltLevels, layOut, type Layout, relevel } from '../layout/index.ts'
+import { BoundaryLevels, layOut, type Layout, relevel } from '../layout/index.ts'
 import {
   flowThrough,
   makeNetwork,
@@ -9,15 +9,15 @@ import {
   restated,
   withLosses,
 } from '../network/index.ts'
-import { keptBeside, zeros } from '../numeric/index.ts'
+import { memoizeWith, zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
-import { fedChambers, follow, type Followed, type Gravity } from './follow.ts'
+import { evaluateLoop, fedChambers, type Gravity, type ImpliedLevels } from './evaluate-loop.ts'
 import { layDrains } from './lay-drains.ts'
 import { LevelSteps } from './level-steps.ts'
 import { overflowing } from './tank-level.ts'
 
 /** The whole loop at rest with itself: levels move the flow, and the flow moves the levels. */
-export interface SteadyState extends Gravity, Followed {
+export interface SteadyState extends Gravity, ImpliedLevels {
   /** The design as it was given. */
   readonly given: BasinDesign
   /** The same with its water where it runs. */
@@ -26,8 +26,8 @@ export interface SteadyState extends Gravity, Followed {
   readonly network: Network
   readonly ran: Ran
   readonly passes: number
-  /** Levels still moved when the search gave up, m; nil when it steady. */
-  readonly restlessM: number
+  /** Levels still moved when the search gave up, m; zero when it steady. */
+  readonly residualM: number
 }
 
 /** Levels that move less than this between two passes are at rest, m. */
@@ -58,7 +58,7 @@ export interface SearchFrom {
 
 /**
  * The fixed point of the loop. Each pass solves the return side against the levels, then the
- * levels against its flows, and hems each level in, so a loop that answers back does not swing.
+ * levels against its flows, and brackets each level, so a loop that answers back does not swing.
  */
 export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): SteadyState {
   const { near, atRestM = AT_REST_M } = from
@@ -67,16 +67,16 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
   const first = from.layout ? given : levelled(given, levels)
   const layout = from.layout ?? layOut(first)
   const network = makeNetwork(layout.problem)
-  const felt = new FeltLevels(given, layout, network)
+  const boundary = new BoundaryLevels(given, layout, network)
   let flowing = flowThrough(network)
   const boxes = gravity.overflows.map((one) => one && new BoxSearch(one.box))
   const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
-    const found = follow(given, gravity, layout, { running: flowing, levels, boxes })
+    const found = evaluateLoop(given, gravity, layout, { running: flowing, levels, boxes })
     const against = levels.slice()
-    const restlessM = step.advance(levels, found.levels)
-    const rests = restlessM <= atRestM
-    if (rests || passes === MOST_PASSES) {
+    const residualM = step.advance(levels, found.levels)
+    const isSteady = residualM <= atRestM
+    if (isSteady || passes === MOST_PASSES) {
       const design = passes === 1 ? first : levelled(given, against)
       const rested = passes === 1 ? layout : relevel(layout, design, network.nodeHead)
       return {
@@ -95,10 +95,10 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
         chambers: found.chambers,
         levels: found.levels,
         passes,
-        restlessM: rests ? 0 : restlessM,
+        residualM: isSteady ? 0 : residualM,
       }
     }
-    if (felt.put(levels)) flowing = flowThrough(network, flowing.flowsM3PerS)
+    if (boundary.apply(levels)) flowing = flowThrough(network, flowing.flowsM3PerS)
   }
 }
 
@@ -113,7 +113,7 @@ function gravityOf(design: BasinDesign): Gravity {
 }
 
 /** Found anew only when something of the way down changed: most edits are of something else. */
-const gravityIn = keptBeside(
+const gravityIn = memoizeWith(
   (tanks: readonly DisplayTank[], { drains: given, sump, returnSide, water: at }: BasinDesign) => {
     const water = waterAt(at)
     const drains = layDrains(given, water)

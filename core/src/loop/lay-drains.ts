@@ -3,7 +3,7 @@ import { type Fall, inSeries, makeFall } from '../drain/index.ts'
 import { entranceLoss, type Loss, strainerLoss, threeKLoss } from '../fitting/index.ts'
 import type { Water } from '../fluid/index.ts'
 import { makeLine } from '../network/index.ts'
-import { keptBeside, type Pchip } from '../numeric/index.ts'
+import { memoizeWith, type Pchip } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
 import {
   type FittingLoss,
@@ -50,7 +50,7 @@ export function trunkOf(drains: readonly Drain[], teeId: string): Drain | undefi
 }
 
 /** All drains of a design; laid anew only when one of them, or the water, changed. */
-export const layDrains = keptBeside(
+export const layDrains = memoizeWith(
   (drains: readonly Drain[], water: Water): readonly LaidDrain[] => {
     const own = drains.map((drain, index) => layDrain(drains, drain, index, water))
     return own.map((laid) => {

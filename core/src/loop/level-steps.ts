@@ -1,12 +1,12 @@
 import { zeros } from '../numeric/index.ts'
-/** A level hemmed in closer than this is found, m. */
+/** A level bracketed closer than this is found, m. */
 const HEMMED_M = 1e-8
 
 /**
- * The next guess of every level from what the last one brought about. More water above means less
+ * The next guess of every level from what the last one implied. More water above means less
  * comes, so what a level brings about falls as it rises: a level that brings a higher one is too
- * low, and the other way round. Each is hemmed in so, and moved by the secant inside that; where
- * another level has moved the hem, it is let go.
+ * low, and the other way round. Each is bracketed so, and moved by the secant inside that; where
+ * another level has moved the bracket, it is let go.
  */
 export class LevelSteps {
   readonly #low: number[]
@@ -22,18 +22,18 @@ export class LevelSteps {
   }
 
   /** Moves the levels; returns how far the furthest is from what it brings about, m. */
-  advance(levels: number[], brought: number[]): number {
+  advance(levels: number[], implied: number[]): number {
     let furthest = 0
     for (let i = 0; i < levels.length; i++) {
-      const off = brought[i]! - levels[i]!
-      furthest = Math.max(furthest, this.#hem(i, levels[i]!, off) ? 0 : Math.abs(off))
+      const off = implied[i]! - levels[i]!
+      furthest = Math.max(furthest, this.#bracket(i, levels[i]!, off) ? 0 : Math.abs(off))
       levels[i] = this.#next(i, levels[i]!, off)
     }
     return furthest
   }
 
   /** Narrows what a level may be; true when nothing is left to find. */
-  #hem(i: number, level: number, off: number): boolean {
+  #bracket(i: number, level: number, off: number): boolean {
     if (off > 0) {
       this.#low[i] = level
       if (this.#high[i]! <= level) this.#high[i] = Infinity

@@ -1,5 +1,5 @@
 import type { BasinDesign } from '../design/index.ts'
-import { keptLast } from '../numeric/index.ts'
+import { memoizeLast } from '../numeric/index.ts'
 import { findSteadyState, type SteadyState } from './find-steady-state.ts'
 
 /** A design on the screen, a few fixes and pumps tried on it, and the one before it (choice). */
@@ -16,7 +16,10 @@ export function steadyStatesSearched(): number {
  * The steady state of a design: found once for each, however many ask. Levels and flows at rest with
  * each other, whatever was asked before.
  */
-export const steadyState: (design: BasinDesign) => SteadyState = keptLast((design: BasinDesign) => {
-  searched += 1
-  return findSteadyState(design)
-}, KEPT)
+export const steadyState: (design: BasinDesign) => SteadyState = memoizeLast(
+  (design: BasinDesign) => {
+    searched += 1
+    return findSteadyState(design)
+  },
+  KEPT,
+)

@@ -5,7 +5,7 @@ import {
   type SumpBox,
   type SumpWall,
 } from '../design/index.ts'
-import { keptBeside } from '../numeric/index.ts'
+import { memoizeWith } from '../numeric/index.ts'
 import { levelAbove } from '../sump/index.ts'
 
 /** A chamber's water as it runs; heights above the room's floor, m. */
@@ -111,7 +111,7 @@ export function chamberAreasM2(sump: Sump, box: SumpBox): readonly number[] {
 }
 
 /** No level moves them: a sump with its box is looked at once. */
-const areasIn = keptBeside(
+const areasIn = memoizeWith(
   (sump: Sump, box: SumpBox): readonly number[] => {
     const contents = chamberContents(sump)
     return chamberSpans(sump, box.lengthM).map(({ fromM, toM }, i) =>

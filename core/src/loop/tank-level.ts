@@ -3,7 +3,7 @@ import { type Fall, fallHeadM, makeFall } from '../drain/index.ts'
 import { entranceLoss, EXIT_LOSS, threeKLoss } from '../fitting/index.ts'
 import type { Water } from '../fluid/index.ts'
 import { makeLine } from '../network/index.ts'
-import { kept } from '../numeric/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { headOver, rimLaw, type RimLaw } from '../weir/index.ts'
 import { type Blocked, boxDrains, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
 import type { BoxSearch } from './box-search.ts'
@@ -25,7 +25,7 @@ export interface TankLevels {
   readonly surfaceM: number
   /** On the near side of the passage; the box's own where there is none. */
   readonly innerM: number
-  /** Of the box its drains stand in; null: no drain is told yet. */
+  /** Of the box its drains stand in; null: no drain is given yet. */
   readonly boxM: number | null
   /** Over the rim's crest. */
   readonly headM: number
@@ -51,7 +51,7 @@ export function overflowing(
 }
 
 /** The law of an overflow's rim. */
-export const rimOf = kept(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
+export const rimOf = memoize(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
   rimLaw({ lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }),
 )
 
@@ -98,7 +98,7 @@ export function tankLevels(
   return levelsOver(one, search, flowM3PerS)
 }
 
-/** The same with some drains blocked, the ends of all told already. */
+/** The same with some drains blocked, the ends of all set already. */
 export function levelsOver(
   one: Overflowing,
   search: BoxSearch,

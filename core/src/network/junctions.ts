@@ -1,4 +1,4 @@
-import { type Envelope, gather, makeEnvelope, wholeZeros } from '../numeric/index.ts'
+import { type Envelope, flatMap, makeEnvelope, wholeZeros } from '../numeric/index.ts'
 import type { NetworkProblem } from './problem.ts'
 
 /** Which links take part, and where each junction stands in the matrix. */
@@ -19,7 +19,7 @@ const CUT_OFF = -2
  * off, and so are its links: nothing flows there.
  */
 export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
-  const open = gather(links, (link, l) => (link.shut || link.from === link.to ? [] : [l]))
+  const open = flatMap(links, (link, l) => (link.shut || link.from === link.to ? [] : [l]))
   const beside: number[][] = nodes.map(() => [])
   for (const l of open) {
     beside[links[l]!.from]!.push(links[l]!.to)
@@ -28,7 +28,7 @@ export function orderJunctions({ nodes, links }: NetworkProblem): Junctions {
   const row = wholeZeros(nodes.length)
   for (let n = 0; n < row.length; n++) row[n] = nodes[n]!.headM === null ? CUT_OFF : KNOWN
   const found: number[] = []
-  const queue = gather(nodes, (node, n) => (node.headM === null ? [] : [n]))
+  const queue = flatMap(nodes, (node, n) => (node.headM === null ? [] : [n]))
   for (let at = 0; at < queue.length; at++) {
     for (const next of beside[queue[at]!]!) {
       if (row[next] !== CUT_OFF) continue

@@ -147,7 +147,7 @@ function setBores(
       exitK,
     } = bores[b]!
     const k = scale.fittings * fittingK + exitK
-    // Km/Re × q² is linear in q: it does not divide by a flow of nil.
+    // Km/Re × q² is linear in q: it does not divide by a flow of zero.
     const linear = (perFlow2 * scale.fittings * fittingKm) / rePerFlow
     headM += (perFlow2 * k * size + linear) * size
     slope += 2 * perFlow2 * k * size + linear

@@ -83,7 +83,7 @@ function addWall({ walls }: Summing, { roughnessM, boreM, lengthM, factor }: Fri
   walls.push({ relativeRoughness, weightedLengthM })
 }
 
-/** Darcy–Weisbach and ΣK V²/2g over the whole line, m; nil at no flow. Takes the flow's size, not its sign. */
+/** Darcy–Weisbach and ΣK V²/2g over the whole line, m; zero at no flow. Takes the flow's size, not its sign. */
 export function lineLoss(line: Line, flowM3PerS: number, water: Water, scale: LossScale): LineLoss {
   let frictionM = 0
   let fittingsM = 0

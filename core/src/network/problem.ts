@@ -26,7 +26,7 @@ export interface NetworkLink {
   readonly from: number
   readonly to: number
   readonly line: Line
-  /** Head loss of devices against the size of the flow, m at m³/s; each starts at nil. */
+  /** Head loss of devices against the size of the flow, m at m³/s; each starts at zero. */
   readonly tables: readonly Pchip[]
   readonly pump: LinkPump | null
   /** A check valve, or an end in air: nothing comes back. */

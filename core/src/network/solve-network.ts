@@ -1,4 +1,4 @@
-import { settled, type Settled, solveEnvelope, zeros } from '../numeric/index.ts'
+import { converged, type Converged, solveEnvelope, zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
@@ -11,7 +11,7 @@ const BALANCED_M = 1e-9
 const STILL_M3_PER_S = 1e-12
 /** How well the heads beside such a valve are found, m. */
 const STILL_BALANCED_M = 1e-7
-/** Least slope in the matrix, s/m²: a link without losses is pulled to balance instead of divided by nil. */
+/** Least slope in the matrix, s/m²: a link without losses is pulled to balance instead of divided by zero. */
 const LEAST_SLOPE = 0.1
 /** A step is halved when it has gone this far past the lowest point of the energy along it. */
 const OVERSHOOT = 0.5
@@ -33,7 +33,7 @@ const RUNAWAY_M3_PER_S = 1e3
 export function solveNetwork(
   network: Network,
   from?: number[],
-): Settled<NetworkSolution> | NetworkFailure {
+): Converged<NetworkSolution> | NetworkFailure {
   const { live, flow, guess } = network
   for (let i = 0; i < live.length; i++) flow[i] = from ? startFlow(network, i, from) : guess[i]!
   evaluate(network)
@@ -46,7 +46,7 @@ export function solveNetwork(
     takeStep(network, iterations > 1)
     if (worst(network).offM < BALANCED_M) {
       lastStep(network)
-      return settled(solution(network), iterations)
+      return converged(solution(network), iterations)
     }
     if (ranAway(network)) break
   }

@@ -1,4 +1,4 @@
-import { type Outcome, settled, unsettled } from './outcome.ts'
+import { converged, notConverged, type Outcome } from './outcome.ts'
 
 /** Why a bracketed search gives no root. */
 export type RootFailure = 'not-bracketed' | 'too-many-iterations'
@@ -30,9 +30,9 @@ export function brent(
   let b = high
   let fa = f(a)
   let fb = f(b)
-  if (fa === 0) return settled(a, 0)
-  if (fb === 0) return settled(b, 0)
-  if (fa > 0 === fb > 0) return unsettled('not-bracketed', 0)
+  if (fa === 0) return converged(a, 0)
+  if (fb === 0) return converged(b, 0)
+  if (fa > 0 === fb > 0) return notConverged('not-bracketed', 0)
   let c = a
   let fc = fa
   let step = b - a
@@ -49,7 +49,7 @@ export function brent(
     }
     const closeEnough = 2 * Number.EPSILON * Math.abs(b) + tolerance / 2
     const half = (c - b) / 2
-    if (Math.abs(half) <= closeEnough || fb === 0) return settled(b, iteration)
+    if (Math.abs(half) <= closeEnough || fb === 0) return converged(b, iteration)
 
     // The step from b that a secant (two places) or an inverse parabola (three) proposes.
     const s = fb / fa
@@ -78,5 +78,5 @@ export function brent(
       previousStep = step
     }
   }
-  return unsettled('too-many-iterations', maxIterations)
+  return notConverged('too-many-iterations', maxIterations)
 }

@@ -1,27 +1,27 @@
 /** What a search that worked returns: the answer and what it cost. */
-export interface Settled<T> {
+export interface Converged<T> {
   readonly ok: true
   readonly value: T
   readonly iterations: number
 }
 
 /** What a search that did not work returns: why, in a code a caller can act on. */
-export interface Unsettled<Reason extends string> {
+export interface NotConverged<Reason extends string> {
   readonly ok: false
   readonly reason: Reason
   readonly iterations: number
 }
 
 /** Expected failure is a value; misuse (a NaN bound, an empty table) throws. */
-export type Outcome<T, Reason extends string> = Settled<T> | Unsettled<Reason>
+export type Outcome<T, Reason extends string> = Converged<T> | NotConverged<Reason>
 
-export function settled<T>(value: T, iterations: number): Settled<T> {
+export function converged<T>(value: T, iterations: number): Converged<T> {
   return { ok: true, value, iterations }
 }
 
-export function unsettled<Reason extends string>(
+export function notConverged<Reason extends string>(
   reason: Reason,
   iterations: number,
-): Unsettled<Reason> {
+): NotConverged<Reason> {
   return { ok: false, reason, iterations }
 }

@@ -1,11 +1,11 @@
-import { evaluatePchip, kept, makePchip, type Pchip, pchipSlope } from '../numeric/index.ts'
+import { evaluatePchip, makePchip, memoize, type Pchip, pchipSlope } from '../numeric/index.ts'
 import { speedMPerS, velocityHeadM } from '../pipe/index.ts'
 import type { PumpPart } from './part.ts'
 
 /** A curve ready to be asked many times. All heads in m, flows in m³/s, at full speed. */
 export interface PumpCurve {
   readonly shutOffHeadM: number
-  /** Flow at which the head reaches nil. */
+  /** Flow at which the head reaches zero. */
   readonly freeFlowM3PerS: number
   /** Printed flow up to which the curve is known; beyond, it goes straight on. */
   readonly knownToM3PerS: number
@@ -20,7 +20,7 @@ export interface PumpCurve {
 export const FORCED_BACK_K = 4
 
 /** The curve of a part, as its maker prints it. */
-export const pumpCurve = kept((part: PumpPart): PumpCurve =>
+export const pumpCurve = memoize((part: PumpPart): PumpCurve =>
   part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part),
 )
 

@@ -32,12 +32,12 @@ export interface PumpPart {
   /** Points with rising flow; empty: rated power scaled by n³. */
   readonly power: readonly PowerPoint[]
   readonly outletBoreM: number
-  /** null: not told, taken as the outlet's. */
+  /** null: not set, taken as the outlet's. */
   readonly inletBoreM: number | null
   /** Least water over the inlet as its maker gives it; null: worked out. */
   readonly leastDepthM: number | null
   /** Lowest speed its controller holds, as a share of full speed. */
   readonly leastSpeed: number
-  /** What it costs beside others: 1 little to 5 much; null: not told. */
+  /** What it costs beside others: 1 little to 5 much; null: not set. */
   readonly priceClass: number | null
 }

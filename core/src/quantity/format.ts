@@ -44,7 +44,7 @@ export function showBand({ quantity, si }: Measured, bandSi: number, family: Uni
   return { number: grouped(half, digits), unit: unit.label }
 }
 
-/** Digits after the point that show the first figure of a number below one; none for nil. */
+/** Digits after the point that show the first figure of a number below one; none for zero. */
 function digitsToShow(size: number): number {
   return size > 0 && size < 1 ? Math.min(6, Math.ceil(-Math.log10(size))) : 0
 }

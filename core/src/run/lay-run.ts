@@ -1,4 +1,4 @@
-import { keptBeside } from '../numeric/index.ts'
+import { memoizeWith } from '../numeric/index.ts'
 import { pieceLosses, type PieceLosses } from './losses.ts'
 import { mouthOf, type PlacedPiece, placePieces, type Point } from './path.ts'
 import type { Run } from './piece.ts'
@@ -15,7 +15,7 @@ export function samePoint(a: Point, b: Point): boolean {
 }
 
 /** Laid from its start; a run that did not change since it was last laid from there is not laid anew. */
-export const layRun = keptBeside((run: Run, start: Point): LaidRun => {
+export const layRun = memoizeWith((run: Run, start: Point): LaidRun => {
   const placed = placePieces(run, start)
   return {
     placed,

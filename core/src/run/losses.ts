@@ -108,7 +108,7 @@ export function teeLoss(
   return { boreM, loss, exit: false }
 }
 
-/** A printed head loss as a curve that begins at nil. */
+/** A printed head loss as a curve that begins at zero. */
 export function lossTable(points: readonly LossPoint[]): Pchip {
   return makePchip(
     [0, ...points.map((point) => point.flowM3PerS)],

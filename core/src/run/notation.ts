@@ -237,7 +237,7 @@ function read(text: string, quantity: QuantityName, family: UnitFamily, what: st
   throw new Unreadable(
     text === ''
       ? `${what} is missing, such as 300 ${unit}.`
-      : `"${text}" is not ${what} above nil, such as 300 ${unit}.`,
+      : `"${text}" is not ${what} above zero, such as 300 ${unit}.`,
   )
 }
 
@@ -253,7 +253,7 @@ function takeKv(text: string): { kvM3PerH: number | null; left: string } {
   const match = /(^| )kv ?([\d.]+)( |$)/.exec(text)
   if (!match) return { kvM3PerH: null, left: text }
   const kvM3PerH = Number(match[2])
-  if (!(kvM3PerH > 0)) throw new Unreadable(`"${match[2]}" is not a Kv above nil.`)
+  if (!(kvM3PerH > 0)) throw new Unreadable(`"${match[2]}" is not a Kv above zero.`)
   return { kvM3PerH, left: text.replace(match[0], ' ').trim() }
 }
 

@@ -106,7 +106,7 @@ export interface DevicePiece {
   readonly k: number
   /** Used when `by` is kv. */
   readonly kvM3PerH: number
-  /** With rising flow and head, from above nil; used when `by` is table. */
+  /** With rising flow and head, from above zero; used when `by` is table. */
   readonly table: readonly LossPoint[]
 }
 

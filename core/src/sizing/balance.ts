@@ -12,7 +12,7 @@ import type { Layout } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { brent } from '../numeric/index.ts'
 import type { PumpPart } from '../pump/index.ts'
-import { runSettled, type Settled } from './run-settled.ts'
+import { runOf, type SizedRun } from './sized-run.ts'
 
 /** What a line's end should carry. */
 export interface FlowTarget {
@@ -179,7 +179,7 @@ function valveEdits(search: Search, speed: number): Edit[] {
 }
 
 /** Largest ratio between a flow and its target, either way, as a logarithm: none at all is furthest. */
-function furthest({ targets }: Search, { flow }: Settled): number {
+function furthest({ targets }: Search, { flow }: SizedRun): number {
   return targets.reduce((most, { lineId, flowM3PerS }) => {
     const now = flow(lineId)
     return Math.max(most, now > 0 ? Math.abs(Math.log(now / flowM3PerS)) : Infinity)
@@ -213,11 +213,11 @@ function leastSpeed(search: Search, least: number): number {
   return found.ok ? Math.min(1, Math.ceil(found.value * 100 + 0.2) / 100) : 1
 }
 
-function settled({ design, pumpIndex }: Search, edits: readonly Edit[]): Settled {
-  return runSettled(applyEdits(design, edits), pumpIndex)
+function settled({ design, pumpIndex }: Search, edits: readonly Edit[]): SizedRun {
+  return runOf(applyEdits(design, edits), pumpIndex)
 }
 
-function worstOff({ targets }: Search, { flow }: Settled): number {
+function worstOff({ targets }: Search, { flow }: SizedRun): number {
   return targets.reduce(
     (most, { lineId, flowM3PerS }) =>
       Math.max(most, Math.abs(flow(lineId) - flowM3PerS) / flowM3PerS),
@@ -234,7 +234,7 @@ function optionOf(
   const { design, targets } = search
   const edits = [...turned, ...atSpeed(search, speed)]
   const after = applyEdits(design, edits)
-  const ran = runSettled(after, search.pumpIndex)
+  const ran = runOf(after, search.pumpIndex)
   const { layout } = ran
   const valves = settings(layout, targets).filter((one) => one !== null)
   const wastedM4PerS = valves.reduce((sum, setting) => {
@@ -279,7 +279,7 @@ function finestStep(
   }: {
     readonly school: School
     readonly edits: readonly Edit[]
-    readonly ran: Settled
+    readonly ran: SizedRun
     readonly valve: SettingValve | undefined
   },
 ): number {

@@ -1,10 +1,10 @@
 import { FAST_M_PER_S } from '../finding/index.ts'
 import { boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
-import type { Candidate, SizingWish, Values } from './wish.ts'
+import type { SizedOption, SizingWish, Values } from './wish.ts'
 
 /** A candidate in its rank, with why it stands there. */
-export interface RankedOption extends Candidate {
+export interface RankedOption extends SizedOption {
   readonly label: Sentence
   readonly reasons: readonly Sentence[]
   /** Lower is better; only for comparing within one search. */
@@ -22,10 +22,10 @@ const USUAL_BORE_M = 0.03
 const MIDDLE_PRICE = 3
 
 /** The best of each pump and size, ranked by what the keeper values. */
-export function rank(wish: SizingWish, candidates: readonly Candidate[]): RankedOption[] {
+export function rank(wish: SizingWish, candidates: readonly SizedOption[]): RankedOption[] {
   if (candidates.length === 0) return []
   const least = extremes(candidates)
-  const best = new Map<string, { candidate: Candidate; score: number }>()
+  const best = new Map<string, { candidate: SizedOption; score: number }>()
   for (const candidate of candidates) {
     const score = scoreOf(candidate, wish.values, least)
     const key = `${candidate.part.id}/${candidate.size.size}/${candidate.nozzles}`
@@ -51,8 +51,8 @@ interface Extremes {
   readonly sizes: number
 }
 
-function extremes(candidates: readonly Candidate[]): Extremes {
-  const least = (of: (one: Candidate) => number) =>
+function extremes(candidates: readonly SizedOption[]): Extremes {
+  const least = (of: (one: SizedOption) => number) =>
     candidates.reduce((low, one) => Math.min(low, of(one)), Infinity)
   return {
     powerW: least((one) => one.wirePowerW),
@@ -63,12 +63,12 @@ function extremes(candidates: readonly Candidate[]): Extremes {
   }
 }
 
-function priceOf({ part }: Candidate): number {
+function priceOf({ part }: SizedOption): number {
   return part.priceClass ?? MIDDLE_PRICE
 }
 
 /** Each value as a penalty of about 0 to 1, times how much the keeper cares. */
-function scoreOf(one: Candidate, values: Values, least: Extremes): number {
+function scoreOf(one: SizedOption, values: Values, least: Extremes): number {
   const heard = Math.max(0, one.fastestMPerS / FAST_M_PER_S - 0.4)
   const power = one.wirePowerW / Math.max(least.powerW, 0.1) - 1
   // Pipe and fittings cost about with the square of their bore.
@@ -86,7 +86,7 @@ function scoreOf(one: Candidate, values: Values, least: Extremes): number {
   )
 }
 
-function labelOf({ part, speed, size, nozzles, opening }: Candidate): Sentence {
+function labelOf({ part, speed, size, nozzles, opening }: SizedOption): Sentence {
   const two = nozzles === 2 ? ', two nozzles' : ''
   const valve = opening < 1 ? ', valve {opening} open' : ''
   const at = part.control === 'controllable' ? ' at {speed}' : ''
@@ -97,7 +97,11 @@ function labelOf({ part, speed, size, nozzles, opening }: Candidate): Sentence {
 }
 
 /** What speaks for it and what against it, the strongest first. */
-function reasonsOf({ design, pumpIndex }: SizingWish, one: Candidate, least: Extremes): Sentence[] {
+function reasonsOf(
+  { design, pumpIndex }: SizingWish,
+  one: SizedOption,
+  least: Extremes,
+): Sentence[] {
   const placed = design.returnSide.pumps[pumpIndex]!
   const close = (value: number, best: number) => value <= best * 1.02
   const said: (Sentence | null)[] = [

@@ -13,7 +13,7 @@ import { boreOf, speedMPerS } from '../pipe/index.ts'
 import { pumpCurve, type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 import { rank, type RankedOption } from './rank.ts'
 import { tankLines, type Variant, variants } from './variants.ts'
-import type { Candidate, SizingWish } from './wish.ts'
+import type { SizedOption, SizingWish } from './wish.ts'
 
 export interface SizingAnswer {
   readonly looked: number
@@ -40,7 +40,7 @@ export function size(
 ): SizingAnswer {
   const { design, pumpIndex, shelf } = wish
   const tried = variants(design, pumpIndex, newId)
-  const candidates: Candidate[] = []
+  const candidates: SizedOption[] = []
   const cloud: { flowM3PerS: number; powerW: number }[] = []
   let looked = 0
   tried.forEach((variant, i) => {
@@ -127,7 +127,7 @@ class Trial {
   /** Every speed of one pump, fastest first; how many were looked at. */
   pump(
     part: PumpPart,
-    candidates: Candidate[],
+    candidates: SizedOption[],
     cloud: { flowM3PerS: number; powerW: number }[],
   ): number {
     this.#dial.curve = pumpCurve(part)
@@ -170,7 +170,7 @@ class Trial {
       readonly atFull: number
       readonly flows: number[]
     },
-  ): Candidate {
+  ): SizedOption {
     const { size: own, nozzles, opening, edits } = this.#variant
     return {
       part,

@@ -22,7 +22,7 @@ export interface SizingWish {
 }
 
 /** One design that was tried, before it is judged. */
-export interface Candidate {
+export interface SizedOption {
   readonly part: PumpPart
   readonly speed: number
   readonly size: PipeSize

@@ -79,7 +79,7 @@ export function skimmerFigures(
   }
 }
 
-/** Net water of a whole system: display, box and sump, less rock, sand grains and equipment; not below nil. */
+/** Net water of a whole system: display, box and sump, less rock, sand grains and equipment; not below zero. */
 export function systemVolumeM3(parts: {
   readonly displayM3: number
   readonly boxM3: number

@@ -5,7 +5,7 @@ export interface SkimmerDepth {
   readonly leastM: number
   readonly mostM: number
   readonly says: 'shallow' | 'right' | 'deep'
-  /** Height of a stand that leaves the middle of what it wants, m; nil: on the floor, where the water is too shallow for it. */
+  /** Height of a stand that leaves the middle of what it wants, m; zero: on the floor, where the water is too shallow for it. */
   readonly standM: number
   /** Depth the chamber itself would need with the skimmer on its present stand, m. */
   readonly wantedChamberDepthM: number

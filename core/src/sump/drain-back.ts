@@ -29,7 +29,7 @@ export interface StoppingPipe {
 export interface StoppingChamber {
   readonly areaM2: number
   readonly runningLevelM: number
-  /** Crest of the wall that holds its water; nil: none does. */
+  /** Crest of the wall that holds its water; zero: none does. */
   readonly heldByM: number
 }
 

@@ -10,7 +10,7 @@ export type WallKind = 'over' | 'under' | 'comb' | 'pipe' | 'solid'
 export interface WallShape {
   readonly kind: WallKind
   readonly topM: number
-  /** Height of the slot under it; nil but for an under-wall. */
+  /** Height of the slot under it; zero but for an under-wall. */
   readonly slotM: number
   /** Its teeth stand below its top; null but for a comb. */
   readonly teeth: Teeth | null

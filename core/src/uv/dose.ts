@@ -4,7 +4,7 @@ import type { LampState, SterilizerSpec } from './part.ts'
 const LOST_AT_RATED = 0.2
 const CENTIMETRE_M = 0.01
 
-/** Share of a new lamp's light: 1 → 0.8 over its rated hours, on along the same line past them, not below nil. */
+/** Share of a new lamp's light: 1 → 0.8 over its rated hours, on along the same line past them, not below zero. */
 export function ageing(burnedS: number, ratedS: number): number {
   return Math.max(0, 1 - (LOST_AT_RATED * burnedS) / ratedS)
 }

@@ -6,7 +6,7 @@ export function killPerPass(doseJPerM2: number, targetJPerM2: number): number {
   return -Math.expm1((-Math.LN10 * TENFOLDS * doseJPerM2) / targetJPerM2)
 }
 
-/** k = (Q/V) · kill, 1/s, of a well mixed volume; nil without flow. */
+/** k = (Q/V) · kill, 1/s, of a well mixed volume; zero without flow. */
 export function removalPerS(flowM3PerS: number, volumeM3: number, kill: number): number {
   return flowM3PerS > 0 && volumeM3 > 0 ? (flowM3PerS / volumeM3) * kill : 0
 }

@@ -12,7 +12,7 @@ export interface Slots {
   /** Share of the slots that weed or a snail has shut, 0 to below 1; not rounded to whole slots. */
   readonly blockedShare: number
   readonly depthBelowM: number
-  /** Smooth rim along the tops of the teeth; nil where a cover or the tank's rim stands there. */
+  /** Smooth rim along the tops of the teeth; zero where a cover or the tank's rim stands there. */
   readonly rimAboveM: number
 }
 

@@ -1,6 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import type { Judged } from '../judge/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import type { AboutWhich } from './about.ts'
 import { figureIsOf, type FigureName, type FigureOf, FIGURES, workingOf } from './registry.ts'
 import type { Working } from './working.ts'
@@ -16,9 +16,9 @@ export interface WorkingOfPart {
 
 /** Every working a design has, of every one of its parts. */
 export function everyWorking(design: BasinDesign, solved: Judged): WorkingOfPart[] {
-  return gather(FIGURES, (figure) => {
+  return flatMap(FIGURES, (figure) => {
     const of = figureIsOf(figure)
-    return gather(partsOf(design, of), ({ id, which }) => {
+    return flatMap(partsOf(design, of), ({ id, which }) => {
       const working = workingOf(figure, { design, solved, ...which })
       return working ? [{ figure, of, id, working }] : []
     })

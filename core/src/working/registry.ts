@@ -16,13 +16,13 @@ import {
   feedLoad,
   removal,
   shareOfThroughflow,
-  skimmerDepth,
+  skimmerDepthWorking,
   systemVolume,
   systemVolumes,
 } from './treatment.ts'
 import {
   chamberTime,
-  drainBack,
+  drainBackWorking,
   drainFlow,
   fillLine,
   runningLevel,
@@ -65,7 +65,7 @@ const REGISTRY = {
   leastSpeed: returns('line', leastSpeedWorking),
   drainFlow: of('drain', drainFlow),
   chamberTime: of('chamber', chamberTime),
-  drainBack: of('design', drainBack),
+  drainBack: of('design', drainBackWorking),
   fillLine: of('design', fillLine),
   untilAir: of('design', untilAir),
   systemVolume: of('design', systemVolume),
@@ -74,7 +74,7 @@ const REGISTRY = {
   systemVolumes: of('device', systemVolumes),
   dwell: of('device', dwell),
   air: of('device', air),
-  skimmerDepth: of('device', skimmerDepth),
+  skimmerDepth: of('device', skimmerDepthWorking),
   dose: of('device', dose),
   removal: of('device', removal),
 } satisfies Readonly<Record<string, Entry>>

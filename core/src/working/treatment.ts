@@ -209,7 +209,7 @@ export function air(about: About): Working | null {
   }
 }
 
-export function skimmerDepth(about: About): Working | null {
+export function skimmerDepthWorking(about: About): Working | null {
   const one = skimming(about)
   const found = one?.skimmer.depth
   if (!one || !found) return null

@@ -140,7 +140,7 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
   }
 }
 
-export function drainBack({ solved: { sump } }: About): Working | null {
+export function drainBackWorking({ solved: { sump } }: About): Working | null {
   const { outage } = sump
   if (!outage) return null
   const { drainBack: back } = outage
@@ -217,7 +217,7 @@ export function untilAir({ design, solved: { sump } }: About): Working | null {
     }),
     terms: [
       term('E', 'evaporation a day, all open water', 'volume', use.evaporationM3PerS * 86_400),
-      term('e', 'mm a day, as you told', 'number', design.sump.evaporationMmPerDay),
+      term('e', 'mm a day, as you gave it', 'number', design.sump.evaporationMmPerDay),
       ...(use.reservoirS === null ? [] : [term('reservoir', 'lasts', 'days', use.reservoirS)]),
       ...(use.salinityAfterPpt === null
         ? []

@@ -21,6 +21,7 @@ import {
   asItRuns,
   chamberSpans,
   type Device,
+  deviceSwappedIn,
   keepDevices,
   newCabinet,
   newDevice,
@@ -31,7 +32,6 @@ import {
   skimmerCandidates,
   solveBasin,
   steadyState,
-  swappedIn,
   takeOutOf,
   verdictOf,
 } from '../../src/index.ts'
@@ -115,7 +115,7 @@ describe('a device that is added', () => {
   })
   test('of another form in its place goes there too', () => {
     const outside = aSkimmer({ form: 'hung', wantsDepth: null }).part
-    const swapped = swappedIn(LOOP, aSkimmer({}, INSIDE), outside, 0)
+    const swapped = deviceSwappedIn(LOOP, aSkimmer({}, INSIDE), outside, 0)
     expect(swapped.yM).toBeGreaterThan(box!.widthM)
     expect(swapped.chamberId).toBe(CHAMBER)
   })
@@ -137,7 +137,7 @@ describe('a skimmer that is too tall', () => {
   // On the stand that suits it.
   const standM = Math.round((depthM - 0.13) * 1000) / 1000
   const clearM = 0.02 + standM + 0.4 + 0.08
-  test.each([0.005, 0.015])('by %d m is told the stand, and the wall, that mend it', (shortM) => {
+  test.each([0.005, 0.015])('by %d m is offered the stand, and the wall, that fix it', (shortM) => {
     const design = tall(standM, clearM - shortM)
     const fixes = fixesOf(design, 'cup-stays-on')
     expect(fixes).toHaveLength(1)
@@ -145,7 +145,7 @@ describe('a skimmer that is too tall', () => {
     expect(after!.aboveCupM).toBeGreaterThanOrEqual(-1e-9)
     expect(after!.depth!.says).toBe('right')
   })
-  test('that nothing mends is told so', () => {
+  test('that nothing fixes is said so', () => {
     const none = named(solveBasin(tall(0, 0.45)).findings, 'cup-stays-on')
     const { fixes, otherwise } = fixesOfFinding(tall(0, 0.45), none)
     expect(fixes).toEqual([])
@@ -197,7 +197,7 @@ describe('a device beside the sump', () => {
     ['over its rim', { xM: 0.2, yM: 0.3, standM: 0.45 }, true],
     ['as low as the sump', { xM: 0.2, yM: 0.3 }, false],
     ['clear of it', { xM: 0.2, yM: 0.42, standM: 0.45 }, false],
-  ])('%s is told to be over the sump or not', (_, place, over) => {
+  ])('%s is said to be over the sump or not', (_, place, over) => {
     expect(lamp(place).treatment.devices[0]!.room!.overSump).toBe(over)
   })
   test('may not go through the cabinet', () => {

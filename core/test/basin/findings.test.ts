@@ -1,4 +1,4 @@
-import { findingOf, fixed as mended, fixesOf } from '../found.ts'
+import { findingOf, fixed, fixesOf } from '../found.ts'
 import { aBasin, codes, lead, TEST_PUMP } from '../a-basin.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
@@ -19,7 +19,7 @@ describe('the tank', () => {
   ])('%s is found and its fix ends it', (_, code, changes) => {
     const design = aBasin(undefined, changes)
     expect(codes(design)).toContain(code)
-    expect(codes(mended(design, code))).not.toContain(code)
+    expect(codes(fixed(design, code))).not.toContain(code)
   })
   test('rock that fills the tank is a stop without a fix', () => {
     const design = aBasin(undefined, { 'tanks.0.displacement.rockMassKg': 4000 })
@@ -32,7 +32,7 @@ describe('the flow', () => {
   test('short: the first fix brings what it says', () => {
     const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.75 })
     const short = fixesOf(design, 'flow-short')
-    const after = solveBasin(mended(design, 'flow-short'))
+    const after = solveBasin(fixed(design, 'flow-short'))
     expect(say(short[0]!.brings, 'metric')).toContain(
       say(
         { text: '{f}', values: { f: { quantity: 'flow', si: after.returnSide.flowM3PerS } } },
@@ -69,7 +69,7 @@ describe('the flow', () => {
   })
   test('past: a controllable pump is slowed to the wanted flow', () => {
     const design = aBasin(undefined, { 'tanks.0.turnoverPerH': 6 })
-    const after = solveBasin(mended(design, 'flow-past'))
+    const after = solveBasin(fixed(design, 'flow-past'))
     expect(
       Math.abs(after.returnSide.flowM3PerS / after.tanks[0]!.wantedFlowM3PerS - 1),
     ).toBeLessThan(0.05)
@@ -77,12 +77,12 @@ describe('the flow', () => {
   test('past: a pump of one speed is turned down with its valve', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
     const design = aBasin(undefined, { 'tanks.0.turnoverPerH': 6, pumps: [pump] })
-    const after = solveBasin(mended(design, 'flow-past'))
+    const after = solveBasin(fixed(design, 'flow-past'))
     expect(
       Math.abs(after.returnSide.flowM3PerS / after.tanks[0]!.wantedFlowM3PerS - 1),
     ).toBeLessThan(0.05)
   })
-  test('past: a pump of one speed without a valve is told to have one', () => {
+  test('past: a pump of one speed without a valve is advised to have one', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }
     const design = aBasin('up 1 m, elbow, left 300 mm', {
       'tanks.0.turnoverPerH': 6,
@@ -94,12 +94,12 @@ describe('the flow', () => {
   test('none at this speed: says the least speed, and the fix makes it flow', () => {
     const design = aBasin(undefined, { 'returnSide.pumps.0.speed': 0.3 })
     expect(codes(design)[0]).toBe('no-flow-at-this-speed')
-    expect(solveBasin(mended(design, 'no-flow-at-this-speed')).returnSide.status).toBe('flows')
+    expect(solveBasin(fixed(design, 'no-flow-at-this-speed')).returnSide.status).toBe('flows')
   })
   test('a shut valve is found where it is, and opened', () => {
     const design = aBasin('up 1 m, gate shut, elbow, left 300 mm')
     expect(findingOf(design, 'valve-shut')).toMatchObject({ severity: 'stop', pieceId: 'p2' })
-    expect(solveBasin(mended(design, 'valve-shut')).returnSide.status).toBe('flows')
+    expect(solveBasin(fixed(design, 'valve-shut')).returnSide.status).toBe('flows')
   })
   test('an end under water with a weak pump runs back, unless a check valve stops it', () => {
     const line = 'up 700 mm, elbow, left 300 mm'
@@ -117,7 +117,7 @@ describe('the line', () => {
       'returnSide.lines.0.run.size': { series: 'schedule-40', size: '3/4', boreM: null },
     })
     expect(codes(design)).toContain('water-too-fast')
-    const after = solveBasin(mended(design, 'water-too-fast')).returnSide
+    const after = solveBasin(fixed(design, 'water-too-fast')).returnSide
     expect(after.flowM3PerS).toBeGreaterThan(solveBasin(design).returnSide.flowM3PerS)
   })
   test('too fast behind a reducer: the reducer is what is changed', () => {
@@ -128,7 +128,7 @@ describe('the line', () => {
     const design = aBasin(undefined, {
       'returnSide.lines.0.run.size': { series: 'schedule-40', size: '2', boreM: null },
     })
-    const after = mended(design, 'outlet-mismatch')
+    const after = fixed(design, 'outlet-mismatch')
     expect(after.returnSide.lines[0]!.run.pieces[0]).toMatchObject({
       kind: 'reducer',
       to: { size: '2' },
@@ -139,7 +139,7 @@ describe('the line', () => {
   test('a turn without an elbow gets one; hose needs none; two 45s do', () => {
     const bare = aBasin('up 1 m, left 300 mm')
     expect(codes(bare)).toContain('turn-without-elbow')
-    expect(codes(mended(bare, 'turn-without-elbow'))).not.toContain('turn-without-elbow')
+    expect(codes(fixed(bare, 'turn-without-elbow'))).not.toContain('turn-without-elbow')
     expect(codes(aBasin('up 1 m, 45, 45, left 300 mm'))).not.toContain('turn-without-elbow')
     expect(codes(aBasin('to smooth hose 25, up 1 m, left 300 mm'))).not.toContain(
       'turn-without-elbow',
@@ -150,7 +150,7 @@ describe('the line', () => {
   })
   test('a nozzle in the middle is moved to the end', () => {
     const design = aBasin('up 1 m, nozzle 20 mm, elbow, left 300 mm')
-    expect(codes(mended(design, 'pieces-after-nozzle'))).not.toContain('pieces-after-nozzle')
+    expect(codes(fixed(design, 'pieces-after-nozzle'))).not.toContain('pieces-after-nozzle')
   })
   test('past the printed curve is said', () => {
     const short = { ...TEST_PUMP, curve: TEST_PUMP.curve.slice(0, 3) }
@@ -162,7 +162,7 @@ describe('the end of the run', () => {
   test('outside the tank is a stop; stretching brings it over', () => {
     const design = aBasin('up 1 m, elbow, right 300 mm')
     expect(findingOf(design, 'mouth-outside-tank').severity).toBe('stop')
-    expect(lead(mended(design, 'mouth-outside-tank')).end).toBe('above-water')
+    expect(lead(fixed(design, 'mouth-outside-tank')).end).toBe('above-water')
   })
   test('outside, with no pipe along the way that could be stretched, has no fix', () => {
     const design = aBasin('up 1 m', { 'returnSide.pumps.0.outlet.xM': 1.4 })
@@ -171,6 +171,6 @@ describe('the end of the run', () => {
   test('under water is watched, the surface counts for the lift, and raising ends it', () => {
     const design = aBasin('up 700 mm, elbow, left 300 mm')
     expect(lead(design).liftM).toBeCloseTo(0.95 - 0.2, 12)
-    expect(lead(mended(design, 'mouth-under-water')).end).toBe('above-water')
+    expect(lead(fixed(design, 'mouth-under-water')).end).toBe('above-water')
   })
 })

@@ -46,7 +46,7 @@ const count = ({ findings }: SolvedBasin, finding: Finding) =>
 /** "Gives 3 553 L/h." said of the flow at the tank. */
 const gives = /^Gives (.*)\.$/
 
-test('there is something to mend in each', () => {
+test('there is something to fix in each', () => {
   for (const [name] of DESIGNS) {
     expect([name, CASES.some((one) => one.name === name)]).toEqual([name, true])
   }

@@ -1,4 +1,4 @@
-import { findingOf, fixed as mended, fixesOf } from '../found.ts'
+import { findingOf, fixed, fixesOf } from '../found.ts'
 import { aBasin, aLine, codes, lead, TEST_PUMP } from '../a-basin.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits, insertAt, setTo } from '../../src/design/edit.ts'
@@ -14,7 +14,7 @@ describe('a line and its place', () => {
   ])
   test('85 mm short is said, and the right piece is stretched', () => {
     expect(say(findingOf(short, 'misses-its-place').title, 'metric')).toContain('85')
-    const after = mended(short, 'misses-its-place')
+    const after = fixed(short, 'misses-its-place')
     expect(codes(after)).not.toContain('misses-its-place')
     expect(after.returnSide.lines[0]!.run.pieces[3]).toMatchObject({
       lengthM: expect.closeTo(0.3, 9),
@@ -27,7 +27,7 @@ describe('a line and its place', () => {
       aBasin('union, up 500 mm, to smooth hose 32, hose 900 mm left 300 mm up 500 mm'),
       [setTo([...END, 'place'], { ...place, yM: 0.4 })],
     )
-    expect(codes(mended(hose, 'misses-its-place'))).not.toContain('misses-its-place')
+    expect(codes(fixed(hose, 'misses-its-place'))).not.toContain('misses-its-place')
   })
   test('a line that joins a tee must reach it', () => {
     const base = aBasin('union, up 300 mm, tee, up 700 mm, elbow, left 300 mm')
@@ -49,7 +49,7 @@ describe('a line and its place', () => {
       },
     }
     expect(findingOf(design, 'misses-its-place').lineId).toBe('join')
-    expect(codes(mended(design, 'misses-its-place'))).not.toContain('misses-its-place')
+    expect(codes(fixed(design, 'misses-its-place'))).not.toContain('misses-its-place')
   })
 })
 
@@ -57,7 +57,7 @@ describe('hose', () => {
   test('too short for its way is a stop, and the fix cuts it long enough', () => {
     const design = aBasin('union, up 500 mm, to smooth hose 32, hose 400 mm left 300 mm up 500 mm')
     expect(findingOf(design, 'hose-too-short').severity).toBe('stop')
-    expect(codes(mended(design, 'hose-too-short'))).not.toContain('hose-too-short')
+    expect(codes(fixed(design, 'hose-too-short'))).not.toContain('hose-too-short')
   })
   test('in place of three hard elbows brings more, smooth more than ribbed', () => {
     const design = aBasin(
@@ -78,7 +78,7 @@ describe('what keeps the floor dry', () => {
   test('a check valve as the only guard is watched, and a break hole ends it', () => {
     const design = aBasin(`check, ${under}`)
     expect(findingOf(design, 'check-valve-only-guard').severity).toBe('watch')
-    const after = mended(design, 'check-valve-only-guard')
+    const after = fixed(design, 'check-valve-only-guard')
     expect(after.returnSide.lines[0]!.end.breakDepthM).toBeGreaterThan(0)
     expect(codes(after)).not.toContain('check-valve-only-guard')
   })
@@ -90,7 +90,7 @@ describe('what keeps the floor dry', () => {
     const base = aBasin('union, up 300 mm, tee, up 700 mm, elbow, left 300 mm')
     const spare = aLine('spare', { at: 'tee', id: 'p3' }, 'left 80 mm', { at: 'cap', id: null })
     const design = applyEdits(base, [insertAt(['returnSide', 'lines'], 1, spare)])
-    expect(codes(mended(design, 'spare-without-valve'))).not.toContain('spare-without-valve')
+    expect(codes(fixed(design, 'spare-without-valve'))).not.toContain('spare-without-valve')
   })
 })
 
@@ -100,11 +100,11 @@ describe('the pump', () => {
     expect(codes(design)).toContain('no-fouling-reserve')
     expect(codes(aBasin())).not.toContain('no-fouling-reserve')
   })
-  test('throttled by a valve is told to turn down instead, for less power', () => {
+  test('throttled by a valve is advised to turn down instead, for less power', () => {
     const design = aBasin('union, up 1 m, to 3/4, elbow, left 300 mm, gate 30%', {
       'tanks.0.turnoverPerH': 6,
     })
-    const after = mended(design, 'valve-does-pumps-work')
+    const after = fixed(design, 'valve-does-pumps-work')
     const [before, now] = [solveBasin(design).returnSide, solveBasin(after).returnSide]
     expect(now.wirePowerW).toBeLessThan(before.wirePowerW)
     expect(now.flowM3PerS).toBeGreaterThanOrEqual(
@@ -113,13 +113,13 @@ describe('the pump', () => {
   })
   test('without a union beside it gets one; on hose it needs none', () => {
     const design = aBasin('up 1 m, elbow, left 300 mm, union')
-    expect(codes(mended(design, 'no-union-at-pump'))).not.toContain('no-union-at-pump')
+    expect(codes(fixed(design, 'no-union-at-pump'))).not.toContain('no-union-at-pump')
     const hose = aBasin('up 1 m, left 300 mm', {
       'returnSide.lines.0.run.size': { series: 'smooth-hose', size: '32', boreM: null },
     })
     expect(codes(hose)).not.toContain('no-union-at-pump')
   })
-  test('switched off is told so', () => {
+  test('switched off is said so', () => {
     const design = aBasin(undefined, { 'returnSide.pumps.0.stopped': true })
     expect(say(findingOf(design, 'no-flow-at-this-speed').reason, 'metric')).toContain(
       'switched off',
@@ -144,14 +144,14 @@ describe('takeoffs', () => {
     ])
   test('that get too much are throttled to what they want', () => {
     const design = with_('to 1/2, gate, left 300 mm', 2e-4)
-    const after = mended(design, 'takeoff-off-target')
+    const after = fixed(design, 'takeoff-off-target')
     const flow = solveBasin(after).returnSide.lines[1]!.flowM3PerS
     expect(Math.abs(flow / 2e-4 - 1)).toBeLessThan(0.1)
   })
   test('that get too little are offered what brings more', () => {
     const design = with_('to 1/2, gate 30%, left 300 mm', 4e-4)
     const now = solveBasin(design).returnSide.lines[1]!.flowM3PerS
-    const after = mended(design, 'takeoff-off-target')
+    const after = fixed(design, 'takeoff-off-target')
     expect(solveBasin(after).returnSide.lines[1]!.flowM3PerS).toBeGreaterThan(now)
   })
   test('that want nothing in particular are left alone', () => {
@@ -159,7 +159,7 @@ describe('takeoffs', () => {
   })
   test('of another size than their tee get a reducer, hose a barb', () => {
     const design = with_('ball, left 300 mm', null, size)
-    const after = mended(design, 'sizes-do-not-meet')
+    const after = fixed(design, 'sizes-do-not-meet')
     expect(after.returnSide.lines[1]!.run.pieces[0]).toMatchObject({ kind: 'reducer' })
     expect(codes(after)).not.toContain('sizes-do-not-meet')
     const hose = with_('ball, left 300 mm', null, {

@@ -36,12 +36,12 @@ describe('the whole loop', () => {
     ['two boxes', aLoop({ form: 'inner-and-outer' })],
   ])('%s: the same rest from any start, in under 30 passes', (_, design) => {
     const steady = steadyState(design)
-    expect(steady.restlessM).toBe(0)
+    expect(steady.residualM).toBe(0)
     expect(steady.passes).toBeLessThan(30)
     for (const offM of [-0.2, -0.02, 0.05, 0.4]) {
       const levels = steady.levels.map((level) => level + offM)
       const again = findSteadyState(design, { levels })
-      expect(again.restlessM).toBe(0)
+      expect(again.residualM).toBe(0)
       again.levels.forEach((level, i) =>
         expect(Math.abs(level - steady.levels[i]!)).toBeLessThan(1e-6),
       )
@@ -134,7 +134,7 @@ describe('blocked pipes', () => {
 })
 
 describe('the siphon’s valve', () => {
-  test('set as it is told, the box stands where it should', () => {
+  test('set as it says, the box stands where it should', () => {
     const design = aLoop()
     const { match } = solveBasin(design).drains[0]!
     expect(match!.opening).not.toBeNull()

@@ -43,7 +43,7 @@ describe('a skimmer in its chamber', () => {
     expect(more).toBeCloseTo(0.004, 12)
     expect(outage(0.004).marginM).toBeLessThan(outage(0).marginM)
   })
-  test('that stands too deep gets a stand that mends it, and a wall', () => {
+  test('that stands too deep gets a stand that fixes it, and a wall', () => {
     const design = withDevices(LOOP, aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE))
     const fixes = fixesOf(design, 'skimmer-depth')
     expect(fixes.length).toBeGreaterThan(0)
@@ -101,7 +101,7 @@ describe('room round a device', () => {
     const { aboveCupM } = cabineted(tall, 0.95).treatment.skimmers[0]!
     expect(aboveCupM).toBeCloseTo(0.95 - (0.02 + 0.4) - 0.08, 12)
   })
-  test('a device that the cabinet keeps in the sump is told', () => {
+  test('a device that the cabinet keeps in the sump is found', () => {
     expect(codesAt(cabineted(aSkimmer({}, INSIDE), 0.6).findings, 'skimmer')).toContain(
       'cannot-lift-out',
     )
@@ -118,7 +118,7 @@ describe('room round a device', () => {
     expect(solved.treatment.devices[0]!.room!.sticksOutM).toBeCloseTo(0.03, 9)
     expect(codesAt(solved.findings, 'skimmer')).toContain('device-does-not-fit')
   })
-  test('a device outside its window is told with the window', () => {
+  test('a device outside its window is found with the window', () => {
     const window = { leastM3PerS: 1e-6, mostM3PerS: 2e-6 }
     const solved = solvedWith(aDevice({ ...INSIDE, made: { window } }))
     expect(solved.treatment.devices[0]!.window).toBe('above')
@@ -156,7 +156,7 @@ describe('a sterilizer in a line', () => {
     expect(solved.treatment.sterilizers[0]!.targets[0]!.halfLifeS).toBeNull()
     expect(codesAt(solved.findings, 'sterilizer')).toContain('lamp-without-flow')
   })
-  test('past its hours is told', () => {
+  test('past its hours is found', () => {
     const old = { ...aSterilizer().lamp!, burnedS: 9500 * 3600 }
     expect(codesAt(solveBasin(lit({ lamp: old })).findings, 'sterilizer')).toContain('lamp-old')
   })

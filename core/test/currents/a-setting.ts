@@ -30,7 +30,7 @@ export const SLOT_PART: CirculationPart = {
   slotWidthM: 0.016,
 }
 
-/** A pump on the left end that looks straight across, unless told otherwise. */
+/** A pump on the left end that looks straight across, unless set otherwise. */
 export function aCirculation(changes: Partial<CirculationPump> = {}): CirculationPump {
   return {
     id: 'pump',

@@ -43,9 +43,9 @@ const setting = aSetting(undefined, {
   ],
 })
 let field: Field
-const told: number[] = []
+const progress: number[] = []
 beforeAll(() => {
-  field = runField(planField(setting, 'coarse')!, (done, of) => told.push(done / of))
+  field = runField(planField(setting, 'coarse')!, (done, of) => progress.push(done / of))
 })
 
 test('the free round jet slows as its law within 15 % past the core', () => {
@@ -99,13 +99,13 @@ describe('a plan', () => {
     }
     expect(seconds(0.3)).toBeGreaterThan(2 * seconds(0.9))
   })
-  test('sees a slow pattern whole, faster than told', () => {
+  test('sees a slow pattern whole, faster than set', () => {
     const slow = { kind: 'reversing', periodS: 600, low: 0, group: 'first' } as const
     const plan = planField(aSetting([aCirculation({ pattern: slow })]), 'coarse')!
     expect(plan.patternPace).toBeCloseTo(600 / (plan.watchSteps * plan.stepS), 1)
     expect(planField(setting, 'coarse')!.patternPace).toBe(1)
   })
-  test('is work that can be told before', () => {
+  test('is work that can be estimated before', () => {
     const plan = planField(setting, 'coarse')!
     expect(updatesOf(plan)).toBe(plan.grid.fill.length * (plan.settleSteps + plan.watchSteps))
   })
@@ -115,10 +115,10 @@ describe('a field', () => {
   test('keeps its water to 1e-6 though some is poured in and as much leaves', () => {
     expect(Math.abs(field.massDrift)).toBeLessThan(1e-6)
   })
-  test('tells how far it is, from nil to all', () => {
-    expect(told[0]).toBe(0)
-    expect(told.at(-1)).toBe(1)
-    expect(told).toEqual([...told].sort((a, b) => a - b))
+  test('tells how far it is, from zero to all', () => {
+    expect(progress[0]).toBe(0)
+    expect(progress.at(-1)).toBe(1)
+    expect(progress).toEqual([...progress].sort((a, b) => a - b))
   })
   test('is fast before the pump, still in the rock, and never faster in the mean than at its peak', () => {
     expect(motionAt(field, { x: 0.25, y: 0.2, z: 0.28 }).x).toBeGreaterThan(0.3)
@@ -165,7 +165,7 @@ describe('the verdict', () => {
     expect(wanted(1.9, 2).tooSlow).toBe(1)
     expect(wanted(0, 0).tooFast).toBe(1)
   })
-  test('finds what is dead and where sand lifts, by the speeds that are told', () => {
+  test('finds what is dead and where sand lifts, by the speeds that are given', () => {
     const all = judgeField(field, setting, { deadMPerS: 5, liftMPerS: 0 })
     expect(all.deadShare).toBe(1)
     expect(all.deadSpots).toHaveLength(1)
@@ -179,7 +179,7 @@ describe('the verdict', () => {
   })
 })
 
-test('ways of the water begin where they are told, stay in it and end', () => {
+test('ways of the water begin where they are set, stay in it and end', () => {
   const from = [
     { x: 0.25, y: 0.2, z: 0.28 },
     { x: 0.5, y: 0.2, z: 0.08 },

@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals'
 import { aLoop } from '../a-loop.ts'
 import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
+import { nearestPosition, positionFault } from '../../src/currents/mounting-position.ts'
 import { placePumps } from '../../src/currents/place-pumps.ts'
 import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
 import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
-import { seatFault, seatNearest } from '../../src/currents/seat.ts'
 import { settingMark } from '../../src/currents/setting-mark.ts'
 import { lastWay, settingOf } from '../../src/currents/setting.ts'
 import { START_NAMES, startLayout } from '../../src/currents/starts.ts'
@@ -60,9 +60,9 @@ describe('a pump on a panel', () => {
   })
 })
 
-describe('a seat', () => {
+describe('a mounting position', () => {
   const fault = (changes: Partial<CirculationPump>, rocks: readonly RockSolid[] = []) =>
-    seatFault(aCirculation(changes), aSetting([], { rocks }))
+    positionFault(aCirculation(changes), aSetting([], { rocks }))
   test('in free water is right', () => {
     expect(fault({})).toBeNull()
   })
@@ -79,7 +79,7 @@ describe('a seat', () => {
     [0.5, 0.5, 'back', 0.5],
     [0.01, 0.6, 'left', 0.355],
   ] as const)('nearest to %d, %d is on the %s', (x, y, panel, alongM) => {
-    expect(seatNearest(FLOOR, JET_PART, x, y)).toEqual({ panel, alongM })
+    expect(nearestPosition(FLOOR, JET_PART, x, y)).toEqual({ panel, alongM })
   })
   test('along a panel that became shorter stays on it', () => {
     expect(openingOf(aCirculation({ alongM: 3 }), FLOOR).y).toBe(0.4)
@@ -187,11 +187,11 @@ describe('the setting of a solved basin', () => {
 test('places searched for a badly placed pump are better, by the field', () => {
   const bad = aCirculation({ alongM: 0.05, upM: 0.1, turnDeg: -70, speed: 0.3 })
   const setting = aSetting([bad], { rocks: [aRock({ zone: 'small-polyp' })] })
-  const told: number[] = []
-  const found = placePumps(setting, [bad], seeded(), (done, of) => told.push(done / of))!
+  const progress: number[] = []
+  const found = placePumps(setting, [bad], seeded(), (done, of) => progress.push(done / of))!
   expect(found.best.length).toBeGreaterThan(0)
   expect(found.best[0]!.score).toBeGreaterThan(found.before.score)
   expect(found.best[0]!.verdict.deadShare).toBeLessThan(found.before.verdict.deadShare)
-  expect(Math.max(...told)).toBeLessThanOrEqual(1)
+  expect(Math.max(...progress)).toBeLessThanOrEqual(1)
   expect(placePumps(aSetting([]), [], seeded())).toBeNull()
 })

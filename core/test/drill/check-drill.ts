@@ -2,7 +2,7 @@ import { type CheckFitting, fittingOf } from '../check-fitting.ts'
 import { jsonTable, L_PER_H } from '../tables.ts'
 import { openPipeFlow } from '../../src/drain/emergency.ts'
 import { type Fall, fallFlow, makeFall } from '../../src/drain/fall.ts'
-import { letFlow, type StretchEnd, type Watch } from '../../src/drill/integrate.ts'
+import { type EventDetector, integrate, type IntervalEnd } from '../../src/drill/integrate.ts'
 import { Between, type Law } from '../../src/drill/rates.ts'
 import { store, type Vessel, volumeAt } from '../../src/drill/vessel.ts'
 import { type Water, waterAt } from '../../src/fluid/water.ts'
@@ -151,7 +151,7 @@ export function openPipe(
 export const throughFall = (from: number, to: number, fall: Fall): Law =>
   new Between(from, to, (fromM, toM) => (fromM > toM ? fallFlow(fall, fromM - toM, 5e-4) : 0))
 
-export interface Ran extends StretchEnd {
+export interface Ran extends IntervalEnd {
   readonly levelM: (vessel: number, timeS: number) => number
   readonly volumes: number[]
 }
@@ -162,17 +162,17 @@ export function flowOn(given: {
   readonly laws: readonly Law[]
   readonly levelsM: readonly number[]
   readonly toS: number
-  readonly watches?: readonly Watch[]
+  readonly detectors?: readonly EventDetector[]
   readonly fromS?: number
   readonly stepsForOne?: number
   readonly seen?: (timeS: number, levels: number[]) => void
 }): Ran {
   const volumes = Array.from(given.vessels, (one, i) => volumeAt(one, given.levelsM[i]!))
   const seen: { timeS: number; levels: number[] }[] = []
-  const end = letFlow(volumes, {
+  const end = integrate(volumes, {
     vessels: given.vessels,
     laws: given.laws,
-    watches: given.watches ?? [],
+    detectors: given.detectors ?? [],
     fromS: given.fromS ?? 0,
     toS: given.toS,
     ...(given.stepsForOne ? { stepsForOne: given.stepsForOne } : {}),

@@ -105,27 +105,27 @@ describe('a tank runs back through its return until its siphon breaks', () => {
       laws: [weir, throughFall(0, 1, fall)],
       levelsM: [rimM + headM, sumpM],
       toS: 1e7,
-      watches: [{ name: 'breaks', value: (levels) => breaksM - levels[0]! }],
+      detectors: [{ name: 'breaks', value: (levels) => breaksM - levels[0]! }],
     })
     const toRim = flowOn({
       vessels,
       laws: [weir, throughFall(0, 1, fall)],
       levelsM: [rimM + headM, sumpM],
       toS: 1e7,
-      watches: [{ name: 'rim', value: (levels) => rimM - levels[0]! }],
+      detectors: [{ name: 'rim', value: (levels) => rimM - levels[0]! }],
     })
     rimReachedS = toRim.timeS
     time('rim reached', rimReachedS, num(result, 'rim_level_reached_s'))
     const endM = ran.volumes[1]! / vessels[1]!.areaM2
     if (result.siphon_breaks_s === null) {
-      expect(ran.watch).toBeNull()
+      expect(ran.detector).toBeNull()
     } else {
       time('siphon breaks', ran.timeS, num(result, 'siphon_breaks_s'))
       level('sump at the break', endM, num(result, 'sump_level_at_break_m'))
       const lastFlow = back(breaksM, endM) / L_PER_H
       expect(Math.abs(lastFlow / num(result, 'back_flow_at_break_L_h') - 1)).toBeLessThan(0.005)
     }
-    const fallen = ran.watch ? num(given, 'pipe_water_falling_at_break_m3') : 0
+    const fallen = ran.detector ? num(given, 'pipe_water_falling_at_break_m3') : 0
     const restM = endM + fallen / vessels[1]!.areaM2
     level('sump in the end', restM, num(result, 'sump_level_in_the_end_m'))
     expect(restM >= num(given, 'sump_rim_m')).toBe(result.sump_rim_reached)
@@ -157,7 +157,7 @@ describe('an emergency pipe takes over', () => {
         laws,
         levelsM: [100, num(given, 'box_running_level_m'), 0],
         toS: 1e5,
-        watches: [{ name, value: (levels) => levels[1]! - wantedM }],
+        detectors: [{ name, value: (levels) => levels[1]! - wantedM }],
       }).timeS
     time('starts', to('starts', lipM), num(result, 'emergency_starts_s'))
     const steadyM = lipM + riseM
@@ -207,13 +207,13 @@ describe('all drains are blocked while the pump runs on', () => {
     ]
     const laws = [overRim(0, 1, rim, crestM), new Between(2, 0, (lowM) => pump(outM - lowM))]
     const levelsM = [crestM + headM, num(given, 'box_running_level_m'), startM]
-    const filling = flowOn({ vessels, laws, levelsM, toS: 1e6, watches: [rimReached, ...ends] })
-    if (filling.watch?.name === 'rim') {
+    const filling = flowOn({ vessels, laws, levelsM, toS: 1e6, detectors: [rimReached, ...ends] })
+    if (filling.detector?.name === 'rim') {
       time('box at the rim', filling.timeS, num(result, 'box_reaches_weir_rim_s'))
     }
-    const ran = flowOn({ vessels, laws, levelsM, toS: 1e6, watches: ends })
-    if (result.outcome === 'tank_rim_reached') expect(ran.watch?.name).toBe('tank_rim_reached')
-    else expect(ran.watch?.name).toBe('pump_stops')
+    const ran = flowOn({ vessels, laws, levelsM, toS: 1e6, detectors: ends })
+    if (result.outcome === 'tank_rim_reached') expect(ran.detector?.name).toBe('tank_rim_reached')
+    else expect(ran.detector?.name).toBe('pump_stops')
     time('outcome', ran.timeS, num(result, 'outcome_s'))
     level(
       'return',
@@ -267,16 +267,16 @@ describe('the pump comes back and a siphon must prime', () => {
       laws: [...others, unprimed],
       levelsM: start,
       toS: num(given, 'run_s'),
-      watches: [{ name: 'primes', value: (z) => z[1]! - primesM }],
+      detectors: [{ name: 'primes', value: (z) => z[1]! - primesM }],
       seen,
     })
     const fromS = filling.timeS
     const levelsM = vessels.map((one, i) => filling.volumes[i]! / one.areaM2)
-    if (result.siphon_primes_s === null) expect(filling.watch).toBeNull()
+    if (result.siphon_primes_s === null) expect(filling.detector).toBeNull()
     else time('primes', fromS, num(result, 'siphon_primes_s'))
     const ran = flowOn({
       vessels,
-      laws: [...others, filling.watch ? primed : unprimed],
+      laws: [...others, filling.detector ? primed : unprimed],
       levelsM,
       fromS,
       toS: num(given, 'run_s'),

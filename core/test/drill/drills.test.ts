@@ -45,7 +45,7 @@ const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(ran(desi
 const set = (design: BasinDesign, path: EditPath, to: unknown) =>
   withChanges(design, { [path.join('.')]: to })
 const happened = ({ log }: Verdict) =>
-  log.flatMap(({ what }) => ('happening' in what ? [what.happening.kind] : []))
+  log.flatMap(({ what }) => ('event' in what ? [what.event.kind] : []))
 const deepest = (one: Verdict, id: string) => one.vessels.find(({ vesselId }) => vesselId === id)!
 
 describe('a power cut', () => {
@@ -126,10 +126,10 @@ describe('blocked drains', () => {
 })
 
 describe('the top-off', () => {
-  const told = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.06 } })
-  const small = set(told, ['sump', 'topOff'], TOP_OFF)
-  const big = set(told, ['sump', 'topOff'], { ...TOP_OFF, canM3: 0.12 })
-  test('stuck open: a small can freshens, a big one floods; a smaller can mends it', () => {
+  const withInlet = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.06 } })
+  const small = set(withInlet, ['sump', 'topOff'], TOP_OFF)
+  const big = set(withInlet, ['sump', 'topOff'], { ...TOP_OFF, canM3: 0.12 })
+  test('stuck open: a small can freshens, a big one floods; a smaller can fixes it', () => {
     expect(verdict(small, 'top-off-open').outcome).not.toBe('wet')
     expect(verdict(small, 'top-off-open').salinityPpt).toBeLessThan(35)
     const flood = verdict(big, 'top-off-open')
@@ -138,10 +138,10 @@ describe('the top-off', () => {
     expect(flood.marginM).toBeLessThan(0)
     expect(flood.spilledFrom.map(({ name }) => name)).toEqual(['sump'])
     expect(flood.spilledFrom[0]!.volumeM3).toBeCloseTo(flood.spilledM3, 9)
-    const mends = fixesOfDrill(big, drillOf(big, 'top-off-open'), flood)
-    const can = mends.find(({ edits }) => edits[0]!.path.includes('canM3'))!
+    const fixes = fixesOfDrill(big, drillOf(big, 'top-off-open'), flood)
+    const can = fixes.find(({ edits }) => edits[0]!.path.includes('canM3'))!
     expect(verdict(applyEdits(big, can.edits), 'top-off-open').outcome).not.toBe('wet')
-    const raised = mends.find(({ label }) => label.text.startsWith('Raise'))!
+    const raised = fixes.find(({ label }) => label.text.startsWith('Raise'))!
     expect(verdict(applyEdits(big, raised.edits), 'top-off-open').outcome).not.toBe('wet')
   })
   test('stuck shut: salinity climbs until the pump draws air, as the run-dry days say', () => {
@@ -219,8 +219,8 @@ describe('all of them together', () => {
   })
   test('no pair is one failure twice', () => {
     for (const { faults } of pairsOf(singleFailures(drillsOf(steadyState(design))))) {
-      const told = faults.map(({ fault }) => JSON.stringify(fault))
-      expect(new Set(told).size).toBe(told.length)
+      const names = faults.map(({ fault }) => JSON.stringify(fault))
+      expect(new Set(names).size).toBe(names.length)
     }
   })
 })

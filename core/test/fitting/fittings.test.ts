@@ -52,7 +52,7 @@ describe('part-closed valves', () => {
       before = rise
     }
   })
-  test('open valves meet the table at nil, shut ones carry nothing', () => {
+  test('open valves meet the table at zero, shut ones carry nothing', () => {
     expect(closingRise('gate-valve', 1)).toBe(0)
     expect(closingRise('ball-valve', 1)).toBe(0)
     expect(closingRise('gate-valve', 0)).toBeNull()

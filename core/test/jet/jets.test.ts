@@ -47,7 +47,7 @@ describe('a stream in space', () => {
     expectClose('momentumOf', momentumOf(round), (Math.PI / 4) * 0.05 ** 2 * 0.8 ** 2, 1e-12)
     expectClose('momentumOf', momentumOf(slot), 0.2 * 0.016 * 0.8 ** 2, 1e-12)
   })
-  test('is nil behind its opening and fastest on its middle line', () => {
+  test('is zero behind its opening and fastest on its middle line', () => {
     expect(jetSpeedAt(round, { x: 0.05, y: 0.3, z: 0.4 })).toBe(0)
     const middle = jetSpeedAt(round, { x: 0.9, y: 0.3, z: 0.4 })
     expectClose('middle', middle, (6.2 * 0.8 * 0.05) / 0.8, 1e-9)

@@ -26,7 +26,7 @@ describe('key figures', () => {
       Math.min(...solved.overflows.flatMap(({ blocked }) => blocked.map((row) => row.marginM))),
     )
   })
-  test('say less where the way down is not told', () => {
+  test('say less where the way down is not set', () => {
     const ids = keyFigures(solveBasin(aBasin())).map(({ id }) => id)
     expect(ids).toEqual(['netVolume', 'flow', 'turnover', 'head', 'power', 'freeboard', 'speed'])
   })
@@ -48,7 +48,7 @@ describe('key figures', () => {
       expect([one.id, one.state, one.finding]).toEqual([one.id, 'fine', null])
     }
   })
-  test('a wet drill is told by its water, a dry one by its margin', () => {
+  test('a wet drill is shown by its water, a dry one by its margin', () => {
     const { verdicts } = drillAll(steadyState(aLoop()))
     const [worst] = verdicts
     const dry = verdicts.find(({ outcome }) => outcome === 'dry')!

@@ -1,5 +1,5 @@
-import { DIRECTIONS, WEIGHTS } from '../../src/lattice/d3q19.ts'
-import { type Gift, Lattice, type LatticeWater } from '../../src/lattice/lattice.ts'
+import { LATTICE_DIRECTIONS, WEIGHTS } from '../../src/lattice/d3q19.ts'
+import { Lattice, type LatticeWater, type SourceTerm } from '../../src/lattice/lattice.ts'
 import { STICKS } from '../../src/lattice/shape.ts'
 
 interface Box {
@@ -32,8 +32,8 @@ export function closedBox(box: Box, kind: number, water: LatticeWater): Lattice 
 }
 
 /** Momentum for a cell at each step. */
-export function push(cell: number, force: readonly [number, number, number]): Gift[] {
-  return DIRECTIONS.flatMap((way, direction) => {
+export function push(cell: number, force: readonly [number, number, number]): SourceTerm[] {
+  return LATTICE_DIRECTIONS.flatMap((way, direction) => {
     const along = way.reduce((sum, part, axis) => sum + part * force[axis]!, 0)
     return along === 0 ? [] : [{ cell, direction, amount: 3 * WEIGHTS[direction]! * along }]
   })
@@ -72,16 +72,16 @@ export function cavity(cells: number, reynolds: number, lidSpeed = 0.1) {
 }
 
 /** What comes off a moving wall has its momentum: 6 w ρ c·u; the corners stand still. */
-function lidGifts(cells: number, size: number, lidSpeed: number): Gift[] {
-  const gifts: Gift[] = []
+function lidGifts(cells: number, size: number, lidSpeed: number): SourceTerm[] {
+  const sources: SourceTerm[] = []
   for (let x = 1; x <= cells; x++)
-    DIRECTIONS.forEach(([cx, cy], direction) => {
+    LATTICE_DIRECTIONS.forEach(([cx, cy], direction) => {
       const from = x - cx
       if (cy !== -1 || cx === 0 || from < 1 || from > cells) return
       const amount = 6 * WEIGHTS[direction]! * cx * lidSpeed
-      gifts.push({ cell: cells * size + x, direction, amount })
+      sources.push({ cell: cells * size + x, direction, amount })
     })
-  return gifts
+  return sources
 }
 
 /** Water driven along between two panels, and the parabola; both over the parabola's fastest. */

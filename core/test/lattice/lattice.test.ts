@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { execFileSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { closedBox, push, solidWhere } from './a-lattice.ts'
-import { DIRECTIONS, opposite, WEIGHTS } from '../../src/lattice/d3q19.ts'
+import { LATTICE_DIRECTIONS, opposite, WEIGHTS } from '../../src/lattice/d3q19.ts'
 import { Lattice } from '../../src/lattice/lattice.ts'
 import { SLIPS, STICKS } from '../../src/lattice/shape.ts'
 
@@ -19,9 +19,9 @@ class SlowLattice {
     private readonly smagorinsky: number,
     private readonly force: readonly [number, number, number],
   ) {
-    this.f = DIRECTIONS.map(() => Array.from(solid, () => 0))
+    this.f = LATTICE_DIRECTIONS.map(() => Array.from(solid, () => 0))
     /** What rests in a wall for a step, as in the lattice that is stepped in place. */
-    this.resting = DIRECTIONS.map(() => Array.from(solid, () => 0))
+    this.resting = LATTICE_DIRECTIONS.map(() => Array.from(solid, () => 0))
   }
   private resting: number[][]
 
@@ -29,12 +29,12 @@ class SlowLattice {
     push(MIDDLE, this.force).forEach(({ cell, direction, amount }) => {
       this.f[direction]![cell]! += amount
     })
-    const next = DIRECTIONS.map(() => Array.from(this.solid, () => 0))
-    const nextResting = DIRECTIONS.map(() => Array.from(this.solid, () => 0))
+    const next = LATTICE_DIRECTIONS.map(() => Array.from(this.solid, () => 0))
+    const nextResting = LATTICE_DIRECTIONS.map(() => Array.from(this.solid, () => 0))
     for (let cell = 0; cell < this.solid.length; cell++) {
       if (this.solid[cell]) continue
       this.collided(cell).forEach((value, direction) => {
-        const [x, y, z] = DIRECTIONS[direction]!
+        const [x, y, z] = LATTICE_DIRECTIONS[direction]!
         const to = cell + (z * BOX.cellsY + y) * BOX.cellsX + x
         if (this.solid[to]) nextResting[opposite(direction)]![cell] = value
         else next[direction]![to] = value
@@ -48,9 +48,9 @@ class SlowLattice {
   }
 
   private collided(cell: number): number[] {
-    const f = DIRECTIONS.map((_, i) => this.f[i]![cell]!)
+    const f = LATTICE_DIRECTIONS.map((_, i) => this.f[i]![cell]!)
     const sum = (of: (way: readonly number[], i: number) => number) =>
-      DIRECTIONS.reduce((total, way, i) => total + f[i]! * of(way, i), 0)
+      LATTICE_DIRECTIONS.reduce((total, way, i) => total + f[i]! * of(way, i), 0)
     const rho = sum(() => 1)
     const j = [0, 1, 2].map((a) => sum((way) => way[a]!))
     const over = [0, 1, 2].map((a) =>
@@ -61,7 +61,7 @@ class SlowLattice {
     const size = Math.sqrt(over.flat().reduce((total, one) => total + one * one, 0))
     const tau =
       0.5 * (this.tau + Math.sqrt(this.tau ** 2 + 18 * Math.SQRT2 * this.smagorinsky ** 2 * size))
-    return DIRECTIONS.map((way, i) => {
+    return LATTICE_DIRECTIONS.map((way, i) => {
       let second = 0
       for (let a = 0; a < 3; a++)
         for (let b = 0; b < 3; b++)
@@ -75,7 +75,7 @@ class SlowLattice {
 
   momentum(cell: number): number[] {
     return [0, 1, 2].map((a) =>
-      DIRECTIONS.reduce((sum, way, i) => sum + way[a]! * this.f[i]![cell]!, 0),
+      LATTICE_DIRECTIONS.reduce((sum, way, i) => sum + way[a]! * this.f[i]![cell]!, 0),
     )
   }
 }
@@ -145,10 +145,10 @@ test('water that slides between slipping panels is not held back, between others
       x === 0 || x === 15 || z === 0 || z === 2 ? kind : 0,
     )
     const lattice = new Lattice({ ...tall, solid }, { tau: 0.6, smagorinsky: 0 })
-    const gifts = []
+    const sources = []
     for (let y = 0; y < 12; y++)
-      for (let x = 1; x < 15; x++) gifts.push(...push((12 + y) * 16 + x, [0, 1e-4, 0]))
-    const source = lattice.addSource(gifts)
+      for (let x = 1; x < 15; x++) sources.push(...push((12 + y) * 16 + x, [0, 1e-4, 0]))
+    const source = lattice.addSource(sources)
     lattice.run(100)
     lattice.setFactor(source, 0)
     const pushed = lattice.read().y[(12 + 5) * 16 + 8]!

@@ -20,7 +20,7 @@ describe('pumps against the check table', () => {
         row.region === 'forced_back'
           ? forcedBackHeadM(curve, part, -flow, speed)
           : pumpHeadM(curve, flow, speed)
-      // A head at the free flow is nil to rounding, so it is compared against the shut-off head.
+      // A head at the free flow is zero to rounding, so it is compared against the shut-off head.
       const off = Math.abs(head - number(row, 'head_m')) / curve.shutOffHeadM
       expect(off).toBeLessThan(1e-8)
       const free = speed * curve.freeFlowM3PerS

@@ -97,12 +97,12 @@ describe('the run as one typed line', () => {
   test.each([
     ['upp 3 m', /"upp" starts no piece/],
     ['up', /missing/],
-    ['up -3 mm', /not a length above nil/],
+    ['up -3 mm', /not a length above zero/],
     ['up 3 parsecs', /not a length/],
     ['gate 150%', /opening from 0 to 100 %/],
     ['to 7/8', /has no size "7\/8"/],
     ['nozzle', /missing/],
-    ['gate kv 0', /Kv above nil/],
+    ['gate kv 0', /Kv above zero/],
   ])('"%s" is refused with its place', (text, message) => {
     const read = readNotation(`elbow, ${text}`, 'metric', none, noId)
     expect(read.ok).toBe(false)

@@ -57,10 +57,10 @@ describe('size it', () => {
     expect(safe.reserve).toBeGreaterThanOrEqual(cheap.reserve)
   })
   test('tries one nozzle and two, and says how far it is', () => {
-    const told: number[] = []
-    const { options } = size(wish({ quiet: 3 }), newId, (done) => told.push(done))
+    const progress: number[] = []
+    const { options } = size(wish({ quiet: 3 }), newId, (done) => progress.push(done))
     expect(new Set(options.map(({ nozzles }) => nozzles)).size).toBe(2)
-    expect(told.at(-1)).toBe(told.length)
+    expect(progress.at(-1)).toBe(progress.length)
   })
   test('a takeoff that wants a flow must reach it too', () => {
     const base = aBasin('union, up 300 mm, tee, up 700 mm, gate, elbow, left 300 mm, nozzle 20 mm')
@@ -111,7 +111,7 @@ describe('what a flow needs a pump to be rated', () => {
     expectClose('off', need.deratedOff, need.deratedM3PerS / need.ratedM3PerS - 1)
     expect(Number.isFinite(need.countedOff)).toBe(true)
   })
-  test('is not told where no pump of this shape reaches it', () => {
+  test('is not set where no pump of this shape reaches it', () => {
     const base = aBasin('union, up 1 m, gate shut, elbow, left 300 mm')
     expect(ratedNeed(base, lead(base), 1e-3)).toBeNull()
   })

@@ -24,7 +24,7 @@ test('a bed of 27 kg of grains over half a square metre is 33 mm deep with 40 % 
   expect(sandDepthM(tank, tank.displacement)).toBeCloseTo(0.01 / 0.6 / 0.5, 12)
 })
 
-test('net water is gross less rock and grains, and never below nil', () => {
+test('net water is gross less rock and grains, and never below zero', () => {
   expect(solveBasin(aBasin()).tanks[0]).toMatchObject({
     grossVolumeM3: expect.closeTo(0.225, 12),
     netVolumeM3: expect.closeTo(0.205, 12),

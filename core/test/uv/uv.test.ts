@@ -81,7 +81,7 @@ describe('the dose', () => {
     const nearly = meanIrradianceWPerM2({ ...specOf(row), transmittancePerCm: 1 - 1e-9 })
     expect(Math.abs(nearly / clear - 1)).toBeLessThan(1e-8)
   })
-  test('of a lamp that has burned out is nil, and of standing water without end', () => {
+  test('of a lamp that has burned out is zero, and of standing water without end', () => {
     expect(ageing(1e12, 9000 * HOUR_S)).toBe(0)
     expect(doseJPerM2(specOf(ROWS[0]!), lamp, 0)).toBe(Infinity)
   })

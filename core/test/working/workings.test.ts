@@ -32,7 +32,7 @@ describe('every working', () => {
     }
     expect(own.some(({ working }) => Number.isFinite(working.answer.si))).toBe(true)
   })
-  test('is told of each part that has it, once', () => {
+  test('is given for each part that has it, once', () => {
     const ids = (figure: string) => all.filter((one) => one.figure === figure).map(({ id }) => id)
     expect(ids('drainFlow')).toEqual(WHOLE.drains.map(({ id }) => id))
     expect(ids('flow')).toEqual(WHOLE.returnSide.lines.map(({ id }) => id))

@@ -26,14 +26,14 @@ function rock(
 function pump(
   id: string,
   name: string,
-  seat: Pick<CirculationPump, 'panel' | 'alongM' | 'upM' | 'turnDeg' | 'tiltDeg'>,
+  position: Pick<CirculationPump, 'panel' | 'alongM' | 'upM' | 'turnDeg' | 'tiltDeg'>,
   group: 'first' | 'second',
 ): CirculationPump {
   return {
     id,
     name,
     part: sampleCirculation('swift-12'),
-    ...seat,
+    ...position,
     upright: false,
     speed: 0.85,
     pattern: { kind: 'alternate', periodS: 20, low: 0.5, group },

@@ -100,7 +100,7 @@ export function lineOf(
   return { id, name, start, run, end: { ...end, place: null, breakDepthM: null }, wantedFlowM3PerS }
 }
 
-/** A chamber of a sump whose sizes are not told yet. */
+/** A chamber of a sump whose sizes are not set yet. */
 export function aChamber(
   id: string,
   name: string,

@@ -7,7 +7,7 @@ export const noSuchAddress: RequestHandler = (request) => {
   throw new Refusal('not-found', `${request.method} ${request.path} is no address of this API.`)
 }
 
-/** Every refusal leaves as problem+json; what is not a refusal is logged and told as a fault of ours. */
+/** Every refusal leaves as problem+json; what is not a refusal is logged and reported as a fault of ours. */
 export const answerProblem: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) {
     next(error)

@@ -30,7 +30,7 @@ export async function sweepGuests(sequelize: Sequelize): Promise<number> {
   }
 }
 
-/** Sweeps now and once a day; gives what stops it. A sweep that fails is told and tried again the next day. */
+/** Sweeps now and once a day; gives what stops it. A sweep that fails is reported and tried again the next day. */
 export function sweepDaily(sequelize: Sequelize, tell: (error: Error) => void): () => void {
   const sweep = () => void sweepGuests(sequelize).catch((error: unknown) => tell(error as Error))
   sweep()

@@ -6,7 +6,7 @@ import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
-/** What mends it comes when it was tried; null: not yet. */
+/** What fixes it comes when it was tried; null: not yet. */
 defineProps<{ finding: Finding; open: boolean; offered: OfferedFixes | null }>()
 defineEmits<{ toggle: [] }>()
 const store = useDesign()

@@ -21,7 +21,7 @@ const shownFindings = computed(() =>
 const hidden = computed(() => findings.value.length - shownFindings.value.length)
 const opened = ref(folded ? -1 : 0)
 const open = computed(() => shownFindings.value[opened.value] ?? null)
-/** What mends the finding that is open; a preview is looked at, not mended. */
+/** What fixes the finding that is open; a preview is looked at, not applied. */
 const trial = useTrial(
   () =>
     store.design && open.value && !store.preview

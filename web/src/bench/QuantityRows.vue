@@ -1,10 +1,10 @@
 <script setup lang="ts" generic="T extends object">
 import QuantityField from './QuantityField.vue'
-import type { FigureOf, QuantityRow } from './quantity-row.ts'
+import type { QuantityOf, QuantityRow } from './quantity-row.ts'
 
 /** A field for each figure of a thing that it has; they lie in the grid that is round them. */
 defineProps<{ of: T; rows: readonly QuantityRow<T>[] }>()
-defineEmits<{ change: [key: FigureOf<T>, si: number] }>()
+defineEmits<{ change: [key: QuantityOf<T>, si: number] }>()
 </script>
 
 <template>

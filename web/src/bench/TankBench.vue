@@ -7,13 +7,13 @@ import FigureRow from './FigureRow.vue'
 import FindingList from './FindingList.vue'
 import QuantityField from './QuantityField.vue'
 import QuantityRows from './QuantityRows.vue'
-import { rowsOf, type FigureOf } from './quantity-row.ts'
+import { rowsOf, type QuantityOf } from './quantity-row.ts'
 import SalinityField from './SalinityField.vue'
 import TankPicker from './TankPicker.vue'
 import TextField from './TextField.vue'
 
 const store = useDesign()
-const setTank = (name: FigureOf<DisplayTank>, to: number) =>
+const setTank = (name: QuantityOf<DisplayTank>, to: number) =>
   store.set(['tanks', store.tankIndex, name], to)
 /** The rim stays over the overflow's crest. */
 const rimLimit = computed(() => ({

@@ -27,7 +27,7 @@ export interface How<Calls, Subject, Answer, Estimate> {
   readonly same?: (asked: Subject, now: Subject) => boolean
   /** Asking again ends what runs in the middle of its loop; else it is left to end by itself. */
   readonly endsAtOnce?: boolean
-  /** It goes on while no view shows it; else it ends with the view that asked. */
+  /** It continues while no view shows it; else it ends with the view that asked. */
   readonly goesOn?: boolean
 }
 
@@ -52,7 +52,7 @@ export interface LongWork<Subject, Answer, Estimate> {
 }
 
 /**
- * Long work off the page's thread: asked for, told how far it is, stale when what it is of was
+ * Long work off the page's thread: asked for, with how far it is, stale when what it is of was
  * changed, cancelled, going on while away where that is wanted. The only door to workers.
  */
 export function useLongWork<Calls, Subject, Answer, Estimate = never>(
@@ -80,7 +80,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     of.value = subject
     progress.value = { done: 0, of: 1 }
     const report = (done: number, all: number) => {
-      // What is told after another was asked, or the answer has come, is told too late.
+      // What is reported after another was asked, or the answer has come, comes too late.
       if (mine === turn && progress.value) progress.value = { done, of: all }
     }
     try {

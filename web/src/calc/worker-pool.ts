@@ -29,7 +29,7 @@ export class WorkerPool<Calls> {
     list: readonly Item[],
     batch: number,
     ask: (calls: Remote<Calls>, some: readonly Item[]) => Promise<readonly Answer[]>,
-    told: (answers: readonly Answer[]) => void,
+    given: (answers: readonly Answer[]) => void,
   ): Promise<void> {
     this.supersede()
     const turn = this.#turn
@@ -45,7 +45,7 @@ export class WorkerPool<Calls> {
         const some = list.slice(next, next + batch)
         next += batch
         const answers = await ask(remote, some)
-        if (turn === this.#turn) told(answers)
+        if (turn === this.#turn) given(answers)
         if (left() && this.#wantsHelp(begunMs)) helpers.push(work(this.#start()).catch(fail))
       }
       await Promise.all(helpers)

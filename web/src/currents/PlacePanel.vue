@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { shareAsWanted, type Placement } from '@yew-basin/core'
 import { useCurrents } from './currents-store.ts'
 
-/** A search for seats, aims and speeds, and what it found. */
+/** A search for positions, aims and speeds, and what it found. */
 const currents = useCurrents()
 const running = computed(() => currents.at?.what === 'place')
 const pumps = computed(() => currents.scene!.pumps)
@@ -18,8 +18,8 @@ function take(found: Placement) {
   <section v-if="pumps.length > 0" aria-labelledby="place-head" class="space-y-2">
     <h3 id="place-head" class="heading">Place them for me</h3>
     <p class="text-[0.92rem]">
-      Hundreds of seats, aims and speeds for the pumps you have, by the quick look; the best few are
-      run as coarse fields.
+      Hundreds of positions, aims and speeds for the pumps you have, by the quick look; the best few
+      are run as coarse fields.
     </p>
     <div v-if="running" class="flex items-center gap-2">
       <progress class="grow" :value="currents.at!.share" max="1" aria-label="Places are searched" />

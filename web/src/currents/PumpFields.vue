@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { powerAtW, seatFault, type CirculationPump, type Pattern } from '@yew-basin/core'
+import { powerAtW, positionFault, type CirculationPump, type Pattern } from '@yew-basin/core'
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -33,7 +33,7 @@ const room = computed(() => {
 const reach = computed(() => currents.quick.find(({ streamId }) => streamId === pump.id))
 /** Why it cannot work as it sits. */
 const caution = computed(() => {
-  const fault = seatFault(pump, currents.setting!)
+  const fault = positionFault(pump, currents.setting!)
   if (fault?.kind === 'in-rock') {
     const rock = currents.scene!.rocks.find(({ id }) => id === fault.rockId)
     return `Its opening is inside ${rock?.name}: move one of them.`

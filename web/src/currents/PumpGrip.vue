@@ -2,7 +2,7 @@
 import {
   toMillimetre,
   openingOf,
-  seatNearest,
+  nearestPosition,
   towardsOf,
   type CirculationPump,
 } from '@yew-basin/core'
@@ -46,7 +46,7 @@ function moveTo(
 ) {
   const x = byX / scale.pxPerM
   const y = -byY / scale.pxPerM
-  if (cut === 'plan') return seatNearest(setting.value, pump.part, from.x + x, from.y + y)
+  if (cut === 'plan') return nearestPosition(setting.value, pump.part, from.x + x, from.y + y)
   const half = pump.part.bodyM / 2
   const upM = toMillimetre(Math.min(setting.value.depthM - half, Math.max(half, from.upM + y)))
   const onEnd = pump.panel === 'left' || pump.panel === 'right'

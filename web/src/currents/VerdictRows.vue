@@ -73,7 +73,7 @@ const share = (of: number) => `${Math.round(100 * of)} %`
       Watched for {{ units.text('duration', currents.field!.watchedS) }} after
       {{ units.text('duration', currents.field!.ranS - currents.field!.watchedS) }} of settling.
       <template v-if="currents.field!.patternPace > 1.01">
-        Its patterns ran {{ currents.field!.patternPace.toFixed(1) }} times as fast as told, so that
+        Its patterns ran {{ currents.field!.patternPace.toFixed(1) }} times as fast as set, so that
         a whole turn was seen.
       </template>
     </p>

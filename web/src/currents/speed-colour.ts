@@ -16,7 +16,7 @@ const DYE_STOPS: readonly (readonly [number, Colour])[] = [
   [1, [84, 16, 58]],
 ]
 
-/** Speeds run from nil to this on the scale. */
+/** Speeds run from zero to this on the scale. */
 export const SCALE_M_PER_S = 0.4
 
 export function speedColour(mPerS: number, deadMPerS: number): Colour {

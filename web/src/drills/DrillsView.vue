@@ -20,7 +20,7 @@ import SurvivalTable from './SurvivalTable.vue'
 import { usePlayer } from './use-player.ts'
 import VerdictPanel from './VerdictPanel.vue'
 
-/** The system's bad days: all verdicts, one of them played, what mends it. */
+/** The system's bad days: all verdicts, one of them played, what fixes it. */
 const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Drills')
 const drills = useDrills()
@@ -44,7 +44,7 @@ const played = useLongWork({
   ask: ({ design, drill }, { pool }) =>
     pool.one((calls) => ofDesign(calls, design).play(plain(drill))),
 })
-/** What mends it, tried. */
+/** What fixes it, tried. */
 const fixing = useLongWork({
   spawn: spawnShared,
   subject: () => subject.value,

@@ -14,7 +14,7 @@ import { useUnits } from '../shell/units.ts'
 import { OUTCOME_WORDS } from './drill-words.ts'
 import { useDrills } from './drills-store.ts'
 
-/** What one drill came to: what stands where, when something must be done, and what would mend it. */
+/** What one drill came to: what stands where, when something must be done, and what would fix it. */
 const { design, verdict, fixes, trying } = defineProps<{
   design: BasinDesign
   verdict: Verdict
@@ -58,10 +58,10 @@ const after = computed(() => {
       </p>
     </div>
     <p v-if="trying && verdict.outcome !== 'dry'" class="caption" role="status">
-      What may mend it is being tried…
+      What may fix it is being tried…
     </p>
     <div v-else-if="fixes && fixes.length > 0">
-      <h3 class="heading">What mends it</h3>
+      <h3 class="heading">What fixes it</h3>
       <ul class="mt-1 space-y-2.5">
         <li v-for="(fix, i) in fixes" :key="i" class="flex items-center gap-2">
           <span class="grow leading-tight"
@@ -82,7 +82,7 @@ const after = computed(() => {
         v-if="preview && after"
         class="mt-2 rounded-lg border-2 border-dashed border-needle p-2"
         role="status"
-        data-testid="mend-preview"
+        data-testid="fix-preview"
       >
         <p class="font-semibold">{{ say(preview.fix.label, units.family) }}</p>
         <p v-if="after.own" class="flex items-start gap-2">

@@ -93,7 +93,7 @@ export function drillChart(
     series: [
       ...levelLines(playback, levels, look.family, colour),
       ...flowLines(playback, look, colour),
-      happenings(design, playback, look.family, colour),
+      events(design, playback, look.family, colour),
     ],
   }
 }
@@ -197,7 +197,7 @@ function flowLines(playback: Playback, { family, tankLinks }: ChartLook, colour:
   ]
 }
 
-function happenings(design: BasinDesign, { log }: Playback, family: UnitFamily, colour: Palette) {
+function events(design: BasinDesign, { log }: Playback, family: UnitFamily, colour: Palette) {
   return {
     name: 'what happened',
     type: 'scatter',

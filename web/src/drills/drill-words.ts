@@ -1,7 +1,7 @@
-import type { Outcome } from '@yew-basin/core'
+import type { DrillOutcome } from '@yew-basin/core'
 
 /** An outcome in words. */
-export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
+export const OUTCOME_WORDS: Readonly<Record<DrillOutcome, string>> = {
   wet: 'water on the floor',
   watch: 'dry, keep an eye on it',
   dry: 'floor dry',

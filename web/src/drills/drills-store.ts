@@ -35,11 +35,11 @@ export interface DrillsPreview {
   readonly verdicts: readonly Verdict[]
 }
 
-/** Drills of a design, told one by one. */
+/** Drills of a design, given one by one. */
 async function drillEach(
   { design, drills }: { readonly design: BasinDesign; readonly drills: readonly Drill[] },
   { pool, report }: Work<CoreCalls>,
-  told: (verdict: Verdict) => void,
+  given: (verdict: Verdict) => void,
 ): Promise<void> {
   let done = 0
   report(0, drills.length)
@@ -48,7 +48,7 @@ async function drillEach(
     BATCH,
     (calls, some) => ofDesign(calls, design).drills(plain(some)),
     (verdicts) => {
-      verdicts.forEach(told)
+      verdicts.forEach(given)
       report((done += verdicts.length), drills.length)
     },
   )
@@ -85,7 +85,7 @@ function useDrillsPreview(present: () => BasinDesign | null) {
   return { preview: work.answer, looking: work, look }
 }
 
-/** Every drill of a design, told as they come in. */
+/** Every drill of a design, given as they come in. */
 function useAllDrills(present: () => BasinDesign | null) {
   const found = shallowRef<ReadonlyMap<string, Verdict>>(new Map())
   const all = useLongWork({

@@ -6,7 +6,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
 import TickField from '../bench/TickField.vue'
-import { NOISES, SKIMMER_FORMS } from '../treatment/treatment-words.ts'
+import { NOISES, SKIMMER_FORM_CHOICES } from '../treatment/treatment-words.ts'
 import { litresAnHour } from './part-words.ts'
 
 /** A skimmer, a sterilizer or another device, as its box prints it. */
@@ -106,7 +106,7 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
     <div v-if="model.skimmer" class="grid grid-cols-2 gap-x-3 gap-y-2">
       <ChoiceField
         label="It stands"
-        :options="SKIMMER_FORMS"
+        :options="SKIMMER_FORM_CHOICES"
         :model-value="model.skimmer.form"
         @update:model-value="
           skims({ form: $event, wantsDepth: $event === 'internal' ? FIRST_DEPTH : null })

@@ -9,14 +9,14 @@ import TextField from '../bench/TextField.vue'
 import PipeSizePicker from '../run/PipeSizePicker.vue'
 import { VALVE_FORMS } from '../run/piece-words.ts'
 import { useNotices } from '../shell/notices.ts'
-import { isDevice, type Draft } from './part-words.ts'
+import { isDevice, type PartDraft } from './part-words.ts'
 import { useParts } from './parts-store.ts'
 import PumpEditor from './PumpEditor.vue'
 import CirculationEditor from './CirculationEditor.vue'
 import DeviceEditor from './DeviceEditor.vue'
 
 /** One part of the keeper's own while it is being changed. */
-const { draft } = defineProps<{ draft: Draft }>()
+const { draft } = defineProps<{ draft: PartDraft }>()
 const emit = defineEmits<{ done: [] }>()
 const store = useParts()
 const notices = useNotices()

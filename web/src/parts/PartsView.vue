@@ -10,7 +10,7 @@ import ThemeSwitch from '../shell/ThemeSwitch.vue'
 import { useUnits } from '../shell/units.ts'
 import UnitSwitch from '../shell/UnitSwitch.vue'
 import PartEditor from './PartEditor.vue'
-import { KINDS, newSpec, type Draft } from './part-words.ts'
+import { KINDS, newSpec, type PartDraft } from './part-words.ts'
 import { useParts } from './parts-store.ts'
 
 /** The sample library and the keeper's own parts. */
@@ -22,7 +22,7 @@ onMounted(() => void store.load())
 document.title = 'Parts · Yew Basin'
 
 const kind = ref<PartKind>('pump')
-const draft = shallowRef<Draft | null>(null)
+const draft = shallowRef<PartDraft | null>(null)
 const shown = computed(() => store.parts.filter((part) => part.kind === kind.value))
 const oneWord = computed(() => KINDS.find((one) => one.kind === kind.value)!.one)
 

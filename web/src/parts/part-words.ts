@@ -157,7 +157,7 @@ export function newSpec(kind: PartKind): object {
 }
 
 /** A part as it is being changed, before it is kept. */
-export interface Draft {
+export interface PartDraft {
   /** null: not kept yet. */
   readonly id: string | null
   readonly kind: PartKind

@@ -62,7 +62,7 @@ export function axesOf({ spots, values }: Trace): ChartAxes | AxesFault | null {
 
 const DIGITS = 1e7
 
-/** The curve in SI, flow rising; a hair below nil counts as nil. */
+/** The curve in SI, flow rising; a hair below zero counts as zero. */
 export function pointsOf(trace: Trace): CurvePoint[] {
   const axes = axesOf(trace)
   if (!axes || typeof axes === 'string') return []

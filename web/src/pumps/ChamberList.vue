@@ -7,7 +7,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
-/** The sump's chambers by name and running level, until its sizes are told. */
+/** The sump's chambers by name and running level, until its sizes are given. */
 const store = useDesign()
 const chambers = computed(() => store.shown!.sump.chambers)
 const inUse = computed(

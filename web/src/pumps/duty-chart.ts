@@ -14,7 +14,7 @@ export type Palette = (token: string) => string
 
 type ToPair = (point: HeadPoint) => number[]
 
-/** What the chart library is told: the pump's curve against the system's, with the duty point. */
+/** What the chart library is given: the pump's curve against the system's, with the duty point. */
 export function dutyChart(
   design: BasinDesign,
   solved: SolvedLine,

@@ -3,7 +3,7 @@ import { toMillimetre, deviceRectangle, type Device, type SolvedDevice } from '@
 import { computed } from 'vue'
 import { useDrag } from '../section/use-drag.ts'
 import { useUnits } from '../shell/units.ts'
-import { onFloor, type FloorScale } from './room-scale.ts'
+import { toFloorPlan, type FloorScale } from './room-scale.ts'
 
 /** A device on the floor: dragged, or moved by the arrow keys, ten times as far with Shift. */
 const { device, solved, scale, chosen } = defineProps<{
@@ -17,7 +17,7 @@ const units = useUnits()
 
 const STEP_M = 0.005
 const FONT_PX = 12
-const place = computed(() => onFloor(scale, deviceRectangle(device)))
+const place = computed(() => toFloorPlan(scale, deviceRectangle(device)))
 const bad = computed(
   () =>
     !!solved.room &&

@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import DeviceGrip from './DeviceGrip.vue'
-import { floorScale, onFloor } from './room-scale.ts'
+import { floorScale, toFloorPlan } from './room-scale.ts'
 
 /** Sump, cabinet and all that stands in them from above, to scale. */
 const store = useDesign()
@@ -21,7 +21,7 @@ const drawing = computed(() => {
   const inside = { fromYM: 0, toYM: box.widthM }
   return {
     scale,
-    cabinet: cabinet && onFloor(scale, cabinet),
+    cabinet: cabinet && toFloorPlan(scale, cabinet),
     doors: cabinet
       ? design.sump.cabinet!.doors.map(({ id, face, fromM, toM }) => ({
           id,
@@ -40,14 +40,14 @@ const drawing = computed(() => {
               }),
         }))
       : [],
-    sump: onFloor(scale, sumpRectangle(box)),
+    sump: toFloorPlan(scale, sumpRectangle(box)),
     water: spans.map(({ fromM, toM }, i) => ({
       ...design.sump.chambers[i]!,
-      ...onFloor(scale, { fromXM: fromM, toXM: toM, ...inside }),
+      ...toFloorPlan(scale, { fromXM: fromM, toXM: toM, ...inside }),
     })),
     walls: design.sump.walls.map(({ id, atM, thicknessM }) => ({
       id,
-      ...onFloor(scale, { fromXM: atM, toXM: atM + thicknessM, ...inside }),
+      ...toFloorPlan(scale, { fromXM: atM, toXM: atM + thicknessM, ...inside }),
     })),
     pumps: design.returnSide.pumps.map(({ id, outlet }) => ({
       id,

@@ -40,7 +40,7 @@ export function floorScale(design: BasinDesign, width: number, height: number): 
 }
 
 /** A rectangle of the floor as one of the sheet. */
-export function onFloor(scale: FloorScale, { fromXM, toXM, fromYM, toYM }: Rectangle) {
+export function toFloorPlan(scale: FloorScale, { fromXM, toXM, fromYM, toYM }: Rectangle) {
   return {
     x: scale.x(fromXM),
     y: scale.y(toYM),

@@ -19,7 +19,7 @@ export interface DrawnPipe {
   readonly y2: number
   readonly outsidePx: number
   readonly borePx: number
-  /** Seconds a dash takes to move its own length: faster water moves faster; nil: the water stands. */
+  /** Seconds a dash takes to move its own length: faster water moves faster; zero: the water stands. */
   readonly dashS: number
   readonly backwards: boolean
   /** Goes away from the eye or towards it: drawn as a ring. */

@@ -49,7 +49,7 @@ export function drawSection(
     ...tanks.map(({ right }) => right),
     ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.x(piece.to.xM))),
   )
-  // Until the sump's sizes are told, its water is drawn as far as it is known: round pumps and ends.
+  // Until the sump's sizes are given, its water is drawn as far as it is known: round pumps and ends.
   const sump = drawSump(design, solved, scale)
   const chambers = sump ? [] : drawnChambers(design, lines, scale)
   const sumps = (sump ? [] : design.returnSide.pumps)

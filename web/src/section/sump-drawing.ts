@@ -72,7 +72,7 @@ export interface DrawnSump {
 /** A chamber narrower than this has no room for words, px. */
 const WORDS_PX = 74
 
-/** A sump with sizes, to scale; null while they are not told. */
+/** A sump with sizes, to scale; null while they are not set. */
 export function drawSump(
   { sump }: BasinDesign,
   solved: SolvedBasin,

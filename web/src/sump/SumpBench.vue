@@ -7,7 +7,7 @@ import FigureRow from '../bench/FigureRow.vue'
 import FindingList from '../bench/FindingList.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
-import { rowsOf, type FigureOf } from '../bench/quantity-row.ts'
+import { rowsOf, type QuantityOf } from '../bench/quantity-row.ts'
 import ChamberList from '../pumps/ChamberList.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -23,7 +23,7 @@ const units = useUnits()
 const box = computed(() => store.shown?.sump.box ?? null)
 const solved = computed(() => store.solved!.sump)
 const anew = ref(false)
-const setBox = (name: FigureOf<SumpBox>, si: number) => store.set(['sump', 'box', name], si)
+const setBox = (name: QuantityOf<SumpBox>, si: number) => store.set(['sump', 'box', name], si)
 const setLength = (si: number) => store.set(['sump'], withLength(store.design!.sump, si))
 const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.sump, si))
 const PLACE = rowsOf<SumpBox>(

@@ -9,7 +9,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { FEED_FORMS, LOAD_NAMES, LOADS } from './treatment-words.ts'
+import { FEED_FORM_CHOICES, LOAD_NAMES, LOADS } from './treatment-words.ts'
 
 /** What is fed in a day, what lives there, and what else takes its share. */
 const store = useDesign()
@@ -89,7 +89,7 @@ function add(form: FeedForm) {
     </ul>
     <div class="mt-2 flex flex-wrap gap-2">
       <button
-        v-for="form in FEED_FORMS"
+        v-for="form in FEED_FORM_CHOICES"
         :key="form.value"
         class="button"
         :disabled="plan.feeds.length >= COUNTS.feeds"

@@ -21,7 +21,7 @@ export const LOAD_NAMES: Readonly<Record<LoadClass, string>> = {
   heavy: 'heavy',
 }
 
-export const FEED_FORMS: Choice<FeedForm> = [
+export const FEED_FORM_CHOICES: Choice<FeedForm> = [
   { value: 'cube', label: 'frozen, by the cube' },
   { value: 'dry', label: 'dry, by the pinch' },
   { value: 'sheet', label: 'seaweed, by the sheet' },
@@ -54,7 +54,7 @@ export const NOISE_NAMES = Object.fromEntries(
   NOISES.map(({ value, label }) => [value, label]),
 ) as Readonly<Record<NoiseClass, string>>
 
-export const SKIMMER_FORMS: Choice<SkimmerForm> = [
+export const SKIMMER_FORM_CHOICES: Choice<SkimmerForm> = [
   { value: 'internal', label: 'in the water' },
   { value: 'external', label: 'beside the sump' },
   { value: 'hung', label: 'hung on its rim' },

@@ -1,6 +1,6 @@
 import {
   newDevice,
-  swappedIn,
+  deviceSwappedIn,
   type Device,
   type DevicePart,
   setTo,
@@ -29,7 +29,7 @@ export function useDevices(about: (device: Device) => boolean) {
   }
 
   const swap = (part: DevicePart, standM: number) =>
-    store.edit([setTo(at(), swappedIn(store.design!, chosen.value!, part, standM))])
+    store.edit([setTo(at(), deviceSwappedIn(store.design!, chosen.value!, part, standM))])
 
   const takeOut = () =>
     store.set(

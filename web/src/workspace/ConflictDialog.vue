@@ -39,7 +39,7 @@ async function keepBoth() {
   >
     <template v-if="sides">
       <p class="mt-2">
-        Another tab saved this design at {{ sides.at }}. Nothing is lost: say which one goes on.
+        Another tab saved this design at {{ sides.at }}. Nothing is lost: say which one continues.
       </p>
       <dl class="mt-4 grid grid-cols-2 gap-4">
         <div class="rounded-lg bg-sunk p-3">

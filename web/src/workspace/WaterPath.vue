@@ -14,20 +14,20 @@ const length = (si: number) => units.text('length', si)
 
 /** The thickest sheet of water over any rim. */
 function overflowFigure({ overflows }: SolvedBasin): string {
-  if (overflows.length === 0) return 'not told yet'
+  if (overflows.length === 0) return 'not set yet'
   return `${length(Math.max(...overflows.map(({ headM }) => headM)))} over the rim`
 }
 
 function drainsFigure({ overflows, drains }: SolvedBasin): string {
   const left = leastDrainMargin(overflows)
   if (left === null) {
-    return drains.length > 0 || overflows.length === 0 ? 'not told yet' : 'none needed'
+    return drains.length > 0 || overflows.length === 0 ? 'not set yet' : 'none needed'
   }
   return left > 0 ? `${length(left)} left, one blocked` : 'spills with one blocked'
 }
 
 function sumpFigure({ sump: { outage } }: SolvedBasin): string {
-  if (!outage) return 'sizes not told yet'
+  if (!outage) return 'sizes not set yet'
   return outage.spills ? 'spills in a power cut' : `${length(outage.marginM)} left, power cut`
 }
 
@@ -37,12 +37,12 @@ function skimmerFigure({ treatment: { skimmers, devices } }: SolvedBasin): strin
   const [first] = skimmers
   if (first?.depth && first.depth.says !== 'right') return `stands too ${first.depth.says}`
   if (first) return SKIMMER_SAYS[first.inForce.says]
-  return devices.length > 0 ? 'no skimmer' : 'none told yet'
+  return devices.length > 0 ? 'no skimmer' : 'none set yet'
 }
 
 function sterilizerFigure({ treatment: { sterilizers } }: SolvedBasin): string {
   const [first] = sterilizers
-  if (!first) return 'none told yet'
+  if (!first) return 'none set yet'
   if (first.doseJPerM2 === null) return 'no water passes it'
   return `${units.text('dose', first.doseJPerM2)} at ${units.text('flow', first.flowM3PerS)}`
 }

@@ -53,7 +53,7 @@ export class Autosave {
   }
 
   /** The design has changed. Undone back to what is saved, it needs no save: states are compared by identity. */
-  touch(): void {
+  markDirty(): void {
     const design = this.#read()
     if (!design) return
     const state = this.state.value
@@ -150,7 +150,7 @@ export class Autosave {
     this.#unanswered = null
     this.#settle(answer)
     if (this.#read() === answer.design) this.#drafts?.drop()
-    else this.touch()
+    else this.markDirty()
   }
 
   #settle(answer: DesignAnswer): void {

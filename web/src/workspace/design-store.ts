@@ -54,7 +54,7 @@ export const useDesign = defineStore('design', () => {
   const notices = useNotices()
   const opened = useOpenedBasin()
   const saves: Autosave = new Autosave(() => history.design.value)
-  const history = useDesignHistory(() => saves.touch(), olderThan)
+  const history = useDesignHistory(() => saves.markDirty(), olderThan)
   const preview = shallowRef<Fix | null>(null)
 
   const { design } = history

@@ -7,7 +7,7 @@ export interface Difference {
 }
 
 /** "waterLevelM" → "water level". */
-export function words(name: string): string {
+export function fieldWords(name: string): string {
   return name
     .replace(/(M3PerS|MPerS|KgPerM3|PerH|Kg|Ppt|M|C|Deg)$/, '')
     .replace(/([a-z])([A-Z])/g, '$1 $2')
@@ -30,7 +30,7 @@ function walk(mine: unknown, theirs: unknown, path: readonly string[]): Differen
   if (pairs) return pairs.flatMap(([name, a, b]) => walk(a, b, [...path, name]))
   if (!isRecord(mine) || !isRecord(theirs)) return [{ where: path.join(', ') }]
   const names = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
-  return names.flatMap((name) => walk(mine[name], theirs[name], [...path, words(name)]))
+  return names.flatMap((name) => walk(mine[name], theirs[name], [...path, fieldWords(name)]))
 }
 
 /** Two lists of the same named things in the same order, as [name, mine, theirs]; else null. */

@@ -1,7 +1,7 @@
 import type { BasinDesign } from '@yew-basin/core'
 
 /** Work that has not reached the server yet, kept in this browser. */
-export interface Draft {
+export interface RecoveredDraft {
   readonly revision: number
   readonly design: BasinDesign
   /** What was on its way to the server meanwhile; it arrives even when the page is left. */
@@ -22,7 +22,7 @@ export class Drafts {
     this.#own = this.#prefix + tab
   }
 
-  keep(draft: Draft): void {
+  keep(draft: RecoveredDraft): void {
     try {
       localStorage.setItem(this.#own, JSON.stringify(draft))
     } catch {
@@ -35,7 +35,7 @@ export class Drafts {
   }
 
   /** This tab's draft, else the newest that a closed tab left behind; it becomes this tab's. */
-  take(now: number): Draft | null {
+  take(now: number): RecoveredDraft | null {
     const own = readDraft(this.#own)
     if (own) return own
     const left = Object.keys(localStorage)
@@ -51,13 +51,13 @@ export class Drafts {
   }
 }
 
-function readDraft(key: string): Draft | null {
+function readDraft(key: string): RecoveredDraft | null {
   const text = localStorage.getItem(key)
   if (text === null) return null
   try {
-    const draft = JSON.parse(text) as Partial<Draft>
+    const draft = JSON.parse(text) as Partial<RecoveredDraft>
     const whole = typeof draft.revision === 'number' && typeof draft.at === 'number' && draft.design
-    return whole ? { ...(draft as Draft), sent: draft.sent ?? null } : null
+    return whole ? { ...(draft as RecoveredDraft), sent: draft.sent ?? null } : null
   } catch {
     return null
   }

@@ -11,7 +11,7 @@ export function useSelection(
   const selectedPieceId = ref<string | null>(null)
   /** The device the bench is about; without a choice the first of its kind. */
   const deviceId = ref<string | null>(null)
-  /** The basin whose next view goes on with what is open here. */
+  /** The basin whose next view continues with what is open here. */
   const goesOn = ref<string | null>(null)
 
   const lineIndex = computed(() => {

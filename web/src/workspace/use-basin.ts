@@ -11,7 +11,7 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
   watch(
     id,
     (now) => {
-      // A view that was reached from another one of the same basin goes on with what is open.
+      // A view that was reached from another one of the same basin continues with what is open.
       if (store.goesOn === now && store.basin?.id === now && store.loadState === 'ready') return
       void store.leave()
       void store.open(now)

@@ -1,4 +1,4 @@
-import type { FeltLevels } from '../../layout/index.ts'
+import type { BoundaryLevels } from '../../layout/index.ts'
 import { type Flowing, flowThrough, type Network } from '../../network/index.ts'
 import type { Law, Rates } from '../rates.ts'
 
@@ -8,13 +8,13 @@ export interface Tap {
   readonly vessel: number
 }
 
-/** Step of a level by which the flows are felt out, m. */
+/** Step of a level by which the flows are probed, m. */
 const FEEL_M = 1e-6
 
 /** The return side as one network: pumps draw from chambers, ends give into tanks and chambers. */
 export class ReturnFlow implements Law {
   readonly #network: Network
-  readonly #felt: FeltLevels
+  readonly #boundary: BoundaryLevels
   readonly #draws: readonly Tap[]
   readonly #ends: readonly Tap[]
   readonly #places: readonly number[]
@@ -23,13 +23,13 @@ export class ReturnFlow implements Law {
 
   constructor(
     network: Network,
-    felt: FeltLevels,
+    boundary: BoundaryLevels,
     taps: { draws: readonly Tap[]; ends: readonly Tap[] },
     from?: number[],
   ) {
     this.#network = network
-    this.#felt = felt
-    this.#places = felt.places
+    this.#boundary = boundary
+    this.#places = boundary.places
     this.#draws = taps.draws
     this.#ends = taps.ends
     this.flowing = flowThrough(network, from)
@@ -40,16 +40,16 @@ export class ReturnFlow implements Law {
     const here = this.flowing.flowsM3PerS
     this.#spread(here, (vessel, flow) => (rates.rate[vessel] = rates.rate[vessel]! + flow))
     // Water that runs back hangs on the levels as a root does; a pump's hardly moves with them.
-    if (wantsSlopes && here.some((flow) => flow < 0)) this.#feelOut(levels, rates, here)
+    if (wantsSlopes && here.some((flow) => flow < 0)) this.#probe(levels, rates, here)
   }
 
   #solve(levels: number[]): void {
-    if (!this.#felt.put(levels)) return
+    if (!this.#boundary.apply(levels)) return
     this.flowing = flowThrough(this.#network, this.flowing.flowsM3PerS)
   }
 
   /** Each level moved a little, and what that does to every flow. */
-  #feelOut(levels: number[], rates: Rates, here: number[]): void {
+  #probe(levels: number[], rates: Rates, here: number[]): void {
     const moved = levels.slice()
     const { flowing } = this
     for (const place of this.#places) {
@@ -63,7 +63,7 @@ export class ReturnFlow implements Law {
       })
       moved[place] = levels[place]!
     }
-    this.#felt.put(levels)
+    this.#boundary.apply(levels)
     this.flowing = flowing
   }
 

@@ -3,7 +3,7 @@ import type { DevicePiece, Piece, PieceKind, Run } from '../../run/index.ts'
 
 /** Of a device whose maker prints no loss: two wide bends and a body (choice). */
 const DEVICE_K = 6
-/** Kv that a device begins with when it is told that way, m³/h (choice). */
+/** Kv that a device begins with when it is given that way, m³/h (choice). */
 const DEVICE_KV_M3_PER_H = 5
 /** A nozzle's mouth beside the pipe it ends (choice), and the least there is, m. */
 const NOZZLE_SHARE = 0.8

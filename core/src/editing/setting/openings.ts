@@ -29,7 +29,7 @@ export function settingValve(layout: Layout, lineIndex: number): SettingValve | 
 /** Least opening a valve is set to: below it a hair's turn is the whole flow. */
 export const LEAST_OPENING = 0.02
 
-/** Head a valve loses at an opening and a flow; ∞ when shut, nil without flow. */
+/** Head a valve loses at an opening and a flow; ∞ when shut, zero without flow. */
 export function valveLossM(
   layout: Layout,
   { lineIndex, piece, valve }: SettingValve,

@@ -1,5 +1,5 @@
 import type { SteadyState } from '../../loop/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import { solveDrains } from './solve-drains.ts'
 import { solveOverflow } from './solve-overflow.ts'
 import { solveSump } from './solve-sump.ts'
@@ -17,15 +17,15 @@ export function solveGravity(
   steady: SteadyState,
   intoTank: (tankId: string) => { readonly flowM3PerS: number },
 ): SolvedGravity {
-  const { overflows, tankLevels, passes, restlessM } = steady
+  const { overflows, tankLevels, passes, residualM } = steady
   return {
-    overflows: gather(overflows, (one, i) => {
+    overflows: flatMap(overflows, (one, i) => {
       if (!one) return []
       const flow = Math.max(0, intoTank(one.tank.id).flowM3PerS)
       return [solveOverflow(one, tankLevels[i]!, flow)]
     }),
     drains: solveDrains(steady),
     sump: solveSump(steady),
-    loop: { passes, restlessM },
+    loop: { passes, residualM },
   }
 }

@@ -9,7 +9,7 @@ export interface RunningOverflow {
   /** Of the display over the crest. */
   readonly headM: number
   readonly surfaceM: number
-  /** Before the passage; the box's own level where there is none. null: no drain is told. */
+  /** Before the passage; the box's own level where there is none. null: no drain is given. */
   readonly innerM: number | null
   readonly boxM: number | null
   /** Where the box's water would leave it on the wrong side. */
@@ -28,7 +28,7 @@ export interface RunningOverflow {
   /** V/√(gD) in a siphon tube; null: none. */
   readonly froude: number | null
   readonly prime: PrimeVerdict | null
-  /** The animals that must stay can't pass its openings; null: not told. */
+  /** The animals that must stay can't pass its openings; null: not set. */
   readonly keepsIn: boolean | null
   readonly leastOpeningM: number
 }
@@ -133,7 +133,7 @@ export interface SolvedTrap {
 
 export interface SolvedWaterUse {
   readonly evaporationM3PerS: number
-  /** Until the pump draws air with no top-off; null: its inlet's height is not told, or nothing evaporates. */
+  /** Until the pump draws air with no top-off; null: its inlet's height is not set, or nothing evaporates. */
   readonly untilAirS: number | null
   /** null: the sump has no reservoir, or nothing evaporates. */
   readonly reservoirS: number | null
@@ -153,6 +153,6 @@ export interface RunningSump {
 /** How the loop came to rest. */
 export interface SolvedLoop {
   readonly passes: number
-  /** Levels still moved so much when the search gave up, m; nil when it steady. */
-  readonly restlessM: number
+  /** Levels still moved so much when the search gave up, m; zero when it steady. */
+  readonly residualM: number
 }

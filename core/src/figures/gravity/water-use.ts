@@ -51,7 +51,7 @@ export function solveWaterUse(
   }
 }
 
-/** Level at which a pump draws air for certain; null: its inlet's height is not told. */
+/** Level at which a pump draws air for certain; null: its inlet's height is not set. */
 export function drawsAirBelowM({ placed, part }: LaidPump): number | null {
   if (placed.inletHeightM === null) return null
   return placed.inletHeightM + (part.leastDepthM ?? part.inletBoreM ?? part.outletBoreM)

@@ -4,7 +4,7 @@ import { type Flows, flowThrough, makeNetwork, withPumpAt } from '../../network/
 /** Where a flow is asked for: what all lines bring into a tank, or what leaves at a line's end. */
 export type FlowPlace = { readonly tankId: string } | { readonly lineId: string }
 
-/** The flow there; nil where there is no such line. */
+/** The flow there; zero where there is no such line. */
 export function flowThere(layout: Layout, running: Flows, place: FlowPlace): number {
   if ('tankId' in place) return tankFlow(layout, running, place.tankId)
   const index = layout.lines.findIndex(({ line }) => line.id === place.lineId)

@@ -17,7 +17,7 @@ import type { SolvedPump } from './solved.ts'
 const YEAR_S = 365 * 24 * 3600
 const KWH_J = 3.6e6
 
-/** What a year of this power comes to; cost null when no tariff is told. */
+/** What a year of this power comes to; cost null when no tariff is given. */
 export function yearOf(powerW: number, tariff: Tariff | null) {
   const energyPerYearJ = powerW * YEAR_S
   return {

@@ -9,7 +9,7 @@ export interface SolvedTank {
   readonly rockVolumeM3: number
   readonly sandVolumeM3: number
   readonly sandDepthM: number
-  /** Gross less rock and sand grains; not below nil. */
+  /** Gross less rock and sand grains; not below zero. */
   readonly netVolumeM3: number
   /** From the running level up to the rim. */
   readonly freeboardM: number
@@ -92,12 +92,12 @@ export interface SolvedPump {
   readonly wireToWater: number
   readonly heatToWaterW: number
   readonly energyPerYearJ: number
-  /** In the keeper's currency; null when no tariff is told. */
+  /** In the keeper's currency; null when no tariff is given. */
   readonly costPerYear: number | null
   readonly twoNumberCurve: boolean
   /** Least water over its inlet at this flow, its maker's figure where there is one. */
   readonly leastDepthM: number
-  /** Water over its inlet; null when the inlet's height is not told. */
+  /** Water over its inlet; null when the inlet's height is not set. */
   readonly depthM: number | null
 }
 

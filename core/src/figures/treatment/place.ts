@@ -6,7 +6,7 @@ import {
   type SumpBox,
 } from '../../design/index.ts'
 import { clearanceM, type Rectangle, sticksOutM, widestGapM } from '../../device/index.ts'
-import { kept } from '../../numeric/index.ts'
+import { memoize } from '../../numeric/index.ts'
 import { pullOutOf } from './pull-out.ts'
 import type { SolvedRoom } from './solved-treatment.ts'
 
@@ -23,7 +23,7 @@ export function chamberRectangle(sump: Sump, box: SumpBox, index: number): Recta
   return { fromXM: fromM, toXM: toM, fromYM: 0, toYM: box.widthM }
 }
 
-/** The cabinet's inside, from the same corner; null: none is told. */
+/** The cabinet's inside, from the same corner; null: none is given. */
 export function cabinetRectangle({ box, cabinet }: Sump): Rectangle | null {
   if (!box || !cabinet) return null
   const fromXM = cabinet.xM - box.xM
@@ -54,15 +54,15 @@ function meet(box: SumpBox, one: Device, other: Device): boolean {
   return atOneHeight && clearanceM(deviceRectangle(one), deviceRectangle(other)) < -TOUCH_M
 }
 
-/** What is free over a device, m; null: no cabinet is told. */
+/** What is free over a device, m; null: no cabinet is given. */
 export function aboveM({ box, cabinet }: Sump, device: Device): number | null {
   return box && cabinet ? cabinet.topM - heightsOf(box, device).topM : null
 }
 
 /** The room of each of a sump's devices, in their order. No water moves it: a sump is looked at once. */
-export const roomsOf = kept((sump: Sump) => sump.devices.map((device) => roomOf(sump, device)))
+export const roomsOf = memoize((sump: Sump) => sump.devices.map((device) => roomOf(sump, device)))
 
-/** The room a device has in its chamber, or in the cabinet beside the sump; null: no sizes are told. */
+/** The room a device has in its chamber, or in the cabinet beside the sump; null: no sizes are given. */
 export function roomOf(sump: Sump, device: Device): SolvedRoom | null {
   const { box, cabinet, devices, chambers } = sump
   const inWater = standsInWater(device)

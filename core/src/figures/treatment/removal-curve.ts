@@ -1,5 +1,5 @@
 import type { DoseTarget } from '../../uv/index.ts'
-import { against } from './solve-sterilizer.ts'
+import { againstTarget } from './solve-sterilizer.ts'
 
 /** A flow through the lamp, and what it would do. */
 export interface RemovalPoint {
@@ -22,7 +22,7 @@ export function removalCurve(
     return {
       flowM3PerS,
       doseJPerM2: doseFlow / flowM3PerS,
-      removalPerS: against(target, doseFlow, flowM3PerS, volumeM3).removalPerS,
+      removalPerS: againstTarget(target, doseFlow, flowM3PerS, volumeM3).removalPerS,
     }
   })
 }

@@ -20,7 +20,7 @@ export function pieceOfDevice(pieces: readonly Piece[], kind: DeviceKind): numbe
   return own >= 0 ? own : pieces.findIndex((piece) => piece.kind === 'device')
 }
 
-/** What passes a device in its line: at its place among the pieces where that is told, else at the line's end. */
+/** What passes a device in its line: at its place among the pieces where that is given, else at the line's end. */
 export function flowInLine(
   { returnSide }: BasinDesign,
   { part }: Device,

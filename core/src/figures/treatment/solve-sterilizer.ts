@@ -45,7 +45,7 @@ export function solveSterilizer(
     ageing: ageing(lamp.burnedS, spec.ratedHoursS),
     lampLeftS: spec.ratedHoursS - lamp.burnedS,
     targets: design.treatment.targets.map((target) =>
-      against(target, product, flowM3PerS, load.systemVolumeM3),
+      againstTarget(target, product, flowM3PerS, load.systemVolumeM3),
     ),
     fromChamberId: way.fromChamberId,
     toChamberId: way.toChamberId,
@@ -54,7 +54,7 @@ export function solveSterilizer(
 }
 
 /** Dose D = product/Q against a target, in a well mixed volume. */
-export function against(
+export function againstTarget(
   target: DoseTarget,
   product: number,
   flowM3PerS: number,

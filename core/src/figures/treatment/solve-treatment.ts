@@ -1,5 +1,5 @@
 import type { BasinDesign } from '../../design/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import type { RunningOverflow, RunningSump } from '../gravity/solved-gravity.ts'
 import type { SolvedReturn, SolvedTank } from '../return/solved.ts'
 import { solveDevice } from './solve-devices.ts'
@@ -28,12 +28,12 @@ export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreat
     devices: devices.map((device, i) =>
       solveDevice(design, device, returnSide, { sump, room: rooms[i]! }),
     ),
-    skimmers: gather(devices, (device) =>
+    skimmers: flatMap(devices, (device) =>
       device.part.skimmer
         ? [solveSkimmer(design, device, device.part.skimmer, { load, sump, returnSide })]
         : [],
     ),
-    sterilizers: gather(devices, (device) =>
+    sterilizers: flatMap(devices, (device) =>
       device.part.sterilizer
         ? [solveSterilizer(design, device, device.part.sterilizer, { load, returnSide })]
         : [],

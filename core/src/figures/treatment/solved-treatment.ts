@@ -21,13 +21,13 @@ export interface SolvedLoad {
 /** How a device stands and what it draws. */
 export interface SolvedDevice {
   readonly deviceId: string
-  /** Through it: its line's, or what passes its chamber; null: neither is told. */
+  /** Through it: its line's, or what passes its chamber; null: neither is given. */
   readonly flowM3PerS: number | null
-  /** Against what its maker wants; null: no window is told, or no flow. */
+  /** Against what its maker wants; null: no window is given, or no flow. */
   readonly window: 'below' | 'within' | 'above' | null
   readonly powerW: number
   readonly energyPerYearJ: number
-  /** null when no tariff is told. */
+  /** null when no tariff is given. */
   readonly costPerYear: number | null
   readonly room: SolvedRoom | null
 }
@@ -38,9 +38,9 @@ export interface SolvedRoom {
   readonly place: Rectangle
   /** It stands in a chamber's water. */
   readonly inWater: boolean
-  /** Out of its chamber or the cabinet; nil: it fits. */
+  /** Out of its chamber or the cabinet; zero: it fits. */
   readonly sticksOutM: number
-  /** Widest gap to the walls round it; null: no cabinet is told. */
+  /** Widest gap to the walls round it; null: no cabinet is given. */
   readonly handM: number | null
   /** Devices that it runs into. */
   readonly collidesWith: readonly string[]
@@ -48,7 +48,7 @@ export interface SolvedRoom {
   readonly runsIntoSump: boolean
   /** It stands or hangs higher than the sump's rim, over its water. */
   readonly overSump: boolean
-  /** From its top to the cabinet's; null: no cabinet is told. */
+  /** From its top to the cabinet's; null: no cabinet is given. */
   readonly aboveM: number | null
   /** From the sump's rim to the cabinet's top, less its height: what is left when it is lifted out; null: no cabinet. */
   readonly liftsOutM: number | null
@@ -91,7 +91,7 @@ export interface AgainstTarget {
 
 export interface SolvedSterilizer {
   readonly deviceId: string
-  /** nil where no line leads through it. */
+  /** zero where no line leads through it. */
   readonly flowM3PerS: number
   readonly flowBandM3PerS: number
   /** null without flow. */

@@ -32,7 +32,7 @@ export interface TakeOut {
   readonly pipeEnds: number
 }
 
-/** The sump drawn level through a door, its panels and all; null: no sizes or no cabinet are told. */
+/** The sump drawn level through a door, its panels and all; null: no sizes or no cabinet are given. */
 export function takeOutOf({ sump, returnSide, drains }: BasinDesign): TakeOut | null {
   const { box, cabinet } = sump
   if (!box || !cabinet) return null

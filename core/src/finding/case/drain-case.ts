@@ -1,6 +1,6 @@
 import type { Drain } from '../../design/index.ts'
 import type { SolvedDrain } from '../../figures/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import type { Case } from '../rule.ts'
 import type { OverflowCase } from './overflow-case.ts'
 
@@ -16,7 +16,7 @@ export interface DrainCase extends Case {
 /** The drains of one overflow. */
 export function drainCases(box: OverflowCase): DrainCase[] {
   const { design, drains } = box.whole
-  return gather(design.drains, (drain, index): DrainCase[] =>
+  return flatMap(design.drains, (drain, index): DrainCase[] =>
     drain.tankId === box.tank.id
       ? [
           {

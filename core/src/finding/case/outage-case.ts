@@ -1,6 +1,6 @@
 import type { BasinDesign, SumpBox } from '../../design/index.ts'
 import type { SolvedOutage } from '../../judge/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import { LEAST_RUNNING_DEPTH_M } from '../limits.ts'
 import type { Case } from '../rule.ts'
 import type { Whole } from './whole.ts'
@@ -33,7 +33,7 @@ export function outageState({ whole, box, outage, returnIndex }: OutageCase): Ou
 
 /** The lowest the return chamber may run: over its pumps' inlets, or a hand's width of water. */
 function leastLevelM({ returnSide }: BasinDesign, box: SumpBox): number {
-  const inlets = gather(returnSide.pumps, ({ inletHeightM }) =>
+  const inlets = flatMap(returnSide.pumps, ({ inletHeightM }) =>
     inletHeightM === null ? [] : [inletHeightM],
   )
   return Math.max(box.floorHeightM + LEAST_RUNNING_DEPTH_M, ...inlets)

@@ -1,7 +1,7 @@
 import type { DisplayTank, Overflow } from '../../design/index.ts'
 import type { SolvedOverflow } from '../../judge/index.ts'
 import type { Overflowing } from '../../loop/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import type { Case } from '../rule.ts'
 import { tankWords } from './tank-case.ts'
 import type { Whole } from './whole.ts'
@@ -21,7 +21,7 @@ export interface OverflowCase extends Case {
 /** Every tank that has an overflow. */
 export function overflowCases(whole: Whole): OverflowCase[] {
   const { design, steady, overflows } = whole
-  return gather(design.tanks, (tank, index): OverflowCase[] => {
+  return flatMap(design.tanks, (tank, index): OverflowCase[] => {
     const laid = steady.overflows[index]
     const solved = overflows.find(({ tankId }) => tankId === tank.id)
     if (!laid || !solved || !tank.overflow) return []

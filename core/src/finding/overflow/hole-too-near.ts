@@ -1,5 +1,5 @@
 import type { DisplayTank, Hole } from '../../design/index.ts'
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { HOLE_WIDTHS } from '../limits.ts'
@@ -12,7 +12,7 @@ export const holeTooNear = rule({
   severities: ['watch'],
   holds: 'A hole is too near to an edge or to another hole.',
   condition: ({ overflow, tank }: OverflowCase) =>
-    gather(overflow.holes, (hole, i) => {
+    flatMap(overflow.holes, (hole, i) => {
       if (hole.glass === 'tempered') return []
       const others = overflow.holes.slice(i + 1).filter(({ panel }) => panel === hole.panel)
       const leftM = Math.min(toEdgeM(tank, hole), ...others.map((other) => betweenM(hole, other)))

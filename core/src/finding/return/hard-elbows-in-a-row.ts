@@ -1,4 +1,4 @@
-import { kept } from '../../numeric/index.ts'
+import { memoize } from '../../numeric/index.ts'
 import { isHose } from '../../pipe/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Piece } from '../../run/index.ts'
@@ -14,7 +14,7 @@ export interface ElbowRow {
 }
 
 /** Pieces that nobody moves have the same rows. */
-const elbowRows = kept((pieces: readonly Piece[]): ElbowRow[] => {
+const elbowRows = memoize((pieces: readonly Piece[]): ElbowRow[] => {
   const rows: ElbowRow[] = []
   let row: ElbowRow | null = null
   const close = () => {

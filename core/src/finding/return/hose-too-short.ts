@@ -1,4 +1,4 @@
-import { gather } from '../../numeric/index.ts'
+import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
 import { rule } from '../rule.ts'
@@ -9,7 +9,7 @@ export const hoseTooShort = rule({
   severities: ['stop'],
   holds: 'A hose is shorter than the straight way it must reach.',
   condition: ({ laid }: LineCase) =>
-    gather(laid.line.run.pieces, (piece, index) => {
+    flatMap(laid.line.run.pieces, (piece, index) => {
       if (piece.kind !== 'free-hose') return []
       const straightM = Math.hypot(piece.byXM, piece.byYM, piece.byZM)
       return piece.lengthM >= straightM ? [] : [{ piece, index, straightM }]

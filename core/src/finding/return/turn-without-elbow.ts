@@ -1,4 +1,4 @@
-import { kept } from '../../numeric/index.ts'
+import { memoize } from '../../numeric/index.ts'
 import { isHose } from '../../pipe/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import { axisOf, type PipePiece, type PlacedPiece, signOf } from '../../run/index.ts'
@@ -13,7 +13,7 @@ export interface MissingTurn {
 }
 
 /** A line is laid once, and turns the same as long as it lies so. */
-const turnsMissing = kept((placed: readonly PlacedPiece[]): MissingTurn[] => {
+const turnsMissing = memoize((placed: readonly PlacedPiece[]): MissingTurn[] => {
   const found: MissingTurn[] = []
   let last: PipePiece | null = null
   let turned = 0

@@ -12,6 +12,6 @@ export const couldNotSolve = rule({
   title: ({ laid }) => sentence(`The line “${laid.line.name}” could not be solved`),
   reason: () =>
     sentence(
-      'No flow was found at which its head balances. Check that its pump’s curve falls to nil and that it has a length and an end.',
+      'No flow was found at which its head balances. Check that its pump’s curve falls to zero and that it has a length and an end.',
     ),
 })

@@ -1,5 +1,5 @@
 import { dot, type Jet, momentumOf, type Vector } from '../jet/index.ts'
-import { DIRECTIONS, type Gift, WEIGHTS } from '../lattice/index.ts'
+import { LATTICE_DIRECTIONS, type SourceTerm, WEIGHTS } from '../lattice/index.ts'
 import { cellAt, cellHolding, type Grid, holds, middleOf, WATER } from './grid.ts'
 import type { Block } from './setting.ts'
 
@@ -80,7 +80,7 @@ function around({ x, y, z }: Vector, reach: number): Block {
   }
 }
 
-function eachCell(grid: Grid, block: Block, told: (cell: number, place: Vector) => void): void {
+function eachCell(grid: Grid, block: Block, visit: (cell: number, place: Vector) => void): void {
   const range = (from: number, to: number, cells: number) => [
     Math.max(1, Math.floor(from / grid.cellM) + 1),
     Math.min(cells, Math.ceil(to / grid.cellM)),
@@ -92,21 +92,21 @@ function eachCell(grid: Grid, block: Block, told: (cell: number, place: Vector) 
     for (let y = y0!; y <= y1!; y++)
       for (let x = x0!; x <= x1!; x++) {
         const cell = cellAt(grid, x, y, z)
-        if (grid.fill[cell] === WATER) told(cell, middleOf(grid, x, y, z))
+        if (grid.fill[cell] === WATER) visit(cell, middleOf(grid, x, y, z))
       }
 }
 
 /** Momentum of a stream for each step: M dt²/dx⁴ in the lattice's own units, 3 w c·F to each population. */
-export function pushGifts(
+export function addPushSources(
   cells: readonly CellShare[],
   jet: Jet,
   cellM: number,
   stepS: number,
-): Gift[] {
+): SourceTerm[] {
   const force = (momentumOf(jet) * stepS ** 2) / cellM ** 4
   const { x, y, z } = jet.towards
   return cells.flatMap(({ cell, share }) =>
-    DIRECTIONS.flatMap(([cx, cy, cz], direction) => {
+    LATTICE_DIRECTIONS.flatMap(([cx, cy, cz], direction) => {
       const amount = 3 * WEIGHTS[direction]! * force * share * (cx * x + cy * y + cz * z)
       return amount === 0 ? [] : [{ cell, direction, amount }]
     }),
@@ -114,15 +114,15 @@ export function pushGifts(
 }
 
 /** Water that comes in or, negative, leaves: Q dt/dx³ at each step. */
-export function pourGifts(
+export function addPourSources(
   cells: readonly CellShare[],
   flowM3PerS: number,
   cellM: number,
   stepS: number,
-): Gift[] {
+): SourceTerm[] {
   const mass = (flowM3PerS * stepS) / cellM ** 3
   return cells.flatMap(({ cell, share }) =>
-    DIRECTIONS.map((_, direction) => ({
+    LATTICE_DIRECTIONS.map((_, direction) => ({
       cell,
       direction,
       amount: WEIGHTS[direction]! * mass * share,

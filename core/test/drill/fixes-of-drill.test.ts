@@ -27,31 +27,31 @@ function ran(design: BasinDesign, id: string) {
   if (!drill) throw new Error(`no drill ${id}`)
   const run = runDrill(steady, drill)
   const verdict = verdictOf(run)
-  const mends = fixesOfDrill(design, drill, verdict).map(({ label, edits }) => ({
+  const fixes = fixesOfDrill(design, drill, verdict).map(({ label, edits }) => ({
     text: say(label, 'metric'),
     after: () => verdictOf(runDrill(...again(applyEdits(design, edits), id))),
   }))
-  const mend = (words: RegExp) => {
-    const found = mends.find(({ text }) => words.test(text))
+  const fix = (words: RegExp) => {
+    const found = fixes.find(({ text }) => words.test(text))
     if (!found)
-      throw new Error(`no mend ${String(words)} in ${mends.map(({ text }) => text).join('; ')}`)
+      throw new Error(`no fix ${String(words)} in ${fixes.map(({ text }) => text).join('; ')}`)
     return found
   }
-  return { verdict, mends, mend }
+  return { verdict, fixes, fix }
 }
 function again(design: BasinDesign, id: string) {
   const steady = steadyState(design)
   return [steady, allDrills(steady).find((one) => one.id === id)!] as const
 }
 
-describe('what may mend a drill', () => {
+describe('what may fix a drill', () => {
   test.each(['power-cut', 'power-back', 'pump-stops pump'])(
     'of %s through an end under water: a hole that breaks it, or a higher sump',
     (id) => {
-      const { verdict, mend } = ran(LOW, id)
+      const { verdict, fix } = ran(LOW, id)
       expect(verdict.outcome).toBe('wet')
-      expect(mend(/^Drill a break hole 20\.0\smm under/).after().outcome).toBe('dry')
-      expect(mend(/^Raise the sump’s panels to \d+\smm/).after().outcome).toBe('dry')
+      expect(fix(/^Drill a break hole 20\.0\smm under/).after().outcome).toBe('dry')
+      expect(fix(/^Raise the sump’s panels to \d+\smm/).after().outcome).toBe('dry')
     },
   )
   test('is not a hole where there is one, or where the end is in air', () => {
@@ -60,34 +60,34 @@ describe('what may mend a drill', () => {
       end: { ...line.end, breakDepthM: 0.02 },
     }))
     const holed = { ...LOW, returnSide: { ...LOW.returnSide, lines } }
-    expect(ran(holed, 'power-cut').mends.some(({ text }) => /hole/.test(text))).toBe(false)
+    expect(ran(holed, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
     const inAir = aLoop({ changes: { 'sump.box.heightM': 0.28 } })
-    expect(ran(inAir, 'power-cut').mends.some(({ text }) => /hole/.test(text))).toBe(false)
+    expect(ran(inAir, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
   })
   test('of a stuck top-off: a can that the sump has room for', () => {
-    const { verdict, mend } = ran(aLoop({ changes: { 'sump.topOff': BIG_CAN } }), 'top-off-open')
+    const { verdict, fix } = ran(aLoop({ changes: { 'sump.topOff': BIG_CAN } }), 'top-off-open')
     expect(verdict.outcome).toBe('wet')
-    const can = mend(/^A can of/)
+    const can = fix(/^A can of/)
     expect(can.after().outcome).toBe('dry')
     expect(can.after().spilledM3).toBe(0)
   })
   test('of drains that block at once: a sensor, said to be a device that can fail', () => {
-    const { mend } = ran(HIGH, 'both tank')
-    const sensor = mend(/^Add a level sensor/)
+    const { fix } = ran(HIGH, 'both tank')
+    const sensor = fix(/^Add a level sensor/)
     expect(sensor.text).toMatch(/can fail/)
-    expect(
-      sensor.after().log.map(({ what }) => 'happening' in what && what.happening.kind),
-    ).toContain('sensor-stops-pumps')
+    expect(sensor.after().log.map(({ what }) => 'event' in what && what.event.kind)).toContain(
+      'sensor-stops-pumps',
+    )
   })
   test('is not a sensor where the stopped pump floods the sump sooner', () => {
-    const { verdict, mends } = ran(LOW, 'both tank')
+    const { verdict, fixes } = ran(LOW, 'both tank')
     expect(verdict.outcome).toBe('wet')
-    expect(mends.some(({ text }) => /sensor/.test(text))).toBe(false)
+    expect(fixes.some(({ text }) => /sensor/.test(text))).toBe(false)
   })
   test('is nothing where the floor stays dry and the pump full', () => {
-    expect(ran(aLoop(), 'power-cut').mends).toEqual([])
+    expect(ran(aLoop(), 'power-cut').fixes).toEqual([])
   })
-  test('is told in a way that both unit families can read', () => {
+  test('is said in a way that both unit families can read', () => {
     const [steady, drill] = again(LOW, 'power-cut')
     const verdict = verdictOf(runDrill(steady, drill))
     const hole = fixesOfDrill(LOW, drill, verdict).find(({ edits }) =>

@@ -2,7 +2,7 @@
  * All that each thing of a list gives, in order. Does what `flatMap` does; that one costs some ten
  * times as much, and the solve that runs at every keystroke asks it hundreds of times.
  */
-export function gather<One, Given>(
+export function flatMap<One, Given>(
   list: readonly One[],
   of: (one: One, index: number) => readonly Given[],
 ): Given[] {

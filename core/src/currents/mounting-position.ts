@@ -8,12 +8,12 @@ import type { WaterSetting } from './setting.ts'
 import { openingOf } from './streams.ts'
 
 /** Why a pump cannot work where it sits. */
-export type SeatFault =
+export type PositionFault =
   | { readonly kind: 'in-rock'; readonly rockId: string }
   | { readonly kind: 'draws-air' }
   | { readonly kind: 'in-sand' }
 
-export function seatFault(pump: CirculationPump, setting: WaterSetting): SeatFault | null {
+export function positionFault(pump: CirculationPump, setting: WaterSetting): PositionFault | null {
   const { x, y, z } = openingOf(pump, setting)
   const half = pump.part.bodyM / 2
   const rock = setting.rocks.find((one) => isInside(one, x, y, z))
@@ -24,7 +24,7 @@ export function seatFault(pump: CirculationPump, setting: WaterSetting): SeatFau
 }
 
 /** The panel nearest to a place of the plan, and how far along it a part can sit. */
-export function seatNearest(
+export function nearestPosition(
   { lengthM, widthM }: Pick<WaterSetting, 'lengthM' | 'widthM'>,
   { bodyM }: CirculationPart,
   xM: number,

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import { gather } from '../../src/numeric/gather.ts'
-import { kept, keptBeside } from '../../src/numeric/kept.ts'
+import { flatMap } from '../../src/numeric/flat-map.ts'
+import { memoize, memoizeWith } from '../../src/numeric/memoize.ts'
 
 describe('an answer that is kept', () => {
   test('is worked out once for an object, and anew for another of the same looks', () => {
     let asked = 0
-    const doubled = kept(({ side }: { side: number }) => {
+    const doubled = memoize(({ side }: { side: number }) => {
       asked++
       return 2 * side
     })
@@ -16,7 +16,7 @@ describe('an answer that is kept', () => {
 
   test('serves while what stands beside it is the same, and no longer', () => {
     let asked = 0
-    const area = keptBeside(
+    const area = memoizeWith(
       ({ side }: { side: number }, height: number) => {
         asked++
         return side * height
@@ -32,5 +32,5 @@ describe('an answer that is kept', () => {
 test('gathering gives what flatMap gives', () => {
   const lists = [[], [1], [2, 3]]
   const of = (list: number[], i: number) => list.map((one) => one * 10 + i)
-  expect(gather(lists, of)).toEqual(lists.flatMap(of))
+  expect(flatMap(lists, of)).toEqual(lists.flatMap(of))
 })

@@ -1,12 +1,12 @@
 import type { BasinDesign } from '../design/index.ts'
 import type { Network } from '../network/index.ts'
-import { gather } from '../numeric/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import type { LaidLine } from './laid-line.ts'
 import { overItsTank } from './lay-lines.ts'
 import type { Layout } from './layout.ts'
 
 /** A node whose head is a level, or the mouth that stands over it. */
-interface FeltNode {
+interface BoundaryNode {
   readonly node: number
   /** Its place among the levels. */
   readonly level: number
@@ -17,11 +17,11 @@ interface FeltNode {
   readonly hasCheck: boolean
 }
 
-/** Ends whose state is told, not found from the levels. */
-export interface ToldEnds {
+/** Ends whose state is fixed, not found from the levels. */
+export interface FixedEnds {
   /** Lines that let nothing back whatever stands at their end, as a siphon that broke. */
   readonly held: ReadonlySet<string>
-  /** Lines that count as under water until they are told otherwise. */
+  /** Lines that count as under water until they are fixed otherwise. */
   readonly under: ReadonlySet<string>
 }
 
@@ -29,13 +29,18 @@ export interface ToldEnds {
  * Where a network feels levels that the loop moves, tanks first, then chambers: moving them in
  * place spares laying the design out anew for every pass.
  */
-export class FeltLevels {
-  readonly #nodes: readonly FeltNode[]
+export class BoundaryLevels {
+  readonly #nodes: readonly BoundaryNode[]
   readonly #network: Network
 
-  constructor(design: BasinDesign, layout: Layout, network: Network, told: ToldEnds = NONE_TOLD) {
+  constructor(
+    design: BasinDesign,
+    layout: Layout,
+    network: Network,
+    fixed: FixedEnds = NONE_FIXED,
+  ) {
     this.#network = network
-    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network, told)]
+    this.#nodes = [...drawn(design, layout), ...ended(design, layout, network, fixed)]
   }
 
   /** Places of the levels that it feels. */
@@ -44,7 +49,7 @@ export class FeltLevels {
   }
 
   /** Puts the network against the levels; false where it feels none of what moved. */
-  put(levels: number[]): boolean {
+  apply(levels: number[]): boolean {
     const { nodeHead, searches } = this.#network
     let moved = false
     for (const { node, level, mouthM, link, hasCheck } of this.#nodes) {
@@ -62,11 +67,11 @@ export class FeltLevels {
   }
 }
 
-const NONE_TOLD: ToldEnds = { held: new Set(), under: new Set() }
+const NONE_FIXED: FixedEnds = { held: new Set(), under: new Set() }
 
-function drawn({ tanks, sump }: BasinDesign, { pumps, segments, problem }: Layout): FeltNode[] {
+function drawn({ tanks, sump }: BasinDesign, { pumps, segments, problem }: Layout): BoundaryNode[] {
   if (!sump.box) return []
-  return gather(pumps, ({ placed, lineIndex }): FeltNode[] => {
+  return flatMap(pumps, ({ placed, lineIndex }): BoundaryNode[] => {
     if (lineIndex === null) return []
     const node = problem.links[segments[lineIndex]![0]!.link]!.from
     const level = tanks.length + sump.chambers.findIndex(({ id }) => id === placed.chamberId)
@@ -78,9 +83,9 @@ function ended(
   design: BasinDesign,
   layout: Layout,
   network: Network,
-  { held, under }: ToldEnds,
-): FeltNode[] {
-  return gather(layout.lines, (laid, i): FeltNode[] => {
+  { held, under }: FixedEnds,
+): BoundaryNode[] {
+  return flatMap(layout.lines, (laid, i): BoundaryNode[] => {
     const level = levelOf(design, laid)
     if (level < 0) return []
     const { link } = layout.segments[i]!.at(-1)!

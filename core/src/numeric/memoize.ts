@@ -2,7 +2,7 @@
  * A pure function of one object that never changes, worked out once for each: the same object has
  * the same answer, and the answer goes when the object goes.
  */
-export function kept<Key extends object, Answer>(
+export function memoize<Key extends object, Answer>(
   workOut: (key: Key) => Answer,
 ): (key: Key) => Answer {
   const answers = new WeakMap<Key, Answer>()
@@ -19,7 +19,7 @@ export function kept<Key extends object, Answer>(
  * The same for a function that also takes what seldom changes beside the object: the last answer
  * serves while `sameBeside` says so.
  */
-export function keptBeside<Key extends object, Beside, Answer>(
+export function memoizeWith<Key extends object, Beside, Answer>(
   workOut: (key: Key, beside: Beside) => Answer,
   sameBeside: (before: Beside, now: Beside) => boolean,
 ): (key: Key, beside: Beside) => Answer {
@@ -37,7 +37,7 @@ export function keptBeside<Key extends object, Beside, Answer>(
  * The same where the objects outlive what is asked of them, as the states that can be undone do:
  * only the last `most` answers are held.
  */
-export function keptLast<Key extends object, Answer>(
+export function memoizeLast<Key extends object, Answer>(
   workOut: (key: Key) => Answer,
   most: number,
 ): (key: Key) => Answer {

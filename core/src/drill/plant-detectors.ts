@@ -1,11 +1,11 @@
 import { drawsAirBelowM } from '../figures/index.ts'
-import type { Watch } from './integrate.ts'
+import type { EventDetector } from './integrate.ts'
 import { type Mode, runsNow, withMember } from './mode.ts'
 import type { Plant } from './plant.ts'
 import { vesselKey, type VesselOf } from './vessel.ts'
 
-/** What a watch that strikes is called in the log. */
-export type Happening =
+/** What a detector that fires is called in the log. */
+export type DrillEvent =
   | { readonly kind: 'sensor-stops-pumps'; readonly tankId: string }
   | { readonly kind: 'pump-draws-air'; readonly placedId: string }
   | { readonly kind: 'siphon-primes'; readonly drainId: string }
@@ -16,9 +16,9 @@ export type Happening =
   | { readonly kind: 'top-off-empty' }
   | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
 
-/** A watch with what it does to the system; null: it is only written down. */
-export interface PlantWatch extends Watch {
-  readonly happening: Happening
+/** A detector with what it does to the system; null: it is only written down. */
+export interface PlantDetector extends EventDetector {
+  readonly event: DrillEvent
   readonly becomes: ((mode: Mode) => Mode) | null
 }
 
@@ -30,7 +30,11 @@ const PRIMES_BORES = 1
 const FLOAT_M = 0.005
 
 /** All that may happen in a mode; `written` are those that were written down already. */
-export function plantWatches(plant: Plant, mode: Mode, written: ReadonlySet<string>): PlantWatch[] {
+export function plantDetectors(
+  plant: Plant,
+  mode: Mode,
+  written: ReadonlySet<string>,
+): PlantDetector[] {
   return [
     ...sensors(plant, mode),
     ...dryPumps(plant, mode),
@@ -41,10 +45,10 @@ export function plantWatches(plant: Plant, mode: Mode, written: ReadonlySet<stri
   ]
 }
 
-function sensors(plant: Plant, mode: Mode): PlantWatch[] {
+function sensors(plant: Plant, mode: Mode): PlantDetector[] {
   const { pumps } = mode.design.returnSide
   if (mode.sensorStuck || !pumps.some((pump) => runsNow(mode, pump))) return []
-  return plant.tanks.flatMap(({ laid, tank, box }): PlantWatch[] => {
+  return plant.tanks.flatMap(({ laid, tank, box }): PlantDetector[] => {
     const { sensorM } = laid.overflow
     if (sensorM === null) return []
     const at = box >= 0 ? box : tank
@@ -53,18 +57,18 @@ function sensors(plant: Plant, mode: Mode): PlantWatch[] {
       {
         name: `sensor ${laid.tank.id}`,
         value: (levels) => levels[at]! - heightM,
-        happening: { kind: 'sensor-stops-pumps', tankId: laid.tank.id },
+        event: { kind: 'sensor-stops-pumps', tankId: laid.tank.id },
         becomes: (now) => ({ ...now, stopped: new Set(pumps.map(({ id }) => id)) }),
       },
     ]
   })
 }
 
-function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
-  return plant.steady.layout.pumps.flatMap((pump): PlantWatch[] => {
+function dryPumps(plant: Plant, mode: Mode): PlantDetector[] {
+  return plant.steady.layout.pumps.flatMap((pump): PlantDetector[] => {
     const { id, chamberId } = pump.placed
     if (!runsNow(mode, pump.placed)) return []
-    // Where no inlet is told: at the latest when its chamber is empty.
+    // Where no inlet is given: at the latest when its chamber is empty.
     const emptyM = plant.sumpBox.floorHeightM + pump.part.outletBoreM
     const leastM = drawsAirBelowM(pump) ?? emptyM
     const at = plant.chamberAt.get(chamberId)!
@@ -72,16 +76,16 @@ function dryPumps(plant: Plant, mode: Mode): PlantWatch[] {
       {
         name: `dry ${id}`,
         value: (levels) => leastM - levels[at]!,
-        happening: { kind: 'pump-draws-air', placedId: id },
+        event: { kind: 'pump-draws-air', placedId: id },
         becomes: (now) => ({ ...now, stopped: withMember(now.stopped, id) }),
       },
     ]
   })
 }
 
-function primes(plant: Plant, mode: Mode): PlantWatch[] {
+function primes(plant: Plant, mode: Mode): PlantDetector[] {
   return plant.tanks.flatMap(({ laid, box }) =>
-    laid.drains.flatMap(({ drain, lipM, boreM }): PlantWatch[] => {
+    laid.drains.flatMap(({ drain, lipM, boreM }): PlantDetector[] => {
       if (drain.role !== 'siphon' || mode.blocked.get(drain.id) === 1) return []
       const { id } = drain
       if (!mode.unprimed.has(id)) {
@@ -89,7 +93,7 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
           {
             name: `drops ${id}`,
             value: (levels) => lipM + DROPS_M - levels[box]!,
-            happening: { kind: 'siphon-drops', drainId: id },
+            event: { kind: 'siphon-drops', drainId: id },
             becomes: (now) => ({ ...now, unprimed: withMember(now.unprimed, id) }),
           },
         ]
@@ -99,7 +103,7 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
         {
           name: `primes ${id}`,
           value: (levels) => levels[box]! - lipM - PRIMES_BORES * boreM,
-          happening: { kind: 'siphon-primes', drainId: id },
+          event: { kind: 'siphon-primes', drainId: id },
           becomes: (now) => ({ ...now, unprimed: primed(now) }),
         },
       ]
@@ -108,9 +112,9 @@ function primes(plant: Plant, mode: Mode): PlantWatch[] {
 }
 
 /** Where an end under water lets air in: its hole while that is clean, else its mouth. */
-function breaks(plant: Plant, mode: Mode): PlantWatch[] {
+function breaks(plant: Plant, mode: Mode): PlantDetector[] {
   const { layout, design } = plant.steady
-  return layout.lines.flatMap((laid): PlantWatch[] => {
+  return layout.lines.flatMap((laid): PlantDetector[] => {
     const { end, id } = laid.line
     if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
     const tank = design.tanks.findIndex((one) => one.id === end.id)
@@ -121,51 +125,51 @@ function breaks(plant: Plant, mode: Mode): PlantWatch[] {
       {
         name: `breaks ${id}`,
         value: (levels) => airM - levels[tank]!,
-        happening: { kind: 'back-siphon-breaks', lineId: id },
+        event: { kind: 'back-siphon-breaks', lineId: id },
         becomes: (now) => ({ ...now, broken: withMember(now.broken, id) }),
       },
     ]
   })
 }
 
-function floats(plant: Plant, mode: Mode): PlantWatch[] {
-  const { fresh, returnChamber, steady, vessels } = plant
+function floats(plant: Plant, mode: Mode): PlantDetector[] {
+  const { topOffSupply, returnChamber, steady, vessels } = plant
   const runs = mode.topOff === 'stuck-open' || (mode.topOff === 'runs' && mode.powered)
-  if (fresh < 0) return []
+  if (topOffSupply < 0) return []
   const keptM = steady.chambers[steady.returnIndex]!.levelM
-  const watches: PlantWatch[] = []
+  const detectors: PlantDetector[] = []
   if (runs) {
-    watches.push({
+    detectors.push({
       name: 'top-off empty',
-      value: (levels) => vessels[fresh]!.floorM - levels[fresh]!,
-      happening: { kind: 'top-off-empty' },
+      value: (levels) => vessels[topOffSupply]!.floorM - levels[topOffSupply]!,
+      event: { kind: 'top-off-empty' },
       becomes: (now) => ({ ...now, topOff: 'empty' }),
     })
   }
   if (mode.topOff === 'runs') {
-    watches.push({
+    detectors.push({
       name: 'top-off stops',
       value: (levels) => levels[returnChamber]! - keptM,
-      happening: { kind: 'top-off-stops' },
+      event: { kind: 'top-off-stops' },
       becomes: (now) => ({ ...now, topOff: 'waits' }),
     })
   }
   if (mode.topOff === 'waits' && mode.powered) {
-    watches.push({
+    detectors.push({
       name: 'top-off starts',
       value: (levels) => keptM - FLOAT_M - levels[returnChamber]!,
-      happening: { kind: 'top-off-starts' },
+      event: { kind: 'top-off-starts' },
       becomes: (now) => ({ ...now, topOff: 'runs' }),
     })
   }
-  return watches
+  return detectors
 }
 
 /** A vessel runs over once water stands a hair above its rim. */
 const HAIR_M = 1e-5
 
-function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantWatch[] {
-  return places.flatMap((place, v): PlantWatch[] => {
+function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantDetector[] {
+  return places.flatMap((place, v): PlantDetector[] => {
     // The sump's rim is one: that any chamber stands over it is said once.
     const name = place?.kind === 'chamber' ? 'over the sump' : `over ${vesselKey(vessels[v]!)}`
     if (!place || !Number.isFinite(place.rimM) || written.has(name)) return []
@@ -173,7 +177,7 @@ function edges({ places, vessels }: Plant, written: ReadonlySet<string>): PlantW
       {
         name,
         value: (levels) => levels[v]! - place.rimM - HAIR_M,
-        happening: { kind: 'runs-over', vessel: vessels[v]!.of },
+        event: { kind: 'runs-over', vessel: vessels[v]!.of },
         becomes: null,
       },
     ]

@@ -21,7 +21,7 @@ export interface Gravity {
 }
 
 /** What a pass's flows bring about. */
-export interface Followed {
+export interface ImpliedLevels {
   readonly tankLevels: readonly (TankLevels | null)[]
   /** What each drain carries, in the design's order. */
   readonly drainFlows: number[]
@@ -39,12 +39,12 @@ export interface Pass {
 }
 
 /** The levels that the flows of a pass bring about. */
-export function follow(
+export function evaluateLoop(
   design: BasinDesign,
   { drains, overflows, place, fed, returnIndex }: Gravity,
   layout: Layout,
   { running, levels, boxes }: Pass,
-): Followed {
+): ImpliedLevels {
   const { tanks, sump } = design
   const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
   const flows = zeros(drains.length)
@@ -81,13 +81,13 @@ export function follow(
     tankLevels: found,
     drainFlows: flows,
     chambers,
-    levels: broughtLevels(found, chambers, levels),
+    levels: impliedLevels(found, chambers, levels),
   }
 }
 
 /** Heights that the flows bring about; a tank without an overflow stands where it did. */
-function broughtLevels(
-  tanks: Followed['tankLevels'],
+function impliedLevels(
+  tanks: ImpliedLevels['tankLevels'],
   chambers: readonly ChamberLevel[],
   before: number[],
 ): number[] {

@@ -5,7 +5,7 @@ import { makeNetwork, run } from '../network/index.ts'
 import { pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** A design as it runs, with no more than a search needs. */
-export interface Settled {
+export interface SizedRun {
   readonly layout: Layout
   readonly flow: (lineId: string) => number
   readonly linkFlow: (link: number) => number
@@ -15,7 +15,7 @@ export interface Settled {
   readonly speed: number
 }
 
-export function runSettled(design: BasinDesign, pumpIndex = 0): Settled {
+export function runOf(design: BasinDesign, pumpIndex = 0): SizedRun {
   const layout = steadyState(design).layout
   const { running } = run(makeNetwork(layout.problem))
   const linkFlow = (link: number) => running.flowsM3PerS[link]!
