@@ -103,6 +103,7 @@ const CHECKS = [
   ['Types', 'tsc', '-p', 'tsconfig.json'],
   ['Walls between the folders', 'depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs'],
   ['Lint', 'oxlint', '--deny-warnings'],
+  ['Words of the core', 'eslint', '--config', 'eslint.words.config.js', 'core/src'],
 ]
 /** As many at once as any machine has cores. */
 const LANES = 2

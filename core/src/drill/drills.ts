@@ -1,6 +1,6 @@
 import { chamberContents, skimmersGiveBackM3 } from '../design/index.ts'
 import type { SteadyState } from '../loop/index.ts'
-import { sentence } from '../quantity/index.ts'
+import { type Sentence, sentence } from '../quantity/index.ts'
 import type { Drill, DrillFault, FaultAt } from './fault.ts'
 import { canDrill } from './plant.ts'
 
@@ -37,9 +37,15 @@ interface More {
   readonly isSingle?: boolean
 }
 
-function drill(id: string, title: string, faults: readonly FaultAt[], more: More = {}): Drill {
+function drill(
+  id: string,
+  title: Sentence | string,
+  faults: readonly FaultAt[],
+  more: More = {},
+): Drill {
   const { runS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
-  return { id, title: sentence(title), faults, runS, evaporates, isSingle, parts: [] }
+  const said = typeof title === 'string' ? sentence(title) : title
+  return { id, title: said, faults, runS, evaporates, isSingle, parts: [] }
 }
 
 const atOnce = (fault: DrillFault): FaultAt[] => [{ atS: 0, fault }]
@@ -62,9 +68,12 @@ function power({ design }: SteadyState): Drill[] {
     ...pumps.map(({ id, pumpId }) =>
       drill(
         `pump-stops ${id}`,
-        pumps.length > 1
-          ? `A controller stops one pump: ${nameOfPump(design, pumpId)}`
-          : 'A controller stops the return pump',
+        sentence(
+          pumps.length > 1
+            ? 'A controller stops one pump: {pump}'
+            : 'A controller stops the return pump',
+          { pump: nameOfPump(design, pumpId) },
+        ),
         atOnce({ kind: 'pump-stops', placedId: id }),
       ),
     ),
@@ -88,12 +97,12 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
   const single = laid.flatMap(({ drain }) => [
     drill(
       `blocked ${drain.id}`,
-      `${drain.name}${tankOf(drain.tankId)} blocked`,
+      sentence('{drain}{tankOf} blocked', { drain: drain.name, tankOf: tankOf(drain.tankId) }),
       atOnce(blocked([drain.id], 1)),
     ),
     drill(
       `half ${drain.id}`,
-      `${drain.name}${tankOf(drain.tankId)} half blocked`,
+      sentence('{drain}{tankOf} half blocked', { drain: drain.name, tankOf: tankOf(drain.tankId) }),
       atOnce(blocked([drain.id], 0.5)),
       { isSingle: false },
     ),
@@ -104,7 +113,11 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
     return [
       drill(
         `joined ${drain.id}`,
-        `${trunk.drain.name} and ${drain.name}${tankOf(drain.tankId)} blocked below their join`,
+        sentence('{drain} and {drain2}{tankOf} blocked below their join', {
+          drain: trunk.drain.name,
+          drain2: drain.name,
+          tankOf: tankOf(drain.tankId),
+        }),
         atOnce(blocked([trunk.drain.id, drain.id], 1)),
       ),
     ]
@@ -119,7 +132,11 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
     return [
       drill(
         `both ${tank.id}`,
-        `${main.drain.name} and ${emergency.drain.name}${tankOf(tank.id)} blocked at once`,
+        sentence('{drain} and {drain2}{tankOf} blocked at once', {
+          drain: main.drain.name,
+          drain2: emergency.drain.name,
+          tankOf: tankOf(tank.id),
+        }),
         atOnce(blocked([main.drain.id, emergency.drain.id], 1)),
         { isSingle: false },
       ),
@@ -138,7 +155,7 @@ function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Dri
       list.push(
         drill(
           `teeth ${tank.id}`,
-          `Half of the teeth${of} fouled`,
+          sentence('Half of the teeth{of} fouled', { of }),
           atOnce({ kind: 'teeth-fouled', tankId: tank.id, share: 0.5 }),
         ),
       )
@@ -147,7 +164,7 @@ function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Dri
       list.push(
         drill(
           `prime ${tank.id}`,
-          `The hung box${of} loses its prime`,
+          sentence('The hung box{of} loses its prime', { of }),
           atOnce({ kind: 'prime-lost', tankId: tank.id }),
         ),
       )
@@ -157,7 +174,7 @@ function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Dri
       list.push(
         drill(
           `sensor ${tank.id}`,
-          `Level sensor${of} stuck while all drains block`,
+          sentence('Level sensor{of} stuck while all drains block', { of }),
           [
             { atS: 0, fault: { kind: 'sensor-stuck' } },
             {
@@ -184,12 +201,14 @@ function sump({ design }: SteadyState): Drill[] {
     if (use === 'socks' || use === 'roller') {
       const what = use === 'socks' ? 'Socks full' : 'Roller jammed'
       const fault: DrillFault = { kind: 'sock-blocked', chamberId: id }
-      return [drill(`sock ${id}`, `${what} in ${name}`, atOnce(fault))]
+      return [drill(`sock ${id}`, sentence('{what} in {name}', { what, name }), atOnce(fault))]
     }
     const { footprintM2, submergedM3 } = contents[i]!
     if (use !== 'skimmer' || footprintM2 + submergedM3 <= 0) return []
     const fault: DrillFault = { kind: 'object-out', chamberId: id }
-    return [drill(`out ${id}`, `The skimmer is lifted out of ${name}`, atOnce(fault))]
+    return [
+      drill(`out ${id}`, sentence('The skimmer is lifted out of {name}', { name }), atOnce(fault)),
+    ]
   })
   if (skimmersGiveBackM3(design.sump) > 0) {
     list.push(
@@ -230,13 +249,13 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
       list.push(
         drill(
           `check-open ${id}`,
-          `Power cut with the check valve of ${line.name} stuck open`,
+          sentence('Power cut with the check valve of {line} stuck open', { line: line.name }),
           [{ atS: 0, fault: { kind: 'check-open', lineId: id } }, cut],
           { runS: 2 * HOUR_S },
         ),
         drill(
           `check-shut ${id}`,
-          `Check valve of ${line.name} stuck shut`,
+          sentence('Check valve of {line} stuck shut', { line: line.name }),
           atOnce({ kind: 'check-shut', lineId: id }),
         ),
       )
@@ -245,7 +264,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
       list.push(
         drill(
           `grown ${id}`,
-          `Power cut with the break hole of ${line.name} grown over`,
+          sentence('Power cut with the break hole of {line} grown over', { line: line.name }),
           [{ atS: 0, fault: { kind: 'break-hole-grown', lineId: id } }, cut],
           { runS: 4 * HOUR_S },
         ),
@@ -256,7 +275,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
       list.push(
         drill(
           `shut ${id}`,
-          `A valve of ${line.name} knocked shut`,
+          sentence('A valve of {line} knocked shut', { line: line.name }),
           atOnce({ kind: 'valve-shut', lineId: id }),
         ),
       )
@@ -264,7 +283,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
       list.push(
         drill(
           `open ${id}`,
-          `${line.name} left wide open`,
+          sentence('{line} left wide open', { line: line.name }),
           atOnce({ kind: 'takeoff-open', lineId: id }),
         ),
       )
@@ -274,7 +293,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
   const fouled = pumps.map(({ id, pumpId }) =>
     drill(
       `fouled ${id}`,
-      `${nameOfPump(design, pumpId)} fouled to 60 % of its flow`,
+      sentence('{pump} fouled to 60 % of its flow', { pump: nameOfPump(design, pumpId) }),
       atOnce({ kind: 'pump-fouled', placedId: id, share: CLOGGED_SHARE }),
     ),
   )

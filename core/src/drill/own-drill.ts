@@ -11,7 +11,7 @@ export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
   if (steps.length === 0) return null
   return {
     id: `own ${own.id}`,
-    title: sentence(own.name),
+    title: sentence('{name}', { name: own.name }),
     faults: steps.flatMap(({ drill, atS }) =>
       drill.faults.map((one) => ({ fault: one.fault, atS: one.atS + atS })),
     ),
@@ -26,10 +26,7 @@ export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
 export function together(a: Drill, b: Drill): Drill {
   return {
     id: `${a.id} + ${b.id}`,
-    title: {
-      text: `${a.title.text} + ${b.title.text}`,
-      values: { ...a.title.values, ...b.title.values },
-    },
+    title: sentence('{first} + {second}', { first: a.title, second: b.title }),
     faults: [...a.faults, ...b.faults].sort((one, other) => one.atS - other.atS),
     runS: Math.max(a.runS, b.runS),
     evaporates: a.evaporates || b.evaporates,

@@ -149,7 +149,8 @@ interface Said {
 function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence {
   const name = tightest.name
   if (outcome === 'wet') {
-    return sentence(`{litres} reach the floor; ${name} runs over after {time}.`, {
+    return sentence('{litres} reach the floor; {name} runs over after {time}.', {
+      name,
       litres: ['volume', spilledM3],
       time: ['duration', overAtS ?? 0],
     })
@@ -159,7 +160,8 @@ function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence
       time: ['duration', pump.drewAirAtS],
     })
   }
-  return sentence(`The floor stays dry; ${name} keeps {margin} to its rim.`, {
+  return sentence('The floor stays dry; {name} keeps {margin} to its rim.', {
+    name,
     margin: ['length', tightest.marginM!],
   })
 }

@@ -26,19 +26,22 @@ function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
     case 'power-back':
       return sentence('The power is back')
     case 'pump-stops':
-      return sentence(`${pumpName(design, fault.placedId)} is stopped`)
+      return sentence('{pump} is stopped', { pump: pumpName(design, fault.placedId) })
     case 'pump-fouled':
-      return sentence(`${pumpName(design, fault.placedId)} gives {share} of its flow`, {
+      return sentence('{pump} gives {share} of its flow', {
+        pump: pumpName(design, fault.placedId),
         share: ['share', fault.share],
       })
     case 'drains-blocked': {
       const names = fault.drainIds.map((id) => named(design.drains, id)).join(' and ')
-      return sentence(fault.share < 1 ? `${names} half blocked` : `${names} blocked`)
+      return sentence(fault.share < 1 ? '{names} half blocked' : '{names} blocked', { names })
     }
     case 'sensor-stuck':
       return sentence('The level sensor no longer stops anything')
     case 'sock-blocked':
-      return sentence(`${chamber(fault.chamberId)} passes nothing but over its wall`)
+      return sentence('{chamber} passes nothing but over its wall', {
+        chamber: chamber(fault.chamberId),
+      })
     case 'teeth-fouled':
       return sentence('Half of the open teeth foul')
     case 'top-off-open':
@@ -46,19 +49,21 @@ function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
     case 'top-off-shut':
       return sentence('The top-off gives nothing')
     case 'check-open':
-      return sentence(`The check valve of ${line(fault.lineId)} stays open`)
+      return sentence('The check valve of {line} stays open', { line: line(fault.lineId) })
     case 'check-shut':
-      return sentence(`The check valve of ${line(fault.lineId)} stays shut`)
+      return sentence('The check valve of {line} stays shut', { line: line(fault.lineId) })
     case 'break-hole-grown':
-      return sentence(`The break hole of ${line(fault.lineId)} is grown over`)
+      return sentence('The break hole of {line} is grown over', { line: line(fault.lineId) })
     case 'valve-shut':
-      return sentence(`A valve of ${line(fault.lineId)} is shut`)
+      return sentence('A valve of {line} is shut', { line: line(fault.lineId) })
     case 'takeoff-open':
-      return sentence(`${line(fault.lineId)} stands wide open`)
+      return sentence('{line} stands wide open', { line: line(fault.lineId) })
     case 'prime-lost':
       return sentence('The hung box’s tubes draw air')
     case 'object-out':
-      return sentence(`What stands in ${chamber(fault.chamberId)} is lifted out`)
+      return sentence('What stands in {chamber} is lifted out', {
+        chamber: chamber(fault.chamberId),
+      })
     case 'skimmers-stop':
       return sentence('The skimmer stops: its water falls back')
     case 'skimmers-start':
@@ -75,15 +80,17 @@ function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
 function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
   switch (event.kind) {
     case 'sensor-stops-pumps':
-      return sentence(`The sensor of ${named(design.tanks, event.tankId)} stops the pump`)
+      return sentence('The sensor of {tank} stops the pump', {
+        tank: named(design.tanks, event.tankId),
+      })
     case 'pump-draws-air':
-      return sentence(`${pumpName(design, event.placedId)} draws air and stops`)
+      return sentence('{pump} draws air and stops', { pump: pumpName(design, event.placedId) })
     case 'siphon-primes':
-      return sentence(`${named(design.drains, event.drainId)} runs full again`)
+      return sentence('{drain} runs full again', { drain: named(design.drains, event.drainId) })
     case 'siphon-drops':
-      return sentence(`${named(design.drains, event.drainId)} draws air`)
+      return sentence('{drain} draws air', { drain: named(design.drains, event.drainId) })
     case 'back-siphon-breaks':
-      return sentence(`${named(design.returnSide.lines, event.lineId)} lets air in`)
+      return sentence('{line} lets air in', { line: named(design.returnSide.lines, event.lineId) })
     case 'top-off-starts':
       return sentence('The top-off starts')
     case 'top-off-stops':
@@ -91,7 +98,7 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
     case 'top-off-empty':
       return sentence('The top-off has nothing left')
     case 'runs-over':
-      return sentence(`${vesselName(design, event.vessel)} runs over`)
+      return sentence('{vessel} runs over', { vessel: vesselName(design, event.vessel) })
   }
 }
 

@@ -1,13 +1,6 @@
 import { setTo } from '../design/index.ts'
 import { drainSize, tuneValve } from '../editing/index.ts'
-import {
-  type DrainCase,
-  drainCases,
-  emergencyWet,
-  siphonCannotMatch,
-  siphonUntuned,
-  ventedLoud,
-} from '../finding/index.ts'
+import { type DrainCase, drainCases, emergencyWet, siphonCannotMatch, siphonUntuned, ventedLoud } from '../finding/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import type { PipeSize } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
@@ -64,7 +57,7 @@ function laidIn({ drain, index }: DrainCase, size: PipeSize, brings: string): Fi
   if (size.size === drain.run.size.size) return []
   return [
     {
-      label: sentence(`Lay it in ${size.size}`),
+      label: sentence('Lay it in {size}', { size: size.size }),
       brings: () => sentence(brings),
       edits: [setTo(['drains', index, 'run', 'size'], size)],
     },

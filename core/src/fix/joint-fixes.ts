@@ -1,11 +1,5 @@
 import { type Edit, insertAt, setTo } from '../design/index.ts'
-import {
-  joinDoesNotMeet,
-  type LineCase,
-  ofLine,
-  outletMismatch,
-  startDoesNotMeet,
-} from '../finding/index.ts'
+import { joinDoesNotMeet, type LineCase, ofLine, outletMismatch, startDoesNotMeet } from '../finding/index.ts'
 import { isHose, nearestSize, type PipeSize, sameSize, sizeWords } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'
@@ -24,7 +18,7 @@ export const JOINT_FIXES: readonly FindingFixes[] = [
       ? []
       : [
           givingFlow(
-            sentence(`Start in ${sizeWords(near)} and adapt`),
+            sentence('Start in {size} and adapt', { size: sizeWords(near) }),
             startIn(line, near),
             ofLine(line),
           ),

@@ -1,24 +1,6 @@
 import { type Edit, insertAt, setTo } from '../design/index.ts'
-import {
-  type ElbowRow,
-  hardElbowsInARow,
-  hoseTooShort,
-  type LineCase,
-  ofLine,
-  piecesAfterNozzle,
-  spareWithoutValve,
-  turnWithoutElbow,
-  waterTooFast,
-} from '../finding/index.ts'
-import {
-  boreOf,
-  nearestSize,
-  nextSizeUp,
-  type PipeSeries,
-  type PipeSize,
-  sizeWords,
-  speedMPerS,
-} from '../pipe/index.ts'
+import { type ElbowRow, hardElbowsInARow, hoseTooShort, type LineCase, ofLine, piecesAfterNozzle, spareWithoutValve, turnWithoutElbow, waterTooFast } from '../finding/index.ts'
+import { boreOf, nearestSize, nextSizeUp, type PipeSeries, type PipeSize, sizeWords, speedMPerS } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
@@ -38,7 +20,13 @@ export const LINE_PIECE_FIXES: readonly FindingFixes[] = [
         isQuiet(trials.of(edits), line, at, limitMPerS),
       )
       return wide
-        ? [givingFlow(sentence(`Make it ${sizeWords(wide.size)}`), wide.edits, ofLine(line))]
+        ? [
+            givingFlow(
+              sentence('Make it {size}', { size: sizeWords(wide.size) }),
+              wide.edits,
+              ofLine(line),
+            ),
+          ]
         : []
     },
     // Another piece may be the fastest then: that is the next finding.
@@ -172,7 +160,7 @@ function curvedHose(
     ...pieces.slice(last + 1),
   ]
   return givingFlow(
-    sentence(`Curve ${sizeWords(hose)} in their place`),
+    sentence('Curve {size} in their place', { size: sizeWords(hose) }),
     [setTo(piecesPath(line), curved)],
     ofLine(line),
   )

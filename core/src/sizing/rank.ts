@@ -90,7 +90,12 @@ function labelOf({ part, speed, size, nozzles, opening }: SizedOption): Sentence
   const two = nozzles === 2 ? ', two nozzles' : ''
   const valve = opening < 1 ? ', valve {opening} open' : ''
   const at = part.control === 'controllable' ? ' at {speed}' : ''
-  return sentence(`${part.name}${at}, ${sizeWords(size)}${two}${valve}`, {
+  return sentence('{part}{at}, {size}{two}{valve}', {
+    part: part.name,
+    at,
+    size: sizeWords(size),
+    two,
+    valve,
     speed: ['share', speed],
     opening: ['share', opening],
   })

@@ -1,8 +1,1 @@
-export {
-  type Displacement,
-  grossVolumeM3,
-  rockVolumeM3,
-  sandDepthM,
-  sandVolumeM3,
-  type TankBox,
-} from './volume.ts'
+export { type Displacement, grossVolumeM3, rockVolumeM3, sandDepthM, sandVolumeM3, type TankBox } from './volume.ts'

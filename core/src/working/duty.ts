@@ -1,13 +1,6 @@
 import { DERATED_SHARE } from '../figures/index.ts'
 import { measured, sentence } from '../quantity/index.ts'
-import {
-  BAND_SOURCE,
-  NO_NOTE,
-  type RuleBeside,
-  term,
-  type Worked,
-  type Working,
-} from './working.ts'
+import { BAND_SOURCE, NO_NOTE, type RuleBeside, term, type Worked, type Working } from './working.ts'
 
 const DUTY_SOURCE = `Darcy–Weisbach with Colebrook–White; Darby 2001 for fittings; Weisbach for part-closed valves. ${BAND_SOURCE}`
 
@@ -48,10 +41,9 @@ export function flowWorking(worked: Worked): Working {
         rules.deratedFlowM3PerS.offBy,
       ),
       besides(
-        'Feet counted for elbows and level run, read off {pump} at that head: {answer}',
-        { answer: ['flow', rules.countedFlowM3PerS.answer] },
+        'Feet counted for elbows and level run, read off {pump}’s curve at that head: {answer}',
+        { answer: ['flow', rules.countedFlowM3PerS.answer], pump: worked.part.name },
         rules.countedFlowM3PerS.offBy,
-        { pump: `${worked.part.name}’s curve` },
       ),
     ],
   }
@@ -61,13 +53,8 @@ function besides(
   text: string,
   values: Parameters<typeof sentence>[1],
   offBy: number | null,
-  words: Readonly<Record<string, string>> = {},
 ): RuleBeside {
-  const worded = Object.entries(words).reduce(
-    (all, [name, word]) => all.replace(`{${name}}`, word),
-    text,
-  )
-  return { rule: sentence(worded, values), offBy }
+  return { rule: sentence(text, values), offBy }
 }
 
 export function turnoverWorking(worked: Worked): Working {
@@ -93,8 +80,9 @@ export function turnoverWorking(worked: Worked): Working {
       {
         rule: sentence(
           range
-            ? `Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this is in ${range[0]}–${range[1]}.`
+            ? 'Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this is in {from}–{to}.'
             : 'Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this is outside all of them.',
+          range ? { from: String(range[0]), to: String(range[1]) } : {},
         ),
         offBy: null,
       },

@@ -1,6 +1,7 @@
+import type { SolvedStretch } from '../figures/index.ts'
 import { FAST_M_PER_S } from '../finding/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
-import { measured, type QuantityName, sentence } from '../quantity/index.ts'
+import { measured, type Sentence, sentence } from '../quantity/index.ts'
 import { NO_NOTE, term, type Term, type Worked, type Working } from './working.ts'
 
 export function frictionWorking(worked: Worked): Working {
@@ -11,21 +12,7 @@ export function frictionWorking(worked: Worked): Working {
     answer: measured('head', side.frictionM),
     band: measured('head', side.frictionBandM),
     formula: 'h_f = Σ f (L/D) V²/2g',
-    filled: sentence(
-      `{h} = ${side.stretches.map((_, i) => `{f${i}} · ({L${i}} / {D${i}}) · ({V${i}})² / (2 · {g})`).join(' + ') || '0'}`,
-      {
-        h: ['head', side.frictionM],
-        g: ['acceleration', GRAVITY_M_PER_S2],
-        ...Object.fromEntries<readonly [QuantityName, number]>(
-          side.stretches.flatMap((stretch, i) => [
-            [`f${i}`, ['number', stretch.frictionFactor] as const],
-            [`L${i}`, ['length', stretch.lengthM] as const],
-            [`D${i}`, ['length', stretch.boreM] as const],
-            [`V${i}`, ['speed', stretch.speedMPerS] as const],
-          ]),
-        ),
-      },
-    ),
+    filled: sentence('{h} = {sum}', { h: ['head', side.frictionM], sum: summed(side.stretches) }),
     terms: side.stretches.flatMap((stretch, i): Term[] => {
       const mark = many ? `${i + 1}` : ''
       return [
@@ -59,7 +46,10 @@ export function fittingsWorking(worked: Worked): Working {
     answer: measured('head', side.fittingsM),
     band: measured('head', side.fittingsBandM),
     formula: 'h = Σ K V²/2g,  K = Km/Re + Ki (1 + Kd/Dn^0.3)',
-    filled: sentence(`{h} over ${counted.length} pieces`, { h: ['head', side.fittingsM] }),
+    filled: sentence('{h} over {count} pieces', {
+      h: ['head', side.fittingsM],
+      count: String(counted.length),
+    }),
     terms: counted.map((piece) =>
       term(
         pieceWords(piece.kind),
@@ -112,4 +102,20 @@ export function fastestWorking(worked: Worked): Working {
     note: sentence('Up to {limit} a plastic line stays quiet.', { limit: ['speed', FAST_M_PER_S] }),
     rules: [],
   }
+}
+
+/** f · (L / D) · V² / (2 g) of every stretch, one after the other. */
+function summed(stretches: readonly SolvedStretch[]): Sentence {
+  return (
+    stretches.reduce<Sentence | null>((before, { frictionFactor, lengthM, boreM, speedMPerS }) => {
+      const own = sentence('{f} · ({L} / {D}) · ({V})² / (2 · {g})', {
+        f: ['number', frictionFactor],
+        L: ['length', lengthM],
+        D: ['length', boreM],
+        V: ['speed', speedMPerS],
+        g: ['acceleration', GRAVITY_M_PER_S2],
+      })
+      return before ? sentence('{before} + {own}', { before, own }) : own
+    }, null) ?? sentence('0')
+  )
 }

@@ -108,8 +108,9 @@ export function wantedFlowWorking(worked: Worked): Working {
       {
         rule: sentence(
           range
-            ? `Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this loop runs in the ${range[0]}–${range[1]} range.`
+            ? 'Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this loop runs in the {from}–{to} range.'
             : 'Keepers quote 3–5, 5–7, 7–10 and 10–12 volumes an hour; this loop runs outside all of them.',
+          range ? { from: String(range[0]), to: String(range[1]) } : {},
         ),
         offBy: null,
       },

@@ -5,6 +5,7 @@ import { dutyCurves } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { swaps } from '../../src/basin/swap.ts'
 import { applyEdits, type Edit, type EditData, insertAt, setTo } from '../../src/design/edit.ts'
+import type { Measured } from '../../src/quantity/format.ts'
 import { say } from '../../src/quantity/sentence.ts'
 import { figureIsOf, FIGURES, workingOf } from '../../src/working/registry.ts'
 import { describe, expect, test } from '@jest/globals'
@@ -114,7 +115,8 @@ describe('workings', () => {
   test('the flow’s working balances: both sides of its formula are one number', () => {
     const design = aBasin()
     const { values } = workingOf('flow', { design, solved: solveBasin(design) })!.filled
-    expectClose('sides', values.z!.si + values.hf!.si + values.hk!.si, values.H!.si, 1e-7)
+    const siOf = (name: string) => (values[name] as Measured).si
+    expectClose('sides', siOf('z') + siOf('hf') + siOf('hk'), siOf('H'), 1e-7)
   })
 })
 

@@ -14,6 +14,8 @@ import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { L_PER_H } from '../tables.ts'
 import { setTo } from '../../src/design/edit.ts'
 import { applyEdits, type Device, QUOTED_TARGETS, solveBasin } from '../../src/index.ts'
+import type { Measured } from '../../src/quantity/format.ts'
+import { say } from '../../src/quantity/sentence.ts'
 import { describe, expect, test } from '@jest/globals'
 
 describe('a skimmer in its chamber', () => {
@@ -64,7 +66,7 @@ describe('a skimmer in its chamber', () => {
     )
     expect(codesAt(match.findings, 'skimmer')).toContain('skimmer-fits')
     expect(codesAt(over.findings, 'skimmer')).toContain('skimmer-too-small')
-    expect(named(over.findings, 'skimmer-too-small').reason.text).toMatch(
+    expect(say(named(over.findings, 'skimmer-too-small').reason, 'metric')).toMatch(
       /other school says it fits/,
     )
   })
@@ -82,7 +84,7 @@ test('a stand says what it leaves over the cup', () => {
   const design = set(withDevices(LOOP, device), ['sump', 'cabinet'], CABINET)
   const [stand] = fixesOf(design, 'skimmer-depth')
   const after = solveBasin(applyEdits(design, stand!.edits)).treatment.skimmers[0]!
-  expect(stand!.brings.values.left!.si).toBeCloseTo(after.aboveCupM!, 9)
+  expect((stand!.brings.values.left as Measured).si).toBeCloseTo(after.aboveCupM!, 9)
 })
 
 test('a skimmer in no chamber is asked for one, and nothing else of its place', () => {

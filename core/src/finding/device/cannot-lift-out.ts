@@ -19,7 +19,8 @@ export const cannotLiftOut = rule({
       : []
   },
   title: ({ device }, liftsOutM) =>
-    sentence(`${device.name} can’t be lifted out: {short} too little`, {
+    sentence('{device} can’t be lifted out: {short} too little', {
+      device: device.name,
       short: ['length', -liftsOutM],
     }),
   reason: () =>

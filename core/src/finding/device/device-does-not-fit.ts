@@ -15,9 +15,9 @@ export const deviceDoesNotFit = rule({
   title: ({ device }, { inWater, sticksOutM }) =>
     sentence(
       inWater
-        ? `${device.name} does not stand in its chamber: {out} too far`
-        : `${device.name} does not stand in the cabinet: {out} too far`,
-      { out: ['length', sticksOutM] },
+        ? '{device} does not stand in its chamber: {out} too far'
+        : '{device} does not stand in the cabinet: {out} too far',
+      { device: device.name, out: ['length', sticksOutM] },
     ),
   reason: () =>
     sentence(

@@ -13,7 +13,8 @@ export const devicesCollide = rule({
     const id = placedRoom(one)?.collidesWith[0]
     return factIf(one.whole.design.sump.devices.find((device) => device.id === id))
   },
-  title: ({ device }, other) => sentence(`${device.name} runs into ${other.name}`),
+  title: ({ device }, other) =>
+    sentence('{device} runs into {other}', { device: device.name, other: other.name }),
   reason: () =>
     sentence('Two things can’t stand in one place. Drag one of them clear in the room.'),
 })
@@ -25,7 +26,7 @@ export const deviceMeetsSump = rule({
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
   condition: (one: DeviceCase) => holdsFor(placedRoom(one)?.runsIntoSump ?? false),
-  title: ({ device }) => sentence(`${device.name} runs into the sump`),
+  title: ({ device }) => sentence('{device} runs into the sump', { device: device.name }),
   reason: () =>
     sentence(
       'It stands lower than the sump’s rim, where the sump stands. Drag it clear in the room, or set it higher.',

@@ -14,7 +14,10 @@ export const noHandRoom = rule({
     return room.handM < one.device.part.handM ? [room.handM] : []
   },
   title: ({ device }, handM) =>
-    sentence(`A hand does not get past ${device.name}: {gap}`, { gap: ['length', handM] }),
+    sentence('A hand does not get past {device}: {gap}', {
+      device: device.name,
+      gap: ['length', handM],
+    }),
   reason: ({ device }) =>
     sentence('It wants {hand} on one side to be reached and taken out.', {
       hand: ['length', device.part.handM],

@@ -11,10 +11,10 @@ export const outsideWindow = rule({
   condition: (one: DeviceCase) =>
     one.device.part.kind === 'flow-meter' ? [] : factIf(outOfWindow(one)),
   title: ({ device }, { below, flowM3PerS }) =>
-    sentence(
-      below ? `${device.name} gets too little: {flow}` : `${device.name} gets too much: {flow}`,
-      { flow: ['flow', flowM3PerS] },
-    ),
+    sentence(below ? '{device} gets too little: {flow}' : '{device} gets too much: {flow}', {
+      device: device.name,
+      flow: ['flow', flowM3PerS],
+    }),
   reason: ({ device }, { window }) =>
     sentence(
       device.lineId === null

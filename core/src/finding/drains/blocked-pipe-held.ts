@@ -12,7 +12,8 @@ export const blockedPipeHeld = rule({
     const carries = rows.length > 0 && rows.every((row) => row.carries)
     return carries ? [Math.min(...rows.map(({ marginM }) => marginM))] : []
   },
-  title: ({ words }) => sentence(`${words}Any one pipe may block: nothing reaches the floor`),
+  title: ({ words }) =>
+    sentence('{where}Any one pipe may block: nothing reaches the floor', { where: words }),
   reason: (_, leastM) =>
     sentence('The worst leaves {left} to the rim it would come over.', {
       left: ['length', leastM],

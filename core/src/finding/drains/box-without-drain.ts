@@ -9,6 +9,6 @@ export const boxWithoutDrain = rule({
   holds: 'An overflow’s box has no drain.',
   condition: ({ overflow, laid }: OverflowCase) =>
     holdsFor(overflow.box !== null && laid.drains.length === 0),
-  title: ({ words }) => sentence(`${words}The box has no drain yet`),
+  title: ({ words }) => sentence('{where}The box has no drain yet', { where: words }),
   reason: () => sentence('Choose how it is drained: all that comes over the rim stays in the box.'),
 })

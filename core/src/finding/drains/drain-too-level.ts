@@ -12,7 +12,7 @@ export const drainTooLevel = rule({
     const runsDown = drain.role === 'vented' || drain.role === 'trickle'
     return holdsFor(runsDown && solved.leastSlope !== null && solved.leastSlope < LEAST_SLOPE)
   },
-  title: ({ drain }) => sentence(`${drain.name} runs too level`),
+  title: ({ drain }) => sentence('{drain} runs too level', { drain: drain.name }),
   reason: ({ solved: { nearLevelM3PerS } }) =>
     nearLevelM3PerS === null
       ? sentence(

@@ -22,7 +22,7 @@ export const emergencyCannotCarry = rule({
   severity: (_, { sensor }) => (sensor ? 'watch' : 'stop'),
   title: ({ words }, { rows }) => {
     const who = rows.length === 1 ? `With ${rows[0]!.name}` : `With any of ${rows.length} pipes`
-    return sentence(`${words}${who} blocked, the water comes over the rim`)
+    return sentence('{where}{who} blocked, the water comes over the rim', { where: words, who })
   },
   reason: (box, { sensor }) =>
     sensor

@@ -10,7 +10,10 @@ export const emergencyWet = rule({
   condition: ({ drain, solved }: DrainCase) =>
     holdsFor(drain.role === 'emergency' && solved.flowM3PerS > 0),
   title: ({ drain, solved }) =>
-    sentence(`${drain.name} carries {flow} in normal use`, { flow: ['flow', solved.flowM3PerS] }),
+    sentence('{drain} carries {flow} in normal use', {
+      drain: drain.name,
+      flow: ['flow', solved.flowM3PerS],
+    }),
   reason: () =>
     sentence(
       'Dry, it is an alarm and a reserve. Wet, it is neither: what it should catch has no other way.',

@@ -15,7 +15,8 @@ export const joinedDrains = rule({
     return [{ trunk, holds: both?.carries || both?.sensorStops || false }]
   },
   severity: (_, { holds }) => (holds ? 'watch' : 'stop'),
-  title: ({ drain }, { trunk }) => sentence(`${drain.name} joins ${trunk.name} below the box`),
+  title: ({ drain }, { trunk }) =>
+    sentence('{drain} joins {trunk} below the box', { drain: drain.name, trunk: trunk.name }),
   reason: (_, { holds }) =>
     sentence(
       holds

@@ -16,7 +16,8 @@ export const siphonCannotMatch = rule({
   severities: ['watch'],
   holds: 'A siphon carries less than its share with its valve wide open.',
   condition: (one: DrainCase) => factIf(unmatched(one)),
-  title: ({ drain }) => sentence(`${drain.name} can’t carry its share, even wide open`),
+  title: ({ drain }) =>
+    sentence('{drain} can’t carry its share, even wide open', { drain: drain.name }),
   reason: ({ solved }, match) =>
     sentence(
       'It should carry {wanted} and takes {open}. The rest goes down pipes that are there for something else.',

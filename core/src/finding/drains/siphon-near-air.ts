@@ -24,12 +24,13 @@ export const siphonNearAir = rule({
     return unmatched(one) || solved.overInletM >= leastM ? [] : [leastM]
   },
   title: ({ drain, solved }) =>
-    sentence(`${drain.name} has {over} of water over its inlet`, {
+    sentence('{drain} has {over} of water over its inlet', {
+      drain: drain.name,
       over: ['length', solved.overInletM],
     }),
   reason: ({ drain }, leastM) =>
     sentence(
-      `An open pipe wants {least} so that no vortex draws air; many boxes run with less. ${HELPS[drain.inlet.form]}`,
-      { least: ['length', leastM] },
+      'An open pipe wants {least} so that no vortex draws air; many boxes run with less. {word}',
+      { word: HELPS[drain.inlet.form], least: ['length', leastM] },
     ),
 })

@@ -9,7 +9,7 @@ export const siphonUntuned = rule({
   holds: 'A siphon would carry more than comes, and draws air.',
   condition: ({ drain, solved }: DrainCase) =>
     holdsFor(drain.role === 'siphon' && solved.flowM3PerS > 0 && solved.state === 'gulps'),
-  title: ({ drain }) => sentence(`${drain.name} takes more than comes: it gulps`),
+  title: ({ drain }) => sentence('{drain} takes more than comes: it gulps', { drain: drain.name }),
   reason: ({ solved }) =>
     sentence(
       'It gets {flow}; full, it would carry {primed}. It empties its box to the inlet, draws air, lets go and starts again, loudly. Its valve makes it match.',

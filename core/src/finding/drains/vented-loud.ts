@@ -8,7 +8,8 @@ export const ventedLoud = rule({
   severities: ['watch'],
   holds: 'A vented pipe is filled past a third of its section.',
   condition: ({ solved }: DrainCase) => holdsFor(solved.noise === 'over'),
-  title: ({ drain }) => sentence(`${drain.name} is too narrow: it gulps and is loud`),
+  title: ({ drain }) =>
+    sentence('{drain} is too narrow: it gulps and is loud', { drain: drain.name }),
   reason: ({ solved }) =>
     sentence(
       'Water fills {filled} of its section. Past a third the air can’t get out: it surges between full and empty. A vented pipe of this bore takes {most} at the most.',

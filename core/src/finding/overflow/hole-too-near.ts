@@ -20,7 +20,10 @@ export const holeTooNear = rule({
       return leftM >= leastM ? [] : [{ leftM, leastM }]
     }),
   title: ({ words }, { leftM }) =>
-    sentence(`${words}Only {left} of glass beside a hole`, { left: ['length', leftM] }),
+    sentence('{where}Only {left} of glass beside a hole', {
+      where: words,
+      left: ['length', leftM],
+    }),
   reason: (_, { leastM }) =>
     sentence(
       'Leave at least {least}, the width of the hole, to an edge and to the next hole. A glazier who drills it has the last word.',

@@ -15,8 +15,9 @@ export const hungLosesPrime = rule({
   title: ({ words }, { doubtful }) =>
     sentence(
       doubtful
-        ? `${words}The siphon tube gathers air and lets go`
-        : `${words}The siphon tube may gather air`,
+        ? '{where}The siphon tube gathers air and lets go'
+        : '{where}The siphon tube may gather air',
+      { where: words },
     ),
   reason: ({ solved }) =>
     sentence(

@@ -10,7 +10,10 @@ export const letsAnimalsThrough = rule({
   condition: ({ solved, overflow }: OverflowCase) =>
     solved.keepsIn === false ? [overflow.keepsInM!] : [],
   title: ({ words }, keepsInM) =>
-    sentence(`${words}An animal of {size} fits through`, { size: ['length', keepsInM] }),
+    sentence('{where}An animal of {size} fits through', {
+      where: words,
+      size: ['length', keepsInM],
+    }),
   reason: ({ solved }) =>
     sentence('The smallest opening on the way out is {open}.', {
       open: ['length', solved.leastOpeningM],

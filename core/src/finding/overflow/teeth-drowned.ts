@@ -10,7 +10,10 @@ export const teethDrowned = rule({
   condition: ({ solved: { overTeethM } }: OverflowCase) =>
     overTeethM !== null && overTeethM > 0 ? [overTeethM] : [],
   title: ({ words }, overTeethM) =>
-    sentence(`${words}The teeth stand {deep} under water`, { deep: ['length', overTeethM] }),
+    sentence('{where}The teeth stand {deep} under water', {
+      where: words,
+      deep: ['length', overTeethM],
+    }),
   reason: ({ solved, overflow }) =>
     sentence(
       'They drown at {flow}; past that they hold no animal back and no longer skim. {blocked} of the slots count as shut.',

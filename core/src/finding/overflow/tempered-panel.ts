@@ -10,7 +10,7 @@ export const temperedPanel = rule({
   condition: ({ overflow }: OverflowCase) =>
     overflow.holes.filter(({ glass }) => glass === 'tempered'),
   title: ({ words }, { panel }) =>
-    sentence(`${words}The ${panel} panel is tempered: never drill it`),
+    sentence('{where}The {panel} panel is tempered: never drill it', { where: words, panel }),
   reason: () =>
     sentence(
       'Tempered glass shatters as a whole when it is drilled. Drill another panel, or hang a siphon box over the rim.',

@@ -11,7 +11,8 @@ export const weirTooShort = rule({
   condition: ({ solved: { headM, overTeethM } }: OverflowCase) =>
     holdsFor(headM > THICK_M && !(overTeethM !== null && overTeethM > 0)),
   title: ({ words, solved }) =>
-    sentence(`${words}The rim is short: {head} of water over it`, {
+    sentence('{where}The rim is short: {head} of water over it', {
+      where: words,
       head: ['length', solved.headM],
     }),
   reason: () =>

@@ -15,10 +15,13 @@ export const flowAsWanted = rule({
         feed.tank.flowM3PerS <= (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS,
     ),
   title: (feed) =>
-    sentence(`${feedWords(feed).where}The flow is what you want`, againstWanted(feed)),
+    sentence('{where}The flow is what you want', {
+      ...againstWanted(feed),
+      where: feedWords(feed).where,
+    }),
   reason: (feed) =>
-    sentence(
-      `{flow} (± {band}) reaches ${feedWords(feed).at}, against {wanted}.`,
-      againstWanted(feed),
-    ),
+    sentence('{flow} (± {band}) reaches {at}, against {wanted}.', {
+      ...againstWanted(feed),
+      at: feedWords(feed).at,
+    }),
 })

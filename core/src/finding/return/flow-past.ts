@@ -11,7 +11,10 @@ export const flowPast = rule({
   condition: (feed: FeedCase) =>
     holdsFor(isFed(feed) && feed.tank.flowM3PerS > (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS),
   title: (feed) =>
-    sentence(`${feedWords(feed).where}The flow is {off} past what you want`, againstWanted(feed)),
+    sentence('{where}The flow is {off} past what you want', {
+      ...againstWanted(feed),
+      where: feedWords(feed).where,
+    }),
   reason: (feed) =>
     sentence(
       '{flow} (± {band}) against {wanted}: power and noise for nothing, and more for the drains to carry.',

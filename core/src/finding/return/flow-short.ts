@@ -12,10 +12,13 @@ export const flowShort = rule({
     holdsFor(isFed(feed) && !meetsWanted(feed.tank.flowM3PerS, feed.tank.wantedFlowM3PerS)),
   severity: ({ tank }) => (tank.flowM3PerS < STOP_SHARE * tank.wantedFlowM3PerS ? 'stop' : 'watch'),
   title: (feed) =>
-    sentence(`${feedWords(feed).where}The flow falls {off} short`, againstWanted(feed)),
+    sentence('{where}The flow falls {off} short', {
+      ...againstWanted(feed),
+      where: feedWords(feed).where,
+    }),
   reason: (feed) =>
-    sentence(
-      `{flow} (± {band}) reaches ${feedWords(feed).at} and you want {wanted}.`,
-      againstWanted(feed),
-    ),
+    sentence('{flow} (± {band}) reaches {at} and you want {wanted}.', {
+      ...againstWanted(feed),
+      at: feedWords(feed).at,
+    }),
 })

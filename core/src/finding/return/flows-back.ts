@@ -8,7 +8,8 @@ export const flowsBack = rule({
   severities: ['stop'],
   holds: 'Water runs back from a line’s end through the pump.',
   condition: ({ solved }: LineCase) => holdsFor(solved.status === 'flows-back'),
-  title: (line) => sentence(`${lineWords(line)}The tank runs back through the pump`),
+  title: (line) =>
+    sentence('{where}The tank runs back through the pump', { where: lineWords(line) }),
   reason: ({ solved }) =>
     sentence(
       'The end is under water and the pump reaches {head} of the {lift} it must lift, so {flow} runs back.',

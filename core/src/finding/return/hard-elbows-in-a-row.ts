@@ -39,7 +39,11 @@ export const hardElbowsInARow = rule({
     elbowRows(laid.line.run.pieces).filter(
       ({ first }) => !isHose(laid.placed[first]!.sizeBefore.series),
     ),
-  title: (line, { elbows }) => sentence(`${lineWords(line)}${elbows} hard elbows in a row`),
+  title: (line, { elbows }) =>
+    sentence('{where}{elbows} hard elbows in a row', {
+      where: lineWords(line),
+      elbows: String(elbows),
+    }),
   reason: ({ solved }, { first, last }) =>
     sentence(
       'They and the short pipes between them cost {lost}. Hose may curve from the first to the last; ribbed hose bends tighter and costs more than smooth.',

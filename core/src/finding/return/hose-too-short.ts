@@ -15,7 +15,8 @@ export const hoseTooShort = rule({
       return piece.lengthM >= straightM ? [] : [{ piece, index, straightM }]
     }),
   title: (line, { piece, straightM }) =>
-    sentence(`${lineWords(line)}The hose is {short} too short`, {
+    sentence('{where}The hose is {short} too short', {
+      where: lineWords(line),
       short: ['length', straightM - piece.lengthM],
     }),
   reason: (_, { piece, straightM }) =>

@@ -31,7 +31,11 @@ export const missesItsPlace = rule({
   condition: (line: LineCase) => factIf(missedPlace(line)),
   title: (line, { offM }) => {
     const where = line.laid.line.end.at === 'tee' ? 'the tee it joins' : 'its bulkhead'
-    return sentence(`${lineWords(line)}It ends {off} from ${where}`, { off: ['length', offM] })
+    return sentence('{where}It ends {off} from {of}', {
+      where: lineWords(line),
+      of: where,
+      off: ['length', offM],
+    })
   },
   reason: ({ laid }, { wanted }) =>
     sentence(

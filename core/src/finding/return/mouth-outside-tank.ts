@@ -13,7 +13,7 @@ export const mouthOutsideTank = rule({
     line.laid.end === 'outside-tank' && missedPlace(line) === null
       ? [byId(line.design.tanks, line.laid.line.end.id, 'tank')]
       : [],
-  title: (line) => sentence(`${lineWords(line)}The run ends outside the tank`),
+  title: (line) => sentence('{where}The run ends outside the tank', { where: lineWords(line) }),
   reason: ({ laid: { mouth } }, tank) =>
     sentence(
       'It ends {x} from the tank’s left panel, {y} from its front and {z} above the room’s floor. What leaves it reaches the floor.',

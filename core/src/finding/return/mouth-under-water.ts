@@ -20,7 +20,8 @@ export const mouthUnderWater = rule({
   },
   severity: (_, { holeM }) => (holeM === null ? 'watch' : 'fine'),
   title: (line, { surfaceM: surface }) =>
-    sentence(`${lineWords(line)}The run ends {deep} under water`, {
+    sentence('{where}The run ends {deep} under water', {
+      where: lineWords(line),
       deep: ['length', surface - line.laid.mouth.zM],
     }),
   reason: (_, { holeM }) =>

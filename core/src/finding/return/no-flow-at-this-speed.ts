@@ -9,7 +9,7 @@ export const noFlowAtThisSpeed = rule({
   holds: 'The pump does not lift water to a line’s end.',
   condition: ({ solved: { status } }: LineCase) =>
     holdsFor(status !== 'flows' && status !== 'shut' && status !== 'flows-back'),
-  title: (line) => sentence(`${lineWords(line)}No flow at this speed`),
+  title: (line) => sentence('{where}No flow at this speed', { where: lineWords(line) }),
   reason: ({ solved }) => {
     const { pump } = solved
     return pump.stopped

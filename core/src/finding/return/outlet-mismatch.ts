@@ -19,7 +19,8 @@ export const outletMismatch = rule({
     const speed = speedMPerS(Math.abs(solved.startFlowM3PerS), Math.min(outletM, lineM))
     return [{ outletM, lineM, lossM: transitionLoss(step).k * velocityHeadM(speed) }]
   },
-  title: (line) => sentence(`${lineWords(line)}The pump’s outlet and the line do not match`),
+  title: (line) =>
+    sentence('{where}The pump’s outlet and the line do not match', { where: lineWords(line) }),
   reason: (_, { outletM, lineM, lossM }) =>
     sentence(
       'The outlet’s bore is {outlet}, the line’s {line}. An adapter between them costs about {loss} at this flow; it is not counted until it is in the run.',

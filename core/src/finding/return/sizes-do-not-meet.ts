@@ -15,14 +15,15 @@ export const startDoesNotMeet = rule({
     const atTee = start.at === 'tee' ? sizeAtTee(whole.layout, start.id) : null
     return factIf(atTee && !sizesFit(atTee, run.size) ? atTee : null)
   },
-  title: ({ laid }) => sentence(`${laid.line.name} does not fit its tee`),
+  title: ({ laid }) => sentence('{line} does not fit its tee', { line: laid.line.name }),
   reason: ({ laid: { line } }, atTee) => {
     const { size: own } = line.run
     const hose = isHose(own.series) !== isHose(atTee.series)
     return sentence(
       hose
-        ? `The tee is ${sizeWords(atTee)} and the line begins in ${sizeWords(own)}: a barbed adapter is needed, and its loss is not counted until it is in the line.`
-        : `The tee is ${sizeWords(atTee)} and the line begins in ${sizeWords(own)}: a reducer is needed, or a reducing tee, and its loss is not counted until it is in the line.`,
+        ? 'The tee is {size} and the line begins in {size2}: a barbed adapter is needed, and its loss is not counted until it is in the line.'
+        : 'The tee is {size} and the line begins in {size2}: a reducer is needed, or a reducing tee, and its loss is not counted until it is in the line.',
+      { size: sizeWords(atTee), size2: sizeWords(own) },
     )
   },
   where: ({ laid }) => ({ pieceId: laid.line.run.pieces[0]?.id ?? null }),
@@ -41,8 +42,11 @@ export const joinDoesNotMeet = rule({
     const last = laid.placed.at(-1)?.sizeAfter ?? run.size
     return atTee && !sizesFit(atTee, last) ? [{ atTee, last }] : []
   },
-  title: ({ laid }) => sentence(`${laid.line.name} does not fit the tee it joins`),
+  title: ({ laid }) => sentence('{line} does not fit the tee it joins', { line: laid.line.name }),
   reason: (_, { atTee, last }) =>
-    sentence(`It arrives in ${sizeWords(last)} and the tee is ${sizeWords(atTee)}.`),
+    sentence('It arrives in {size} and the tee is {size2}.', {
+      size: sizeWords(last),
+      size2: sizeWords(atTee),
+    }),
   where: ({ laid }) => ({ pieceId: laid.line.run.pieces.at(-1)?.id ?? null }),
 })

@@ -9,7 +9,7 @@ export const spareWithoutValve = rule({
   holds: 'A capped spare has no valve in front of its cap.',
   condition: ({ laid: { line } }: LineCase) =>
     holdsFor(line.end.at === 'cap' && !line.run.pieces.some((piece) => piece.kind === 'valve')),
-  title: ({ laid }) => sentence(`${laid.line.name} is a spare without a valve`),
+  title: ({ laid }) => sentence('{line} is a spare without a valve', { line: laid.line.name }),
   reason: () =>
     sentence(
       'To put it to use one day, the whole return must be stopped and drained. A valve in front of the cap lets you build on while it runs.',

@@ -18,10 +18,8 @@ export const takeoffOffTarget = rule({
   },
   title: ({ laid }, { off }) =>
     sentence(
-      off < 0
-        ? `${laid.line.name} gets {off} less than it wants`
-        : `${laid.line.name} gets {off} more than it wants`,
-      { off: ['share', Math.abs(off)] },
+      off < 0 ? '{line} gets {off} less than it wants' : '{line} gets {off} more than it wants',
+      { line: laid.line.name, off: ['share', Math.abs(off)] },
     ),
   reason: ({ solved }, { wantedM3PerS }) =>
     sentence(

@@ -10,6 +10,8 @@ export const tankUnfed = rule({
   holds: 'No line ends in a tank.',
   condition: ({ feeding }: FeedCase) => holdsFor(feeding.length === 0),
   title: ({ whole, tank }) =>
-    sentence(`No line ends in ${byId(whole.design.tanks, tank.tankId, 'tank').name}`),
+    sentence('No line ends in {tank}', {
+      tank: byId(whole.design.tanks, tank.tankId, 'tank').name,
+    }),
   reason: () => sentence('Give a line its end there, or take the tank out.'),
 })

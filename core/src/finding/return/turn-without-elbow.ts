@@ -44,7 +44,10 @@ export const turnWithoutElbow = rule({
   holds: 'Rigid pipe changes its direction with nothing between to turn it.',
   condition: ({ laid }: LineCase) => turnsMissing(laid.placed),
   title: (line, { piece }) =>
-    sentence(`${lineWords(line)}It turns ${piece.direction} without an elbow`),
+    sentence('{where}It turns {direction} without an elbow', {
+      where: lineWords(line),
+      direction: piece.direction,
+    }),
   reason: () => sentence('Rigid pipe cannot turn by itself, and the turn’s loss is not counted.'),
   where: (_, { piece }) => ({ pieceId: piece.id }),
 })

@@ -9,7 +9,7 @@ export const couldNotSolve = rule({
   holds: 'No flow was found at which a line’s heads balance.',
   condition: ({ laid, whole }: LineCase) =>
     holdsFor(laid.line.id === whole.returnSide.unsettledLineId),
-  title: ({ laid }) => sentence(`The line “${laid.line.name}” could not be solved`),
+  title: ({ laid }) => sentence('The line “{line}” could not be solved', { line: laid.line.name }),
   reason: () =>
     sentence(
       'No flow was found at which its head balances. Check that its pump’s curve falls to zero and that it has a length and an end.',

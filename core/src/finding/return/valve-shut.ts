@@ -8,7 +8,7 @@ export const valveShut = rule({
   severities: ['stop'],
   holds: 'A shut valve on its way keeps all water from a line’s end.',
   condition: ({ solved }: LineCase) => holdsFor(solved.status === 'shut'),
-  title: (line) => sentence(`${lineWords(line)}A shut valve stops the return`),
+  title: (line) => sentence('{where}A shut valve stops the return', { where: lineWords(line) }),
   reason: () =>
     sentence('No water passes it, whatever the pump does, and the pump warms the water it churns.'),
   where: ({ laid }) => ({

@@ -36,7 +36,8 @@ export const waterTooFast = rule({
   holds: 'Water runs faster in a piece than is quiet there.',
   condition: (line: LineCase) => factIf(fastestPast(line)),
   title: (line, { piece }) =>
-    sentence(`${lineWords(line)}Water runs at {speed} in the {bore} bore`, {
+    sentence('{where}Water runs at {speed} in the {bore} bore', {
+      where: lineWords(line),
       speed: ['speed', piece.speedMPerS],
       bore: ['length', piece.boreM],
     }),

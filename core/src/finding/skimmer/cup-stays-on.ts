@@ -13,7 +13,8 @@ export const cupStaysOn = rule({
   condition: ({ skimmer: { aboveCupM } }: SkimmerCase) =>
     aboveCupM === null || aboveCupM >= -TOUCH_M ? [] : [aboveCupM],
   title: ({ device }, aboveCupM) =>
-    sentence(`The cup of ${device.name} can’t come off: {short} too little`, {
+    sentence('The cup of {device} can’t come off: {short} too little', {
+      device: device.name,
       short: ['length', -aboveCupM],
     }),
   reason: ({ device }) =>

@@ -13,9 +13,9 @@ export const skimmerDepthOff = rule({
   title: ({ device }, depth) =>
     sentence(
       depth.says === 'deep'
-        ? `${device.name} stands too deep: {depth}`
-        : `${device.name} stands too shallow: {depth}`,
-      { depth: ['length', depth.depthM] },
+        ? '{device} stands too deep: {depth}'
+        : '{device} stands too shallow: {depth}',
+      { device: device.name, depth: ['length', depth.depthM] },
     ),
   reason: (_, depth) =>
     sentence('It works in {least} to {most} of water. A stand raises it, a wall sets the water.', {

@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { SkimmerCase } from '../case/device-case.ts'
 import { holdsFor, rule } from '../rule.ts'
-import { beside, counted, ratedAndWanted } from './size-words.ts'
+import { beside, counted } from './size-words.ts'
 
 export const skimmerFits = rule({
   code: 'skimmer-fits',
@@ -9,6 +9,6 @@ export const skimmerFits = rule({
   severities: ['fine'],
   holds: 'A skimmer suits the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'fits'),
-  title: ({ device }) => sentence(`${device.name} suits this water`),
-  reason: (one) => sentence(counted(one) + beside(one), ratedAndWanted(one)),
+  title: ({ device }) => sentence('{device} suits this water', { device: device.name }),
+  reason: (one) => sentence('{counted}{beside}', { counted: counted(one), beside: beside(one) }),
 })

@@ -10,7 +10,8 @@ export const skimmerRecirculates = rule({
   holds: 'A skimmer draws more than passes its chamber.',
   condition: ({ skimmer: { shareOfThroughflow: share } }: SkimmerCase) =>
     share === null || share <= 1 ? [] : [share],
-  title: ({ device }) => sentence(`${device.name} takes more than passes its chamber`),
+  title: ({ device }) =>
+    sentence('{device} takes more than passes its chamber', { device: device.name }),
   reason: ({ skimmer }, share) =>
     sentence(
       'It draws {flow}, {share} of what comes through: part of the water goes round in it twice. That wastes its pump, and harms nothing.',

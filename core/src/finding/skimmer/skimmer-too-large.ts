@@ -2,7 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/index.ts'
 import type { SkimmerCase } from '../case/device-case.ts'
 import { holdsFor, rule } from '../rule.ts'
-import { beside, counted, ratedAndWanted } from './size-words.ts'
+import { beside, counted } from './size-words.ts'
 
 export const skimmerTooLarge = rule({
   code: 'skimmer-too-large',
@@ -10,10 +10,10 @@ export const skimmerTooLarge = rule({
   severities: ['watch'],
   holds: 'A skimmer is far too large for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'large'),
-  title: ({ device }) => sentence(`${device.name} is too large for it`),
+  title: ({ device }) => sentence('{device} is too large for it', { device: device.name }),
   reason: (one) =>
     sentence(
-      `${counted(one)} Over ${FOAMS_UNSTEADILY_FROM} times that, it finds too little to hold a steady head of foam.${beside(one)}`,
-      ratedAndWanted(one),
+      '{counted} Over {times} times that, it finds too little to hold a steady head of foam.{beside}',
+      { counted: counted(one), times: String(FOAMS_UNSTEADILY_FROM), beside: beside(one) },
     ),
 })

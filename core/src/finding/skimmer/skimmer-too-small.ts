@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { SkimmerCase } from '../case/device-case.ts'
 import { holdsFor, rule } from '../rule.ts'
-import { beside, counted, ratedAndWanted } from './size-words.ts'
+import { beside, counted } from './size-words.ts'
 
 export const skimmerTooSmall = rule({
   code: 'skimmer-too-small',
@@ -9,6 +9,6 @@ export const skimmerTooSmall = rule({
   severities: ['watch'],
   holds: 'A skimmer is too small for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'small'),
-  title: ({ device }) => sentence(`${device.name} is too small for this water`),
-  reason: (one) => sentence(counted(one) + beside(one), ratedAndWanted(one)),
+  title: ({ device }) => sentence('{device} is too small for this water', { device: device.name }),
+  reason: (one) => sentence('{counted}{beside}', { counted: counted(one), beside: beside(one) }),
 })

@@ -8,7 +8,7 @@ export const skimmerWithoutWater = rule({
   severities: ['stop'],
   holds: 'A skimmer stands in no chamber.',
   condition: ({ device }: SkimmerCase) => holdsFor(device.chamberId === null),
-  title: ({ device }) => sentence(`${device.name} works on no water`),
+  title: ({ device }) => sentence('{device} works on no water', { device: device.name }),
   reason: () =>
     sentence('Say which chamber it draws from: its flow and its depth follow from that.'),
 })

@@ -1,4 +1,5 @@
 import type { AgainstTarget } from '../../figures/index.ts'
+import { sentence, type Sentence } from '../../quantity/index.ts'
 import type { DoseTarget } from '../../uv/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
 
@@ -24,11 +25,14 @@ export function doseValues({ target, against, doseJPerM2 }: ChosenTarget) {
     dose: ['dose', doseJPerM2],
     most: ['dose', target.mostJPerM2],
     flow: ['flow', against.flowForItM3PerS],
-    half: ['duration', against.halfLifeS ?? 0],
+    organism: target.organism,
   } as const
 }
 
-/** What it does in the tank, in a sentence with `doseValues`. */
-export function inTheTank({ against }: ChosenTarget): string {
-  return against.halfLifeS === null ? '' : ' In the tank their number falls by half in {half}.'
+/** What it does in the tank, to stand behind a sentence. */
+export function inTheTank({ against: { halfLifeS } }: ChosenTarget): Sentence {
+  if (halfLifeS === null) return sentence('')
+  return sentence(' In the tank their number falls by half in {half}.', {
+    half: ['duration', halfLifeS],
+  })
 }

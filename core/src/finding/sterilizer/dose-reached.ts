@@ -13,13 +13,13 @@ export const doseReached = rule({
     return factIf(chosen?.against.reaches === 'reached' ? chosen : null)
   },
   title: ({ device }, chosen) =>
-    sentence(
-      `${device.name} gives the dose for ${chosen.target.organism}: {dose}`,
-      doseValues(chosen),
-    ),
+    sentence('{device} gives the dose for {organism}: {dose}', {
+      ...doseValues(chosen),
+      device: device.name,
+    }),
   reason: (_, chosen) =>
     sentence(
-      `{most} is quoted; it would do up to {flow}.${inTheTank(chosen)} Quoted doses are no promise, and this is no treatment plan.`,
-      doseValues(chosen),
+      '{most} is quoted; it would do up to {flow}.{inTheTank} Quoted doses are no promise, and this is no treatment plan.',
+      { ...doseValues(chosen), inTheTank: inTheTank(chosen) },
     ),
 })

@@ -12,11 +12,10 @@ export const doseShort = rule({
     const chosen = chosenTarget(one)
     return factIf(chosen && chosen.against.reaches !== 'reached' ? chosen : null)
   },
-  title: (_, chosen) =>
-    sentence(`{dose} is short of the dose for ${chosen.target.organism}`, doseValues(chosen)),
+  title: (_, chosen) => sentence('{dose} is short of the dose for {organism}', doseValues(chosen)),
   reason: (_, chosen) =>
     sentence(
-      `{most} is quoted; at {flow} it would get that.${inTheTank(chosen)} Slow water gets the dose, fast water turns the tank over: the chart shows both.`,
-      doseValues(chosen),
+      '{most} is quoted; at {flow} it would get that.{inTheTank} Slow water gets the dose, fast water turns the tank over: the chart shows both.',
+      { ...doseValues(chosen), inTheTank: inTheTank(chosen) },
     ),
 })

@@ -12,7 +12,8 @@ export const lampCannotBeDrawn = rule({
     const { pullOutM: freeM = null, pullsThroughDoor = false } = solved.room ?? {}
     return freeM === null || pullsThroughDoor || freeM >= spec.pullOutM ? [] : [freeM]
   },
-  title: ({ device }) => sentence(`The lamp of ${device.name} can’t be drawn where it hangs`),
+  title: ({ device }) =>
+    sentence('The lamp of {device} can’t be drawn where it hangs', { device: device.name }),
   reason: ({ spec }, freeM) =>
     sentence(
       'It wants {wants} beyond one end and has {free} to the cabinet’s wall. Turn it to a door, or loosen its unions and take it out whole for a new lamp.',

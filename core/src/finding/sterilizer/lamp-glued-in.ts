@@ -17,7 +17,8 @@ export const lampGluedIn = rule({
     const after = pieces.slice(at + 1).some(({ kind }) => kind === 'union')
     return before && after ? [] : [{ lineId: line.laid.line.id, oneSide: before || after }]
   },
-  title: ({ device }) => sentence(`${device.name} can’t be taken out of its line`),
+  title: ({ device }) =>
+    sentence('{device} can’t be taken out of its line', { device: device.name }),
   reason: (_, { oneSide }) =>
     sentence(
       oneSide

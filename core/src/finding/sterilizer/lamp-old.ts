@@ -8,7 +8,8 @@ export const lampOld = rule({
   severities: ['watch'],
   holds: 'A lamp has run its rated hours.',
   condition: ({ sterilizer }: SterilizerCase) => holdsFor(sterilizer.lampLeftS <= 0),
-  title: ({ device }) => sentence(`The lamp of ${device.name} is past its hours`),
+  title: ({ device }) =>
+    sentence('The lamp of {device} is past its hours', { device: device.name }),
   reason: ({ sterilizer }) =>
     sentence(
       'It gives {left} of its first light. It still glows blue long after it does its work: put in a new one, and look at the sleeve. Never look at a lit lamp: ultraviolet C hurts eyes and skin.',

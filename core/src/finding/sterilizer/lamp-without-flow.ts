@@ -9,7 +9,7 @@ export const lampWithoutFlow = rule({
   severities: ['stop'],
   holds: 'No water passes a sterilizer.',
   condition: ({ sterilizer }: SterilizerCase) => holdsFor(sterilizer.flowM3PerS <= 0),
-  title: ({ device }) => sentence(`No water passes ${device.name}`),
+  title: ({ device }) => sentence('No water passes {device}', { device: device.name }),
   reason: ({ device }) =>
     sentence(
       device.lineId === null

@@ -17,7 +17,8 @@ export const meterNotUpright = rule({
     )
     return longestUpM >= device.part.heightM ? [] : [{ longestUpM, lineId: line.laid.line.id }]
   },
-  title: ({ device }) => sentence(`${device.name} has no upright stretch to stand in`),
+  title: ({ device }) =>
+    sentence('{device} has no upright stretch to stand in', { device: device.name }),
   reason: ({ device }, { longestUpM }) =>
     sentence(
       'Its float rises with the water, so it wants {wants} of pipe that goes up; the longest in its line is {has}.',

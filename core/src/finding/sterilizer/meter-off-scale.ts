@@ -11,7 +11,7 @@ export const meterOffScale = rule({
   condition: (one: DeviceCase) =>
     one.device.part.kind === 'flow-meter' ? factIf(outOfWindow(one)) : [],
   title: ({ device }, { flowM3PerS }) =>
-    sentence(`${device.name} can’t read {flow}`, { flow: ['flow', flowM3PerS] }),
+    sentence('{device} can’t read {flow}', { device: device.name, flow: ['flow', flowM3PerS] }),
   reason: (_, { window }) =>
     sentence('Its scale goes from {least} to {most}.', {
       least: ['flow', window.leastM3PerS],

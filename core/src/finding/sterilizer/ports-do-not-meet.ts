@@ -17,7 +17,8 @@ export const portsDoNotMeet = rule({
     const off = spec.portBoreM / piece.boreM - 1
     return Math.abs(off) <= PORT_SHARE ? [] : [{ lineId: line.laid.line.id, boreM: piece.boreM }]
   },
-  title: ({ device }) => sentence(`The ports of ${device.name} are not its line’s size`),
+  title: ({ device }) =>
+    sentence('The ports of {device} are not its line’s size', { device: device.name }),
   reason: ({ spec }, { boreM }) =>
     sentence(
       'They are {port} wide inside, the line {bore}. Put an adapter on either side and write it into the run.',

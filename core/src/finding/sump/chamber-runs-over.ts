@@ -8,7 +8,7 @@ export const chamberRunsOver = rule({
   severities: ['stop'],
   holds: 'A chamber’s water stands over the sump’s rim.',
   condition: ({ solved }: ChamberCase) => holdsFor(solved.spills && !solved.starved),
-  title: ({ chamber }) => sentence(`${chamber.name} runs over the sump’s rim`),
+  title: ({ chamber }) => sentence('{chamber} runs over the sump’s rim', { chamber: chamber.name }),
   reason: ({ outWall, solved }) =>
     outWall < 0
       ? sentence('It is filled to more than the sump is high.')

@@ -8,6 +8,6 @@ export const chamberStarved = rule({
   severities: ['stop'],
   holds: 'More is drawn from a chamber than comes in.',
   condition: ({ solved }: ChamberCase) => holdsFor(solved.starved),
-  title: ({ chamber }) => sentence(`${chamber.name} runs dry`),
+  title: ({ chamber }) => sentence('{chamber} runs dry', { chamber: chamber.name }),
   reason: () => sentence('More is drawn from it than comes in, and its wall lets nothing back.'),
 })

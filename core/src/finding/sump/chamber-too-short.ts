@@ -10,7 +10,7 @@ export const chamberTooShort = rule({
   holds: 'A hand does not fit into a chamber.',
   condition: ({ chamber, solved: { lengthM } }: ChamberCase) =>
     chamber.use === 'trap' || lengthM === null || lengthM >= HAND_M ? [] : [lengthM],
-  title: ({ chamber }) => sentence(`${chamber.name} is too short for a hand`),
+  title: ({ chamber }) => sentence('{chamber} is too short for a hand', { chamber: chamber.name }),
   reason: (_, lengthM) =>
     sentence('It is {length} long. Leave {least} to reach in and to take things out.', {
       length: ['length', lengthM],

@@ -14,7 +14,8 @@ export const lightLeaks = rule({
     const clear = [index - 1, index].filter((at) => walls[at] && !walls[at].opaque)
     return clear.length > 0 ? [clear] : []
   },
-  title: ({ chamber }) => sentence(`Light of ${chamber.name} reaches the next chambers`),
+  title: ({ chamber }) =>
+    sentence('Light of {chamber} reaches the next chambers', { chamber: chamber.name }),
   reason: () =>
     sentence(
       'Weed grows where light falls: on the skimmer, the pump and the walls. An opaque wall or a screen keeps it in.',

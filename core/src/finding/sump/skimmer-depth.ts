@@ -16,10 +16,8 @@ export const chamberDepth = rule({
   },
   title: ({ chamber }, { depthM, shallow }) =>
     sentence(
-      shallow
-        ? `${chamber.name} stands too shallow: {depth}`
-        : `${chamber.name} stands too deep: {depth}`,
-      { depth: ['length', depthM] },
+      shallow ? '{chamber} stands too shallow: {depth}' : '{chamber} stands too deep: {depth}',
+      { chamber: chamber.name, depth: ['length', depthM] },
     ),
   reason: (_, { wants }) =>
     sentence('The skimmer in it works in {least} to {most} of water.', {

@@ -17,7 +17,8 @@ export const wallBelowNext = rule({
     return overM > 0 ? [{ wall, overM }] : []
   },
   title: ({ chamber }, { overM }) =>
-    sentence(`The wall of ${chamber.name} stands {deep} under the next water`, {
+    sentence('The wall of {chamber} stands {deep} under the next water', {
+      chamber: chamber.name,
       deep: ['length', overM],
     }),
   reason: () =>

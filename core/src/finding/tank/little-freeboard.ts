@@ -11,7 +11,10 @@ export const littleFreeboard = rule({
   condition: ({ solved: { freeboardM } }: TankCase) =>
     holdsFor(freeboardM > 0 && freeboardM < LEAST_FREEBOARD_M),
   title: ({ words, solved }) =>
-    sentence(`${words}Only {left} below the rim`, { left: ['length', solved.freeboardM] }),
+    sentence('{where}Only {left} below the rim', {
+      where: words,
+      left: ['length', solved.freeboardM],
+    }),
   reason: () =>
     sentence('Ripples and a surge after a restart reach the rim. Leave {least} or more.', {
       least: ['length', LEAST_FREEBOARD_M],

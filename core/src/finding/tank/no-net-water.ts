@@ -8,7 +8,7 @@ export const noNetWater = rule({
   severities: ['stop'],
   holds: 'Rock and sand displace all that the tank holds.',
   condition: ({ solved }: TankCase) => holdsFor(solved.netVolumeM3 <= 0),
-  title: ({ words }) => sentence(`${words}Rock and sand fill the whole tank`),
+  title: ({ words }) => sentence('{where}Rock and sand fill the whole tank', { where: words }),
   reason: ({ solved }) =>
     sentence(
       'They displace {displaced}, and the tank holds {gross} to its level. Check their mass and density.',

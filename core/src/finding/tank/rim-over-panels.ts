@@ -8,7 +8,7 @@ export const rimOverPanels = rule({
   severities: ['stop'],
   holds: 'The rim that is given stands higher than the panels.',
   condition: ({ tank }: TankCase) => holdsFor(tank.rimM > tank.heightM),
-  title: ({ words }) => sentence(`${words}The rim stands above the panels`),
+  title: ({ words }) => sentence('{where}The rim stands above the panels', { where: words }),
   reason: ({ tank }) =>
     sentence(
       'Water spills at {rim}, says the rim, but the panels end at {height}. Lower the rim or check the height.',

@@ -8,7 +8,7 @@ export const waterOverRim = rule({
   severities: ['stop'],
   holds: 'The running level stands at or over the tank’s rim.',
   condition: ({ solved }: TankCase) => holdsFor(solved.freeboardM <= 0),
-  title: ({ words }) => sentence(`${words}The water stands over the rim`),
+  title: ({ words }) => sentence('{where}The water stands over the rim', { where: words }),
   reason: ({ solved }) =>
     sentence('The level is {over} above the rim, so it is on the floor.', {
       over: ['length', -solved.freeboardM],

@@ -32,18 +32,15 @@ export function moreFlow(wish: Wish, trials: Trials): FindingCandidate[] {
 
 /** "Both: run the pump at 100%, run it in 1″ schedule 40", with each label's own quantities. */
 function together(changes: readonly Change[]): Change {
-  const labels = changes.map((change) => change.label)
-  const parts = labels.map(({ text }, i) =>
-    (text.charAt(0).toLowerCase() + text.slice(1)).replace(/\{(\w+)\}/g, `{$1${i}}`),
-  )
-  const values = labels.flatMap((label, i) =>
-    Object.entries(label.values).map(([name, value]) => [`${name}${i}`, value] as const),
-  )
+  const parts = changes.map(({ label: { text, values } }) => ({
+    text: text.charAt(0).toLowerCase() + text.slice(1),
+    values,
+  }))
+  const [first, second, third] = parts
   return {
-    label: {
-      text: `${labels.length > 2 ? 'All' : 'Both'}: ${parts.join(', ')}`,
-      values: Object.fromEntries(values),
-    },
+    label: third
+      ? sentence('All: {first}, {second}, {third}', { first: first!, second: second!, third })
+      : sentence('Both: {first}, {second}', { first: first!, second: second! }),
     edits: changes.flatMap((change) => change.edits),
   }
 }
@@ -77,7 +74,7 @@ function wider({ laid }: LineCase): Change | null {
   const size = nextSizeUp(run.size)
   if (!size || run.pieces.some((piece) => piece.kind === 'reducer')) return null
   return {
-    label: sentence(`Run it in ${sizeWords(size)}`),
+    label: sentence('Run it in {size}', { size: sizeWords(size) }),
     edits: [setTo(['returnSide', 'lines', laid.index, 'run', 'size'], size)],
   }
 }
