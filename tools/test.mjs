@@ -131,6 +131,7 @@ try {
   const [chromium] = await Promise.all([programs(), ensurePackages(say)])
   await check('Size of the rooms', process.execPath, [inRoot('tools', 'rooms.mjs')], true)
   await check('Names', process.execPath, [inRoot('tools', 'names.mjs')], true)
+  await check('Documents', process.execPath, [inRoot('tools', 'readmes.mjs')], true)
   await checks()
   await Promise.all([
     jest('Unit tests', ['core', 'contract', 'web'], '100%'),

@@ -2,7 +2,14 @@ import type { BasinDesign } from '../design/index.ts'
 import { FITTINGS_BAND, FRICTION_BAND } from '../figures/index.ts'
 import { type LaidPump, type Layout, pumpOf } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
-import { AS_COMPUTED, type LinkPump, type LossScale, makeNetwork, run, withPumpAt } from '../network/index.ts'
+import {
+  AS_COMPUTED,
+  type LinkPump,
+  type LossScale,
+  makeNetwork,
+  run,
+  withPumpAt,
+} from '../network/index.ts'
 import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
 
 /** One point of a curve to draw. */

@@ -1,4 +1,9 @@
-import { type CirculationPart, type CirculationPump, isInside, type ScenePanel } from '../scene/index.ts'
+import {
+  type CirculationPart,
+  type CirculationPump,
+  isInside,
+  type ScenePanel,
+} from '../scene/index.ts'
 import type { WaterSetting } from './setting.ts'
 import { openingOf } from './streams.ts'
 

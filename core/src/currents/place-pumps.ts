@@ -1,5 +1,10 @@
 import { momentumOf, type Vector } from '../jet/index.ts'
-import { type CirculationPump, DEAD_M_PER_S, LIFT_M_PER_S, type ScenePanel } from '../scene/index.ts'
+import {
+  type CirculationPump,
+  DEAD_M_PER_S,
+  LIFT_M_PER_S,
+  type ScenePanel,
+} from '../scene/index.ts'
 import { planField } from './field-plan.ts'
 import { cellAt, type Grid, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER } from './grid.ts'
 import { type FieldVerdict, judgeField, shareAsWanted } from './judge.ts'

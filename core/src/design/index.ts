@@ -1,9 +1,54 @@
 export { chamberContents, givenBackM3, skimmersGiveBackM3, standsInWater } from './contents.ts'
-export { type BasinDesign, byId, type DisplayTank, type LineEnd, type LineStart, type OwnDrill, type OwnDrillStep, partOf, type PlacedPump, type ReturnLine, type ReturnSide, runningSpeed, surfaceM, type Tariff } from './design.ts'
+export {
+  type BasinDesign,
+  byId,
+  type DisplayTank,
+  type LineEnd,
+  type LineStart,
+  type OwnDrill,
+  type OwnDrillStep,
+  partOf,
+  type PlacedPump,
+  type ReturnLine,
+  type ReturnSide,
+  runningSpeed,
+  surfaceM,
+  type Tariff,
+} from './design.ts'
 export type { Cabinet, CabinetDoor, Device, Lamp } from './devices.ts'
-export { applyEdits, type At, type Edit, type EditData, type EditPath, insertAt, setTo } from './edit.ts'
+export {
+  applyEdits,
+  type At,
+  type Edit,
+  type EditData,
+  type EditPath,
+  insertAt,
+  setTo,
+} from './edit.ts'
 export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
-export type { Drain, DrainRole, DrilledPanel, Hole, InletForm, Landing, Overflow, OverflowBox, OverflowForm, OverflowPlace, PanelGlass, Passage } from './overflow.ts'
+export type {
+  Drain,
+  DrainRole,
+  DrilledPanel,
+  Hole,
+  InletForm,
+  Landing,
+  Overflow,
+  OverflowBox,
+  OverflowForm,
+  OverflowPlace,
+  PanelGlass,
+  Passage,
+} from './overflow.ts'
 export { setAlike } from './set-alike.ts'
-export { type ChamberSpan, chamberSpans, type ChamberUse, type Sump, type SumpBox, type SumpChamber, type SumpWall, type TopOff } from './sump.ts'
+export {
+  type ChamberSpan,
+  chamberSpans,
+  type ChamberUse,
+  type Sump,
+  type SumpBox,
+  type SumpChamber,
+  type SumpWall,
+  type TopOff,
+} from './sump.ts'
 export type { TreatmentPlan } from './treatment-plan.ts'

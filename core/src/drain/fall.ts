@@ -1,5 +1,13 @@
 import type { Water } from '../fluid/index.ts'
-import { type Line, linkHead, type LinkHead, linkLaw, type LinkLaw, type LinkSearch, searchOf } from '../network/index.ts'
+import {
+  type Line,
+  linkHead,
+  type LinkHead,
+  linkLaw,
+  type LinkLaw,
+  type LinkSearch,
+  searchOf,
+} from '../network/index.ts'
 import { type Pchip, risingRoot } from '../numeric/index.ts'
 
 /** Full pipe that water falls through under its own weight. */

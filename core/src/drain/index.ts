@@ -2,4 +2,12 @@ export { type OpenPipe, openPipeRiseM, ruledBy, type RuledBy } from './emergency
 export { type Fall, fallFlow, fallHeadM, FallSearch, inSeries, makeFall } from './fall.ts'
 export { primeVerdict, type PrimeVerdict, tubeFroude } from './hung.ts'
 export { matchValve } from './match.ts'
-export { FILLED, filledShareOf, halfFullFlow, LEAST_SLOPE, noiseBand, type NoiseBand, ventedFlow } from './vented.ts'
+export {
+  FILLED,
+  filledShareOf,
+  halfFullFlow,
+  LEAST_SLOPE,
+  noiseBand,
+  type NoiseBand,
+  ventedFlow,
+} from './vented.ts'

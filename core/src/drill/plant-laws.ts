@@ -10,7 +10,14 @@ import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
 import { type Mode, pumpsAsTheyStand } from './mode.ts'
-import { chamberEdgesM, OUTSIDE, OVER_SUMP, type Plant, spillUnder, type TankPlaces } from './plant.ts'
+import {
+  chamberEdgesM,
+  OUTSIDE,
+  OVER_SUMP,
+  type Plant,
+  spillUnder,
+  type TankPlaces,
+} from './plant.ts'
 import type { Law } from './rates.ts'
 import { levelIn, type Vessel } from './vessel.ts'
 

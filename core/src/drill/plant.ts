@@ -1,7 +1,19 @@
-import { type BasinDesign, chamberSpans, type DisplayTank, skimmersGiveBackM3, type SumpBox } from '../design/index.ts'
+import {
+  type BasinDesign,
+  chamberSpans,
+  type DisplayTank,
+  skimmersGiveBackM3,
+  type SumpBox,
+} from '../design/index.ts'
 import { filledShareOf, noiseBand } from '../drain/index.ts'
 import { pathTo } from '../layout/index.ts'
-import { boxRim, chamberAreasM2, type Overflowing, pipeWaterM3, type SteadyState } from '../loop/index.ts'
+import {
+  boxRim,
+  chamberAreasM2,
+  type Overflowing,
+  pipeWaterM3,
+  type SteadyState,
+} from '../loop/index.ts'
 import { store, type Vessel, volumeAt } from './vessel.ts'
 
 /** What a vessel is to the keeper. */

@@ -12,8 +12,25 @@ export { keepDevices } from './keep-devices.ts'
 export { deviceSwappedIn, newCabinet, newDevice } from './new-device.ts'
 export { type Around, devicePiece, endOfRun, newPiece } from './run/new-piece.ts'
 export { holdFlows } from './setting/hold-flows.ts'
-export { openingFor, settingValve, type SettingValve, valveLossM, valvePath } from './setting/openings.ts'
+export {
+  openingFor,
+  settingValve,
+  type SettingValve,
+  valveLossM,
+  valvePath,
+} from './setting/openings.ts'
 export { stretchRun } from './stretch.ts'
 export { newSump, newSumpBox } from './sump/new-sump.ts'
-export { entryOf, leastLengthM, reordered, sumpEdits, type TriedLayout, tryLayout, withChamber, withHeight, withLength, withoutChamber } from './sump/sump-edits.ts'
+export {
+  entryOf,
+  leastLengthM,
+  reordered,
+  sumpEdits,
+  type TriedLayout,
+  tryLayout,
+  withChamber,
+  withHeight,
+  withLength,
+  withoutChamber,
+} from './sump/sump-edits.ts'
 export { wallOfKind, wallRange } from './sump/wall-edits.ts'

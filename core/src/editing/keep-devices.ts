@@ -1,4 +1,11 @@
-import { type BasinDesign, chamberSpans, type Device, type Edit, setTo, type Sump } from '../design/index.ts'
+import {
+  type BasinDesign,
+  chamberSpans,
+  type Device,
+  type Edit,
+  setTo,
+  type Sump,
+} from '../design/index.ts'
 
 /**
  * The edits that keep every device with its chamber and its line after a design was changed: a chamber

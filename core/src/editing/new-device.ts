@@ -1,4 +1,10 @@
-import { type BasinDesign, type Cabinet, chamberSpans, type ChamberUse, type Device } from '../design/index.ts'
+import {
+  type BasinDesign,
+  type Cabinet,
+  chamberSpans,
+  type ChamberUse,
+  type Device,
+} from '../design/index.ts'
 import type { DeviceKind, DevicePart } from '../device/index.ts'
 import { NEW_LAMP, swapped } from '../figures/index.ts'
 

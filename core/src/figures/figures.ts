@@ -1,6 +1,11 @@
 import type { SteadyState } from '../loop/index.ts'
 import { solveGravity } from './gravity/solve-gravity.ts'
-import type { RunningOverflow, RunningSump, SolvedDrain, SolvedLoop } from './gravity/solved-gravity.ts'
+import type {
+  RunningOverflow,
+  RunningSump,
+  SolvedDrain,
+  SolvedLoop,
+} from './gravity/solved-gravity.ts'
 import { leadOf } from './lead.ts'
 import { solveReturn } from './return/solve-return.ts'
 import type { SolvedReturn, SolvedTank, SolvedWater } from './return/solved.ts'

@@ -2,17 +2,39 @@ export { asItRuns } from './as-it-runs.ts'
 export { type Figures, figuresOf } from './figures.ts'
 export { joinedMatch } from './gravity/joined-match.ts'
 export { solveSump } from './gravity/solve-sump.ts'
-export type { DrainState, RunningOverflow, RunningSump, SolvedChamber, SolvedDrain, SolvedDrainPiece, SolvedMatch, SolvedTrap } from './gravity/solved-gravity.ts'
+export type {
+  DrainState,
+  RunningOverflow,
+  RunningSump,
+  SolvedChamber,
+  SolvedDrain,
+  SolvedDrainPiece,
+  SolvedMatch,
+  SolvedTrap,
+} from './gravity/solved-gravity.ts'
 export { drawsAirBelowM } from './gravity/water-use.ts'
 export { leadOf } from './lead.ts'
 export { FITTINGS_BAND, FRICTION_BAND } from './return/bands.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
-export type { SolvedLine, SolvedPiece, SolvedPump, SolvedStretch, SolvedTank, SolvedWater } from './return/solved.ts'
+export type {
+  SolvedLine,
+  SolvedPiece,
+  SolvedPump,
+  SolvedStretch,
+  SolvedTank,
+  SolvedWater,
+} from './return/solved.ts'
 export { DERATED_SHARE, rulesOfThumb, type RulesOfThumb } from './rules-of-thumb.ts'
 export { type SkimmerCandidate, skimmerCandidates, swapped } from './treatment/candidates.ts'
 export { cabinetRectangle, deviceRectangle, heightsOf, sumpRectangle } from './treatment/place.ts'
 export { removalCurve } from './treatment/removal-curve.ts'
 export { pieceOfDevice } from './treatment/solve-devices.ts'
 export { NEW_LAMP } from './treatment/solve-sterilizer.ts'
-export type { AgainstTarget, SolvedDevice, SolvedRoom, SolvedSkimmer, SolvedSterilizer } from './treatment/solved-treatment.ts'
+export type {
+  AgainstTarget,
+  SolvedDevice,
+  SolvedRoom,
+  SolvedSkimmer,
+  SolvedSterilizer,
+} from './treatment/solved-treatment.ts'
 export { takeOutOf } from './treatment/take-out.ts'

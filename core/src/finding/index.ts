@@ -13,7 +13,23 @@ export { siphonCannotMatch } from './drains/siphon-cannot-match.ts'
 export { siphonUntuned } from './drains/siphon-untuned.ts'
 export { ventedLoud } from './drains/vented-loud.ts'
 export { type Finding, sameFinding } from './finding.ts'
-export { BESIDE_PUMP_M, BREAK_HOLE_DEPTH_M, CLEAR_OVER_WALL_M, DOSE_AIM, DOSE_NEAR_SHARE, FAST_M_PER_S, FOULED_SHARE, GOOD_FREEBOARD_M, GOOD_HEAD_M, LEAST_RUNNING_DEPTH_M, LEAST_WALL_M, meetsWanted, PAST_SHARE, SWEPT_FROUDE, TEETH_RESERVE } from './limits.ts'
+export {
+  BESIDE_PUMP_M,
+  BREAK_HOLE_DEPTH_M,
+  CLEAR_OVER_WALL_M,
+  DOSE_AIM,
+  DOSE_NEAR_SHARE,
+  FAST_M_PER_S,
+  FOULED_SHARE,
+  GOOD_FREEBOARD_M,
+  GOOD_HEAD_M,
+  LEAST_RUNNING_DEPTH_M,
+  LEAST_WALL_M,
+  meetsWanted,
+  PAST_SHARE,
+  SWEPT_FROUDE,
+  TEETH_RESERVE,
+} from './limits.ts'
 export { hungLosesPrime } from './overflow/hung-loses-prime.ts'
 export { letsAnimalsThrough } from './overflow/lets-animals-through.ts'
 export { teethDrowned } from './overflow/teeth-drowned.ts'

@@ -1,6 +1,13 @@
 import { setTo } from '../design/index.ts'
 import { drainSize, tuneValve } from '../editing/index.ts'
-import { type DrainCase, drainCases, emergencyWet, siphonCannotMatch, siphonUntuned, ventedLoud } from '../finding/index.ts'
+import {
+  type DrainCase,
+  drainCases,
+  emergencyWet,
+  siphonCannotMatch,
+  siphonUntuned,
+  ventedLoud,
+} from '../finding/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import type { PipeSize } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'

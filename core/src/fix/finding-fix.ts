@@ -1,4 +1,12 @@
-import { type Case, type Finding, type Occurrence, occurrencesIn, type Rule, type RuleWords, type Whole } from '../finding/index.ts'
+import {
+  type Case,
+  type Finding,
+  type Occurrence,
+  occurrencesIn,
+  type Rule,
+  type RuleWords,
+  type Whole,
+} from '../finding/index.ts'
 import type { Sentence } from '../quantity/index.ts'
 import type { FixCandidate } from './fix.ts'
 import type { Trial, Trials } from './trial.ts'

@@ -1,5 +1,12 @@
 import { applyEdits, type BasinDesign } from '../design/index.ts'
-import { allDrills, type Drill, isBetter, runDrill, type Verdict, verdictOf } from '../drill/index.ts'
+import {
+  allDrills,
+  type Drill,
+  isBetter,
+  runDrill,
+  type Verdict,
+  verdictOf,
+} from '../drill/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { drillCandidates } from './drill-candidates.ts'

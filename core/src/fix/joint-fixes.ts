@@ -1,5 +1,11 @@
 import { type Edit, insertAt, setTo } from '../design/index.ts'
-import { joinDoesNotMeet, type LineCase, ofLine, outletMismatch, startDoesNotMeet } from '../finding/index.ts'
+import {
+  joinDoesNotMeet,
+  type LineCase,
+  ofLine,
+  outletMismatch,
+  startDoesNotMeet,
+} from '../finding/index.ts'
 import { isHose, nearestSize, type PipeSize, sameSize, sizeWords } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'

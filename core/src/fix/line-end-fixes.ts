@@ -1,6 +1,13 @@
 import { setTo, surfaceM } from '../design/index.ts'
 import { stretchRun } from '../editing/index.ts'
-import { checkValveOnlyGuard, type LineCase, missesItsPlace, mouthOutsideTank, mouthUnderWater, ofLine } from '../finding/index.ts'
+import {
+  checkValveOnlyGuard,
+  type LineCase,
+  missesItsPlace,
+  mouthOutsideTank,
+  mouthUnderWater,
+  ofLine,
+} from '../finding/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Point } from '../run/index.ts'
 import { breakHoleIn, breakHoleWords } from './break-hole.ts'

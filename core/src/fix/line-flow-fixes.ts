@@ -1,4 +1,13 @@
-import { flowPast, flowsBack, flowShort, type LineCase, noFlowAtThisSpeed, ofLine, takeoffOffTarget, valveShut } from '../finding/index.ts'
+import {
+  flowPast,
+  flowsBack,
+  flowShort,
+  type LineCase,
+  noFlowAtThisSpeed,
+  ofLine,
+  takeoffOffTarget,
+  valveShut,
+} from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
 import { slower, throttled } from './flow/less-flow.ts'

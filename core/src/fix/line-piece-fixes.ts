@@ -1,6 +1,24 @@
 import { type Edit, insertAt, setTo } from '../design/index.ts'
-import { type ElbowRow, hardElbowsInARow, hoseTooShort, type LineCase, ofLine, piecesAfterNozzle, spareWithoutValve, turnWithoutElbow, waterTooFast } from '../finding/index.ts'
-import { boreOf, nearestSize, nextSizeUp, type PipeSeries, type PipeSize, sizeWords, speedMPerS } from '../pipe/index.ts'
+import {
+  type ElbowRow,
+  hardElbowsInARow,
+  hoseTooShort,
+  type LineCase,
+  ofLine,
+  piecesAfterNozzle,
+  spareWithoutValve,
+  turnWithoutElbow,
+  waterTooFast,
+} from '../finding/index.ts'
+import {
+  boreOf,
+  nearestSize,
+  nextSizeUp,
+  type PipeSeries,
+  type PipeSize,
+  sizeWords,
+  speedMPerS,
+} from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'

@@ -1,5 +1,14 @@
 import { setTo } from '../design/index.ts'
-import { GOOD_HEAD_M, hungLosesPrime, letsAnimalsThrough, type OverflowCase, SWEPT_FROUDE, TEETH_RESERVE, teethDrowned, weirTooShort } from '../finding/index.ts'
+import {
+  GOOD_HEAD_M,
+  hungLosesPrime,
+  letsAnimalsThrough,
+  type OverflowCase,
+  SWEPT_FROUDE,
+  TEETH_RESERVE,
+  teethDrowned,
+  weirTooShort,
+} from '../finding/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { flowOver } from '../weir/index.ts'

@@ -1,7 +1,16 @@
 import { applyEdits, type Edit, insertAt, setTo } from '../design/index.ts'
 import { valvePath } from '../editing/index.ts'
 import { flowAtSpeeds } from '../figures/index.ts'
-import { BESIDE_PUMP_M, type LineCase, noUnionAtPump, ofLine, PAST_SHARE, pumpDrawsAir, valveDoesPumpsWork, wantedThrough } from '../finding/index.ts'
+import {
+  BESIDE_PUMP_M,
+  type LineCase,
+  noUnionAtPump,
+  ofLine,
+  PAST_SHARE,
+  pumpDrawsAir,
+  valveDoesPumpsWork,
+  wantedThrough,
+} from '../finding/index.ts'
 import { layOut } from '../layout/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'

@@ -1,5 +1,12 @@
 import type { AgainstTarget } from '../figures/index.ts'
-import { type ChosenTarget, DOSE_AIM, DOSE_NEAR_SHARE, doseReached, doseShort, type SterilizerCase } from '../finding/index.ts'
+import {
+  type ChosenTarget,
+  DOSE_AIM,
+  DOSE_NEAR_SHARE,
+  doseReached,
+  doseShort,
+  type SterilizerCase,
+} from '../finding/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import { slower, throttled } from './flow/less-flow.ts'
 import { moreFlow } from './flow/more-flow.ts'

@@ -1,5 +1,12 @@
 import { setTo } from '../design/index.ts'
-import { aboveFillLine, chamberDepth, CLEAR_OVER_WALL_M, lightLeaks, outageValues, wallBelowNext } from '../finding/index.ts'
+import {
+  aboveFillLine,
+  chamberDepth,
+  CLEAR_OVER_WALL_M,
+  lightLeaks,
+  outageValues,
+  wallBelowNext,
+} from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { depthIn, wallForDepth } from './chamber-depth.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'

@@ -1,5 +1,11 @@
 import { setTo } from '../design/index.ts'
-import { GOOD_FREEBOARD_M, littleFreeboard, rimOverPanels, type TankCase, waterOverRim } from '../finding/index.ts'
+import {
+  GOOD_FREEBOARD_M,
+  littleFreeboard,
+  rimOverPanels,
+  type TankCase,
+  waterOverRim,
+} from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 

@@ -1,4 +1,12 @@
-import { BoxSearch, chamberLevelM, type LaidDrain, levelsOver, type Overflowing, type SteadyState, type TankLevels } from '../loop/index.ts'
+import {
+  BoxSearch,
+  chamberLevelM,
+  type LaidDrain,
+  levelsOver,
+  type Overflowing,
+  type SteadyState,
+  type TankLevels,
+} from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
 
 /** What happens with one pipe, or what a join makes one, blocked. */

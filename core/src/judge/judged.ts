@@ -1,4 +1,9 @@
-import { type Figures, type RunningOverflow, type RunningSump, solveSump } from '../figures/index.ts'
+import {
+  type Figures,
+  type RunningOverflow,
+  type RunningSump,
+  solveSump,
+} from '../figures/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import { type BlockedRow, blockedRows } from './blocked.ts'

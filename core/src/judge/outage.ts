@@ -3,7 +3,18 @@ import { filledShareOf, noiseBand } from '../drain/index.ts'
 import type { LineCut } from '../layout/index.ts'
 import { addPipesAbove, chamberAreasM2, chamberLevelM, type SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import { crestM, drainBack, type DrainBack, fillLineM, freeVolumeM3, stillLevelM, type Stopping, type StoppingChamber, type StoppingDisplay, type StoppingPipe } from '../sump/index.ts'
+import {
+  crestM,
+  drainBack,
+  type DrainBack,
+  fillLineM,
+  freeVolumeM3,
+  stillLevelM,
+  type Stopping,
+  type StoppingChamber,
+  type StoppingDisplay,
+  type StoppingPipe,
+} from '../sump/index.ts'
 
 /** The pump stops: what comes down, and where it comes to rest. */
 export interface SolvedOutage {

@@ -1,4 +1,11 @@
-import { type BasinDesign, byId, type DisplayTank, type PlacedPump, type ReturnLine, surfaceM } from '../design/index.ts'
+import {
+  type BasinDesign,
+  byId,
+  type DisplayTank,
+  type PlacedPump,
+  type ReturnLine,
+  surfaceM,
+} from '../design/index.ts'
 import { flatMap, memoizeWith } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
 import { layRun, openEnd, type Point, samePoint, teeLoss } from '../run/index.ts'

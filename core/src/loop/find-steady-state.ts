@@ -1,7 +1,14 @@
 import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { BoundaryLevels, layOut, type Layout, relevel } from '../layout/index.ts'
-import { flowThrough, makeNetwork, type Network, type Ran, restated, withLosses } from '../network/index.ts'
+import {
+  flowThrough,
+  makeNetwork,
+  type Network,
+  type Ran,
+  restated,
+  withLosses,
+} from '../network/index.ts'
 import { memoizeWith, zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { evaluateLoop, fedChambers, type Gravity, type ImpliedLevels } from './evaluate-loop.ts'

@@ -5,4 +5,12 @@ export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
 export { steadyState, steadyStatesSearched } from './steady-state.ts'
 export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
-export { boxRim, levelsOver, type Overflowing, passageHeadM, passageOf, rimOf, type TankLevels } from './tank-level.ts'
+export {
+  boxRim,
+  levelsOver,
+  type Overflowing,
+  passageHeadM,
+  passageOf,
+  rimOf,
+  type TankLevels,
+} from './tank-level.ts'

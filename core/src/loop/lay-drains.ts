@@ -5,7 +5,17 @@ import type { Water } from '../fluid/index.ts'
 import { makeLine } from '../network/index.ts'
 import { memoizeWith, type Pchip } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
-import { type FittingLoss, type FrictionLoss, layRun, openEnd, pieceLosses, type PieceLosses, type PlacedPiece, type Point, teeLoss } from '../run/index.ts'
+import {
+  type FittingLoss,
+  type FrictionLoss,
+  layRun,
+  openEnd,
+  pieceLosses,
+  type PieceLosses,
+  type PlacedPiece,
+  type Point,
+  teeLoss,
+} from '../run/index.ts'
 
 /** A drain with every piece placed and its losses known. */
 export interface LaidDrain {

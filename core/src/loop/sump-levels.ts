@@ -1,4 +1,10 @@
-import { chamberContents, chamberSpans, type Sump, type SumpBox, type SumpWall } from '../design/index.ts'
+import {
+  chamberContents,
+  chamberSpans,
+  type Sump,
+  type SumpBox,
+  type SumpWall,
+} from '../design/index.ts'
 import { memoizeWith } from '../numeric/index.ts'
 import { levelAbove } from '../sump/index.ts'
 

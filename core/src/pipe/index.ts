@@ -2,4 +2,15 @@ export { boreAreaM2, reynolds, speedMPerS, velocityHeadM } from './flow.ts'
 export { frictionAt, type FrictionAt, frictionFactor, type Regime, regimeAt } from './friction.ts'
 export { hazenWilliamsMPerM } from './hazen-williams.ts'
 export { isHose, PIPE_SERIES, type PipeSeries, SERIES_SIZES, seriesWords } from './series.ts'
-export { AGED_ROUGHNESS_M, boreOf, nearestSize, NEW_ROUGHNESS_M, nextSizeUp, type PipeSize, RIBBED_FACTOR, sameSize, seriesSize, sizeWords } from './size.ts'
+export {
+  AGED_ROUGHNESS_M,
+  boreOf,
+  nearestSize,
+  NEW_ROUGHNESS_M,
+  nextSizeUp,
+  type PipeSize,
+  RIBBED_FACTOR,
+  sameSize,
+  seriesSize,
+  sizeWords,
+} from './size.ts'

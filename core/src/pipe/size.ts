@@ -1,4 +1,10 @@
-import { PIPE_SERIES, type PipeSeries, SERIES_SIZES, type SeriesSize, seriesWords } from './series.ts'
+import {
+  PIPE_SERIES,
+  type PipeSeries,
+  SERIES_SIZES,
+  type SeriesSize,
+  seriesWords,
+} from './series.ts'
 
 /** A pipe or hose as the keeper names it. */
 export interface PipeSize {

@@ -1,7 +1,26 @@
-import { constantLoss, EXIT_LOSS, type Loss, makerLoss, type ThreeKFitting, threeKLoss, transitionBoreM, transitionLoss, UNION_LOSS, valveLoss } from '../fitting/index.ts'
+import {
+  constantLoss,
+  EXIT_LOSS,
+  type Loss,
+  makerLoss,
+  type ThreeKFitting,
+  threeKLoss,
+  transitionBoreM,
+  transitionLoss,
+  UNION_LOSS,
+  valveLoss,
+} from '../fitting/index.ts'
 import { makePchip, type Pchip } from '../numeric/index.ts'
 import type { PlacedPiece } from './path.ts'
-import type { CheckValvePiece, DevicePiece, ElbowForm, LossPoint, Run, TeeForm, ValvePiece } from './piece.ts'
+import type {
+  CheckValvePiece,
+  DevicePiece,
+  ElbowForm,
+  LossPoint,
+  Run,
+  TeeForm,
+  ValvePiece,
+} from './piece.ts'
 
 /** Wall friction of one straight length. */
 export interface FrictionLoss {

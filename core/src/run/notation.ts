@@ -1,6 +1,29 @@
-import { PIPE_SERIES, type PipeSeries, type PipeSize, SERIES_SIZES, seriesSize, seriesWords } from '../pipe/index.ts'
-import { editable, joined, measured, parseQuantity, QUANTITIES, type QuantityName, type UnitFamily } from '../quantity/index.ts'
-import { type Direction, DIRECTIONS, type ElbowForm, type FreeHosePiece, type Piece, type Run, type TeeForm } from './piece.ts'
+import {
+  PIPE_SERIES,
+  type PipeSeries,
+  type PipeSize,
+  SERIES_SIZES,
+  seriesSize,
+  seriesWords,
+} from '../pipe/index.ts'
+import {
+  editable,
+  joined,
+  measured,
+  parseQuantity,
+  QUANTITIES,
+  type QuantityName,
+  type UnitFamily,
+} from '../quantity/index.ts'
+import {
+  type Direction,
+  DIRECTIONS,
+  type ElbowForm,
+  type FreeHosePiece,
+  type Piece,
+  type Run,
+  type TeeForm,
+} from './piece.ts'
 
 /** One word group of a typed run that could not be read, counted from 1. */
 export interface NotationFault {

@@ -1,5 +1,12 @@
 import { applyEdits, type BasinDesign, type Edit, setTo } from '../design/index.ts'
-import { holdFlows, openingFor, settingValve, type SettingValve, valveLossM, valvePath } from '../editing/index.ts'
+import {
+  holdFlows,
+  openingFor,
+  settingValve,
+  type SettingValve,
+  valveLossM,
+  valvePath,
+} from '../editing/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import type { Layout } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'

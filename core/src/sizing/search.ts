@@ -2,7 +2,13 @@ import { applyEdits } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
 import { FOULED_SHARE } from '../finding/index.ts'
 import { endLink } from '../layout/index.ts'
-import { type LinkPump, makeNetwork, type Network, solveNetwork, withPumpAt } from '../network/index.ts'
+import {
+  type LinkPump,
+  makeNetwork,
+  type Network,
+  solveNetwork,
+  withPumpAt,
+} from '../network/index.ts'
 import { boreOf, speedMPerS } from '../pipe/index.ts'
 import { pumpCurve, type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 import { rank, type RankedOption } from './rank.ts'

@@ -1,4 +1,11 @@
-import { applyEdits, type BasinDesign, type Edit, insertAt, type ReturnLine, setTo } from '../design/index.ts'
+import {
+  applyEdits,
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type ReturnLine,
+  setTo,
+} from '../design/index.ts'
 import { settingValve, type SettingValve, valvePath } from '../editing/index.ts'
 import { type Layout, pathTo } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'

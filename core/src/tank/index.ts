@@ -1,1 +1,8 @@
-export { type Displacement, grossVolumeM3, rockVolumeM3, sandDepthM, sandVolumeM3, type TankBox } from './volume.ts'
+export {
+  type Displacement,
+  grossVolumeM3,
+  rockVolumeM3,
+  sandDepthM,
+  sandVolumeM3,
+  type TankBox,
+} from './volume.ts'

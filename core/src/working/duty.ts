@@ -1,6 +1,13 @@
 import { DERATED_SHARE } from '../figures/index.ts'
 import { measured, sentence } from '../quantity/index.ts'
-import { BAND_SOURCE, NO_NOTE, type RuleBeside, term, type Worked, type Working } from './working.ts'
+import {
+  BAND_SOURCE,
+  NO_NOTE,
+  type RuleBeside,
+  term,
+  type Worked,
+  type Working,
+} from './working.ts'
 
 const DUTY_SOURCE = `Darcy–Weisbach with Colebrook–White; Darby 2001 for fittings; Weisbach for part-closed valves. ${BAND_SOURCE}`
 

@@ -2,9 +2,33 @@ import { type About, workedAt } from './about.ts'
 import { flowWorking, headWorking, liftWorking, turnoverWorking } from './duty.ts'
 import { fastestWorking, fittingsWorking, frictionWorking } from './losses.ts'
 import { leastSpeedWorking, wirePowerWorking, wireToWaterWorking } from './pump.ts'
-import { contentsMassWorking, grossVolumeWorking, netVolumeWorking, wantedFlowWorking, waterWorking } from './tank.ts'
-import { air, dose, dwell, feedLoad, removal, shareOfThroughflow, skimmerDepthWorking, systemVolume, systemVolumes } from './treatment.ts'
-import { chamberTime, drainBackWorking, drainFlow, fillLine, runningLevel, untilAir, weirHead } from './way-down.ts'
+import {
+  contentsMassWorking,
+  grossVolumeWorking,
+  netVolumeWorking,
+  wantedFlowWorking,
+  waterWorking,
+} from './tank.ts'
+import {
+  air,
+  dose,
+  dwell,
+  feedLoad,
+  removal,
+  shareOfThroughflow,
+  skimmerDepthWorking,
+  systemVolume,
+  systemVolumes,
+} from './treatment.ts'
+import {
+  chamberTime,
+  drainBackWorking,
+  drainFlow,
+  fillLine,
+  runningLevel,
+  untilAir,
+  weirHead,
+} from './way-down.ts'
 import type { Worked, Working } from './working.ts'
 
 /** What a figure is one of for each of. */

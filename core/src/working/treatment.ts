@@ -2,7 +2,12 @@ import type { Device } from '../design/index.ts'
 import { NEW_LAMP, type SolvedSkimmer, type SolvedSterilizer } from '../figures/index.ts'
 import { measured, sentence } from '../quantity/index.ts'
 import { HEAVY_FROM_KG_PER_M3, MEDIUM_FROM_KG_PER_M3 } from '../skimmer/index.ts'
-import { chamberVolumeM3, meanIrradianceWPerM2, residenceS, type SterilizerSpec } from '../uv/index.ts'
+import {
+  chamberVolumeM3,
+  meanIrradianceWPerM2,
+  residenceS,
+  type SterilizerSpec,
+} from '../uv/index.ts'
 import type { About } from './about.ts'
 import { NO_NOTE, term, type Term, type Working } from './working.ts'
 

@@ -1,7 +1,13 @@
 import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import type { RulesOfThumb, SolvedLine, SolvedTank, SolvedWater } from '../figures/index.ts'
 import type { PumpPart } from '../pump/index.ts'
-import { measured, type Measured, type QuantityName, sentence, type Sentence } from '../quantity/index.ts'
+import {
+  measured,
+  type Measured,
+  type QuantityName,
+  sentence,
+  type Sentence,
+} from '../quantity/index.ts'
 
 /** One symbol of a formula and the value in it. */
 export interface Term {

@@ -1,4 +1,10 @@
-import { type BasinDesign, type Edit, insertAt, type PlacedPump, type ReturnLine } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type PlacedPump,
+  type ReturnLine,
+} from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
 import type { Piece } from '../../run/index.ts'
 import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'

@@ -1,4 +1,10 @@
-import { type BasinDesign, type Edit, insertAt, type ReturnLine, surfaceM } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Edit,
+  insertAt,
+  type ReturnLine,
+  surfaceM,
+} from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
 import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
 import type { Piece, Point } from '../../run/index.ts'

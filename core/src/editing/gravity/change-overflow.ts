@@ -1,4 +1,10 @@
-import { type BasinDesign, type Edit, type OverflowForm, type OverflowPlace, setTo } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Edit,
+  type OverflowForm,
+  type OverflowPlace,
+  setTo,
+} from '../../design/index.ts'
 import { newOverflow } from './new-overflow.ts'
 
 /** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */

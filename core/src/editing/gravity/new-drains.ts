@@ -1,6 +1,21 @@
-import { type BasinDesign, chamberSpans, type DisplayTank, type Drain, type DrainRole, type OverflowBox, type Sump } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  chamberSpans,
+  type DisplayTank,
+  type Drain,
+  type DrainRole,
+  type OverflowBox,
+  type Sump,
+} from '../../design/index.ts'
 import { FILLED, ventedFlow } from '../../drain/index.ts'
-import { boreAreaM2, boreOf, isHose, type PipeSeries, type PipeSize, SERIES_SIZES } from '../../pipe/index.ts'
+import {
+  boreAreaM2,
+  boreOf,
+  isHose,
+  type PipeSeries,
+  type PipeSize,
+  SERIES_SIZES,
+} from '../../pipe/index.ts'
 import type { Piece, Point, Run } from '../../run/index.ts'
 import { toMillimetre } from '../cut.ts'
 import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'

@@ -1,4 +1,11 @@
-import type { DisplayTank, Overflow, OverflowBox, OverflowForm, OverflowPlace, Passage } from '../../design/index.ts'
+import type {
+  DisplayTank,
+  Overflow,
+  OverflowBox,
+  OverflowForm,
+  OverflowPlace,
+  Passage,
+} from '../../design/index.ts'
 
 /** A new box is this long and wide where the tank has room for it, m. */
 const BOX_LENGTH_M = 0.3

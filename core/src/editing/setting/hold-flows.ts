@@ -1,5 +1,11 @@
 import type { Layout } from '../../layout/index.ts'
-import { type LinkPump, makeNetwork, type NetworkLink, run, type Running } from '../../network/index.ts'
+import {
+  type LinkPump,
+  makeNetwork,
+  type NetworkLink,
+  run,
+  type Running,
+} from '../../network/index.ts'
 import { type PumpCurve, pumpHeadM } from '../../pump/index.ts'
 
 /** Steepness of a held flow, s/m²: 1 m of head shifts it by 0.004 L/h. */

@@ -1,4 +1,11 @@
-import type { BasinDesign, ChamberUse, Sump, SumpBox, SumpChamber, SumpWall } from '../../design/index.ts'
+import type {
+  BasinDesign,
+  ChamberUse,
+  Sump,
+  SumpBox,
+  SumpChamber,
+  SumpWall,
+} from '../../design/index.ts'
 import { toMillimetre } from '../cut.ts'
 
 /** What a chamber is called until the keeper says otherwise. */

@@ -1,4 +1,15 @@
-import { applyEdits, type BasinDesign, chamberSpans, type ChamberUse, type Edit, setTo, type Sump, type SumpBox, type SumpChamber, type SumpWall } from '../../design/index.ts'
+import {
+  applyEdits,
+  type BasinDesign,
+  chamberSpans,
+  type ChamberUse,
+  type Edit,
+  setTo,
+  type Sump,
+  type SumpBox,
+  type SumpChamber,
+  type SumpWall,
+} from '../../design/index.ts'
 import { judgedSump, type SolvedSump } from '../../judge/index.ts'
 import { steadyState } from '../../loop/index.ts'
 import { toMillimetre } from '../cut.ts'

@@ -1,6 +1,12 @@
 import { applyEdits, type BasinDesign, type Drain, setAlike } from '../../design/index.ts'
 import { waterAt } from '../../fluid/index.ts'
-import { boxDrains, BoxSearch, chamberLevelM, layDrains, type SteadyState } from '../../loop/index.ts'
+import {
+  boxDrains,
+  BoxSearch,
+  chamberLevelM,
+  layDrains,
+  type SteadyState,
+} from '../../loop/index.ts'
 import { brent } from '../../numeric/index.ts'
 import type { ValvePiece } from '../../run/index.ts'
 import { matchTarget, throttleOf, touchOf } from './match-target.ts'

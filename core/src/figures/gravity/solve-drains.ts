@@ -1,5 +1,18 @@
 import type { Drain } from '../../design/index.ts'
-import { type Fall, fallFlow, fallHeadM, FILLED, filledShareOf, halfFullFlow, matchValve, noiseBand, type OpenPipe, openPipeRiseM, ruledBy, ventedFlow } from '../../drain/index.ts'
+import {
+  type Fall,
+  fallFlow,
+  fallHeadM,
+  FILLED,
+  filledShareOf,
+  halfFullFlow,
+  matchValve,
+  noiseBand,
+  type OpenPipe,
+  openPipeRiseM,
+  ruledBy,
+  ventedFlow,
+} from '../../drain/index.ts'
 import { kAt } from '../../fitting/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import { chamberLevelM, type LaidDrain, type SteadyState } from '../../loop/index.ts'

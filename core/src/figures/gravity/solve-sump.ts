@@ -1,7 +1,13 @@
 import { type ChamberSpan, chamberSpans, type SumpBox } from '../../design/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import { chamberAreasM2, type ChamberLevel, type SteadyState } from '../../loop/index.ts'
-import { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed, sectionSpeed, throughflowS } from '../../sump/index.ts'
+import {
+  bubbleOfSpeedM,
+  CARRIES_ALL_M_PER_S,
+  downwardSpeed,
+  sectionSpeed,
+  throughflowS,
+} from '../../sump/index.ts'
 import type { RunningSump, SolvedChamber, SolvedTrap } from './solved-gravity.ts'
 import { solveWaterUse } from './water-use.ts'
 

@@ -2,7 +2,12 @@ import type { SumpBox } from '../../design/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import type { LaidPump } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
-import { evaporationM3PerS, reservoirLastsS, salinityAfterTopOff, timeToFallS } from '../../sump/index.ts'
+import {
+  evaporationM3PerS,
+  reservoirLastsS,
+  salinityAfterTopOff,
+  timeToFallS,
+} from '../../sump/index.ts'
 import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/index.ts'
 import type { SolvedWaterUse } from './solved-gravity.ts'
 

@@ -1,4 +1,11 @@
-import { copyOf, type LossScale, type Network, type Ran, run, type Running } from '../../network/index.ts'
+import {
+  copyOf,
+  type LossScale,
+  type Network,
+  type Ran,
+  run,
+  type Running,
+} from '../../network/index.ts'
 
 /** How well the losses are known (hydraulics reference, §3): fittings but exits ± 20 %, friction ± 5 %. */
 export const FITTINGS_BAND = 0.2

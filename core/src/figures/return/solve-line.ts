@@ -1,5 +1,13 @@
 import { kAt } from '../../fitting/index.ts'
-import { endFlow, type LaidLine, type Layout, type PathPart, pathTo, pumpOf, type Segment } from '../../layout/index.ts'
+import {
+  endFlow,
+  type LaidLine,
+  type Layout,
+  type PathPart,
+  pathTo,
+  pumpOf,
+  type Segment,
+} from '../../layout/index.ts'
 import { type Running, tableLossM } from '../../network/index.ts'
 import { frictionFactor, regimeAt, reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
 import { leastSpeedToLift } from '../../pump/index.ts'

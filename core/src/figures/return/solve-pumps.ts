@@ -1,7 +1,16 @@
 import type { Tariff } from '../../design/index.ts'
 import { type LaidPump, type Layout, pumpFlow } from '../../layout/index.ts'
 import type { Running } from '../../network/index.ts'
-import { forcedBackHeadM, heatToWaterW, hydraulicPowerW, leastDepthM, pumpHeadM, pumpPower, stoppedLossM, wirePowerW } from '../../pump/index.ts'
+import {
+  forcedBackHeadM,
+  heatToWaterW,
+  hydraulicPowerW,
+  leastDepthM,
+  pumpHeadM,
+  pumpPower,
+  stoppedLossM,
+  wirePowerW,
+} from '../../pump/index.ts'
 import { type Banded, halfWidth } from './bands.ts'
 import type { SolvedPump } from './solved.ts'
 

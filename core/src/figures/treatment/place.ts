@@ -1,4 +1,10 @@
-import { chamberSpans, type Device, standsInWater, type Sump, type SumpBox } from '../../design/index.ts'
+import {
+  chamberSpans,
+  type Device,
+  standsInWater,
+  type Sump,
+  type SumpBox,
+} from '../../design/index.ts'
 import { clearanceM, type Rectangle, sticksOutM, widestGapM } from '../../device/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { pullOutOf } from './pull-out.ts'

@@ -1,5 +1,11 @@
 import type { BasinDesign } from '../../design/index.ts'
-import { dryFeedKgPerDay, feedLoadKgPerM3, heavier, loadClassOf, systemVolumeM3 } from '../../skimmer/index.ts'
+import {
+  dryFeedKgPerDay,
+  feedLoadKgPerM3,
+  heavier,
+  loadClassOf,
+  systemVolumeM3,
+} from '../../skimmer/index.ts'
 import type { RunningOverflow, RunningSump } from '../gravity/solved-gravity.ts'
 import type { SolvedTank } from '../return/solved.ts'
 import type { SolvedLoad } from './solved-treatment.ts'

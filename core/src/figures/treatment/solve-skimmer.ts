@@ -1,5 +1,10 @@
 import type { BasinDesign, Device } from '../../design/index.ts'
-import { skimmerDepth, skimmerFigures, type SkimmerSpec, skimmerVerdicts } from '../../skimmer/index.ts'
+import {
+  skimmerDepth,
+  skimmerFigures,
+  type SkimmerSpec,
+  skimmerVerdicts,
+} from '../../skimmer/index.ts'
 import type { RunningSump } from '../gravity/solved-gravity.ts'
 import type { SolvedReturn } from '../return/solved.ts'
 import { aboveM } from './place.ts'

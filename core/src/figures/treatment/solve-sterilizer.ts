@@ -1,5 +1,13 @@
 import type { BasinDesign, Device, Lamp } from '../../design/index.ts'
-import { ageing, doseFlow, type DoseTarget, halfLifeS, killPerPass, removalPerS, type SterilizerSpec } from '../../uv/index.ts'
+import {
+  ageing,
+  doseFlow,
+  type DoseTarget,
+  halfLifeS,
+  killPerPass,
+  removalPerS,
+  type SterilizerSpec,
+} from '../../uv/index.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
 import { flowInLine, lineOfDevice } from './solve-devices.ts'
 import type { AgainstTarget, SolvedLoad, SolvedSterilizer } from './solved-treatment.ts'

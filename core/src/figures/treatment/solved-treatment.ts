@@ -1,5 +1,11 @@
 import type { Rectangle } from '../../device/index.ts'
-import type { LoadClass, SkimmerDepth, SkimmerFigures, SkimmerSchool, SkimmerVerdict } from '../../skimmer/index.ts'
+import type {
+  LoadClass,
+  SkimmerDepth,
+  SkimmerFigures,
+  SkimmerSchool,
+  SkimmerVerdict,
+} from '../../skimmer/index.ts'
 
 /** What the water has to be cleaned of. */
 export interface SolvedLoad {

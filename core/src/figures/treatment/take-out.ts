@@ -1,4 +1,11 @@
-import { type BasinDesign, type Cabinet, type CabinetDoor, standsInWater, type Sump, type SumpBox } from '../../design/index.ts'
+import {
+  type BasinDesign,
+  type Cabinet,
+  type CabinetDoor,
+  standsInWater,
+  type Sump,
+  type SumpBox,
+} from '../../design/index.ts'
 import type { Rectangle } from '../../device/index.ts'
 import { deviceRectangle } from './place.ts'
 
