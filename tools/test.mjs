@@ -123,7 +123,7 @@ async function checks() {
 function measurements(output) {
   return output
     .split('\n')
-    .filter((line) => / ms \(median/.test(line))
+    .filter((line) => / ms \(median|kB of script/.test(line))
     .join('\n')
 }
 

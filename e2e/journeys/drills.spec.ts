@@ -44,7 +44,11 @@ test('a drill is played, scrubbed and stepped; the log leads to its moments', as
   const section = page.getByTestId('drill-section')
   await expect(time).toHaveText(/^0\.0\s?s$/)
   const before = await section.getAttribute('aria-label')
-  await page.getByRole('slider', { name: 'Moment' }).fill('40')
+  // The row's own drill may still be on its way; what was scrubbed before it came is of another.
+  await expect(async () => {
+    await page.getByRole('slider', { name: 'Moment' }).fill('40')
+    await expect(time).not.toHaveText(/^0\.0\s?s$/, { timeout: 1000 })
+  }).toPass()
   await expect(section).not.toHaveAttribute('aria-label', before!)
   const scrubbed = await time.innerText()
   await page.getByRole('button', { name: 'A step on' }).click()
