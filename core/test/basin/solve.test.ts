@@ -5,7 +5,6 @@ import { dutyCurves } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { swaps } from '../../src/basin/swap.ts'
 import { applyEdits, type Edit, type EditData, insertAt, setTo } from '../../src/design/edit.ts'
-import type { Measured } from '../../src/quantity/format.ts'
 import { say } from '../../src/quantity/sentence.ts'
 import { figureIsOf, FIGURES, workingOf } from '../../src/working/registry.ts'
 import { describe, expect, test } from '@jest/globals'
@@ -115,7 +114,7 @@ describe('workings', () => {
   test('the flow’s working balances: both sides of its formula are one number', () => {
     const design = aBasin()
     const { values } = workingOf('flow', { design, solved: solveBasin(design) })!.filled
-    const siOf = (name: string) => (values[name] as Measured).si
+    const siOf = (name: string) => (values[name] as readonly [string, number])[1]
     expectClose('sides', siOf('z') + siOf('hf') + siOf('hk'), siOf('H'), 1e-7)
   })
 })

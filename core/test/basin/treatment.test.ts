@@ -14,7 +14,6 @@ import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { L_PER_H } from '../tables.ts'
 import { setTo } from '../../src/design/edit.ts'
 import { applyEdits, type Device, QUOTED_TARGETS, solveBasin } from '../../src/index.ts'
-import type { Measured } from '../../src/quantity/format.ts'
 import { say } from '../../src/quantity/sentence.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -84,7 +83,10 @@ test('a stand says what it leaves over the cup', () => {
   const design = set(withDevices(LOOP, device), ['sump', 'cabinet'], CABINET)
   const [stand] = fixesOf(design, 'skimmer-depth')
   const after = solveBasin(applyEdits(design, stand!.edits)).treatment.skimmers[0]!
-  expect((stand!.brings.values.left as Measured).si).toBeCloseTo(after.aboveCupM!, 9)
+  expect((stand!.brings.values.left as readonly [string, number])[1]).toBeCloseTo(
+    after.aboveCupM!,
+    9,
+  )
 })
 
 test('a skimmer in no chamber is asked for one, and nothing else of its place', () => {
