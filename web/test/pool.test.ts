@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { Remote } from 'comlink'
 import type { CoreCalls } from '../src/calc/core-worker.ts'
+import { oneByOne } from '../src/calc/one-by-one.ts'
 import type { Spawned } from '../src/calc/spawn.ts'
 import { Cancelled, WorkerPool } from '../src/calc/worker-pool.ts'
 
@@ -10,7 +11,8 @@ function someWorkers() {
   const spawn = (): Spawned<CoreCalls> => {
     const one = { ended: false }
     made.push(one)
-    return { remote: made.length as unknown as Remote<CoreCalls>, end: () => (one.ended = true) }
+    const remote = made.length as unknown as Remote<CoreCalls>
+    return { remote, end: () => (one.ended = true), inTurn: oneByOne() }
   }
   return { made, spawn }
 }
@@ -63,6 +65,24 @@ describe('a pool of workers', () => {
     expect(await first).toBeInstanceOf(Cancelled)
     expect(answers).toEqual([200])
     expect(made.map(({ ended }) => ended)).toEqual([false])
+  })
+  test('what was given up before its turn is never asked of a worker that others share', async () => {
+    const { spawn } = someWorkers()
+    const shared = spawn()
+    const asked: number[] = []
+    const noting = (_: Remote<CoreCalls>, some: readonly number[]) => {
+      asked.push(...some)
+      return doubles(100)(_, some)
+    }
+    const pools = [1, 2, 3].map(() => new WorkerPool(() => shared))
+    const all = pools.map((pool, i) => outcome(pool.each([i], BATCH, noting, tell)))
+    await jest.advanceTimersByTimeAsync(10)
+    pools[1]!.cancel()
+    await jest.runAllTimersAsync()
+    expect(await all[1]).toBeInstanceOf(Cancelled)
+    await Promise.all(all)
+    expect(asked).toEqual([0, 2])
+    expect(answers).toEqual([0, 4])
   })
   test('cancelled, it ends its workers and says so', async () => {
     const { made, spawn } = someWorkers()

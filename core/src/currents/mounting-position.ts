@@ -1,3 +1,4 @@
+import { toMillimetre } from '../quantity/index.ts'
 import {
   type CirculationPart,
   type CirculationPump,
@@ -38,5 +39,5 @@ export function nearestPosition(
   ]
   const [panel, , along, panelM] = away.reduce((a, b) => (b[1] < a[1] ? b : a))
   const held = Math.min(panelM - bodyM / 2, Math.max(bodyM / 2, along))
-  return { panel, alongM: Math.round(held * 1000) / 1000 }
+  return { panel, alongM: toMillimetre(held) }
 }

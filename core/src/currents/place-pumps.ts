@@ -1,4 +1,5 @@
 import { momentumOf, type Vector } from '../jet/index.ts'
+import { toMillimetre } from '../quantity/index.ts'
 import {
   type CirculationPump,
   DEAD_M_PER_S,
@@ -231,11 +232,10 @@ function mountedAt(
 ): CirculationPump {
   const wideM = pump.panel === 'left' || pump.panel === 'right' ? widthM : lengthM
   const halfM = pump.part.bodyM / 2
-  const mm = (m: number) => Math.round(m * 1000) / 1000
   return {
     ...pump,
-    alongM: mm(Math.min(wideM - halfM, Math.max(halfM, alongM))),
-    upM: mm(Math.min(depthM - pump.part.bodyM, Math.max(sandDepthM + halfM, upM))),
+    alongM: toMillimetre(Math.min(wideM - halfM, Math.max(halfM, alongM))),
+    upM: toMillimetre(Math.min(depthM - pump.part.bodyM, Math.max(sandDepthM + halfM, upM))),
   }
 }
 

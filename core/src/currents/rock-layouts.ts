@@ -1,3 +1,4 @@
+import { toMillimetre } from '../quantity/index.ts'
 import type { RockSolid, ZoneKind } from '../scene/index.ts'
 
 export type RockLayoutName = 'wall' | 'two-islands' | 'bommie-with-arch'
@@ -58,15 +59,11 @@ export function rockLayout(
     name: title,
     form,
     zone,
-    xM: mm(x * lengthM),
-    yM: mm(y * widthM),
-    zM: mm(sandDepthM + z * overSandM),
-    lengthM: mm(length * lengthM),
-    widthM: mm(width * widthM),
-    heightM: mm(height * overSandM),
+    xM: toMillimetre(x * lengthM),
+    yM: toMillimetre(y * widthM),
+    zM: toMillimetre(sandDepthM + z * overSandM),
+    lengthM: toMillimetre(length * lengthM),
+    widthM: toMillimetre(width * widthM),
+    heightM: toMillimetre(height * overSandM),
   }))
-}
-
-function mm(m: number): number {
-  return Math.round(m * 1000) / 1000
 }

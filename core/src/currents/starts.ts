@@ -1,3 +1,4 @@
+import { toMillimetre } from '../quantity/index.ts'
 import type { CirculationPart, CirculationPump, Pattern, ScenePanel } from '../scene/index.ts'
 import { reachOf } from './quick-look.ts'
 import type { WaterSetting } from './setting.ts'
@@ -171,5 +172,5 @@ function pumpAt(
 }
 
 function within(at: number, least: number, most: number): number {
-  return Math.round(Math.max(least, Math.min(most, at)) * 1000) / 1000
+  return toMillimetre(Math.max(least, Math.min(most, at)))
 }

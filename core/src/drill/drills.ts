@@ -37,15 +37,9 @@ interface More {
   readonly isSingle?: boolean
 }
 
-function drill(
-  id: string,
-  title: Sentence | string,
-  faults: readonly FaultAt[],
-  more: More = {},
-): Drill {
+function drill(id: string, title: Sentence, faults: readonly FaultAt[], more: More = {}): Drill {
   const { runS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
-  const said = typeof title === 'string' ? sentence(title) : title
-  return { id, title: said, faults, runS, evaporates, isSingle, parts: [] }
+  return { id, title, faults, runS, evaporates, isSingle, parts: [] }
 }
 
 const atOnce = (fault: DrillFault): FaultAt[] => [{ atS: 0, fault }]
@@ -55,10 +49,10 @@ function power({ design }: SteadyState): Drill[] {
   const back: DrillFault = { kind: 'power-back' }
   const { pumps } = design.returnSide
   return [
-    drill('power-cut', 'Power cut', atOnce(cut), { runS: 2 * HOUR_S }),
+    drill('power-cut', sentence('Power cut'), atOnce(cut), { runS: 2 * HOUR_S }),
     drill(
       'power-back',
-      'Power comes back after an hour',
+      sentence('Power comes back after an hour'),
       [
         { atS: 0, fault: cut },
         { atS: BACK_AFTER_S, fault: back },
@@ -214,7 +208,7 @@ function sump({ design }: SteadyState): Drill[] {
     list.push(
       drill(
         'skimmer-off',
-        'The skimmer stops, and starts again after an hour',
+        sentence('The skimmer stops, and starts again after an hour'),
         [
           { atS: 0, fault: { kind: 'skimmers-stop' } },
           { atS: BACK_AFTER_S, fault: { kind: 'skimmers-start' } },
@@ -227,10 +221,10 @@ function sump({ design }: SteadyState): Drill[] {
   const days = { runS: MOST_DAYS * DAY_S }
   return [
     ...list,
-    drill('top-off-open', 'Top-off stuck open', atOnce({ kind: 'top-off-open' }), {
+    drill('top-off-open', sentence('Top-off stuck open'), atOnce({ kind: 'top-off-open' }), {
       runS: DAY_S,
     }),
-    drill('top-off-shut', 'Top-off stuck shut', atOnce({ kind: 'top-off-shut' }), {
+    drill('top-off-shut', sentence('Top-off stuck shut'), atOnce({ kind: 'top-off-shut' }), {
       ...days,
       evaporates: true,
     }),
@@ -308,7 +302,7 @@ function waterChange({ design }: SteadyState): Drill {
   const lastsS = (CHANGE_SHARE * litres) / CHANGE_M3_PER_S
   return drill(
     'water-change',
-    'Water change with the pump left on',
+    sentence('Water change with the pump left on'),
     [
       { atS: 0, fault: { kind: 'water-taken', flowM3PerS: CHANGE_M3_PER_S } },
       { atS: lastsS, fault: { kind: 'water-kept' } },

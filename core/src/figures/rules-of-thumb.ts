@@ -1,6 +1,6 @@
 import { type Layout, type PathPart, pathTo, pumpOf } from '../layout/index.ts'
 import { flowAtHead } from '../network/index.ts'
-import { flatMap, memoizeWith } from '../numeric/index.ts'
+import { flatMap, memoize } from '../numeric/index.ts'
 import { boreAreaM2, hazenWilliamsMPerM } from '../pipe/index.ts'
 import type { Piece } from '../run/index.ts'
 import type { SolvedLine } from './return/solved.ts'
@@ -47,7 +47,7 @@ export function rulesOfThumb(
 ): RulesOfThumb {
   const index = layout.lines.findIndex(({ line }) => line.id === solved.lineId)
   const { curve } = pumpOf(layout, index)
-  const { elbowsM, levelM } = countedOn(pathTo(layout, index), layout.lines)
+  const { elbowsM, levelM } = countedOn(pathTo(layout, index))
   const headM = solved.liftM + elbowsM + LEVEL_RUN_SHARE * levelM
   const crossM = solved.stretches.reduce(
     (total, { boreM, speedMPerS, lengthM }) =>
@@ -66,23 +66,10 @@ export function rulesOfThumb(
 }
 
 /** What is counted on a way; no level moves it, so it is counted once. */
-const countedOn = memoizeWith(
-  (path: readonly PathPart[], lines: Layout['lines']) => {
-    const way = piecesTo(path, lines)
-    return { elbowsM: countedElbowsM(way), levelM: levelRunM(way) }
-  },
-  // A way is made with its lines; what moves of them are the heads at their ends.
-  () => true,
-)
-
-/** Every piece the water passes on its way to a line's end. */
-function piecesTo(path: readonly PathPart[], lines: Layout['lines']): Piece[] {
-  return flatMap(path, ({ lineIndex, segments }) =>
-    flatMap(segments, ({ firstPiece, endPiece }) =>
-      lines[lineIndex]!.placed.slice(firstPiece, endPiece).map(({ piece }) => piece),
-    ),
-  )
-}
+const countedOn = memoize((path: readonly PathPart[]) => {
+  const way = flatMap(path, ({ pieces }) => pieces)
+  return { elbowsM: countedElbowsM(way), levelM: levelRunM(way) }
+})
 
 function rule(answer: number, computed: number): RuleOfThumb<number> {
   return { answer, offBy: computed > 0 ? (answer - computed) / computed : null }

@@ -1,5 +1,6 @@
 import { type Edit, setTo } from '../design/index.ts'
 import { LEAST_WALL_M, outWallOf, type Whole } from '../finding/index.ts'
+import { toMillimetre } from '../quantity/index.ts'
 import { crestM } from '../sump/index.ts'
 import type { Trial } from './trial.ts'
 
@@ -8,9 +9,6 @@ export interface WallForDepth {
   readonly topM: number
   readonly edits: readonly Edit[]
 }
-
-/** A wall or a stand is cut to the millimetre. */
-export const toMillimetres = (lengthM: number) => Math.round(lengthM * 1000) / 1000
 
 /** null: its water leaves over no wall that can be set so. `more` is changed with it. */
 export function wallForDepth(
@@ -24,7 +22,7 @@ export function wallForDepth(
   const wall = walls[at]
   const nowM = sump.chambers[index]?.depthM ?? null
   if (!box || nowM === null || !wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return null
-  const topM = toMillimetres(Math.min(box.heightM, wall.topM + wantedM - nowM))
+  const topM = toMillimetre(Math.min(box.heightM, wall.topM + wantedM - nowM))
   const teethM = wall.topM - crestM(wall)
   if (topM <= teethM + LEAST_WALL_M) return null
   return { topM, edits: [setTo(['sump', 'walls', at, 'topM'], topM), ...more] }

@@ -1,8 +1,8 @@
 import { setTo } from '../design/index.ts'
 import { cupStaysOn, type SkimmerCase, skimmerDepthOff } from '../finding/index.ts'
-import { type Sentence, sentence } from '../quantity/index.ts'
+import { type Sentence, sentence, toMillimetre } from '../quantity/index.ts'
 import type { SkimmerDepth } from '../skimmer/index.ts'
-import { depthIn, toMillimetres, wallForDepth } from './chamber-depth.ts'
+import { depthIn, wallForDepth } from './chamber-depth.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import type { Trial, Trials } from './trial.ts'
 
@@ -43,7 +43,7 @@ function brings(depthM: number, leftM: number | null): Sentence {
 
 function stand(one: SkimmerCase, found: SkimmerDepth): FindingCandidate[] {
   const { device, skimmer } = one
-  const standM = toMillimetres(found.standM)
+  const standM = toMillimetre(found.standM)
   const depthM = found.depthM + device.standM - standM
   if (standM === device.standM || !suits(found, depthM)) return []
   const { aboveCupM } = skimmer

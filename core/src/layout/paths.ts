@@ -1,4 +1,5 @@
-import { memoize } from '../numeric/index.ts'
+import { flatMap, memoize } from '../numeric/index.ts'
+import type { Piece } from '../run/index.ts'
 import type { FixedLines } from './lay-lines.ts'
 import type { Segment } from './segments.ts'
 
@@ -6,6 +7,8 @@ import type { Segment } from './segments.ts'
 export interface PathPart {
   readonly lineIndex: number
   readonly segments: readonly Segment[]
+  /** What the water passes of it. */
+  readonly pieces: readonly Piece[]
 }
 
 /** The stretches of each line, and its water's way; no level moves them. */
@@ -35,14 +38,21 @@ function pathTo(
   segments: Ways['segments'],
   lineIndex: number,
 ): PathPart[] {
-  const backwards: PathPart[] = [{ lineIndex, segments: segments[lineIndex]! }]
+  const part = (index: number, own: readonly Segment[]): PathPart => ({
+    lineIndex: index,
+    segments: own,
+    pieces: flatMap(own, ({ firstPiece, endPiece }) =>
+      lines[index]!.line.run.pieces.slice(firstPiece, endPiece),
+    ),
+  })
+  const backwards = [part(lineIndex, segments[lineIndex]!)]
   let { start } = lines[lineIndex]!.line
   while (start.at === 'tee') {
     const teeId = start.id
     const index = lines.findIndex(({ line }) => line.id === tees.get(teeId)!.lineId)
     const at = lines[index]!.placed.findIndex(({ piece }) => piece.id === teeId)
     const upToTee = segments[index]!.filter((segment) => segment.endPiece <= at)
-    backwards.push({ lineIndex: index, segments: upToTee })
+    backwards.push(part(index, upToTee))
     start = lines[index]!.line.start
   }
   return backwards.reverse()

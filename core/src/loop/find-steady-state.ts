@@ -1,14 +1,7 @@
 import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { BoundaryLevels, layOut, type Layout, relevel } from '../layout/index.ts'
-import {
-  flowThrough,
-  makeNetwork,
-  type Network,
-  type Ran,
-  restated,
-  withLosses,
-} from '../network/index.ts'
+import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
 import { memoizeWith, zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { evaluateLoop, fedChambers, type Gravity, type ImpliedLevels } from './evaluate-loop.ts'
@@ -83,7 +76,7 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
         given,
         design,
         layout: rested,
-        network: restated(network, rested.problem),
+        network,
         ran: withLosses(network, flowing),
         drains: gravity.drains,
         overflows: gravity.overflows,

@@ -9,7 +9,7 @@ export {
   tableLossM,
 } from './laws.ts'
 export { AS_COMPUTED, type Line, type LossScale, makeLine } from './line.ts'
-export { copyOf, makeNetwork, type Network, restated } from './network.ts'
+export { copyOf, makeNetwork, type Network } from './network.ts'
 export {
   type LinkPump,
   type NetworkLink,

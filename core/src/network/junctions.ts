@@ -10,7 +10,8 @@ export interface Junctions {
   readonly envelope: Envelope
 }
 
-const KNOWN = -1
+/** The row of a node whose head is given. */
+export const KNOWN = -1
 const CUT_OFF = -2
 
 /**

@@ -78,31 +78,6 @@ function guessOf({ line, pump }: NetworkLink): number {
   return boreM === undefined ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
 }
 
-/** The same network, its problem said anew with its ends where they were moved to. */
-export function restated(network: Network, problem: NetworkProblem): Network {
-  const { envelope, row, live, fromNode, toNode, searches, scale, guess } = network
-  const { flow, head, slope, step, nodeHead, matrix, rhs } = network
-  // Written out, here and below: a spread that changes a field takes many times as long.
-  return {
-    problem,
-    envelope,
-    row,
-    live,
-    fromNode,
-    toNode,
-    searches,
-    scale,
-    guess,
-    flow,
-    head,
-    slope,
-    step,
-    nodeHead,
-    matrix,
-    rhs,
-  }
-}
-
 /** A network that stands where another does, and goes its own way from there. */
 export function copyOf(network: Network): Network {
   return {

@@ -1,4 +1,5 @@
 import { zeros } from '../numeric/index.ts'
+import { KNOWN } from './junctions.ts'
 import { linkLoss, type LinkLoss } from './laws.ts'
 import type { Network } from './network.ts'
 import { solveNetwork } from './solve-network.ts'
@@ -38,7 +39,7 @@ export function flowThrough(network: Network, from?: number[]): Flowing {
   if (!outcome.ok) {
     return {
       flowsM3PerS: zeros(network.problem.links.length),
-      headsM: Array.from(network.problem.nodes, (node) => node.headM ?? NaN),
+      headsM: knownHeads(network),
       iterations: outcome.iterations,
       unsettledLinkId: outcome.linkId,
     }
@@ -48,6 +49,11 @@ export function flowThrough(network: Network, from?: number[]): Flowing {
     if (Math.abs(flowsM3PerS[l]!) < NO_FLOW_M3_PER_S) flowsM3PerS[l] = 0
   }
   return { flowsM3PerS, headsM, iterations: outcome.iterations, unsettledLinkId: null }
+}
+
+/** The heads that are given, where they were moved to; NaN for what had to be found. */
+function knownHeads({ row, nodeHead }: Network): number[] {
+  return row.map((at, n) => (at === KNOWN ? nodeHead[n]! : NaN))
 }
 
 /** The same with what every link loses. */

@@ -1,7 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import { endFlow, type Layout, pumpFlow } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
-import { makeNetwork, run } from '../network/index.ts'
 import { pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** A design as it runs, with no more than a search needs. */
@@ -16,8 +15,8 @@ export interface SizedRun {
 }
 
 export function runOf(design: BasinDesign, pumpIndex = 0): SizedRun {
-  const layout = steadyState(design).layout
-  const { running } = run(makeNetwork(layout.problem))
+  const { layout, ran } = steadyState(design)
+  const { running } = ran
   const linkFlow = (link: number) => running.flowsM3PerS[link]!
   return {
     layout,

@@ -1,3 +1,4 @@
+import { setAlike } from '../../src/design/set-alike.ts'
 import { fixesOf } from '../found.ts'
 import { aLoop } from '../a-loop.ts'
 import { expectClose } from '../close.ts'
@@ -8,7 +9,6 @@ import {
   BULKHEADS,
   type DrainSchool,
   joinedMatch,
-  setAlike,
   solveBasin,
   steadyState,
 } from '../../src/index.ts'

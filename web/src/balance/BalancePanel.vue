@@ -202,6 +202,7 @@ function look(option: BalanceOption) {
             <button
               v-if="!option.hypothetical"
               class="button"
+              :disabled="work.stale.value"
               :aria-label="`Preview: ${SCHOOLS[option.school].title}`"
               @click="look(option)"
             >

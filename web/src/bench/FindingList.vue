@@ -29,7 +29,7 @@ const trial = useTrial(
       : null,
   (calls, { finding }) => calls.fixesOfFinding(plain(finding)),
 )
-const offered = computed(() => (trial.stale.value ? null : trial.answer.value))
+const offered = trial.fresh
 watch(
   () => [findings.value.map((finding) => finding.code).join(), folded],
   () => (opened.value = folded ? -1 : 0),

@@ -34,10 +34,14 @@ export interface How<Calls, Subject, Answer, Estimate> {
 /** Long work as a view sees it. */
 export interface LongWork<Subject, Answer, Estimate> {
   readonly answer: ShallowRef<Answer | null>
+  /** What was asked about last; it may be worked at still. */
+  readonly asked: ShallowRef<Subject | null>
   /** What the answer is of. */
   readonly of: ShallowRef<Subject | null>
   /** The answer is of something that was changed since. */
   readonly stale: ComputedRef<boolean>
+  /** The answer, where it is of what there is to ask about now. */
+  readonly fresh: ComputedRef<Answer | null>
   /** null: nothing runs. */
   readonly progress: ShallowRef<Progress | null>
   readonly fault: Ref<string>
@@ -60,6 +64,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
 ): LongWork<Subject, Answer, Estimate> {
   const pool = new WorkerPool(how.spawn)
   const answer = shallowRef<Answer | null>(null)
+  const asked = shallowRef<Subject | null>(null)
   const of = shallowRef<Subject | null>(null)
   const progress = shallowRef<Progress | null>(null)
   const fault = ref('')
@@ -69,6 +74,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     const now = how.subject()
     return of.value !== null && (now === null || !same(of.value, now))
   })
+  const fresh = computed(() => (stale.value ? null : answer.value))
   const side = useEstimate(how, fault)
 
   async function run(): Promise<Answer | null> {
@@ -77,7 +83,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     if (how.endsAtOnce && progress.value) pool.cancel()
     const mine = ++turn
     fault.value = ''
-    of.value = subject
+    asked.value = subject
     progress.value = { done: 0, of: 1 }
     const report = (done: number, all: number) => {
       // What is reported after another was asked, or the answer has come, comes too late.
@@ -86,6 +92,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     try {
       const given = await how.ask(subject, { pool, report })
       if (mine !== turn) return null
+      of.value = subject
       answer.value = given
       return given
     } catch (error) {
@@ -105,6 +112,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
   function forget(): void {
     cancel()
     answer.value = null
+    asked.value = null
     of.value = null
     fault.value = ''
   }
@@ -116,7 +124,20 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     })
   }
   const { estimate, findEstimate } = side
-  return { answer, of, stale, progress, fault, estimate, run, findEstimate, cancel, forget }
+  return {
+    answer,
+    asked,
+    of,
+    stale,
+    fresh,
+    progress,
+    fault,
+    estimate,
+    run,
+    findEstimate,
+    cancel,
+    forget,
+  }
 }
 
 function useEstimate<Calls, Subject, Answer, Estimate>(

@@ -1,15 +1,19 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { CoreCalls } from './core-worker.ts'
 import type { CurrentsCalls } from './currents-worker.ts'
+import { type InTurn, oneByOne } from './one-by-one.ts'
 
 /** A worker that was started, and how it is ended in the middle of its loops. */
 export interface Spawned<Calls> {
   readonly remote: Remote<Calls>
   readonly end: () => void
+  /** Asks when what was asked before is answered: a question that waits can still be given up. */
+  readonly inTurn: InTurn
 }
 
 function spawned<Calls>(worker: Worker): Spawned<Calls> {
-  return { remote: wrap<Calls>(worker), end: () => worker.terminate() }
+  const end = () => worker.terminate()
+  return { remote: wrap<Calls>(worker), end, inTurn: oneByOne() }
 }
 
 /** A worker with core's searches, drills and trials. */
@@ -19,7 +23,7 @@ export const spawnCore = () =>
 let shared: Spawned<CoreCalls> | null = null
 /** One worker for all that is short: started once, ended with the page. */
 export function spawnShared(): Spawned<CoreCalls> {
-  shared ??= { remote: spawnCore().remote, end: () => undefined }
+  shared ??= { ...spawnCore(), end: () => undefined }
   return shared
 }
 

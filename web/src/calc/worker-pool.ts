@@ -9,6 +9,9 @@ const MOST_WORKERS = 8
 /** A worker that starts costs as much as a basin's drills do: others are made when a list takes longer, ms. */
 const PATIENCE_MS = 1000
 
+/** Of a question that nobody waited for any more when its turn came. */
+const NOT_ASKED: readonly never[] = []
+
 /** Workers fed from one list: one to begin with, one for each core where the list is long. */
 export class WorkerPool<Calls> {
   #workers: Spawned<Calls>[] = []
@@ -39,12 +42,14 @@ export class WorkerPool<Calls> {
     const begunMs = performance.now()
     let next = 0
     const left = () => turn === this.#turn && next < list.length
-    const work = async ({ remote }: Spawned<Calls>): Promise<void> => {
+    const work = async ({ remote, inTurn }: Spawned<Calls>): Promise<void> => {
       const helpers: Promise<void>[] = []
       while (left()) {
         const some = list.slice(next, next + batch)
         next += batch
-        const answers = await ask(remote, some)
+        const answers = await inTurn(async () =>
+          turn === this.#turn ? ask(remote, some) : NOT_ASKED,
+        )
         if (turn === this.#turn) given(answers)
         if (left() && this.#wantsHelp(begunMs)) helpers.push(work(this.#start()).catch(fail))
       }

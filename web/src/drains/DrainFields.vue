@@ -3,8 +3,8 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import {
   drainAtTee,
   joinedMatch,
-  setAlike,
   steadyState,
+  tuneAlike,
   tuneValve,
   type Drain,
   type Piece,
@@ -89,11 +89,10 @@ function meets(piece: Piece): string {
 }
 
 function setValve() {
-  const { opening } = match.value!
   store.edit(
     solved.match
       ? tuneValve(store.design!, index, solved.match)
-      : setAlike(store.design!, drain.tankId, Math.round((opening ?? 1) * 1000) / 1000),
+      : tuneAlike(store.design!, drain.tankId, match.value!),
   )
 }
 const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'place', axis), si)

@@ -51,7 +51,7 @@ const fixing = useLongWork({
   ask: ({ design, drill, verdict }, { pool }) =>
     pool.one((calls) => ofDesign(calls, design).fixesOfDrill(plain(drill), plain(verdict))),
 })
-const playback = played.answer
+const playback = played.fresh
 const player = usePlayer(playback)
 watch(
   () => [subject.value, drills.progress] as const,
@@ -82,7 +82,7 @@ function goTo(timeS: number) {
           <DrillSection
             :design="store.running!"
             :solved="store.solved"
-            :playback="drills.stale ? null : playback"
+            :playback="playback"
             :time-s="player.timeS.value"
             :playing="player.playing.value"
           />
@@ -90,7 +90,7 @@ function goTo(timeS: number) {
         <p v-if="played.fault.value" class="px-3 text-aril" role="alert">
           {{ played.fault.value }}
         </p>
-        <template v-if="playback && !drills.stale">
+        <template v-if="playback">
           <DrillTransport :player="player" />
           <DrillChart
             :design="store.running!"
@@ -106,7 +106,7 @@ function goTo(timeS: number) {
           v-if="chosen"
           :design="store.shown!"
           :verdict="chosen"
-          :fixes="fixing.stale.value ? null : fixing.answer.value"
+          :fixes="fixing.fresh.value"
           :trying="fixing.progress.value !== null"
           @go-to="goTo"
         />

@@ -17,7 +17,7 @@ const units = useUnits()
 const own = computed(() => store.shown!.drills)
 const options = computed(() =>
   drills.drills
-    .filter(({ id }) => !id.startsWith('own '))
+    .filter(({ parts }) => parts.length === 0)
     .map(({ id, title }) => ({ value: id, label: say(title, units.family) })),
 )
 

@@ -87,29 +87,35 @@ function useDrillsPreview(present: () => BasinDesign | null) {
 
 /** Every drill of a design, given as they come in. */
 function useAllDrills(present: () => BasinDesign | null) {
+  const drills = shallowRef<readonly Drill[]>([])
   const found = shallowRef<ReadonlyMap<string, Verdict>>(new Map())
   const all = useLongWork({
     spawn: spawnCore,
     subject: present,
     goesOn: true,
     ask: async (design, work) => {
-      const drills = allDrills(steadyState(design))
+      drills.value = allDrills(steadyState(design))
       found.value = new Map()
-      await drillEach({ design, drills }, work, (verdict) => {
+      await drillEach({ design, drills: drills.value }, work, (verdict) => {
         found.value = new Map(found.value).set(verdict.drillId, verdict)
       })
-      return drills
     },
   })
-  return { all, found }
+  /** What was asked about was changed since. */
+  const stale = computed(() => all.asked.value !== null && all.asked.value !== present())
+  function clear(): void {
+    all.forget()
+    drills.value = []
+    found.value = new Map()
+  }
+  return { all, drills, found, stale, clear }
 }
 
 /** Every drill of the opened design, run over all cores; run again when the design changes. */
 export const useDrills = defineStore('drills', () => {
   const store = useDesign()
   const possible = computed(() => store.design !== null && canDrill(store.design))
-  const { all, found } = useAllDrills(() => store.design)
-  const drills = computed(() => all.answer.value ?? [])
+  const { all, drills, found, stale, clear: clearAll } = useAllDrills(() => store.design)
   const { preview, looking, look } = useDrillsPreview(() => store.design)
 
   /** Every two single failures at once. */
@@ -130,7 +136,7 @@ export const useDrills = defineStore('drills', () => {
   })
 
   const verdicts = computed(() => worstFirst([...found.value.values()]))
-  const worst = computed(() => (all.stale.value ? null : (verdicts.value[0] ?? null)))
+  const worst = computed(() => (stale.value ? null : (verdicts.value[0] ?? null)))
   const progress = computed(
     () => all.progress.value ?? pairs.progress.value ?? looking.progress.value,
   )
@@ -153,14 +159,14 @@ export const useDrills = defineStore('drills', () => {
   }
 
   function clear(): void {
-    for (const work of [all, pairs, looking]) work.forget()
-    found.value = new Map()
+    for (const work of [pairs, looking]) work.forget()
+    clearAll()
   }
 
   watchDebounced(
     () => store.design,
     (now) => {
-      if (now && now !== all.of.value && possible.value) void run()
+      if (now && now !== all.asked.value && possible.value) void run()
       if (now && !possible.value) clear()
     },
     { debounce: PAUSE_MS, immediate: true },
@@ -171,7 +177,7 @@ export const useDrills = defineStore('drills', () => {
     found,
     verdicts,
     worst,
-    stale: all.stale,
+    stale,
     possible,
     progress,
     fault,

@@ -21,7 +21,7 @@ const trial = useTrial(
       : null,
   (calls, { part, placedId }) => calls.swaps([plain(part)], placedId),
 )
-const given = computed(() => (spare.value ? (trial.answer.value?.[0] ?? null) : null))
+const given = computed(() => trial.fresh.value?.[0] ?? null)
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 
 function setSpare(pumpId: string) {

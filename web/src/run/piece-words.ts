@@ -7,20 +7,6 @@ export interface NewPiece {
   readonly make: (id: string, around: Around) => Piece
 }
 
-const NEW_KINDS: readonly PieceKind[] = [
-  'pipe',
-  'elbow',
-  'union',
-  'valve',
-  'check-valve',
-  'reducer',
-  'bulkhead',
-  'nozzle',
-  'tee',
-  'device',
-  'free-hose',
-]
-
 const KINDS: Readonly<Record<PieceKind, string>> = {
   pipe: 'Pipe',
   elbow: 'Elbow',
@@ -36,7 +22,7 @@ const KINDS: Readonly<Record<PieceKind, string>> = {
 }
 
 /** Nothing meets a new tee yet. */
-export const NEW_PIECES: readonly NewPiece[] = NEW_KINDS.map((kind) => ({
+export const NEW_PIECES: readonly NewPiece[] = (Object.keys(KINDS) as PieceKind[]).map((kind) => ({
   label: kind === 'tee' ? 'Tee, plugged' : KINDS[kind],
   make: (id, around) => newPiece(kind, id, around),
 }))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { wallRange, reordered, setTo } from '@yew-basin/core'
+import { wallRange, reordered, setTo, toMillimetre } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { type DrawnSump, type DrawnWall } from './sump-drawing.ts'
@@ -25,7 +25,7 @@ function moveTo(index: number, atM: number) {
   const design = store.design!
   const { leastM, mostM } = wallRange(design.sump, index)
   if (mostM < leastM) return
-  const kept = Math.min(mostM, Math.max(leastM, Math.round(atM * 1000) / 1000))
+  const kept = Math.min(mostM, Math.max(leastM, toMillimetre(atM)))
   store.set(['sump', 'walls', index, 'atM'], kept)
 }
 

@@ -49,18 +49,19 @@ const takeoffs = computed(() =>
 
 const work = useLongWork({
   spawn: spawnCore,
-  subject: () => store.design,
+  subject: () => subject.value,
   endsAtOnce: true,
-  ask: (design, { pool, report }) =>
-    pool.one((calls) => ofDesign(calls, design).size(plain(wish.value), callback(report))),
+  ask: ({ design, wish: asked }, { pool, report }) =>
+    pool.one((calls) => ofDesign(calls, design).size(plain(asked), callback(report))),
 })
-const { answer, progress, fault } = work
+const { answer, stale, progress, fault } = work
 const wish = computed(() => ({
   pumpIndex: store.pumpIndex,
   wantedByTank: Object.fromEntries(tanks.value.map((tank) => [tank.id, tank.wantedM3PerS])),
   shelf: shelf.pumps,
-  values: values.value,
+  values: { ...values.value },
 }))
+const subject = computed(() => (store.design ? { design: store.design, wish: wish.value } : null))
 function search() {
   work.forget()
   void work.run()
@@ -148,6 +149,9 @@ const now = computed(() => ({
             {{ answer.reaching.toLocaleString('en').replaceAll(',', '\u202f') }} reach
             {{ units.text('flow', wanted) }}.
           </p>
+          <p v-if="stale" class="text-resin" role="status">
+            What is wanted was changed since. Search again to look at an option.
+          </p>
           <p v-if="answer.options.length === 0" class="mt-2">
             None of these pumps reaches it in this pipe. Ask for less, or put a larger pump among
             your parts.
@@ -186,6 +190,7 @@ const now = computed(() => ({
                   </p>
                 </div>
                 <button
+                  v-if="!stale"
                   class="button"
                   :aria-label="`Preview option ${n + 1}`"
                   @click="look(option)"

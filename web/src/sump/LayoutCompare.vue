@@ -64,7 +64,11 @@ function take({ sump }: TriedLayout) {
             </tr>
           </tbody>
         </table>
-        <button class="button mt-1" :disabled="!!store.preview" @click="take(one)">
+        <button
+          class="button mt-1"
+          :disabled="!!store.preview || trial.stale.value"
+          @click="take(one)"
+        >
           Take this one
         </button>
       </div>

@@ -16,8 +16,8 @@ import {
   type PipeSize,
   SERIES_SIZES,
 } from '../../pipe/index.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Point, Run } from '../../run/index.ts'
-import { toMillimetre } from '../cut.ts'
 import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'
 
 export interface DrainWish {

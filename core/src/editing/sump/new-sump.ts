@@ -6,7 +6,7 @@ import type {
   SumpChamber,
   SumpWall,
 } from '../../design/index.ts'
-import { toMillimetre } from '../cut.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 
 /** What a chamber is called until the keeper says otherwise. */
 export const USE_NAME: Readonly<Record<ChamberUse, string>> = {

@@ -12,7 +12,7 @@ import {
 } from '../../design/index.ts'
 import { judgedSump, type SolvedSump } from '../../judge/index.ts'
 import { steadyState } from '../../loop/index.ts'
-import { toMillimetre } from '../cut.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 import { newSump, USE_NAME } from './new-sump.ts'
 import { BETWEEN_WALLS_M } from './wall-edits.ts'
 

@@ -1,5 +1,6 @@
 import { type BasinDesign, type Device, standsInWater } from '../../design/index.ts'
 import type { DevicePart } from '../../device/index.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 import type { Figures } from '../figures.ts'
 import { roomOf } from './place.ts'
 import { devicePowerW, solveDevice } from './solve-devices.ts'
@@ -39,8 +40,7 @@ export function skimmerCandidates(
     }
     const flat = swapped(now, part, part.id === now.part.id ? now.standM : 0)
     const first = solveSkimmer(running, flat, spec, around)
-    const standM =
-      part.id === now.part.id ? now.standM : Math.round((first.depth?.standM ?? 0) * 1000) / 1000
+    const standM = part.id === now.part.id ? now.standM : toMillimetre(first.depth?.standM ?? 0)
     const placed = { ...flat, standM }
     const skimmer = solveSkimmer(running, placed, spec, around)
     const device = solveDevice(running, placed, solved.returnSide, {

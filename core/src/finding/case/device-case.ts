@@ -16,10 +16,16 @@ export interface DeviceCase extends Case {
   readonly line: LineCase | undefined
   /** The stop that it is designed at. */
   readonly stop: PathStop
+  /** As a skimmer runs; undefined: it is none. */
+  readonly skimmer: SolvedSkimmer | undefined
+  /** As a sterilizer runs, and what it is; undefined and null: it is none. */
+  readonly sterilizer: SolvedSterilizer | undefined
+  readonly spec: SterilizerSpec | null
 }
 
 /** Every device of the sump. */
 export function deviceCases(whole: Whole, lines: readonly LineCase[]): DeviceCase[] {
+  const { skimmers, sterilizers } = whole.treatment
   return whole.design.sump.devices.map((device, index) => {
     const { kind } = device.part
     return {
@@ -30,6 +36,9 @@ export function deviceCases(whole: Whole, lines: readonly LineCase[]): DeviceCas
       line: lines.find(({ laid }) => laid.line.id === device.lineId),
       stop: kind === 'sterilizer' || kind === 'flow-meter' ? 'sterilizer' : 'skimmer',
       where: { deviceId: device.id, chamberId: device.chamberId },
+      skimmer: skimmers.find(({ deviceId }) => deviceId === device.id),
+      sterilizer: sterilizers.find(({ deviceId }) => deviceId === device.id),
+      spec: device.part.sterilizer,
     }
   })
 }
@@ -40,24 +49,11 @@ export interface SkimmerCase extends DeviceCase {
 }
 
 /** A device as a skimmer; none: it is none. */
-export function skimmerCases(one: DeviceCase): SkimmerCase[] {
-  const { whole, device } = one
-  const skimmer = whole.treatment.skimmers.find(({ deviceId }) => deviceId === device.id)
-  if (!skimmer) return []
-  // Written out, here and below: a spread takes many times as long, at every keystroke.
-  return [
-    {
-      whole,
-      device,
-      index: one.index,
-      solved: one.solved,
-      line: one.line,
-      stop: one.stop,
-      where: one.where,
-      skimmer,
-    },
-  ]
+export function skimmerCases(device: DeviceCase): readonly SkimmerCase[] {
+  return isSkimmer(device) ? [device] : NO_DEVICE
 }
+
+const isSkimmer = (device: DeviceCase): device is SkimmerCase => device.skimmer !== undefined
 
 /** A device that is a sterilizer, as it runs. */
 export interface SterilizerCase extends DeviceCase {
@@ -66,22 +62,11 @@ export interface SterilizerCase extends DeviceCase {
 }
 
 /** A device as a sterilizer; none: it is none. */
-export function sterilizerCases(one: DeviceCase): SterilizerCase[] {
-  const { whole, device } = one
-  const sterilizer = whole.treatment.sterilizers.find(({ deviceId }) => deviceId === device.id)
-  const spec = device.part.sterilizer
-  if (!sterilizer || !spec) return []
-  return [
-    {
-      whole,
-      device,
-      index: one.index,
-      solved: one.solved,
-      line: one.line,
-      stop: one.stop,
-      where: one.where,
-      sterilizer,
-      spec,
-    },
-  ]
+export function sterilizerCases(device: DeviceCase): readonly SterilizerCase[] {
+  return isSterilizer(device) ? [device] : NO_DEVICE
 }
+
+const isSterilizer = (device: DeviceCase): device is SterilizerCase =>
+  device.sterilizer !== undefined && device.spec !== null
+
+const NO_DEVICE: readonly never[] = []
