@@ -75,7 +75,10 @@ export class Keeper {
     const target = this.page.getByRole(role, { name }).first()
     let element = await target.elementHandle()
     for (let i = 0; i < 250; i++) {
-      const at = await element.evaluate((one) => [one === document.activeElement, one.isConnected])
+      const at = await element.evaluate((node) => [
+        node === document.activeElement,
+        node.isConnected,
+      ])
       if (at[0]) return target
       // Finding it by its name again is slow, and needed only where the page drew it anew.
       if (!at[1]) element = await target.elementHandle()

@@ -10,7 +10,9 @@ const EXPORTED =
 
 function sources(folder) {
   return readdirSync(folder, { withFileTypes: true, recursive: true })
-    .filter((one) => one.isFile() && /\.(ts|vue)$/.test(one.name) && one.name !== 'index.ts')
+    .filter(
+      (entry) => entry.isFile() && /\.(ts|vue)$/.test(entry.name) && entry.name !== 'index.ts',
+    )
     .map(({ parentPath, name }) => path.join(parentPath, name))
     .filter((file) => !file.includes(ALIKE))
 }

@@ -9,12 +9,12 @@ const NOT_OURS = new Set(['node_modules', 'dist', 'test-results'])
 
 /** Every document below a folder, by its path from the root. */
 function documents(folder) {
-  return readdirSync(inRoot(folder), { withFileTypes: true }).flatMap((one) => {
-    const at = path.join(folder, one.name)
-    if (one.isDirectory()) {
-      return NOT_OURS.has(one.name) || one.name.startsWith('.') ? [] : documents(at)
+  return readdirSync(inRoot(folder), { withFileTypes: true }).flatMap((entry) => {
+    const at = path.join(folder, entry.name)
+    if (entry.isDirectory()) {
+      return NOT_OURS.has(entry.name) || entry.name.startsWith('.') ? [] : documents(at)
     }
-    return one.name.endsWith('.md') ? [at] : []
+    return entry.name.endsWith('.md') ? [at] : []
   })
 }
 

@@ -7,7 +7,7 @@ const MOST_SHARE = 1 / 6
 
 function linesIn(folder) {
   return readdirSync(folder, { withFileTypes: true, recursive: true })
-    .filter((one) => one.isFile() && one.name.endsWith('.ts'))
+    .filter((entry) => entry.isFile() && entry.name.endsWith('.ts'))
     .reduce(
       (sum, { parentPath, name }) =>
         sum + readFileSync(path.join(parentPath, name), 'utf8').split('\n').length,
@@ -18,7 +18,7 @@ function linesIn(folder) {
 // Prints the largest room of the core; fails where it is too large.
 const core = inRoot('core', 'src')
 const rooms = readdirSync(core, { withFileTypes: true })
-  .filter((one) => one.isDirectory())
+  .filter((entry) => entry.isDirectory())
   .map(({ name }) => ({ name, lines: linesIn(path.join(core, name)) }))
 const all = linesIn(core)
 const largest = rooms.reduce((a, b) => (b.lines > a.lines ? b : a))

@@ -31,7 +31,7 @@ const orNull = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary)
 const size = fc
   .constantFrom(
     ...Object.entries(SIZES).flatMap(([series, sizes]) =>
-      sizes.map((one) => ({ series, size: one })),
+      sizes.map((wanted) => ({ series, size: wanted })),
     ),
   )
   .chain((base) => orNull(within(LIMITS.bore)).map((boreM) => ({ ...base, boreM })))
@@ -102,7 +102,7 @@ const end = fc
     ),
     breakDepthM: orNull(within(LIMITS.breakDepth)),
   })
-  .map((one) => ({ ...one, id: { tank: 'tank', chamber: 'sump', cap: null }[one.at]! }))
+  .map((place) => ({ ...place, id: { tank: 'tank', chamber: 'sump', cap: null }[place.at]! }))
 
 const line = fc.record({
   size,
@@ -232,7 +232,7 @@ const file = fc
     const run = (runSize: Plain, pieces: readonly Plain[], name: string) => ({
       size: runSize,
       ...wall,
-      pieces: pieces.map((one, i) => ({ id: `${name}${i}`, ...one })),
+      pieces: pieces.map((drawn, i) => ({ id: `${name}${i}`, ...drawn })),
     })
     const main = {
       ...returnSide.lines[0],
@@ -276,7 +276,7 @@ function branchesOf(
   run: (size: Plain, pieces: readonly Plain[], name: string) => Plain,
 ): Plain[] {
   const made: Plain[] = []
-  for (const [n, one] of wanted.entries()) {
+  for (const [n, edge] of wanted.entries()) {
     const taken = made.map(({ start }) => start.id as string)
     const tee = [main, ...made]
       .flatMap((each) => each.run.pieces as Plain[])
@@ -286,9 +286,9 @@ function branchesOf(
       id: `branch${n}`,
       name: `Branch ${n}`,
       start: { at: 'tee', id: tee.id },
-      end: one.end,
-      wantedFlowM3PerS: one.wantedFlowM3PerS,
-      run: run(one.size, one.pieces, `b${n}-`),
+      end: edge.end,
+      wantedFlowM3PerS: edge.wantedFlowM3PerS,
+      run: run(edge.size, edge.pieces, `b${n}-`),
     })
   }
   return made
@@ -316,7 +316,7 @@ describe('any design that may be stored', () => {
         expect(solved.returnSide.status).not.toBe('unsettled')
         expect(solved.findings.length).toBeGreaterThan(0)
         const figures = new Set(everyWorking(design, solved).map(({ figure }) => figure))
-        for (const figure of FIGURES.filter((one) => figureIsOf(one) === 'line')) {
+        for (const figure of FIGURES.filter((known) => figureIsOf(known) === 'line')) {
           expect(figures).toContain(figure)
         }
       }),

@@ -18,7 +18,10 @@ test('format 3 keeps all it had; its bulkheads are written in full', () => {
   expect(drills).toEqual([])
   const [hole] = tanks[0]!.overflow!.holes
   const { size, ...before } = old.tanks[0].overflow.holes[0]
-  expect(hole).toEqual({ ...before, bulkhead: BULKHEADS.find((one) => one.size === size) })
+  expect(hole).toEqual({
+    ...before,
+    bulkhead: BULKHEADS.find((bulkhead) => bulkhead.size === size),
+  })
 })
 
 test('every size that format 3 knew becomes the bulkhead it was', () => {
@@ -37,7 +40,7 @@ test('every size that format 3 knew becomes the bulkhead it was', () => {
 
 test('a torn document of format 3 is brought up without a fault of its own', () => {
   const torn = [null, 5, 'x', [], {}, { tanks: [{ overflow: { holes: [3, null] } }], sump: 7 }]
-  for (const one of torn) expect(() => migrated(one, 3)).not.toThrow()
+  for (const document of torn) expect(() => migrated(document, 3)).not.toThrow()
 })
 
 describe('what the drills need is refused where it can’t be', () => {

@@ -21,8 +21,8 @@ test('format 5 keeps all it had, and begins with nothing in its water', () => {
 })
 
 test('a torn document of format 5 is brought up without a fault of its own', () => {
-  for (const one of [null, 5, 'x', [], {}, { tanks: 7 }, { tanks: [null, 'tank'] }]) {
-    expect(() => migrated(one, 5)).not.toThrow()
+  for (const nonsense of [null, 5, 'x', [], {}, { tanks: 7 }, { tanks: [null, 'tank'] }]) {
+    expect(() => migrated(nonsense, 5)).not.toThrow()
   }
 })
 

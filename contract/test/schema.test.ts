@@ -82,7 +82,7 @@ describe('the solve command', () => {
     const answer = JSON.parse(solved.stdout)
     expect(valid(answer) ? [] : valid.errors).toEqual([])
     const { verdicts, survival } = answer.designs[0].drills
-    expect(verdicts.map((one: Plain) => one.drillId)).toContain('power-cut')
+    expect(verdicts.map((verdict: Plain) => verdict.drillId)).toContain('power-cut')
     expect(survival.single.dry + survival.single.watch + survival.single.wet).toBeGreaterThan(3)
   }, 60_000)
   test('a bad file ends with 2 and a line a fault', () => {

@@ -23,8 +23,8 @@ test('format 4 keeps all it had, and begins with the quoted doses', () => {
 })
 
 test('a torn document of format 4 is brought up without a fault of its own', () => {
-  for (const one of [null, 5, 'x', [], {}, { sump: 7 }, { sump: { topOff: 'float' } }]) {
-    expect(() => migrated(one, 4)).not.toThrow()
+  for (const nonsense of [null, 5, 'x', [], {}, { sump: 7 }, { sump: { topOff: 'float' } }]) {
+    expect(() => migrated(nonsense, 4)).not.toThrow()
   }
 })
 

@@ -23,11 +23,12 @@ export const set = (design: BasinDesign, path: EditPath, to: unknown) =>
   withChanges(design, { [path.join('.')]: to } satisfies Changes)
 
 export const codesAt = (findings: readonly Finding[], stop: string) =>
-  findings.filter((one) => one.stop === stop).map(({ code }) => code)
+  findings.filter((finding) => finding.stop === stop).map(({ code }) => code)
 
 /** A finding of a list; a test that looks for one that is not there says what is. */
 export function named(findings: readonly Finding[], code: string): Finding {
-  const found = findings.find((one) => one.code === code)
-  if (!found) throw new Error(`no ${code}, only ${findings.map((one) => one.code).join(', ')}`)
+  const found = findings.find((finding) => finding.code === code)
+  if (!found)
+    throw new Error(`no ${code}, only ${findings.map((finding) => finding.code).join(', ')}`)
   return found
 }

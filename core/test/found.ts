@@ -10,7 +10,8 @@ import { fixesOfFinding } from '../src/fix/fixes-of-finding.ts'
 export function findingOf(design: BasinDesign, code: FindingCode): Finding {
   const { findings } = solveBasin(design)
   const found = findings.find((finding) => finding.code === code)
-  if (!found) throw new Error(`no ${code} among ${findings.map((one) => one.code).join(', ')}`)
+  if (!found)
+    throw new Error(`no ${code} among ${findings.map((finding) => finding.code).join(', ')}`)
   return found
 }
 

@@ -188,7 +188,8 @@ async function faultsOf(page: Page, runOnly: RunOnly): Promise<string[]> {
   const axe = new AxeBuilder({ page }).setLegacyMode()
   const { violations } = await axe.options({ runOnly, resultTypes: ['violations'] }).analyze()
   return violations.map(
-    (one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
+    (violation) =>
+      `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
   )
 }
 

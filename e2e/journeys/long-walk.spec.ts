@@ -40,7 +40,7 @@ async function held(session: CDPSession, place: Locator): Promise<Held> {
     await session.send('HeapProfiler.collectGarbage')
   }
   const { metrics } = await session.send('Performance.getMetrics')
-  const of = (name: string) => metrics.find((one) => one.name === name)!.value
+  const of = (name: string) => metrics.find((metric) => metric.name === name)!.value
   return { nodes: of('Nodes'), listeners: of('JSEventListeners'), heap: of('JSHeapUsedSize') }
 }
 

@@ -81,7 +81,7 @@ export class Guest {
 
   /** The basin of that name, opened. */
   async open(name: string): Promise<BasinAnswer> {
-    const entry = (await this.shelf()).find((one) => one.name === name)
+    const entry = (await this.shelf()).find((shelfEntry) => shelfEntry.name === name)
     if (!entry) throw new Error(`no ${name} on the shelf`)
     return (await this.agent.get(`/api/basins/${entry.id}`).expect(200)).body as BasinAnswer
   }

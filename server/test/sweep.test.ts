@@ -59,7 +59,9 @@ describe('sweeping guests', () => {
   test('that fails is reported, and ends nothing', async () => {
     const reported: Error[] = []
     const broken = { query: async () => Promise.reject(new Error('no such table')) }
-    const stop = sweepDaily(broken as unknown as typeof app.sequelize, (one) => reported.push(one))
+    const stop = sweepDaily(broken as unknown as typeof app.sequelize, (fault) =>
+      reported.push(fault),
+    )
     await new Promise((done) => setTimeout(done, 10))
     stop()
     expect(reported.map(({ message }) => message)).toEqual(['no such table'])

@@ -29,7 +29,7 @@ function latticeFor(fineness: Fineness): Lattice {
   const setting = lagoon()
   const { grid, stepS } = planField(setting, fineness)!
   const { cellsX, cellsY, cellsZ, cellM } = grid
-  const solid = grid.fill.map((one) => (one === 0 ? 0 : SLIPS))
+  const solid = grid.fill.map((cell) => (cell === 0 ? 0 : SLIPS))
   const tau = eddyViscosity(grid, setting.streams).map((nu) => 0.5 + (3 * nu * stepS) / cellM ** 2)
   return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: 0.05 })
 }

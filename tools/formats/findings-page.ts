@@ -7,7 +7,7 @@ export function findingsPage(): string {
   const rows = FINDING_CODES.flatMap((code) =>
     RULES.filter((rule) => rule.code === code).map(({ stop, severities, holds }) => {
       const where = stop === 'own' ? 'where it is designed' : stop
-      return `| \`${code}\` | ${where} | ${severities.map((one) => SEVERITY_WORDS[one]).join(', ')} | ${holds} |`
+      return `| \`${code}\` | ${where} | ${severities.map((severity) => SEVERITY_WORDS[severity]).join(', ')} | ${holds} |`
     }),
   )
   return [

@@ -70,8 +70,18 @@ write('channel', {
   across: 'cell from the panel',
   up: 'speed over the fastest',
   series: [
-    { name: 'parabola', kind: 'line', colour: NEEDLE, points: law.map((one, i) => [i + 0.5, one]) },
-    { name: 'lattice', kind: 'dots', colour: WATER, points: found.map((one, i) => [i + 0.5, one]) },
+    {
+      name: 'parabola',
+      kind: 'line',
+      colour: NEEDLE,
+      points: law.map((other, i) => [i + 0.5, other]),
+    },
+    {
+      name: 'lattice',
+      kind: 'dots',
+      colour: WATER,
+      points: found.map((other, i) => [i + 0.5, other]),
+    },
   ],
 })
 

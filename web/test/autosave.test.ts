@@ -87,7 +87,7 @@ describe('autosave', () => {
     await first
     expect(autosave.state.value).toBe('waiting')
     await jest.advanceTimersByTimeAsync(600)
-    expect(sent.map((one) => one.ifMatch)).toEqual(['"4"', '"5"'])
+    expect(sent.map((save) => save.ifMatch)).toEqual(['"4"', '"5"'])
     expect(autosave.state.value).toBe('saved')
   })
   test('an undo back to what is saved needs no save', async () => {
@@ -206,7 +206,7 @@ describe('autosave', () => {
     const sent = aServer(refuses('revision-moved', { current: answer(5, design(2)) }), saves(6))
     back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
-    expect(sent.map((one) => one.ifMatch)).toEqual(['"4"', '"5"'])
+    expect(sent.map((save) => save.ifMatch)).toEqual(['"4"', '"5"'])
     expect(back.state.value).toBe('saved')
   })
   test('a save whose answer was lost is known again by what comes after it', async () => {

@@ -83,7 +83,7 @@ describe.each(BENCHES)('the bench of the %s', (_, bench) => {
       const wanted = another(limit, modelValue)
       field.vm.$emit('update:modelValue', wanted)
       await flushPromises()
-      const after = fieldsOf(wrapper).find((one) => one.props('label') === label)
+      const after = fieldsOf(wrapper).find((other) => other.props('label') === label)
       expect([label, store.design === before]).toEqual([label, false])
       const off = Math.abs((after!.props('modelValue') as number) - wanted)
       if (off > 1e-9) throw new Error(`${label} shows ${after!.props('modelValue')}, not ${wanted}`)
@@ -102,7 +102,7 @@ describe.each(BENCHES)('the bench of the %s', (_, bench) => {
     const wrapper = await shown(bench)
     const names = wrapper
       .findAllComponents(QuantityField)
-      .map((one) => one.props('label') as string)
+      .map((field) => field.props('label') as string)
     expect(names.every((name) => name.length > 0)).toBe(true)
     expect(names.filter((name, i) => names.indexOf(name) !== i)).toEqual([])
     wrapper.unmount()

@@ -44,7 +44,7 @@ describe('teeing off', () => {
     ['a spare is capped', { what: 'spare' }, 'cap'],
   ])('%s', (_, kind, end) => {
     const { made, lineId } = teed(design, kind)
-    const line = solveBasin(saved(made)).returnSide.lines.find((one) => one.lineId === lineId)!
+    const line = solveBasin(saved(made)).returnSide.lines.find((other) => other.lineId === lineId)!
     expect(line.end).toBe(end)
     expect(line.status).toBe(kind.what === 'spare' ? 'capped' : 'flows')
     expect(made.returnSide.lines[0]!.run.pieces[2]).toMatchObject({ kind: 'tee' })

@@ -57,7 +57,7 @@ describe('dragging', () => {
   ])('by %s goes a step, with Shift ten', (name, by) => {
     const moves: unknown[] = []
     const { key } = useDrag(
-      () => (one) => moves.push(one),
+      () => (move) => moves.push(move),
       () => 2,
     )
     const plain = pressed(name)

@@ -73,7 +73,10 @@ describe('what differs between two designs', () => {
     const base = { tank: { lengthM: 1, waterLevelM: 0.4 }, returnSide: { run: { pieces: [1] } } }
     const other = { tank: { lengthM: 1, waterLevelM: 0.5 }, returnSide: { run: { pieces: [2] } } }
     const found = differences(base as unknown as BasinDesign, other as unknown as BasinDesign)
-    expect(found.map((one) => one.where)).toEqual(['tank, water level', 'return side, run, pieces'])
+    expect(found.map((difference) => difference.where)).toEqual([
+      'tank, water level',
+      'return side, run, pieces',
+    ])
   })
   test('nothing between equals', () => {
     expect(

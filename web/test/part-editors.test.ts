@@ -20,7 +20,7 @@ function anEditor(editor: Component, spec: Spec) {
     },
   })
   const field = (label: string) =>
-    wrapper.findAllComponents(QuantityField).find((one) => one.props('label') === label)!
+    wrapper.findAllComponents(QuantityField).find((field) => field.props('label') === label)!
   const spent = () => wrapper.props('modelValue') as Spec
   return { wrapper, field, spent }
 }
@@ -43,11 +43,11 @@ describe('an editor of a part', () => {
     const { wrapper } = anEditor(editor, newSpec(kind) as Spec)
     const labels = wrapper
       .findAllComponents(QuantityField)
-      .map((one) => one.props('label') as string)
+      .map((field) => field.props('label') as string)
     expect(labels.length).toBeGreaterThan(4)
     for (const label of labels) {
       const field = () =>
-        wrapper.findAllComponents(QuantityField).find((one) => one.props('label') === label)!
+        wrapper.findAllComponents(QuantityField).find((field) => field.props('label') === label)!
       const { limit, modelValue } = field().props() as { limit: Limit; modelValue: number }
       const wanted = modelValue === limit.max ? limit.min : (modelValue + limit.max) / 2
       field().vm.$emit('update:modelValue', wanted)

@@ -9,10 +9,10 @@ import { Cancelled, WorkerPool } from '../src/calc/worker-pool.ts'
 function someWorkers() {
   const made: { ended: boolean }[] = []
   const spawn = (): Spawned<CoreCalls> => {
-    const one = { ended: false }
-    made.push(one)
+    const worker = { ended: false }
+    made.push(worker)
     const remote = made.length as unknown as Remote<CoreCalls>
-    return { remote, end: () => (one.ended = true), inTurn: oneByOne() }
+    return { remote, end: () => (worker.ended = true), inTurn: oneByOne() }
   }
   return { made, spawn }
 }
@@ -26,7 +26,7 @@ describe('a pool of workers', () => {
   let answers: number[]
   const tell = (some: readonly number[]) => void answers.push(...some)
   const doubles = (ms: number) => (_: Remote<CoreCalls>, some: readonly number[]) =>
-    new Promise<number[]>((done) => setTimeout(() => done(some.map((one) => 2 * one)), ms))
+    new Promise<number[]>((done) => setTimeout(() => done(some.map((item) => 2 * item)), ms))
 
   beforeEach(() => {
     answers = []
@@ -42,7 +42,7 @@ describe('a pool of workers', () => {
     const done = new WorkerPool(spawn).each(LIST, BATCH, doubles(20), tell)
     await jest.runAllTimersAsync()
     await done
-    expect(answers).toEqual(LIST.map((one) => 2 * one))
+    expect(answers).toEqual(LIST.map((item) => 2 * item))
     expect(made).toHaveLength(1)
   })
   test('a long one gets help, a worker a core at the most, and all of it is given once', async () => {
@@ -53,7 +53,7 @@ describe('a pool of workers', () => {
     await jest.runAllTimersAsync()
     await done
     expect(made).toHaveLength(4)
-    expect([...answers].sort((a, b) => a - b)).toEqual(long.map((one) => 2 * one))
+    expect([...answers].sort((a, b) => a - b)).toEqual(long.map((item) => 2 * item))
   })
   test('a list that is superseded tells nobody, and its worker stays for the next', async () => {
     const { made, spawn } = someWorkers()

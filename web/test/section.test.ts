@@ -93,14 +93,14 @@ describe('the chart', () => {
   test('marks the duty point the core found, in the unit in use', () => {
     const { solvedLine } = drawn('up 1.3 m, elbow, left 200 mm')
     const duty = seriesOf('up 1.3 m, elbow, left 200 mm', 'us').find(
-      (one) => one.name === 'duty point',
+      (line) => line.name === 'duty point',
     )!
     expect(duty.data[0]![0]).toBeCloseTo((solvedLine.flowM3PerS * 3600) / 3.785411784e-3, 6)
     expect(duty.data[0]![1]).toBeCloseTo(solvedLine.pump.headM / 0.3048, 9)
   })
   test('marks none where nothing flows, and draws no head below zero', () => {
     const series = seriesOf('up 1.3 m, gate shut', 'metric')
-    expect(series.map((one) => one.name)).not.toContain('duty point')
-    expect(series.flatMap((one) => one.data).every((point) => point[1]! >= 0)).toBe(true)
+    expect(series.map((line) => line.name)).not.toContain('duty point')
+    expect(series.flatMap((line) => line.data).every((point) => point[1]! >= 0)).toBe(true)
   })
 })

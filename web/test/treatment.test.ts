@@ -18,7 +18,7 @@ const DOSE_FLOW = 450 * 1500 * L_PER_H
 
 function lit(flowLPerH: number): Lit {
   const flowM3PerS = flowLPerH * L_PER_H
-  const one: SolvedSterilizer = {
+  const sterilizer: SolvedSterilizer = {
     deviceId: 'lamp',
     flowM3PerS,
     flowBandM3PerS: 0,
@@ -42,16 +42,16 @@ function lit(flowLPerH: number): Lit {
     toChamberId: null,
     skips: [],
   }
-  return { lit: one, volumeM3: 0.5, targets: QUOTED_TARGETS, target: TARGET! }
+  return { lit: sterilizer, volumeM3: 0.5, targets: QUOTED_TARGETS, target: TARGET! }
 }
 
 interface Series {
   readonly name: string
   readonly data: readonly (readonly [number, number])[]
 }
-const seriesOf = (one: Lit, family: 'metric' | 'us') =>
-  doseChart(one, family, () => '#000').series as readonly Series[]
-const named = (all: readonly Series[], name: string) => all.filter((one) => one.name === name)
+const seriesOf = (sterilizer: Lit, family: 'metric' | 'us') =>
+  doseChart(sterilizer, family, () => '#000').series as readonly Series[]
+const named = (all: readonly Series[], name: string) => all.filter((line) => line.name === name)
 
 describe('the chart of a lamp', () => {
   test('marks the branch’s own flow on dose and removal, in the unit in use', () => {

@@ -10,17 +10,18 @@ export function equipmentFault({ sump, returnSide }: BasinDesign): string | null
   const lists: unknown[] = [sump?.devices, sump?.chambers, returnSide?.lines]
   const shaped = lists.every(
     (list) =>
-      Array.isArray(list) && list.every((one: Named) => typeof one === 'object' && one !== null),
+      Array.isArray(list) &&
+      list.every((entry: Named) => typeof entry === 'object' && entry !== null),
   )
   if (!shaped) return null
   const seen = new Set<string>()
   for (const { id, chamberId, lineId, part, lamp, speed } of sump.devices) {
     if (seen.has(id)) return `must give each device an id of its own; ${id} stands twice`
     seen.add(id)
-    if (chamberId !== null && !sump.chambers.some((one) => one.id === chamberId)) {
+    if (chamberId !== null && !sump.chambers.some((chamber) => chamber.id === chamberId)) {
       return `must name a chamber for ${id} that is there: there is no "${chamberId}"`
     }
-    if (lineId !== null && !returnSide.lines.some((one) => one.id === lineId)) {
+    if (lineId !== null && !returnSide.lines.some((line) => line.id === lineId)) {
       return `must name a line for ${id} that is there: there is no "${lineId}"`
     }
     if ((part?.kind === 'sterilizer') !== (lamp !== null)) {

@@ -13,7 +13,7 @@ type Maybe = { readonly id?: unknown } | null
 
 function isShaped({ tanks, drains, sump }: BasinDesign): boolean {
   const named = (list: unknown) =>
-    Array.isArray(list) && list.every((one: Maybe) => typeof one?.id === 'string')
+    Array.isArray(list) && list.every((entry: Maybe) => typeof entry?.id === 'string')
   if (![tanks, drains, sump?.chambers, sump?.walls].every(named)) return false
   return drains.every(
     ({ end, run, inlet }: Partial<Drain>) =>
@@ -41,11 +41,11 @@ function repeated({ tanks, drains, sump, returnSide }: BasinDesign): string | nu
   ]
   for (const [what, list] of named) {
     const seen = new Set<unknown>()
-    for (const one of list) {
-      if (seen.has(one?.id)) {
-        return `must give each ${what} an id of its own; ${String(one?.id)} stands twice`
+    for (const entry of list) {
+      if (seen.has(entry?.id)) {
+        return `must give each ${what} an id of its own; ${String(entry?.id)} stands twice`
       }
-      seen.add(one?.id)
+      seen.add(entry?.id)
     }
   }
   return null
@@ -95,7 +95,7 @@ function overflowFault({ tanks, sump, drains }: BasinDesign): string | null {
     const { form, box, passage, chamberId, crestM } = overflow
     const rear = form === 'rear-chambers'
     if (rear !== (box === null)) return `must ${rear ? 'have no' : 'have a'} box at ${id}: ${form}`
-    if (rear && !sump.chambers.some((one) => one.id === chamberId)) {
+    if (rear && !sump.chambers.some((chamber) => chamber.id === chamberId)) {
       return `must name the chamber behind ${id}: there is no "${chamberId}"`
     }
     if (!rear && chamberId !== null) return `must name no chamber behind ${id}: ${form}`
@@ -117,11 +117,11 @@ function overflowFault({ tanks, sump, drains }: BasinDesign): string | null {
 function drainFault({ tanks, drains, sump }: BasinDesign): string | null {
   const met = new Set<string>()
   for (const { id, tankId, end } of drains) {
-    const tank = tanks.find((one) => one.id === tankId)
+    const tank = tanks.find((display) => display.id === tankId)
     if (!tank) return `must drain one of its tanks by ${id}: there is no "${tankId}"`
     if (!tank.overflow?.box) return `must have a box for ${id} to stand in at ${tankId}`
     if (end.at === 'chamber') {
-      if (!sump.chambers.some((one) => one.id === end.id)) {
+      if (!sump.chambers.some((chamber) => chamber.id === end.id)) {
         return `must end ${id} in a chamber that is there: there is no "${end.id}"`
       }
       continue

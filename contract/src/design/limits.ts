@@ -135,6 +135,6 @@ export const COUNTS = {
   idLength: 64,
 } as const
 
-export function withinLimit(one: Limit, si: number): boolean {
-  return si >= one.min && si <= one.max
+export function withinLimit(range: Limit, si: number): boolean {
+  return si >= range.min && si <= range.max
 }

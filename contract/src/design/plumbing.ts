@@ -17,7 +17,8 @@ function isShaped({ tanks, pumps, sump, returnSide }: BasinDesign): boolean {
   const { pumps: placed, lines } = (returnSide ?? {}) as Partial<BasinDesign['returnSide']>
   const lists = [tanks, pumps, sump?.chambers, placed, lines]
   const named = (list: unknown) =>
-    Array.isArray(list) && list.every((one: { id?: unknown } | null) => typeof one?.id === 'string')
+    Array.isArray(list) &&
+    list.every((entry: { id?: unknown } | null) => typeof entry?.id === 'string')
   if (!lists.every(named)) return false
   return lines!.every(
     ({ start, end, run }: Partial<ReturnLine>) =>
@@ -51,7 +52,7 @@ function repeated({ tanks, pumps, returnSide }: BasinDesign): string | null {
 function pumpFault({ pumps, sump, returnSide }: BasinDesign): string | null {
   const { pumps: placed, sparePumpId } = returnSide
   for (const { id, pumpId, speed, chamberId } of placed) {
-    const part = pumps.find((one) => one.id === pumpId)
+    const part = pumps.find((pump) => pump.id === pumpId)
     if (!part) {
       return `must name one of the design’s pumps at ${id}: none of them has the id "${pumpId}"`
     }
@@ -61,7 +62,7 @@ function pumpFault({ pumps, sump, returnSide }: BasinDesign): string | null {
       return `must draw from one of its chambers at ${id}: there is no "${chamberId}"`
     }
   }
-  const spared = sparePumpId === null || pumps.some((one) => one.id === sparePumpId)
+  const spared = sparePumpId === null || pumps.some((pump) => pump.id === sparePumpId)
   return spared
     ? null
     : `must name one of the design’s pumps as spare: there is no "${sparePumpId}"`

@@ -228,8 +228,8 @@ export class SceneDocument implements TankScene {
 
 function twiceFault(list: unknown, key: string): string | null {
   if (!Array.isArray(list)) return null
-  const keys = list.map((one: unknown) => (one as Record<string, unknown> | null)?.[key])
-  const names = keys.filter((one): one is string => typeof one === 'string')
-  const twice = names.find((one, i) => names.indexOf(one) !== i)
+  const keys = list.map((entry: unknown) => (entry as Record<string, unknown> | null)?.[key])
+  const names = keys.filter((known): known is string => typeof known === 'string')
+  const twice = names.find((name, i) => names.indexOf(name) !== i)
   return twice === undefined ? null : `the ${key} "${twice}" stands twice`
 }

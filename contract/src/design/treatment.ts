@@ -87,5 +87,5 @@ export class TreatmentDocument implements TreatmentPlan {
 
 function targetFault(id: unknown, { targets }: TreatmentDocument): string | null {
   if (id === null || !Array.isArray(targets)) return null
-  return targets.some((one) => one?.id === id) ? null : 'must name a target of the table'
+  return targets.some((target) => target?.id === id) ? null : 'must name a target of the table'
 }

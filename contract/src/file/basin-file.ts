@@ -42,7 +42,7 @@ export class BasinFile {
   @ValidateNested({ each: true })
   @ByRule('one current design', (designs) => {
     if (!Array.isArray(designs) || designs.length === 0) return null
-    const current = designs.filter((one: FileDesign | null) => one?.current === true).length
+    const current = designs.filter((design: FileDesign | null) => design?.current === true).length
     return current === 1 ? null : `must have exactly one current design; it has ${current}`
   })
   designs!: FileDesign[]

@@ -48,9 +48,9 @@ function broughtUp(plain: object, fromVersion: number): object {
   return {
     ...plain,
     formatVersion: FORMAT_VERSION,
-    designs: designs.map((one: { design?: unknown }) => ({
-      ...one,
-      design: migrated(one.design, fromVersion),
+    designs: designs.map((design: { design?: unknown }) => ({
+      ...design,
+      design: migrated(design.design, fromVersion),
     })),
   }
 }

@@ -6,9 +6,9 @@ export function asPlain(value: unknown): Plain {
 }
 
 /** A list with each of its objects changed; what is no list or no object stays as it is, for the checks to name. */
-export function eachOf(list: unknown, change: (one: Plain) => unknown): unknown {
+export function eachOf(list: unknown, change: (entry: Plain) => unknown): unknown {
   if (!Array.isArray(list)) return list
-  return list.map((one: unknown) =>
-    typeof one === 'object' && one !== null ? change(one as Plain) : one,
+  return list.map((entry: unknown) =>
+    typeof entry === 'object' && entry !== null ? change(entry as Plain) : entry,
   )
 }

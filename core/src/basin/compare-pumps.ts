@@ -70,12 +70,12 @@ function compared(
     part,
     curve: pumpPoints(curve, controllable ? speed : 1, samples),
     family: controllable
-      ? FAMILY.filter((one) => one >= part.leastSpeed).map((one) => ({
-          speed: one,
-          points: pumpPoints(curve, one, samples),
+      ? FAMILY.filter((atSpeed) => atSpeed >= part.leastSpeed).map((atSpeed) => ({
+          speed: atSpeed,
+          points: pumpPoints(curve, atSpeed, samples),
         }))
       : [],
-    solved: returnSide.pumps.find((one) => one.placedId === placedId)!,
+    solved: returnSide.pumps.find((pump) => pump.placedId === placedId)!,
     intoTanksM3PerS: returnSide.flowM3PerS,
     turnoverPerH: returnSide.turnoverPerH,
   }

@@ -42,7 +42,7 @@ export function makeDivergenceFree(faces: Faces, source: Float64Array): number {
 
 /** What leaves each cell over what comes in and its source, m³/s. */
 export function divergence({ from, to, flow }: Faces, source: Float64Array): Float64Array {
-  const over = source.map((one) => -one)
+  const over = source.map((other) => -other)
   for (let f = 0; f < flow.length; f++) {
     over[from[f]!]! += flow[f]!
     over[to[f]!]! -= flow[f]!

@@ -235,7 +235,7 @@ function note(reachedS: Float64Array, dye: Float64Array, timeS: number): void {
 
 function mixedShare(dye: Float64Array): number {
   let near = 0
-  for (const one of dye) if (Math.abs(one - 1) <= NEAR_EVEN) near++
+  for (const share of dye) if (Math.abs(share - 1) <= NEAR_EVEN) near++
   return near / dye.length
 }
 
@@ -259,7 +259,7 @@ function lastReached(
   for (const i of order) {
     const at = placeOf(grid, cells[i]!)
     const near = found.some(
-      (one) => Math.hypot(one.at.x - at.x, one.at.y - at.y, one.at.z - at.z) < apartM,
+      (spot) => Math.hypot(spot.at.x - at.x, spot.at.y - at.y, spot.at.z - at.z) < apartM,
     )
     if (near) continue
     found.push({ at, timeS: Number.isFinite(reachedS[i]!) ? reachedS[i]! : null })
@@ -270,6 +270,6 @@ function lastReached(
 
 function sumOf(list: Float64Array): number {
   let sum = 0
-  for (const one of list) sum += one
+  for (const other of list) sum += other
   return sum
 }

@@ -18,7 +18,7 @@ const EDGE_SPREAD = 0.2
 /** Viscosity of the eddies that each cell's streams make, m²/s. */
 export function eddyViscosity(grid: Grid, streams: readonly Stream[]): Float32Array {
   const sources = streams.map(sourceOf)
-  const all = Math.sqrt(sources.reduce((sum, one) => sum + one.eddy ** 2, 0))
+  const all = Math.sqrt(sources.reduce((sum, source) => sum + source.eddy ** 2, 0))
   const still = sources.length === 0 ? 1e-5 : all / Math.sqrt(sources.length)
   const viscosity = new Float32Array(grid.fill.length).fill(still)
   for (let z = 1; z <= grid.waterZ; z++)

@@ -82,7 +82,7 @@ export function cellHolding(grid: Grid, { x, y, z }: Vector): number {
 function filling(setting: WaterSetting, { x, y, z }: Vector): number {
   if (z < setting.sandDepthM) return SAND
   if (setting.box && holds(setting.box, x, y, z)) return BOX
-  const rock = setting.rocks.findIndex((one) => isInside(one, x, y, z))
+  const rock = setting.rocks.findIndex((solid) => isInside(solid, x, y, z))
   return rock < 0 ? WATER : ROCK + rock
 }
 

@@ -17,7 +17,7 @@ export type PositionFault =
 export function positionFault(pump: CirculationPump, setting: WaterSetting): PositionFault | null {
   const { x, y, z } = openingOf(pump, setting)
   const half = pump.part.bodyM / 2
-  const rock = setting.rocks.find((one) => isInside(one, x, y, z))
+  const rock = setting.rocks.find((solid) => isInside(solid, x, y, z))
   if (rock) return { kind: 'in-rock', rockId: rock.id }
   if (z + half > setting.depthM) return { kind: 'draws-air' }
   if (z - half < setting.sandDepthM) return { kind: 'in-sand' }

@@ -38,12 +38,12 @@ export function packField(field: Field, of: string): Uint8Array {
   writeText(bytes, 8, text.padEnd(head))
   let at = 8 + head
   for (const list of [x, y, z, speed, peak])
-    for (const one of list) {
-      view.setInt16(at, held(one / SPEED_STEP_M_PER_S, -32768, 32767), true)
+    for (const other of list) {
+      view.setInt16(at, held(other / SPEED_STEP_M_PER_S, -32768, 32767), true)
       at += 2
     }
-  for (const one of eddy) {
-    view.setUint16(at, held(one / EDDY_STEP_M2_PER_S, 0, 65535), true)
+  for (const other of eddy) {
+    view.setUint16(at, held(other / EDDY_STEP_M2_PER_S, 0, 65535), true)
     at += 2
   }
   bytes.set(fill, at)
@@ -96,19 +96,19 @@ function isHead(head: Partial<Head>, bodyBytes: number): head is Head {
   if (!grid || typeof head.of !== 'string' || !FINENESS.includes(head.fineness!)) return false
   const { cellsX, cellsY, cellsZ, waterX, waterY, waterZ, cellM } = grid
   const whole = [cellsX, cellsY, cellsZ, waterX, waterY, waterZ].every(
-    (one) => Number.isInteger(one) && one > 0,
+    (size) => Number.isInteger(size) && size > 0,
   )
   if (!whole || !(cellM > 0) || waterX > cellsX - 2 || waterY > cellsY - 2 || waterZ > cellsZ - 2)
     return false
   const numbers = [head.ranS, head.watchedS, head.patternPace, head.steps, head.massDrift]
   const count = cellsX * cellsY * cellsZ
   return (
-    numbers.every((one) => typeof one === 'number' && Number.isFinite(one)) &&
+    numbers.every((entry) => typeof entry === 'number' && Number.isFinite(entry)) &&
     count <= MOST_CELLS &&
     bodyBytes === count * BYTES_A_CELL &&
     isPassing(head.passing, count) &&
     Array.isArray(head.rockIds) &&
-    head.rockIds.every((one) => typeof one === 'string')
+    head.rockIds.every((rockId) => typeof rockId === 'string')
   )
 }
 
@@ -116,8 +116,8 @@ function isPassing(passing: Partial<Field['passing']> | undefined, count: number
   if (!passing || !Array.isArray(passing.inlets)) return false
   const inlets: readonly unknown[] = passing.inlets
   const all = passing.outlet ? [...inlets, passing.outlet] : inlets
-  return all.every((one) => {
-    const { cells, flowM3PerS } = one as Partial<Field['passing']['inlets'][number]>
+  return all.every((block) => {
+    const { cells, flowM3PerS } = block as Partial<Field['passing']['inlets'][number]>
     return (
       typeof flowM3PerS === 'number' &&
       Array.isArray(cells) &&

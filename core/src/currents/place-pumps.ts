@@ -88,8 +88,10 @@ export function placePumps(
     return { pumps: some, quickScore: score, score: fieldScore(verdict), verdict }
   }
   const before = refine(pumps, quick(pumps))
-  const refined = kept.map((one) => refine(one.pumps, one.score))
-  const best = refined.filter((one) => one.score > before.score).sort((a, b) => b.score - a.score)
+  const refined = kept.map((placement) => refine(placement.pumps, placement.score))
+  const best = refined
+    .filter((placement) => placement.score > before.score)
+    .sort((a, b) => b.score - a.score)
   return { best, before, tried: QUICK_TRIES + REFINED }
 }
 
@@ -99,12 +101,12 @@ const REFINE_WORK = 400
 /** The best few that differ. */
 function keep(
   kept: { pumps: readonly CirculationPump[]; score: number }[],
-  one: { pumps: readonly CirculationPump[]; score: number },
+  placement: { pumps: readonly CirculationPump[]; score: number },
 ): void {
-  const like = kept.findIndex((other) => alike(other.pumps, one.pumps))
-  if (like >= 0 && kept[like]!.score >= one.score) return
+  const like = kept.findIndex((other) => alike(other.pumps, placement.pumps))
+  if (like >= 0 && kept[like]!.score >= placement.score) return
   if (like >= 0) kept.splice(like, 1)
-  kept.push(one)
+  kept.push(placement)
   kept.sort((a, b) => b.score - a.score)
   kept.length = Math.min(kept.length, REFINED)
 }
@@ -113,9 +115,9 @@ const NEAR_M = 0.12
 
 function alike(a: readonly CirculationPump[], b: readonly CirculationPump[]): boolean {
   return a.every(
-    (one, i) =>
-      one.panel === b[i]!.panel &&
-      Math.hypot(one.alongM - b[i]!.alongM, one.upM - b[i]!.upM) < NEAR_M,
+    (pump, i) =>
+      pump.panel === b[i]!.panel &&
+      Math.hypot(pump.alongM - b[i]!.alongM, pump.upM - b[i]!.upM) < NEAR_M,
   )
 }
 
@@ -175,7 +177,7 @@ function samplesOf(grid: Grid, setting: WaterSetting): Sample[] {
 function rangeBeside(setting: WaterSetting, fill: number): { least: number; most: number } | null {
   if (fill !== SAND && fill < ROCK) return null
   const zone = fill === SAND ? 'sand' : setting.rocks[fill - ROCK]!.zone
-  const range = setting.ranges.find((one) => one.zone === zone)
+  const range = setting.ranges.find((wanted) => wanted.zone === zone)
   return range ? { least: range.leastMPerS, most: range.mostMPerS } : null
 }
 

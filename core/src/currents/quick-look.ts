@@ -67,7 +67,7 @@ function obstacleAt(
   setting: WaterSetting,
   { x, y, z }: Vector,
 ): { readonly kind: Obstacle; readonly rockId: string | null } | null {
-  const rock = setting.rocks.find((one) => isInside(one, x, y, z))
+  const rock = setting.rocks.find((solid) => isInside(solid, x, y, z))
   if (rock) return { kind: 'rock', rockId: rock.id }
   if (z >= setting.depthM) return { kind: 'surface', rockId: null }
   if (z <= setting.sandDepthM)

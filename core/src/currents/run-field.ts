@@ -40,7 +40,7 @@ export function runField(
   progress(steps, steps)
   const sums = lattice.sums()
   const toSpeed = grid.cellM / stepS
-  const mean = (sum: Float32Array) => sum.map((one) => (one / sums.readings) * toSpeed)
+  const mean = (sum: Float32Array) => sum.map((other) => (other / sums.readings) * toSpeed)
   return {
     fineness: plan.fineness,
     grid,
@@ -48,7 +48,7 @@ export function runField(
     y: mean(sums.y),
     z: mean(sums.z),
     speed: mean(sums.speed),
-    peak: sums.highestSquare.map((one) => Math.sqrt(one) * toSpeed),
+    peak: sums.highestSquare.map((square) => Math.sqrt(square) * toSpeed),
     eddy,
     rockIds: setting.rocks.map(({ id }) => id),
     passing: passingWater(plan),
@@ -62,7 +62,7 @@ export function runField(
 
 function latticeOf({ grid, stepS }: FieldPlan, eddy: Float32Array): Lattice {
   const { cellsX, cellsY, cellsZ, fill, cellM } = grid
-  const solid = fill.map((one) => (one === WATER ? 0 : SLIPS))
+  const solid = fill.map((cell) => (cell === WATER ? 0 : SLIPS))
   const toLattice = stepS / cellM ** 2
   // ν = (τ − ½)/3 in cells and steps
   const tau = eddy.map((nu) => 0.5 + 3 * nu * toLattice)

@@ -97,14 +97,14 @@ export function startLayout(
   newId: () => string,
 ): Start {
   const { reason, kind, positions } = STARTS[name]
-  const pumps = positions.map((one, i) =>
-    mounted(one, { kind, setting, part, id: newId(), index: i }),
+  const pumps = positions.map((mounting, i) =>
+    mounted(mounting, { kind, setting, part, id: newId(), index: i }),
   )
   return { name, reason, pumps }
 }
 
 function mounted(
-  one: MountingPosition,
+  mounting: MountingPosition,
   {
     kind,
     setting,
@@ -119,7 +119,7 @@ function mounted(
     readonly index: number
   },
 ): CirculationPump {
-  const tries = LIFTS.map((lift) => pumpAt(one, { lift, kind, setting, part, id, index }))
+  const tries = LIFTS.map((lift) => pumpAt(mounting, { lift, kind, setting, part, id, index }))
   const clear = tries.find((pump) => {
     const met = reachOf(setting, id, pumpStream(pump, setting).jet)
     return met.meets === 'panel'

@@ -17,7 +17,8 @@ export function chamberContents({ chambers, devices }: Sump): readonly ChamberCo
   if (devices.length === 0) return chambers
   return chambers.map(({ id, footprintM2, submergedM3 }) => ({
     footprintM2: devices.reduce(
-      (sum, one) => (one.chamberId === id && standsInWater(one) ? sum + one.part.sectionM2 : sum),
+      (sum, device) =>
+        device.chamberId === id && standsInWater(device) ? sum + device.part.sectionM2 : sum,
       footprintM2,
     ),
     submergedM3,

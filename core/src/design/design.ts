@@ -140,7 +140,7 @@ export function byId<T extends { readonly id: string }>(
   id: string | null,
   what: string,
 ): T {
-  const found = list.find((one) => one.id === id)
+  const found = list.find((entry) => entry.id === id)
   if (!found) throw new RangeError(`the design has no ${what} ${id}`)
   return found
 }

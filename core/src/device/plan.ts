@@ -7,9 +7,9 @@ export interface Rectangle {
 }
 
 /** Room of a thing to its neighbour; negative: they overlap by so much. */
-export function clearanceM(one: Rectangle, other: Rectangle): number {
-  const acrossM = Math.max(other.fromXM - one.toXM, one.fromXM - other.toXM)
-  const alongM = Math.max(other.fromYM - one.toYM, one.fromYM - other.toYM)
+export function clearanceM(rectangle: Rectangle, other: Rectangle): number {
+  const acrossM = Math.max(other.fromXM - rectangle.toXM, rectangle.fromXM - other.toXM)
+  const alongM = Math.max(other.fromYM - rectangle.toYM, rectangle.fromYM - other.toYM)
   if (acrossM > 0 && alongM > 0) return Math.hypot(acrossM, alongM)
   return Math.max(acrossM, alongM)
 }

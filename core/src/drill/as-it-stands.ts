@@ -38,16 +38,16 @@ export function asItStands<Solved extends Stands>(
     solved: {
       ...solved,
       tanks: solved.tanks.map((tank, i) => ({ ...tank, surfaceM: levelsM[i]! })),
-      overflows: solved.overflows.map((one) => {
-        const tank = design.tanks.findIndex(({ id }) => id === one.tankId)
+      overflows: solved.overflows.map((overflow) => {
+        const tank = design.tanks.findIndex(({ id }) => id === overflow.tankId)
         const { teeth, crestM } = design.tanks[tank]!.overflow!
         const headM = levelsM[tank]! - design.tanks[tank]!.floorHeightM - crestM
         return {
-          ...one,
+          ...overflow,
           surfaceM: levelsM[tank]!,
           headM,
           overTeethM: teeth ? headM - teeth.heightM : null,
-          boxM: boxLevelM(one.tankId) ?? one.boxM,
+          boxM: boxLevelM(overflow.tankId) ?? overflow.boxM,
         }
       }),
       sump: {

@@ -10,8 +10,8 @@ import { type Verdict, verdictOf } from './verdict.ts'
 /** Every drill that applies, the keeper's own behind the others. */
 export function allDrills(steady: SteadyState): Drill[] {
   const known = drillsOf(steady)
-  const own = steady.design.drills.map((one) => chained(one, known))
-  return [...known, ...own.filter((one) => one !== null)]
+  const own = steady.design.drills.map((drill) => chained(drill, known))
+  return [...known, ...own.filter((drill) => drill !== null)]
 }
 
 /** What every drill came to, worst first, and what the system survives. */

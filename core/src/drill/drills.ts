@@ -102,7 +102,7 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
     ),
   ])
   const joined = laid.flatMap(({ drain, trunkId }) => {
-    const trunk = laid.find((one) => one.drain.id === trunkId)
+    const trunk = laid.find((laidDrain) => laidDrain.drain.id === trunkId)
     if (!trunk) return []
     return [
       drill(
@@ -140,9 +140,9 @@ function drains({ design, drains: laid, tankLevels }: SteadyState): Drill[] {
 }
 
 function overflows({ design, overflows: laid, drains: pipes }: SteadyState): Drill[] {
-  return laid.flatMap((one) => {
-    if (!one) return []
-    const { tank, overflow } = one
+  return laid.flatMap((overflowing) => {
+    if (!overflowing) return []
+    const { tank, overflow } = overflowing
     const of = design.tanks.length > 1 ? ` of ${tank.name}` : ''
     const list: Drill[] = []
     if (overflow.teeth) {

@@ -127,8 +127,8 @@ function fouled(design: BasinDesign, placedId: string, share: number): BasinDesi
     curve: part.curve.map(({ flowM3PerS, headM }) => ({ flowM3PerS: flowM3PerS * share, headM })),
     maxFlowM3PerS: part.maxFlowM3PerS === null ? null : part.maxFlowM3PerS * share,
   }
-  const pumps = design.returnSide.pumps.map((one) =>
-    one.id === placedId ? { ...one, pumpId: weaker.id } : one,
+  const pumps = design.returnSide.pumps.map((pump) =>
+    pump.id === placedId ? { ...pump, pumpId: weaker.id } : pump,
   )
   return {
     ...design,

@@ -13,7 +13,7 @@ export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
     id: `own ${own.id}`,
     title: sentence('{name}', { name: own.name }),
     faults: steps.flatMap(({ drill, atS }) =>
-      drill.faults.map((one) => ({ fault: one.fault, atS: one.atS + atS })),
+      drill.faults.map((fault) => ({ fault: fault.fault, atS: fault.atS + atS })),
     ),
     runS: Math.max(...steps.map(({ drill, atS }) => atS + drill.runS)),
     evaporates: steps.some(({ drill }) => drill.evaporates),
@@ -27,7 +27,7 @@ export function together(a: Drill, b: Drill): Drill {
   return {
     id: `${a.id} + ${b.id}`,
     title: sentence('{first} + {second}', { first: a.title, second: b.title }),
-    faults: [...a.faults, ...b.faults].sort((one, other) => one.atS - other.atS),
+    faults: [...a.faults, ...b.faults].sort((fault, other) => fault.atS - other.atS),
     runS: Math.max(a.runS, b.runS),
     evaporates: a.evaporates || b.evaporates,
     isSingle: false,

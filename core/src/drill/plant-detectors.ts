@@ -98,7 +98,7 @@ function primes(plant: Plant, mode: Mode): PlantDetector[] {
           },
         ]
       }
-      const primed = (now: Mode) => new Set([...now.unprimed].filter((one) => one !== id))
+      const primed = (now: Mode) => new Set([...now.unprimed].filter((primedId) => primedId !== id))
       return [
         {
           name: `primes ${id}`,
@@ -117,7 +117,7 @@ function breaks(plant: Plant, mode: Mode): PlantDetector[] {
   return layout.lines.flatMap((laid): PlantDetector[] => {
     const { end, id } = laid.line
     if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
-    const tank = design.tanks.findIndex((one) => one.id === end.id)
+    const tank = design.tanks.findIndex((display) => display.id === end.id)
     const surfaceM = design.tanks[tank]!.floorHeightM + design.tanks[tank]!.waterLevelM
     const clean = end.breakDepthM !== null && !mode.grown.has(id)
     const airM = clean ? Math.max(surfaceM - end.breakDepthM, laid.mouth.zM) : laid.mouth.zM

@@ -212,7 +212,7 @@ function spillsOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPla
 
 /** Where what runs over a place lands. */
 export function spillUnder({ spills }: Plant, from: number): number {
-  return spills.find((one) => one.from === from)!.vessel
+  return spills.find((spill) => spill.from === from)!.vessel
 }
 
 function addChambers(all: Vessels, { design, chambers }: SteadyState, box: SumpBox): void {

@@ -202,13 +202,13 @@ class DrillWalk {
   #see(timeS: number, volumes: number[], levels: number[]): void {
     for (let v = 0; v < levels.length; v++) {
       const levelM = levels[v]!
-      const one = this.#extremes[v]!
-      if (levelM > one.highestM) {
-        one.highestM = levelM
-        one.highestAtS = timeS
-      } else if (levelM < one.lowestM) {
-        one.lowestM = levelM
-        one.lowestAtS = timeS
+      const extreme = this.#extremes[v]!
+      if (levelM > extreme.highestM) {
+        extreme.highestM = levelM
+        extreme.highestAtS = timeS
+      } else if (levelM < extreme.lowestM) {
+        extreme.lowestM = levelM
+        extreme.lowestAtS = timeS
       }
     }
     this.#mix(volumes)
@@ -264,6 +264,6 @@ export function onFloorM3({ spills }: Plant, volumes: number[]): number {
 
 function sum(list: number[]): number {
   let total = 0
-  for (const one of list) total += one
+  for (const volume of list) total += volume
   return total
 }

@@ -14,7 +14,7 @@ export function pairsOf(singles: readonly Drill[]): Drill[] {
   return singles.flatMap((a, i) =>
     singles
       .slice(i + 1)
-      .filter((b) => !kinds(a).some((one) => kinds(b).includes(one)))
+      .filter((b) => !kinds(a).some((kind) => kinds(b).includes(kind)))
       .map((b) => together(a, b)),
   )
 }
@@ -47,7 +47,7 @@ export function survivalOf(
     pairs: double
       .filter(
         ({ outcome, drillId }) =>
-          outcome === 'wet' && !parts.get(drillId)!.some((one) => wetAlone.has(one)),
+          outcome === 'wet' && !parts.get(drillId)!.some((partId) => wetAlone.has(partId)),
       )
       .map(named),
   }

@@ -28,7 +28,7 @@ export function vesselKey({ of: { kind, id } }: Vessel): string {
 
 /** Place of a vessel; −1: there is none. */
 export function placeOfVessel(vessels: readonly VesselOf[], kind: VesselOf['kind'], id: string) {
-  return vessels.findIndex((one) => one.kind === kind && one.id === id)
+  return vessels.findIndex((vessel) => vessel.kind === kind && vessel.id === id)
 }
 
 export function levelIn({ areaM2, floorM, submergedM3 }: Vessel, volumeM3: number): number {

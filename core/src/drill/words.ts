@@ -11,7 +11,7 @@ export function logWords(design: BasinDesign, { what }: LogEntry): Sentence {
 }
 
 const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
-  list.find((one) => one.id === id)?.name ?? id
+  list.find((entry) => entry.id === id)?.name ?? id
 
 function pumpName({ returnSide, pumps }: BasinDesign, placedId: string): string {
   return named(pumps, returnSide.pumps.find(({ id }) => id === placedId)?.pumpId ?? placedId)

@@ -31,7 +31,7 @@ export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
 function chamberAfter(before: Sump, after: Sump, { chamberId }: Device): string | null {
   if (chamberId === null || after.chambers.some(({ id }) => id === chamberId)) return chamberId
   const use = before.chambers.find(({ id }) => id === chamberId)?.use
-  return after.chambers.find((one) => one.use === use)?.id ?? null
+  return after.chambers.find((chamber) => chamber.use === use)?.id ?? null
 }
 
 /** How far its chamber went, where chambers came, went or changed places; a wall that is moved takes nothing along. */

@@ -56,7 +56,7 @@ function homeOf({ sump }: BasinDesign, { kind }: DevicePart): string | null {
   const wanted = HOME[kind]
   if (!wanted) return null
   for (const use of wanted) {
-    const found = sump.chambers.find((one) => one.use === use)
+    const found = sump.chambers.find((chamber) => chamber.use === use)
     if (found) return found.id
   }
   return sump.chambers[0]!.id

@@ -19,10 +19,10 @@ const SPARE_SHARE = 1.15
 /** What fixes a box's drains. */
 export const DRAIN_FIXES: readonly FindingFixes[] = [
   fixesFor(siphonUntuned, tuned),
-  fixesFor(siphonCannotMatch, (one, match) =>
+  fixesFor(siphonCannotMatch, (drainCase, match) =>
     laidIn(
-      one,
-      drainSize(one.drain.run.size.series, 'siphon', match.flowM3PerS * SPARE_SHARE),
+      drainCase,
+      drainSize(drainCase.drain.run.size.series, 'siphon', match.flowM3PerS * SPARE_SHARE),
       'Carries it full, with the valve to spare.',
     ),
   ),
@@ -31,10 +31,10 @@ export const DRAIN_FIXES: readonly FindingFixes[] = [
       other.drain.role === 'siphon' && other.solved.match?.opening ? tuned(other) : [],
     ),
   ),
-  fixesFor(ventedLoud, (one) =>
+  fixesFor(ventedLoud, (drainCase) =>
     laidIn(
-      one,
-      drainSize(one.drain.run.size.series, 'vented', one.solved.flowM3PerS),
+      drainCase,
+      drainSize(drainCase.drain.run.size.series, 'vented', drainCase.solved.flowM3PerS),
       'Leaves its core open at this flow.',
     ),
   ),

@@ -45,7 +45,7 @@ function sumpChanges(
   const { sump } = design
   if (over.length === 0 || !sump.box) return []
   const areas = chamberAreasM2(sump, sump.box)
-  const areaM2 = areas.reduce((sum, one) => sum + one, 0)
+  const areaM2 = areas.reduce((sum, area) => sum + area, 0)
   const missingM = verdict.spilledM3 / areaM2 + sump.marginM
   const returnAreaM2 = Math.max(1e-3, areas[returnIndex]!)
   const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2

@@ -47,7 +47,9 @@ const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
 export function fixesOfFinding(given: BasinDesign, finding: Finding): OfferedFixes {
   if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) return NOTHING
   const before = new Trial(given)
-  const occurrence = occurrencesIn(before.whole).find((one) => sameFinding(one.finding, finding))
+  const occurrence = occurrencesIn(before.whole).find((found) =>
+    sameFinding(found.finding, finding),
+  )
   const own = REGISTRY.find(({ rule }) => rule === occurrence?.rule)
   if (!occurrence || !own) return NOTHING
   const trials = new Trials(given)

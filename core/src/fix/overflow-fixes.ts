@@ -16,8 +16,10 @@ import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fi
 
 /** What fixes an overflow: its rim, its teeth and its tubes. */
 export const OVERFLOW_FIXES: readonly FindingFixes[] = [
-  fixesFor(teethDrowned, (one) => longerRim(one, one.overflow.teeth!.heightM * TEETH_RESERVE)),
-  fixesFor(weirTooShort, (one) => longerRim(one, GOOD_HEAD_M)),
+  fixesFor(teethDrowned, (overflowCase) =>
+    longerRim(overflowCase, overflowCase.overflow.teeth!.heightM * TEETH_RESERVE),
+  ),
+  fixesFor(weirTooShort, (overflowCase) => longerRim(overflowCase, GOOD_HEAD_M)),
   fixesFor(letsAnimalsThrough, ({ overflow, index }, keepsInM) => {
     const { teeth } = overflow
     if (!teeth) return []
@@ -53,8 +55,8 @@ export const OVERFLOW_FIXES: readonly FindingFixes[] = [
 ]
 
 /** The rim so long that the flow runs over it at a head; none where the tank is too small for it. */
-function longerRim(one: OverflowCase, headM: number): FindingCandidate[] {
-  const { overflow, solved, laid, tank, index } = one
+function longerRim(overflowCase: OverflowCase, headM: number): FindingCandidate[] {
+  const { overflow, solved, laid, tank, index } = overflowCase
   const lengthM = (overflow.rimLengthM * solved.flowM3PerS) / flowOver(laid.rim, headM)
   const roundedM = Math.ceil(lengthM * 100) / 100
   if (!(roundedM <= 2 * (tank.lengthM + tank.widthM))) return []

@@ -10,9 +10,9 @@ const NO_ROOM = sentence('No stand or wall gives it the room: take a shorter one
 
 /** What brings a skimmer to its depth and lets its cup come off. */
 export const SKIMMER_FIXES: readonly FindingFixes[] = [
-  fixesFor(skimmerDepthOff, (one, depth, trials) => [
-    ...stand(one, depth),
-    ...wall(one, depth, trials),
+  fixesFor(skimmerDepthOff, (skimmerCase, depth, trials) => [
+    ...stand(skimmerCase, depth),
+    ...wall(skimmerCase, depth, trials),
   ]),
   fixesFor(cupStaysOn, lowered, { otherwise: NO_ROOM }),
 ]
@@ -41,8 +41,8 @@ function brings(depthM: number, leftM: number | null): Sentence {
       )
 }
 
-function stand(one: SkimmerCase, found: SkimmerDepth): FindingCandidate[] {
-  const { device, skimmer } = one
+function stand(skimmerCase: SkimmerCase, found: SkimmerDepth): FindingCandidate[] {
+  const { device, skimmer } = skimmerCase
   const standM = toMillimetre(found.standM)
   const depthM = found.depthM + device.standM - standM
   if (standM === device.standM || !suits(found, depthM)) return []
@@ -54,35 +54,35 @@ function stand(one: SkimmerCase, found: SkimmerDepth): FindingCandidate[] {
           ? sentence('Cut a stand of {stand}', { stand: ['length', standM] })
           : sentence('Take the stand away'),
       brings: () => brings(depthM, aboveCupM === null ? null : aboveCupM + device.standM - standM),
-      edits: [standAt(one, standM)],
+      edits: [standAt(skimmerCase, standM)],
     },
   ]
 }
 
 /** The wall by which its chamber's water leaves, set for it where that works. */
-function wall(one: SkimmerCase, found: SkimmerDepth, trials: Trials): FindingCandidate[] {
-  const index = chamberIndex(one)
-  const set = wallForDepth(one.whole, index, found.wantedChamberDepthM)
-  const depthIn_ = (after: Trial) => depthIn(after, index) - one.device.standM
+function wall(skimmerCase: SkimmerCase, found: SkimmerDepth, trials: Trials): FindingCandidate[] {
+  const index = chamberIndex(skimmerCase)
+  const set = wallForDepth(skimmerCase.whole, index, found.wantedChamberDepthM)
+  const depthIn_ = (after: Trial) => depthIn(after, index) - skimmerCase.device.standM
   if (!set || !suits(found, depthIn_(trials.of(set.edits)))) return []
   return [
     {
       label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
-      brings: (after) => brings(depthIn_(after), one.skimmer.aboveCupM),
+      brings: (after) => brings(depthIn_(after), skimmerCase.skimmer.aboveCupM),
       edits: set.edits,
     },
   ]
 }
 
 /** A lower stand, and the wall with it where the water would then be too deep. */
-function lowered(one: SkimmerCase, aboveCupM: number, trials: Trials): FindingCandidate[] {
-  const { device, whole, skimmer } = one
+function lowered(skimmerCase: SkimmerCase, aboveCupM: number, trials: Trials): FindingCandidate[] {
+  const { device, whole, skimmer } = skimmerCase
   const found = skimmer.depth
   // Cut down to whole millimetres, so that the cup really comes off.
   const standM = Math.floor((device.standM + aboveCupM) * 1000 + 1e-6) / 1000
   if (standM < 0) return []
   const leftM = aboveCupM + device.standM - standM
-  const lower = standAt(one, standM)
+  const lower = standAt(skimmerCase, standM)
   if (found === null || suits(found, found.depthM + device.standM - standM)) {
     return [
       {
@@ -92,7 +92,7 @@ function lowered(one: SkimmerCase, aboveCupM: number, trials: Trials): FindingCa
       },
     ]
   }
-  const index = chamberIndex(one)
+  const index = chamberIndex(skimmerCase)
   const wantedM = (found.leastM + found.mostM) / 2 + standM
   const set = wallForDepth(whole, index, wantedM, [lower])
   const depthAfter = (after: Trial) => depthIn(after, index) - standM

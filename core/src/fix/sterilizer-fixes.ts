@@ -23,12 +23,13 @@ export const STERILIZER_FIXES: readonly FindingFixes[] = [
       if (!line || line.solved.flowM3PerS * (1 + DOSE_NEAR_SHARE) >= wantedM3PerS) return []
       return throttled(wishOfLine(line, wantedM3PerS))
     },
-    { helps: (one, _, after) => stillReached(one, after) },
+    { helps: (sterilizerCase, _, after) => stillReached(sterilizerCase, after) },
   ),
   fixesFor(
     doseShort,
-    (one, { against }, trials) => setForTarget(one, DOSE_AIM * against.flowForItM3PerS, trials),
-    { helps: (one, chosen, after) => givesMore(one, chosen, after) },
+    (sterilizerCase, { against }, trials) =>
+      setForTarget(sterilizerCase, DOSE_AIM * against.flowForItM3PerS, trials),
+    { helps: (sterilizerCase, chosen, after) => givesMore(sterilizerCase, chosen, after) },
   ),
 ]
 
@@ -38,11 +39,11 @@ function doseAfter({ device }: SterilizerCase, { whole }: Trial): AgainstTarget 
   return after?.targets.find((row) => row.targetId === targetId) ?? null
 }
 
-const stillReached = (one: SterilizerCase, after: Trial) =>
-  doseAfter(one, after)?.reaches === 'reached'
+const stillReached = (sterilizerCase: SterilizerCase, after: Trial) =>
+  doseAfter(sterilizerCase, after)?.reaches === 'reached'
 
-const givesMore = (one: SterilizerCase, { against }: ChosenTarget, after: Trial) =>
-  (doseAfter(one, after)?.killPerPass ?? 0) > against.killPerPass
+const givesMore = (sterilizerCase: SterilizerCase, { against }: ChosenTarget, after: Trial) =>
+  (doseAfter(sterilizerCase, after)?.killPerPass ?? 0) > against.killPerPass
 
 /** Pump speed or valve opening that brings a flow through the device's line. */
 function setForTarget(

@@ -15,11 +15,13 @@ const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls fi
 
 /** What fixes the sump: where it runs, and its walls. */
 export const SUMP_FIXES: readonly FindingFixes[] = [
-  fixesFor(aboveFillLine, (one) => {
-    const { outage, whole, returnIndex } = one
+  fixesFor(aboveFillLine, (outageCase) => {
+    const { outage, whole, returnIndex } = outageCase
     return [
       {
-        label: sentence('Fill the return chamber to {line}', { line: outageValues(one).line }),
+        label: sentence('Fill the return chamber to {line}', {
+          line: outageValues(outageCase).line,
+        }),
         brings: () =>
           sentence('Leaves {margin} after a power cut.', {
             margin: ['length', whole.design.sump.marginM],

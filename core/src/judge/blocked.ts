@@ -27,20 +27,20 @@ export interface BlockedRow {
 /** Every single pipe blocked in turn; pipes that join go together too. A pipe that is dry is not missed. */
 export function blockedRows(
   steady: SteadyState,
-  one: Overflowing,
+  overflowing: Overflowing,
   running: TankLevels,
   flowM3PerS: number,
 ): BlockedRow[] {
   const near = { levelM: running.boxM ?? NaN, drainFlows: steady.drainFlows }
-  const search = new BoxSearch(one.box, near)
+  const search = new BoxSearch(overflowing.box, near)
   search.endAgainst((id) => chamberLevelM(steady, id))
   const without = (drainIds: readonly string[]) =>
-    levelsOver(one, search, flowM3PerS, new Set(drainIds))
-  return causesOf(one.drains).map((cause) => {
+    levelsOver(overflowing, search, flowM3PerS, new Set(drainIds))
+  return causesOf(overflowing.drains).map((cause) => {
     const drainIds = cause.map(({ drain }) => drain.id)
     const missed = cause.some(({ index }) => steady.drainFlows[index]! > 0)
     const levels = missed ? without(drainIds) : running
-    return rowOf(one, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
+    return rowOf(overflowing, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
   })
 }
 

@@ -92,15 +92,15 @@ function stopping(steady: SteadyState, checkHolds: boolean): Stopping {
       crestM: tank.floorHeightM + (tank.overflow?.crestM ?? tank.waterLevelM),
       siphonBreakM: siphonBreak(steady, tank.id, checkHolds),
     })),
-    boxes: flatMap(overflows, (one, i) => {
-      const box = one?.overflow.box
+    boxes: flatMap(overflows, (overflow, i) => {
+      const box = overflow?.overflow.box
       const boxM = tankLevels[i]?.boxM ?? null
-      if (!one || !box || boxM === null || one.drains.length === 0) return []
+      if (!overflow || !box || boxM === null || overflow.drains.length === 0) return []
       return [
         {
           surfaceM2: box.lengthM * box.widthM,
           runningLevelM: boxM,
-          drainInletM: Math.min(...one.drains.map(({ lipM }) => lipM)),
+          drainInletM: Math.min(...overflow.drains.map(({ lipM }) => lipM)),
         },
       ]
     }),

@@ -24,13 +24,13 @@ export function keyFigures(solved: Found): KeyFigure[] {
     outage(solved),
     ...skimmer(solved),
     ...dose(solved),
-  ].map((one) => coloured(one, solved.findings))
+  ].map((figure) => coloured(figure, solved.findings))
 }
 
-function coloured(one: Plain, findings: readonly Finding[]): KeyFigure {
-  const codes = COLOURED_BY[one.id]
+function coloured(figure: Plain, findings: readonly Finding[]): KeyFigure {
+  const codes = COLOURED_BY[figure.id]
   const finding = findings.find(({ code }) => codes.includes(code)) ?? null
-  return { ...one, state: finding?.severity ?? 'fine', finding }
+  return { ...figure, state: finding?.severity ?? 'fine', finding }
 }
 
 function netVolume({ totals }: Found): Plain {

@@ -165,7 +165,7 @@ export class Lattice {
     this.reflect()
     let sum = -this.reflectedTwice()
     for (let slot = 0; slot < POPULATIONS; slot++)
-      for (const one of this.slot(populations, slot)) sum += one
+      for (const population of this.slot(populations, slot)) sum += population
     return sum
   }
 

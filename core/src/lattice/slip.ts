@@ -45,7 +45,9 @@ const SLANTS = LATTICE_DIRECTIONS.flatMap((leaving, i) => {
 })
 
 function indexOf(way: readonly number[]): number {
-  return LATTICE_DIRECTIONS.findIndex((one) => one.every((part, axis) => part === way[axis]))
+  return LATTICE_DIRECTIONS.findIndex((direction) =>
+    direction.every((part, axis) => part === way[axis]),
+  )
 }
 
 /**

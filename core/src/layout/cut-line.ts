@@ -26,7 +26,7 @@ export function cutLine(fixed: FixedLine, tees: Tees): LineCut[] {
     const frictions = flatMap(losses, ({ friction }): FrictionLoss[] =>
       friction ? [friction] : [],
     )
-    const fittings = flatMap(losses, (one): readonly FittingLoss[] => one.fittings)
+    const fittings = flatMap(losses, (loss): readonly FittingLoss[] => loss.fittings)
     return {
       firstPiece,
       endPiece,

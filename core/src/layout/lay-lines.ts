@@ -41,8 +41,8 @@ const fixLines = memoizeWith(
       })
       if (left === before) throw new RangeError('a line of the design leads back to no pump')
     }
-    const whole = laid.map((one) => withTees(one!, tees))
-    return { lines: whole, tees, cuts: whole.map((one) => cutLine(one, tees)) }
+    const whole = laid.map((fixedLine) => withTees(fixedLine!, tees))
+    return { lines: whole, tees, cuts: whole.map((fixedLine) => cutLine(fixedLine, tees)) }
   },
   (before, now) =>
     before === now ||
@@ -59,7 +59,7 @@ export function layLines(design: BasinDesign): {
   const fixed = fixLines(lines, pumps)
   return {
     fixed,
-    lines: fixed.lines.map((one) => atHead(one, endOf(design, one.line, one.mouth))),
+    lines: fixed.lines.map((line) => atHead(line, endOf(design, line.line, line.mouth))),
   }
 }
 

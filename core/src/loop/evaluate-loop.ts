@@ -52,15 +52,15 @@ export function evaluateLoop(
   const into = (chamberId: string, flow: number) => {
     inflows[place.get(chamberId)!]! += flow
   }
-  const found = overflows.map((one, i) => {
+  const found = overflows.map((overflow, i) => {
     const box = boxes[i]
-    if (!one || !box) return null
-    const flowM3PerS = Math.max(0, tankFlow(layout, running, one.tank.id))
-    const tank = tankLevels(one, box, { flowM3PerS, chamberLevelM })
-    if (one.overflow.chamberId !== null) into(one.overflow.chamberId, flowM3PerS)
+    if (!overflow || !box) return null
+    const flowM3PerS = Math.max(0, tankFlow(layout, running, overflow.tank.id))
+    const tank = tankLevels(overflow, box, { flowM3PerS, chamberLevelM })
+    if (overflow.overflow.chamberId !== null) into(overflow.overflow.chamberId, flowM3PerS)
     else if (tank.boxM !== null) {
       box.drainAt(tank.boxM)
-      one.drains.forEach((laid, i) => {
+      overflow.drains.forEach((laid, i) => {
         flows[laid.index] = box.flow[i]!
         into(laid.chamberId, box.flow[i]!)
       })

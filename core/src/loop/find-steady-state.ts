@@ -62,7 +62,7 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
   const network = makeNetwork(layout.problem)
   const boundary = new BoundaryLevels(given, layout, network)
   let flowing = flowThrough(network)
-  const boxes = gravity.overflows.map((one) => one && new BoxSearch(one.box))
+  const boxes = gravity.overflows.map((overflow) => overflow && new BoxSearch(overflow.box))
   const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
     const found = evaluateLoop(given, gravity, layout, { running: flowing, levels, boxes })
@@ -149,7 +149,10 @@ function levelled(design: BasinDesign, levels: Levels): BasinDesign {
     ),
     sump: {
       ...sump,
-      chambers: sump.chambers.map((one, i) => ({ ...one, levelM: levels[tanks.length + i]! })),
+      chambers: sump.chambers.map((chamber, i) => ({
+        ...chamber,
+        levelM: levels[tanks.length + i]!,
+      })),
     },
   }
 }

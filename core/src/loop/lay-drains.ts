@@ -103,9 +103,9 @@ function openedLosses(
   run: Drain['run'],
 ): readonly PieceLosses[] {
   if (!placed.some(({ piece }) => piece.kind === 'valve' && piece.opening < 1)) return losses
-  return placed.map((one, i) =>
-    one.piece.kind === 'valve'
-      ? pieceLosses({ ...one, piece: { ...one.piece, opening: 1 } }, run)
+  return placed.map((piece, i) =>
+    piece.piece.kind === 'valve'
+      ? pieceLosses({ ...piece, piece: { ...piece.piece, opening: 1 } }, run)
       : losses[i]!,
   )
 }
@@ -120,11 +120,11 @@ function fallOf(losses: readonly PieceLosses[], own: readonly FittingLoss[], wat
   const fittings: FittingLoss[] = [...own]
   const tables: Pchip[] = []
   let shut = false
-  for (const one of losses) {
-    if (one.friction) frictions.push(one.friction)
-    fittings.push(...one.fittings)
-    if (one.table) tables.push(one.table)
-    shut ||= one.shut
+  for (const loss of losses) {
+    if (loss.friction) frictions.push(loss.friction)
+    fittings.push(...loss.fittings)
+    if (loss.table) tables.push(loss.table)
+    shut ||= loss.shut
   }
   return makeFall(makeLine(frictions, fittings), tables, shut, water)
 }

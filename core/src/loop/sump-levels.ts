@@ -47,7 +47,7 @@ export function sumpLevels(
   }))
   if (!box) return given
   const levels = [...given]
-  const total = netM3PerS.reduce((sum, one) => sum + Math.max(0, one), 0)
+  const total = netM3PerS.reduce((sum, netIn) => sum + Math.max(0, netIn), 0)
   const own = given[returnIndex]!
   const spills = own.levelM > box.floorHeightM + box.heightM
   levels[returnIndex] = { ...own, throughM3PerS: total, spills }

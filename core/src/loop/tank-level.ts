@@ -84,36 +84,36 @@ export interface LevelQuestion {
 
 /** Where a tank's water stands with a flow into it: box, passage and rim, one after the other. */
 export function tankLevels(
-  one: Overflowing,
+  tankEdge: Overflowing,
   search: BoxSearch,
   question: LevelQuestion,
 ): TankLevels {
-  const { overflow, drains } = one
+  const { overflow, drains } = tankEdge
   const { flowM3PerS, chamberLevelM } = question
   if (overflow.chamberId !== null) {
-    return overRim(one, flowM3PerS, chamberLevelM(overflow.chamberId))
+    return overRim(tankEdge, flowM3PerS, chamberLevelM(overflow.chamberId))
   }
-  if (drains.length === 0) return { ...overRim(one, flowM3PerS, -Infinity), boxM: null }
+  if (drains.length === 0) return { ...overRim(tankEdge, flowM3PerS, -Infinity), boxM: null }
   search.endAgainst(chamberLevelM)
-  return levelsOver(one, search, flowM3PerS)
+  return levelsOver(tankEdge, search, flowM3PerS)
 }
 
 /** The same with some drains blocked, the ends of all set already. */
 export function levelsOver(
-  one: Overflowing,
+  tankEdge: Overflowing,
   search: BoxSearch,
   flowM3PerS: number,
   blocked: Blocked = NONE_BLOCKED,
 ): TankLevels {
-  const { tank, overflow } = one
+  const { tank, overflow } = tankEdge
   const foundM = search.levelM(flowM3PerS, blocked)
-  const boxRimM = tank.floorHeightM + boxRim(one)
+  const boxRimM = tank.floorHeightM + boxRim(tankEdge)
   if (foundM > boxRimM) {
-    const levels = overRim(one, flowM3PerS, boxRimM)
+    const levels = overRim(tankEdge, flowM3PerS, boxRimM)
     // An inner box can't spill on the floor: its water stands over its rim with the tank's.
     return { ...levels, boxM: boxRimM, spills: standsInside(overflow) ? 'tank' : 'box' }
   }
-  return { ...overRim(one, flowM3PerS, foundM), boxM: foundM }
+  return { ...overRim(tankEdge, flowM3PerS, foundM), boxM: foundM }
 }
 
 /** Where a box's water ends up outside it: an inner box's rises with the tank's to the tank's rim. */
@@ -125,11 +125,11 @@ export function standsInside({ form }: Overflow): boolean {
   return form === 'inner-box'
 }
 
-function overRim(one: Overflowing, flowM3PerS: number, boxM: number): TankLevels {
-  const { tank, overflow, rim } = one
+function overRim(tankEdge: Overflowing, flowM3PerS: number, boxM: number): TankLevels {
+  const { tank, overflow, rim } = tankEdge
   const crestM = tank.floorHeightM + overflow.crestM
   const tankRimM = tank.floorHeightM + tank.rimM
-  const innerM = Math.min(boxM + passageHeadM(one, flowM3PerS), tankRimM)
+  const innerM = Math.min(boxM + passageHeadM(tankEdge, flowM3PerS), tankRimM)
   const wantedM = headOver(rim, flowM3PerS, innerM - crestM)
   const spills = crestM + wantedM > tankRimM
   const headM = spills ? tankRimM - crestM : wantedM

@@ -59,6 +59,8 @@ export interface NetworkFailure {
 
 /** The same problem with another pump in one link. */
 export function withPumpAt(problem: NetworkProblem, link: number, pump: LinkPump): NetworkProblem {
-  const links = problem.links.map((one, l) => (l === link ? { ...one, pump } : one))
+  const links = problem.links.map((networkLink, l) =>
+    l === link ? { ...networkLink, pump } : networkLink,
+  )
   return { ...problem, links }
 }

@@ -63,7 +63,7 @@ export function chartAxes({ flow, head }: AxisMarks): ChartAxes | AxesFault {
   }
 }
 
-function perValue(one: AxisMark, other: AxisMark): Spot {
-  const by = other.value - one.value
-  return { x: (other.spot.x - one.spot.x) / by, y: (other.spot.y - one.spot.y) / by }
+function perValue(mark: AxisMark, other: AxisMark): Spot {
+  const by = other.value - mark.value
+  return { x: (other.spot.x - mark.spot.x) / by, y: (other.spot.y - mark.spot.y) / by }
 }

@@ -4,7 +4,7 @@
  */
 export function flatMap<One, Given>(
   list: readonly One[],
-  of: (one: One, index: number) => readonly Given[],
+  of: (item: One, index: number) => readonly Given[],
 ): Given[] {
   const all: Given[] = []
   for (let i = 0; i < list.length; i++) {

@@ -101,7 +101,7 @@ const plain = unit('', '', 1, {
     return size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 0
   },
 })
-const both = (one: Unit) => ({ metric: one, us: one })
+const both = (same: Unit) => ({ metric: same, us: same })
 
 /** Every quantity the interface shows. */
 export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
@@ -255,10 +255,10 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   number: { shown: both(plain), alsoTyped: [] },
 }
 
-export function toSi(one: Unit, shown: number): number {
-  return shown * one.factor + (one.offset ?? 0)
+export function toSi(shownIn: Unit, shown: number): number {
+  return shown * shownIn.factor + (shownIn.offset ?? 0)
 }
 
-export function fromSi(one: Unit, si: number): number {
-  return (si - (one.offset ?? 0)) / one.factor
+export function fromSi(shownIn: Unit, si: number): number {
+  return (si - (shownIn.offset ?? 0)) / shownIn.factor
 }

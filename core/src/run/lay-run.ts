@@ -19,7 +19,7 @@ export const layRun = memoizeWith((run: Run, start: Point): LaidRun => {
   const placed = placePieces(run, start)
   return {
     placed,
-    losses: placed.map((one) => pieceLosses(one, run)),
+    losses: placed.map((piece) => pieceLosses(piece, run)),
     mouth: mouthOf(placed, start),
   }
 }, samePoint)

@@ -170,7 +170,7 @@ function readPiece(group: string, family: UnitFamily, size: PipeSize): Unnamed {
   }
   if (word === 'tee') return { kind: 'tee', form: readTee(lower) }
   if (word === 'hose') return readFreeHose(rest, family)
-  const use = DEVICE_WORDS.find((one) => one === word)
+  const use = DEVICE_WORDS.find((known) => known === word)
   if (use) return readDevice(use, rest)
   throw new Unreadable(
     `"${word}" starts no piece. Start with up, down, left, right, front, back, elbow, sweep, 45, bend, union, gate, ball, diaphragm, check, to, bulkhead, tee, hose, device or nozzle.`,
@@ -272,7 +272,7 @@ function readReducer(text: string, family: UnitFamily, current: PipeSize): Unnam
   const row =
     seriesSize({ series, size }) ?? seriesSize({ series, size: size.replace(/ ?in$/, '') })
   if (!row) {
-    const sizes = SERIES_SIZES[series].map((one) => one.size).join(', ')
+    const sizes = SERIES_SIZES[series].map((known) => known.size).join(', ')
     throw new Unreadable(`${seriesWords(series)} has no size "${sizeText}"; it has ${sizes}.`)
   }
   return {
@@ -287,7 +287,7 @@ function readReducer(text: string, family: UnitFamily, current: PipeSize): Unnam
 }
 
 function seriesAndSize(text: string, current: PipeSeries) {
-  const series = PIPE_SERIES.find((one) => text.startsWith(`${seriesWords(one)} `))
+  const series = PIPE_SERIES.find((known) => text.startsWith(`${seriesWords(known)} `))
   return series
     ? { series, sizeText: text.slice(seriesWords(series).length + 1) }
     : { series: current, sizeText: text }

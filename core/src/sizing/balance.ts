@@ -67,8 +67,8 @@ export function targetsOf(
     }
     if (line.end.at !== 'tank') return []
     const into = lines.filter(({ end }) => end.at === 'tank' && end.id === line.end.id)
-    const own = into.reduce((sum, one) => sum + (one.wantedFlowM3PerS ?? 0), 0)
-    const open = into.filter((one) => one.wantedFlowM3PerS === null).length
+    const own = into.reduce((sum, returnLine) => sum + (returnLine.wantedFlowM3PerS ?? 0), 0)
+    const open = into.filter((returnLine) => returnLine.wantedFlowM3PerS === null).length
     const share = ((wantedByTank[line.end.id ?? ''] ?? 0) - own) / open
     return share > 0 ? [{ lineId: line.id, flowM3PerS: share }] : []
   })
@@ -106,8 +106,8 @@ const LEAST_SPEED = 0.3
 
 /** The design with a pump of one speed as if its speed could be set. */
 function controllable(design: BasinDesign, part: PumpPart): BasinDesign {
-  const pumps = design.pumps.map((one) =>
-    one === part ? { ...one, control: 'controllable' as const, leastSpeed: LEAST_SPEED } : one,
+  const pumps = design.pumps.map((pump) =>
+    pump === part ? { ...pump, control: 'controllable' as const, leastSpeed: LEAST_SPEED } : pump,
   )
   return { ...design, pumps }
 }
@@ -173,7 +173,7 @@ function valveEdits(search: Search, speed: number): Edit[] {
     const worst = short.reduce((a, b) =>
       extraLossM[held.indexOf(a)]! <= extraLossM[held.indexOf(b)]! ? a : b,
     )
-    held = held.filter((one) => one !== worst)
+    held = held.filter((loose) => loose !== worst)
   }
   return openEdits(search)
 }
@@ -236,7 +236,7 @@ function optionOf(
   const after = applyEdits(design, edits)
   const ran = runOf(after, search.pumpIndex)
   const { layout } = ran
-  const valves = settings(layout, targets).filter((one) => one !== null)
+  const valves = settings(layout, targets).filter((setting) => setting !== null)
   const wastedM4PerS = valves.reduce((sum, setting) => {
     const flow = Math.max(0, ran.linkFlow(setting.link))
     const { opening } = setting.valve

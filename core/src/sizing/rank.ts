@@ -52,14 +52,14 @@ interface Extremes {
 }
 
 function extremes(candidates: readonly SizedOption[]): Extremes {
-  const least = (of: (one: SizedOption) => number) =>
-    candidates.reduce((low, one) => Math.min(low, of(one)), Infinity)
+  const least = (of: (option: SizedOption) => number) =>
+    candidates.reduce((low, option) => Math.min(low, of(option)), Infinity)
   return {
-    powerW: least((one) => one.wirePowerW),
-    fastestMPerS: least((one) => one.fastestMPerS),
+    powerW: least((option) => option.wirePowerW),
+    fastestMPerS: least((option) => option.fastestMPerS),
     price: least(priceOf),
-    reserve: -least((one) => -one.reserve),
-    sizes: least((one) => one.sizes),
+    reserve: -least((option) => -option.reserve),
+    sizes: least((option) => option.sizes),
   }
 }
 
@@ -68,14 +68,15 @@ function priceOf({ part }: SizedOption): number {
 }
 
 /** Each value as a penalty of about 0 to 1, times how much the keeper cares. */
-function scoreOf(one: SizedOption, values: Values, least: Extremes): number {
-  const heard = Math.max(0, one.fastestMPerS / FAST_M_PER_S - 0.4)
-  const power = one.wirePowerW / Math.max(least.powerW, 0.1) - 1
+function scoreOf(option: SizedOption, values: Values, least: Extremes): number {
+  const heard = Math.max(0, option.fastestMPerS / FAST_M_PER_S - 0.4)
+  const power = option.wirePowerW / Math.max(least.powerW, 0.1) - 1
   // Pipe and fittings cost about with the square of their bore.
-  const price = (priceOf(one) - 1) / 4 + PIPE_WEIGHT * (boreOf(one.size).boreM / USUAL_BORE_M) ** 2
-  const reserve = Math.max(0, 1.25 - one.reserve) * 2
-  const sizes = (one.sizes - 1) / 3
-  const miss = Math.abs(one.met - 1.02)
+  const price =
+    (priceOf(option) - 1) / 4 + PIPE_WEIGHT * (boreOf(option.size).boreM / USUAL_BORE_M) ** 2
+  const reserve = Math.max(0, 1.25 - option.reserve) * 2
+  const sizes = (option.sizes - 1) / 3
+  const miss = Math.abs(option.met - 1.02)
   return (
     MISS_WEIGHT * miss +
     values.quiet * heard +
@@ -104,33 +105,33 @@ function labelOf({ part, speed, size, nozzles, opening }: SizedOption): Sentence
 /** What speaks for it and what against it, the strongest first. */
 function reasonsOf(
   { design, pumpIndex }: SizingWish,
-  one: SizedOption,
+  option: SizedOption,
   least: Extremes,
 ): Sentence[] {
   const placed = design.returnSide.pumps[pumpIndex]!
   const close = (value: number, best: number) => value <= best * 1.02
   const said: (Sentence | null)[] = [
-    close(one.wirePowerW, least.powerW)
+    close(option.wirePowerW, least.powerW)
       ? sentence('least power of all that reach it')
       : sentence('{more} more power than the thriftiest', {
-          more: ['power', one.wirePowerW - least.powerW],
+          more: ['power', option.wirePowerW - least.powerW],
         }),
-    close(one.fastestMPerS, least.fastestMPerS)
+    close(option.fastestMPerS, least.fastestMPerS)
       ? sentence('slowest water, so the quietest line')
-      : one.fastestMPerS > FAST_M_PER_S
-        ? sentence('its water is heard at {speed}', { speed: ['speed', one.fastestMPerS] })
-        : sentence('quiet at {speed}', { speed: ['speed', one.fastestMPerS] }),
-    one.reserve >= 1
+      : option.fastestMPerS > FAST_M_PER_S
+        ? sentence('its water is heard at {speed}', { speed: ['speed', option.fastestMPerS] })
+        : sentence('quiet at {speed}', { speed: ['speed', option.fastestMPerS] }),
+    option.reserve >= 1
       ? sentence('reaches it fouled, with {spare} to spare', {
-          spare: ['share', one.reserve - 1],
+          spare: ['share', option.reserve - 1],
         })
       : sentence('fouled, it falls {short} short at full speed', {
-          short: ['share', 1 - one.reserve],
+          short: ['share', 1 - option.reserve],
         }),
-    priceOf(one) === least.price ? sentence('of the lowest price class that reaches it') : null,
-    one.sizes === least.sizes ? sentence('no size of pipe more than needed') : null,
-    one.part.id === placed.pumpId ? sentence('keeps your pump') : null,
-    one.opening < 1 ? sentence('a valve eats part of the head') : null,
+    priceOf(option) === least.price ? sentence('of the lowest price class that reaches it') : null,
+    option.sizes === least.sizes ? sentence('no size of pipe more than needed') : null,
+    option.part.id === placed.pumpId ? sentence('keeps your pump') : null,
+    option.opening < 1 ? sentence('a valve eats part of the head') : null,
   ]
   return said.filter((reason) => reason !== null)
 }

@@ -54,8 +54,8 @@ export interface DrainBack {
   readonly totalM3: number
 }
 
-function sum<T>(list: readonly T[], of: (one: T) => number): number {
-  return list.reduce((total, one) => total + of(one), 0)
+function sum<T>(list: readonly T[], of: (item: T) => number): number {
+  return list.reduce((total, item) => total + of(item), 0)
 }
 
 export function drainBack(stopping: Stopping): DrainBack {
@@ -64,10 +64,12 @@ export function drainBack(stopping: Stopping): DrainBack {
   const still = ({ runningLevelM, crestM }: StoppingDisplay) => Math.min(runningLevelM, crestM)
   const aboveRimM3 = sum(
     stopping.displays,
-    (one) => one.surfaceM2 * (one.runningLevelM - still(one)),
+    (display) => display.surfaceM2 * (display.runningLevelM - still(display)),
   )
-  const siphonedM3 = sum(stopping.displays, (one) =>
-    one.siphonBreakM === null ? 0 : one.surfaceM2 * Math.max(0, still(one) - one.siphonBreakM),
+  const siphonedM3 = sum(stopping.displays, (display) =>
+    display.siphonBreakM === null
+      ? 0
+      : display.surfaceM2 * Math.max(0, still(display) - display.siphonBreakM),
   )
   const boxesM3 = sum(
     stopping.boxes,
@@ -94,7 +96,7 @@ export function freeVolumeM3(chambers: readonly StoppingChamber[], rimM: number)
 
 /** Level at which the sump comes to rest: Σ Aᵢ max(cᵢ, z) = running volume + drain-back. Above the rim it is what the water would need. */
 export function stillLevelM(chambers: readonly StoppingChamber[], drainBackM3: number): number {
-  const volumeM3 = sum(chambers, (one) => one.areaM2 * one.runningLevelM) + drainBackM3
+  const volumeM3 = sum(chambers, (chamber) => chamber.areaM2 * chamber.runningLevelM) + drainBackM3
   return levelHolding(
     chambers.map(({ areaM2, heldByM }) => ({ areaM2, leastM: heldByM })),
     volumeM3,
@@ -110,7 +112,7 @@ export function fillLineM(
   drainBackM3: number,
   restM: number,
 ): number {
-  const restVolumeM3 = sum(chambers, (one) => one.areaM2 * Math.max(one.heldByM, restM))
+  const restVolumeM3 = sum(chambers, (chamber) => chamber.areaM2 * Math.max(chamber.heldByM, restM))
   const others = chambers.slice(0, -1)
   return levelHolding(
     [

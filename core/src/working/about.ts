@@ -27,7 +27,8 @@ export function workedAt({ design, solved, lineId, tankId }: About): Worked {
   const { layout } = steadyState(design)
   const { lines, leadLineId } = solved.returnSide
   const line =
-    lines.find((one) => one.lineId === lineId) ?? lines.find((one) => one.lineId === leadLineId)!
+    lines.find((solvedLine) => solvedLine.lineId === lineId) ??
+    lines.find((solvedLine) => solvedLine.lineId === leadLineId)!
   const { end } = byId(design.returnSide.lines, line.lineId, 'line')
   const ofTank = tankId ?? (end.at === 'tank' ? end.id : design.tanks[0]!.id)
   const at = Math.max(
@@ -35,7 +36,7 @@ export function workedAt({ design, solved, lineId, tankId }: About): Worked {
     design.tanks.findIndex(({ id }) => id === ofTank),
   )
   const solvedTank = solved.tanks[at]!
-  const laid = layout.lines.findIndex((one) => one.line.id === line.lineId)
+  const laid = layout.lines.findIndex((laidLine) => laidLine.line.id === line.lineId)
   return {
     design,
     water: solved.water,

@@ -79,7 +79,7 @@ function pieceWords(kind: string): string {
 
 export function fastestWorking(worked: Worked): Working {
   const { line: side } = worked
-  const piece = side.pieces.find((one) => one.pieceId === side.fastestPieceId)
+  const piece = side.pieces.find((solvedPiece) => solvedPiece.pieceId === side.fastestPieceId)
   const flowM3PerS = Math.abs(piece?.flowM3PerS ?? side.flowM3PerS)
   return {
     title: 'Fastest water in the run',

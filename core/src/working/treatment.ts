@@ -24,7 +24,7 @@ interface Skimming {
 }
 
 function skimming({ design, solved: { treatment }, deviceId }: About): Skimming | null {
-  const skimmer = treatment.skimmers.find((one) => one.deviceId === deviceId)
+  const skimmer = treatment.skimmers.find((solvedSkimmer) => solvedSkimmer.deviceId === deviceId)
   const device = design.sump.devices.find(({ id }) => id === deviceId)
   return skimmer && device ? { device, skimmer } : null
 }
@@ -36,7 +36,7 @@ interface Lit {
 }
 
 function lighting({ design, solved: { treatment }, deviceId }: About): Lit | null {
-  const lit = treatment.sterilizers.find((one) => one.deviceId === deviceId)
+  const lit = treatment.sterilizers.find((sterilizer) => sterilizer.deviceId === deviceId)
   const device = design.sump.devices.find(({ id }) => id === deviceId)
   const spec = device?.part.sterilizer
   return lit && device && spec ? { device, spec, lit } : null
@@ -105,10 +105,10 @@ export function feedLoad({ design, solved: { treatment } }: About): Working | nu
 }
 
 export function shareOfThroughflow(about: About): Working | null {
-  const one = skimming(about)
-  const share = one?.skimmer.shareOfThroughflow ?? null
-  if (!one || share === null) return null
-  const { flowM3PerS } = one.skimmer
+  const found = skimming(about)
+  const share = found?.skimmer.shareOfThroughflow ?? null
+  if (!found || share === null) return null
+  const { flowM3PerS } = found.skimmer
   return {
     title: 'Share of the chamber’s flow',
     answer: measured('share', share),
@@ -131,9 +131,9 @@ export function shareOfThroughflow(about: About): Working | null {
 
 export function systemVolumes(about: About): Working | null {
   const { solved } = about
-  const one = skimming(about)
-  const perH = one?.skimmer.systemVolumesPerH ?? null
-  if (!one || perH === null) return null
+  const found = skimming(about)
+  const perH = found?.skimmer.systemVolumesPerH ?? null
+  if (!found || perH === null) return null
   const { systemVolumeM3 } = solved.treatment.load
   return {
     title: 'System volumes skimmed an hour',
@@ -142,11 +142,11 @@ export function systemVolumes(about: About): Working | null {
     formula: 'n = q/V',
     filled: sentence('{n} = {q} / {V}', {
       n: ['turnover', perH],
-      q: ['flow', one.skimmer.flowM3PerS],
+      q: ['flow', found.skimmer.flowM3PerS],
       V: ['volume', systemVolumeM3],
     }),
     terms: [
-      term('q', 'through the skimmer', 'flow', one.skimmer.flowM3PerS),
+      term('q', 'through the skimmer', 'flow', found.skimmer.flowM3PerS),
       term('V', 'water in the system', 'volume', systemVolumeM3),
     ],
     source: RATIO_SOURCE,
@@ -156,10 +156,10 @@ export function systemVolumes(about: About): Working | null {
 }
 
 export function dwell(about: About): Working | null {
-  const one = skimming(about)
-  const dwellS = one?.skimmer.dwellS ?? null
-  if (!one || dwellS === null) return null
-  const { bodyM3 } = one.device.part.skimmer!
+  const found = skimming(about)
+  const dwellS = found?.skimmer.dwellS ?? null
+  if (!found || dwellS === null) return null
+  const { bodyM3 } = found.device.part.skimmer!
   return {
     title: 'Dwell in the body',
     answer: measured('duration', dwellS),
@@ -168,11 +168,11 @@ export function dwell(about: About): Working | null {
     filled: sentence('{t} = {V} / {q}', {
       t: ['duration', dwellS],
       V: ['volume', bodyM3],
-      q: ['flow', one.skimmer.flowM3PerS],
+      q: ['flow', found.skimmer.flowM3PerS],
     }),
     terms: [
       term('V_body', 'water in its body', 'volume', bodyM3),
-      term('q', 'through it', 'flow', one.skimmer.flowM3PerS),
+      term('q', 'through it', 'flow', found.skimmer.flowM3PerS),
     ],
     source: RATIO_SOURCE,
     note: NO_NOTE,
@@ -181,25 +181,25 @@ export function dwell(about: About): Working | null {
 }
 
 export function air(about: About): Working | null {
-  const one = skimming(about)
-  const { airToWater = null } = one?.skimmer ?? {}
-  if (!one || airToWater === null) return null
-  const { neckBoreM } = one.device.part.skimmer!
+  const found = skimming(about)
+  const { airToWater = null } = found?.skimmer ?? {}
+  if (!found || airToWater === null) return null
+  const { neckBoreM } = found.device.part.skimmer!
   return {
     title: 'Air over the neck',
-    answer: measured('air-per-neck', one.skimmer.airPerNeckMPerS),
+    answer: measured('air-per-neck', found.skimmer.airPerNeckMPerS),
     band: null,
     formula: 'a = A/(π d²/4); air to water = A/q',
     filled: sentence('{a} = {A} over a neck of {d}; air to water {ratio}', {
-      a: ['air-per-neck', one.skimmer.airPerNeckMPerS],
-      A: ['flow', one.skimmer.airM3PerS],
+      a: ['air-per-neck', found.skimmer.airPerNeckMPerS],
+      A: ['flow', found.skimmer.airM3PerS],
       d: ['length', neckBoreM],
       ratio: ['number', airToWater],
     }),
     terms: [
-      term('A', 'air it draws', 'flow', one.skimmer.airM3PerS),
+      term('A', 'air it draws', 'flow', found.skimmer.airM3PerS),
       term('d', 'bore of its neck', 'length', neckBoreM),
-      term('q', 'water through it', 'flow', one.skimmer.flowM3PerS),
+      term('q', 'water through it', 'flow', found.skimmer.flowM3PerS),
     ],
     source: RATIO_SOURCE,
     note: sentence(
@@ -210,9 +210,9 @@ export function air(about: About): Working | null {
 }
 
 export function skimmerDepthWorking(about: About): Working | null {
-  const one = skimming(about)
-  const found = one?.skimmer.depth
-  if (!one || !found) return null
+  const skimmed = skimming(about)
+  const found = skimmed?.skimmer.depth
+  if (!skimmed || !found) return null
   return {
     title: 'Water over its foot',
     answer: measured('length', found.depthM),
@@ -220,8 +220,8 @@ export function skimmerDepthWorking(about: About): Working | null {
     formula: 'd = level − stand',
     filled: sentence('{d} = {level} − {stand}', {
       d: ['length', found.depthM],
-      level: ['length', found.depthM + one.device.standM],
-      stand: ['length', one.device.standM],
+      level: ['length', found.depthM + skimmed.device.standM],
+      stand: ['length', skimmed.device.standM],
     }),
     terms: [
       term('least', 'that it works in', 'length', found.leastM),
@@ -267,21 +267,21 @@ function lampTerms({ device, lit, spec }: Lit): Term[] {
 }
 
 export function dose(about: About): Working | null {
-  const one = lighting(about)
-  if (!one || one.lit.doseJPerM2 === null) return null
-  const maker = one.spec.by === 'maker'
+  const lit = lighting(about)
+  if (!lit || lit.lit.doseJPerM2 === null) return null
+  const maker = lit.spec.by === 'maker'
   return {
     title: 'Dose',
-    answer: measured('dose', one.lit.doseJPerM2),
-    band: measured('dose', one.lit.doseBandJPerM2 ?? 0),
+    answer: measured('dose', lit.lit.doseJPerM2),
+    band: measured('dose', lit.lit.doseBandJPerM2 ?? 0),
     formula: maker
       ? 'D = D₀ (Q₀/Q) · a · u · f'
       : 'D = Ē · V/Q · m · a · f, E(r) = P/(2πrL) · T^((r−r₁)/1 cm)',
     filled: sentence('{D} at {Q}', {
-      D: ['dose', one.lit.doseJPerM2],
-      Q: ['flow', one.lit.flowM3PerS],
+      D: ['dose', lit.lit.doseJPerM2],
+      Q: ['flow', lit.lit.flowM3PerS],
     }),
-    terms: lampTerms(one),
+    terms: lampTerms(lit),
     source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own.`,
     note: sentence(
       'A lamp loses a fifth over its rated hours and goes on losing. What a maker prints is seldom measured the same way twice.',
@@ -292,11 +292,11 @@ export function dose(about: About): Working | null {
 
 export function removal(about: About): Working | null {
   const { design, solved } = about
-  const one = lighting(about)
+  const lit = lighting(about)
   const targetId = about.targetId ?? design.treatment.targetId
   const target = design.treatment.targets.find(({ id }) => id === targetId)
-  const against = one?.lit.targets.find((row) => row.targetId === targetId)
-  if (!one || !target || !against) return null
+  const against = lit?.lit.targets.find((row) => row.targetId === targetId)
+  if (!lit || !target || !against) return null
   const { systemVolumeM3 } = solved.treatment.load
   return {
     title: `Removal from the tank, ${target.organism}`,
@@ -305,14 +305,14 @@ export function removal(about: About): Working | null {
     formula: 'k = (Q/V) (1 − 10^(−D/D₁₀)), D₁₀ = target/3; half-life ln 2/k',
     filled: sentence('{k} = {Q} / {V} · {kill}', {
       k: ['rate', against.removalPerS],
-      Q: ['flow', one.lit.flowM3PerS],
+      Q: ['flow', lit.lit.flowM3PerS],
       V: ['volume', systemVolumeM3],
       kill: ['share', against.killPerPass],
     }),
     terms: [
-      term('Q', 'through the lamp', 'flow', one.lit.flowM3PerS),
+      term('Q', 'through the lamp', 'flow', lit.lit.flowM3PerS),
       term('V', 'water in the system, well mixed', 'volume', systemVolumeM3),
-      term('D', 'dose', 'dose', one.lit.doseJPerM2 ?? 0),
+      term('D', 'dose', 'dose', lit.lit.doseJPerM2 ?? 0),
       term('target', 'the most that is quoted', 'dose', target.mostJPerM2),
       term('kill', 'in one pass', 'share', against.killPerPass),
       ...(against.halfLifeS === null
@@ -327,7 +327,7 @@ export function removal(about: About): Working | null {
     rules: [
       {
         rule: sentence('Keepers quote 1–2 system volumes an hour; this is {n}.', {
-          n: ['turnover', systemVolumeM3 > 0 ? (one.lit.flowM3PerS * HOUR_S) / systemVolumeM3 : 0],
+          n: ['turnover', systemVolumeM3 > 0 ? (lit.lit.flowM3PerS * HOUR_S) / systemVolumeM3 : 0],
         }),
         offBy: null,
       },

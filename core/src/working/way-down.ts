@@ -4,14 +4,14 @@ import { NO_NOTE, term, type Working } from './working.ts'
 
 function overflowOf({ design, solved, tankId }: About) {
   const tank = design.tanks.find(({ id }) => id === tankId) ?? design.tanks[0]!
-  const own = solved.overflows.find((one) => one.tankId === tank.id)
+  const own = solved.overflows.find((overflow) => overflow.tankId === tank.id)
   return own && tank.overflow ? { tank, overflow: tank.overflow, solved: own } : null
 }
 
 export function weirHead(about: About): Working | null {
-  const one = overflowOf(about)
-  if (!one) return null
-  const { overflow, solved } = one
+  const own = overflowOf(about)
+  if (!own) return null
+  const { overflow, solved } = own
   const toothed = overflow.teeth !== null
   return {
     title: 'Water over the rim',
@@ -51,9 +51,9 @@ export function weirHead(about: About): Working | null {
 }
 
 export function runningLevel(about: About): Working | null {
-  const one = overflowOf(about)
-  if (!one) return null
-  const { tank, overflow, solved } = one
+  const own = overflowOf(about)
+  if (!own) return null
+  const { tank, overflow, solved } = own
   return {
     title: 'Running level',
     answer: measured('length', solved.surfaceM - tank.floorHeightM),
@@ -84,7 +84,7 @@ export function runningLevel(about: About): Working | null {
 
 export function drainFlow({ design, solved, drainId }: About): Working | null {
   const drain = design.drains.find(({ id }) => id === drainId)
-  const own = solved.drains.find((one) => one.drainId === drainId)
+  const own = solved.drains.find((solvedDrain) => solvedDrain.drainId === drainId)
   if (!drain || !own) return null
   const siphon = drain.role === 'siphon'
   return {
@@ -233,7 +233,7 @@ export function untilAir({ design, solved: { sump } }: About): Working | null {
 
 export function chamberTime({ design, solved: { sump }, chamberId }: About): Working | null {
   const chamber = design.sump.chambers.find(({ id }) => id === chamberId)
-  const own = sump.chambers.find((one) => one.chamberId === chamberId)
+  const own = sump.chambers.find((solvedChamber) => solvedChamber.chamberId === chamberId)
   if (!chamber || !own || own.volumeM3 === null) return null
   const answer: Measured = measured('duration', own.throughflowS ?? NaN)
   return {

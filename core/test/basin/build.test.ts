@@ -22,13 +22,13 @@ import {
 
 const design = aLoop()
 const { sump } = design
-const lengths = (one: typeof sump) =>
-  chamberSpans(one, one.box!.lengthM).map(({ fromM, toM }) => toM - fromM)
+const lengths = (cut: typeof sump) =>
+  chamberSpans(cut, cut.box!.lengthM).map(({ fromM, toM }) => toM - fromM)
 
 describe('a new sump', () => {
   test('chambers and walls fill its length', () => {
     const walls = sump.walls.reduce((sum, { thicknessM }) => sum + thicknessM, 0)
-    const all = lengths(sump).reduce((sum, one) => sum + one, walls)
+    const all = lengths(sump).reduce((sum, length) => sum + length, walls)
     expect(all).toBeCloseTo(A_SUMP.lengthM, 9)
     expect(Math.min(...lengths(sump))).toBeGreaterThan(0.02)
   })
@@ -103,8 +103,8 @@ describe('changes of a sump', () => {
   test('two layouts share the same box', () => {
     const three = tryLayout(design, A_SUMP, ['socks', 'refugium', 'return'])
     const four = tryLayout(design, A_SUMP, ['socks', 'skimmer', 'refugium', 'return'])
-    const refugium = (one: typeof three) =>
-      one.solved.chambers[one.uses.indexOf('refugium')]!.lengthM!
+    const refugium = (triedLayout: typeof three) =>
+      triedLayout.solved.chambers[triedLayout.uses.indexOf('refugium')]!.lengthM!
     expect(refugium(three)).toBeGreaterThan(refugium(four))
   })
 })

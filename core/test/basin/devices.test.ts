@@ -79,13 +79,17 @@ describe('a device stays with its chamber', () => {
   })
   test('goes to another of its use, or to none, when its own is gone', () => {
     const { chambers } = design.sump
-    const renamed = chambers.map((one) => (one.id === CHAMBER ? { ...one, id: 'new' } : one))
+    const renamed = chambers.map((chamber) =>
+      chamber.id === CHAMBER ? { ...chamber, id: 'new' } : chamber,
+    )
     expect(after([setTo(['sump', 'chambers'], renamed)]).chamberId).toBe('new')
-    const other = renamed.map((one) => (one.id === 'new' ? { ...one, use: 'media' as const } : one))
+    const other = renamed.map((chamber) =>
+      chamber.id === 'new' ? { ...chamber, use: 'media' as const } : chamber,
+    )
     expect(after([setTo(['sump', 'chambers'], other)]).chamberId).toBeNull()
   })
   test('and is let go by a line that is gone', () => {
-    const lines = design.returnSide.lines.map((one) => ({ ...one, id: `${one.id} anew` }))
+    const lines = design.returnSide.lines.map((line) => ({ ...line, id: `${line.id} anew` }))
     expect(after([setTo(['returnSide', 'lines'], lines)]).lineId).toBeNull()
   })
   test('is left alone by every other change', () => {
@@ -107,8 +111,8 @@ describe('a device that is added', () => {
     expect(yM + part.widthM / 2).toBeCloseTo(box!.widthM / 2, 9)
   })
   test('goes behind the sump where it stands in no water, and meets nothing there', () => {
-    for (const one of [aSkimmer({ form: 'external', wantsDepth: null }), aSterilizer()]) {
-      const device = newDevice(LOOP, one.part, 'new')
+    for (const made of [aSkimmer({ form: 'external', wantsDepth: null }), aSterilizer()]) {
+      const device = newDevice(LOOP, made.part, 'new')
       expect(device.yM).toBeGreaterThan(box!.widthM)
       expect(solvedWith(device).findings.map(({ code }) => code)).not.toContain('devices-collide')
     }

@@ -42,13 +42,13 @@ const CASES = DESIGNS.flatMap(([name, design]) => {
 })
 const like = ({ code, severity }: Finding) => `${code} ${severity}`
 const count = ({ findings }: SolvedBasin, finding: Finding) =>
-  findings.filter((one) => like(one) === like(finding)).length
+  findings.filter((same) => like(same) === like(finding)).length
 /** "Gives 3 553 L/h." said of the flow at the tank. */
 const gives = /^Gives (.*)\.$/
 
 test('there is something to fix in each', () => {
   for (const [name] of DESIGNS) {
-    expect([name, CASES.some((one) => one.name === name)]).toEqual([name, true])
+    expect([name, CASES.some((known) => known.name === name)]).toEqual([name, true])
   }
   expect(new Set(CASES.map(({ code }) => code)).size).toBeGreaterThan(6)
 })
@@ -58,7 +58,7 @@ describe.each(CASES)('$name, $code', ({ design, solved, finding, fix }) => {
 
   test(`${say(fix.label, 'metric')}: water still runs, and the finding is gone or eased`, () => {
     expect(after.returnSide.status).toBe('flows')
-    const flow = (one: SolvedBasin) => one.returnSide.lines[0]!.flowM3PerS
+    const flow = (solvedBasin: SolvedBasin) => solvedBasin.returnSide.lines[0]!.flowM3PerS
     const wanted = solved.totals.wantedFlowM3PerS
     const isNearer = Math.abs(flow(after) - wanted) < Math.abs(flow(solved) - wanted)
     const eased = finding.code.startsWith('flow-') && isNearer

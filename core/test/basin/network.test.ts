@@ -30,7 +30,7 @@ const takeoff = (tee: string, typed = 'ball 50%, left 300 mm, elbow, down 100 mm
   aLine('takeoff', { at: 'tee', id: tee }, typed, { at: 'chamber', id: 'sump' })
 const MAIN = 'union, up 300 mm, tee, up 700 mm, elbow, left 300 mm, gate'
 const line = (design: BasinDesign, id: string) =>
-  solveBasin(design).returnSide.lines.find((one) => one.lineId === id)!
+  solveBasin(design).returnSide.lines.find((solvedLine) => solvedLine.lineId === id)!
 
 describe('branches', () => {
   const design = withLines(MAIN, [takeoff('p3')])
@@ -42,8 +42,13 @@ describe('branches', () => {
     expectClose('start', main!.startFlowM3PerS, returnSide.pumps[0]!.flowM3PerS, 1e-12)
   })
   test('heads balance along each way from the pump', () => {
-    for (const one of returnSide.lines) {
-      expectClose(one.lineId, one.liftM + one.frictionM + one.fittingsM, one.pump.headM, 1e-7)
+    for (const solvedLine of returnSide.lines) {
+      expectClose(
+        solvedLine.lineId,
+        solvedLine.liftM + solvedLine.frictionM + solvedLine.fittingsM,
+        solvedLine.pump.headM,
+        1e-7,
+      )
     }
   })
   test('opening one takes from the others', () => {

@@ -138,11 +138,11 @@ describe('a sterilizer in a line', () => {
     ])
   test('gets its flow from the network, and its dose from that', () => {
     const { treatment, returnSide } = solveBasin(lit())
-    const [one] = treatment.sterilizers
-    expect(one!.flowM3PerS).toBe(returnSide.flowM3PerS)
+    const [sterilizer] = treatment.sterilizers
+    expect(sterilizer!.flowM3PerS).toBe(returnSide.flowM3PerS)
     const flowLPerH = returnSide.flowM3PerS / L_PER_H
-    expect(one!.doseJPerM2).toBeCloseTo(((450 * 1500) / flowLPerH) * 0.95, 6)
-    expect(one!.doseBandJPerM2).toBeGreaterThan(0)
+    expect(sterilizer!.doseJPerM2).toBeCloseTo(((450 * 1500) / flowLPerH) * 0.95, 6)
+    expect(sterilizer!.doseBandJPerM2).toBeGreaterThan(0)
   })
   test('that is short of its target is set for it by a fix that brings it there', () => {
     const design = lit({}, 'cryptocaryon')
@@ -171,8 +171,8 @@ describe('a sterilizer in a line', () => {
       place: null,
       breakDepthM: null,
     })
-    const [one] = solveBasin(back).treatment.sterilizers
-    expect(one!.fromChamberId).toBe(LOOP.sump.chambers.at(-1)!.id)
-    expect(one!.skips).toEqual(LOOP.sump.chambers.slice(1, -1).map(({ id }) => id))
+    const [sterilizer] = solveBasin(back).treatment.sterilizers
+    expect(sterilizer!.fromChamberId).toBe(LOOP.sump.chambers.at(-1)!.id)
+    expect(sterilizer!.skips).toEqual(LOOP.sump.chambers.slice(1, -1).map(({ id }) => id))
   })
 })

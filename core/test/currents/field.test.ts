@@ -158,7 +158,7 @@ describe('the verdict', () => {
   })
   test('follows what is wanted', () => {
     const wanted = (leastMPerS: number, mostMPerS: number) => {
-      const ranges = setting.ranges.map((one) => ({ ...one, leastMPerS, mostMPerS }))
+      const ranges = setting.ranges.map((range) => ({ ...range, leastMPerS, mostMPerS }))
       return judgeField(field, { ...setting, ranges }).zones[0]!
     }
     expect(wanted(0, 2).inside).toBe(1)
@@ -201,7 +201,7 @@ describe('as bytes', () => {
     expect(packed.field.passing).toEqual(field.passing)
     expect(packed.field.rockIds).toEqual(['rock'])
     const off = (name: 'x' | 'peak') =>
-      Math.max(...field[name].map((one, cell) => Math.abs(one - packed.field[name][cell]!)))
+      Math.max(...field[name].map((speed, cell) => Math.abs(speed - packed.field[name][cell]!)))
     expect(off('x')).toBeLessThan(1.3e-4)
     expect(off('peak')).toBeLessThan(1.3e-4)
   })

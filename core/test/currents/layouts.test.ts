@@ -176,7 +176,7 @@ describe('the setting of a solved basin', () => {
   })
   test('has a mark that changes with what turns the water, and with nothing else', () => {
     const mark = settingMark(setting, 'coarse')
-    const ranges = setting.ranges.map((one) => ({ ...one, leastMPerS: 0.01 }))
+    const ranges = setting.ranges.map((range) => ({ ...range, leastMPerS: 0.01 }))
     expect(settingMark({ ...setting, ranges }, 'coarse')).toBe(mark)
     expect(settingMark({ ...setting, sandDepthM: 0.07 }, 'coarse')).not.toBe(mark)
     expect(settingMark({ ...setting, rocks: [aRock()] }, 'coarse')).not.toBe(mark)

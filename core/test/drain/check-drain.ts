@@ -33,13 +33,13 @@ const WANTED = csvTable('drains.csv')
 
 /** A wanted figure of a case; fails when the table has none. */
 export function wanted(id: string, quantity: string): string {
-  const row = WANTED.find((one) => one.case === id && one.quantity === quantity)
+  const row = WANTED.find((known) => known.case === id && known.quantity === quantity)
   if (!row) throw new Error(`the table has no ${quantity} of ${id}`)
   return row.value!
 }
 
 export function has(id: string, quantity: string): boolean {
-  return WANTED.some((one) => one.case === id && one.quantity === quantity)
+  return WANTED.some((known) => known.case === id && known.quantity === quantity)
 }
 
 export function checkWater({ S_ppt, T_C }: CheckDrain) {

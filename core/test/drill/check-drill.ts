@@ -31,7 +31,7 @@ export interface CheckDrill {
 
 export const CHECK_DRILLS = jsonTable<CheckDrill[]>('drills.json')
 export const ofKind = (kind: string) =>
-  CHECK_DRILLS.filter((one) => one.kind === kind).map((one) => [one.id, one] as const)
+  CHECK_DRILLS.filter((drill) => drill.kind === kind).map((drill) => [drill.id, drill] as const)
 
 export const num = (given: Readonly<Record<string, unknown>>, name: string): number => {
   const value = given[name]
@@ -167,7 +167,7 @@ export function flowOn(given: {
   readonly stepsForOne?: number
   readonly seen?: (timeS: number, levels: number[]) => void
 }): Ran {
-  const volumes = Array.from(given.vessels, (one, i) => volumeAt(one, given.levelsM[i]!))
+  const volumes = Array.from(given.vessels, (box, i) => volumeAt(box, given.levelsM[i]!))
   const seen: { timeS: number; levels: number[] }[] = []
   const end = integrate(volumes, {
     vessels: given.vessels,
@@ -185,7 +185,7 @@ export function flowOn(given: {
     ...end,
     volumes,
     levelM: (index, timeS) => {
-      const at = seen.find((one) => Math.abs(one.timeS - timeS) < 1e-6) ?? seen.at(-1)!
+      const at = seen.find((moment) => Math.abs(moment.timeS - timeS) < 1e-6) ?? seen.at(-1)!
       return at.levels[index]!
     },
   }

@@ -62,7 +62,7 @@ describe('a tank runs down over its rim when the pump stops', () => {
       result.at_time_s as Record<string, Record<string, unknown>>,
     )) {
       const ran = flowOn({ vessels, laws, levelsM, fromS, toS: Number(at) })
-      levelsM = vessels.map((one, i) => ran.volumes[i]! / one.areaM2 + one.floorM)
+      levelsM = vessels.map((vessel, i) => ran.volumes[i]! / vessel.areaM2 + vessel.floorM)
       level(`display at ${at} s`, levelsM[0]!, num(wanted, 'display_head_m'))
       level(`box at ${at} s`, levelsM[1]!, num(wanted, 'box_head_m'))
       level(`sump at ${at} s`, levelsM[2]!, num(wanted, 'sump_level_m'))
@@ -271,7 +271,7 @@ describe('the pump comes back and a siphon must prime', () => {
       seen,
     })
     const fromS = filling.timeS
-    const levelsM = vessels.map((one, i) => filling.volumes[i]! / one.areaM2)
+    const levelsM = vessels.map((vessel, i) => filling.volumes[i]! / vessel.areaM2)
     if (result.siphon_primes_s === null) expect(filling.detector).toBeNull()
     else time('primes', fromS, num(result, 'siphon_primes_s'))
     const ran = flowOn({

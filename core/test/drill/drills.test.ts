@@ -33,9 +33,9 @@ const UNDER = 'up 600 mm, elbow, left 300 mm, down 60 mm'
 const CHECKED = 'check, up 600 mm, elbow, left 300 mm, down 60 mm'
 
 const drillOf = (design: BasinDesign, id: string): Drill => {
-  const found = allDrills(steadyState(design)).find((one) => one.id === id)
+  const found = allDrills(steadyState(design)).find((drill) => drill.id === id)
   if (!found) {
-    const known = allDrills(steadyState(design)).map((one) => one.id)
+    const known = allDrills(steadyState(design)).map((drill) => drill.id)
     throw new Error(`no drill ${id}, only ${known.join(', ')}`)
   }
   return found
@@ -46,7 +46,8 @@ const set = (design: BasinDesign, path: EditPath, to: unknown) =>
   withChanges(design, { [path.join('.')]: to })
 const happened = ({ log }: Verdict) =>
   log.flatMap(({ what }) => ('event' in what ? [what.event.kind] : []))
-const deepest = (one: Verdict, id: string) => one.vessels.find(({ vesselId }) => vesselId === id)!
+const deepest = (found: Verdict, id: string) =>
+  found.vessels.find(({ vesselId }) => vesselId === id)!
 
 describe('a power cut', () => {
   test('ends where the drain-back says', () => {
@@ -205,9 +206,9 @@ describe('all of them together', () => {
   test('the list is worst first, and every line of every log has its words', () => {
     const { verdicts, survival } = drillAll(steadyState(design))
     expect(verdicts).toEqual(worstFirst(verdicts))
-    for (const one of verdicts) {
-      for (const entry of one.log) expect(say(logWords(design, entry), 'us')).toMatch(/\w/)
-      expect(say(one.said, 'metric')).not.toMatch(/[{}]/)
+    for (const other of verdicts) {
+      for (const entry of other.log) expect(say(logWords(design, entry), 'us')).toMatch(/\w/)
+      expect(say(other.said, 'metric')).not.toMatch(/[{}]/)
     }
     const { single, double, points } = survival
     const count = singleFailures(allDrills(steadyState(design))).length

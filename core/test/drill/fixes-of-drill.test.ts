@@ -23,7 +23,7 @@ const BIG_CAN = { flowM3PerS: 100 * L_PER_H, canM3: 0.15, runLimitS: null }
 
 function ran(design: BasinDesign, id: string) {
   const steady = steadyState(design)
-  const drill = allDrills(steady).find((one) => one.id === id)
+  const drill = allDrills(steady).find((other) => other.id === id)
   if (!drill) throw new Error(`no drill ${id}`)
   const run = runDrill(steady, drill)
   const verdict = verdictOf(run)
@@ -41,7 +41,7 @@ function ran(design: BasinDesign, id: string) {
 }
 function again(design: BasinDesign, id: string) {
   const steady = steadyState(design)
-  return [steady, allDrills(steady).find((one) => one.id === id)!] as const
+  return [steady, allDrills(steady).find((drill) => drill.id === id)!] as const
 }
 
 describe('what may fix a drill', () => {

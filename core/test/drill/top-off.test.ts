@@ -50,6 +50,6 @@ describe('a top-off that is stuck open', () => {
     const cameIn = 3e-5 * 2000
     const room = 0.26 * 0.01
     expect(Math.abs(ran.volumes[2]! - (cameIn - room))).toBeLessThan(0.26 * 5e-4)
-    expect([...ran.volumes].reduce((sum, one) => sum + one)).toBeCloseTo(10 + 0.26 * 0.29, 9)
+    expect([...ran.volumes].reduce((sum, volume) => sum + volume)).toBeCloseTo(10 + 0.26 * 0.29, 9)
   })
 })

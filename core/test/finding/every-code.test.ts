@@ -241,9 +241,9 @@ const MOST_GAPS = 5
 describe('every code a rule can find', () => {
   test.each(Object.entries(CASES))(
     '%s fires where it should, and not where it should not',
-    (code, one) => {
-      expect(codes(one.fires)).toContain(code)
-      expect(codes(one.silent)).not.toContain(code)
+    (code, example) => {
+      expect(codes(example.fires)).toContain(code)
+      expect(codes(example.silent)).not.toContain(code)
     },
   )
   test('is shown to fire and to be silent, but for a list that may only shrink', () => {

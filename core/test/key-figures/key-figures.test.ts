@@ -10,8 +10,8 @@ import { worstDrillFigure } from '../../src/key-figures/worst-drill.ts'
 import { steadyState } from '../../src/loop/steady-state.ts'
 
 const named = (figures: ReturnType<typeof keyFigures>, id: string) => {
-  const found = figures.find((one) => one.id === id)
-  if (!found) throw new Error(`no ${id}, only ${figures.map((one) => one.id).join(', ')}`)
+  const found = figures.find((figure) => figure.id === id)
+  if (!found) throw new Error(`no ${id}, only ${figures.map((figure) => figure.id).join(', ')}`)
   return found
 }
 
@@ -44,8 +44,12 @@ describe('key figures', () => {
   })
   test('nothing colours a figure but what is found', () => {
     const solved = solveBasin(aLoop())
-    for (const one of keyFigures({ ...solved, findings: [] })) {
-      expect([one.id, one.state, one.finding]).toEqual([one.id, 'fine', null])
+    for (const keyFigure of keyFigures({ ...solved, findings: [] })) {
+      expect([keyFigure.id, keyFigure.state, keyFigure.finding]).toEqual([
+        keyFigure.id,
+        'fine',
+        null,
+      ])
     }
   })
   test('a wet drill is shown by its water, a dry one by its margin', () => {

@@ -12,7 +12,7 @@ describe('a lid-driven cavity agrees with Ghia, Ghia & Shin within 2 % of the li
     const off = [
       ...GHIA.y.map((y, i) => u(y) - GHIA.u[reynolds][i]!),
       ...GHIA.x.map((x, i) => v(x) - GHIA.v[reynolds][i]!),
-    ].filter((one) => !Number.isNaN(one))
+    ].filter((speed) => !Number.isNaN(speed))
     expect(off.length).toBe(reynolds === 100 ? 30 : 29)
     expect(Math.max(...off.map(Math.abs))).toBeLessThan(0.02)
     expect(Math.abs(lattice.excessMass()) / cells ** 2).toBeLessThan(1e-6)
@@ -21,7 +21,7 @@ describe('a lid-driven cavity agrees with Ghia, Ghia & Shin within 2 % of the li
 
 test('water driven between two panels runs as the parabola within 1 %', () => {
   const { found, law } = channel(22)
-  const off = found.map((one, i) => Math.abs(one - law[i]!))
+  const off = found.map((speed, i) => Math.abs(speed - law[i]!))
   expect(off).toHaveLength(22)
   expect(Math.max(...off)).toBeLessThan(0.01)
 })

@@ -58,7 +58,7 @@ class SlowLattice {
         (b) => sum((way) => way[a]! * way[b]!) - (a === b ? rho / 3 : 0) - j[a]! * j[b]!,
       ),
     )
-    const size = Math.sqrt(over.flat().reduce((total, one) => total + one * one, 0))
+    const size = Math.sqrt(over.flat().reduce((total, part) => total + part * part, 0))
     const tau =
       0.5 * (this.tau + Math.sqrt(this.tau ** 2 + 18 * Math.SQRT2 * this.smagorinsky ** 2 * size))
     return LATTICE_DIRECTIONS.map((way, i) => {

@@ -46,8 +46,8 @@ export function checkProblem(given: CheckNetwork): NetworkProblem {
     links: given.links.map((link) => {
       const losses = link.fittings.flatMap((fitting) => {
         const loss = fittingOf(fitting)
-        const one = { boreM: fitting.bore_m, loss: loss!, exit: fitting.type === 'exit' }
-        return loss ? Array.from({ length: fitting.count ?? 1 }, () => one) : []
+        const loaded = { boreM: fitting.bore_m, loss: loss!, exit: fitting.type === 'exit' }
+        return loss ? Array.from({ length: fitting.count ?? 1 }, () => loaded) : []
       })
       const pipes = link.pipes.map((pipe) => ({
         boreM: pipe.bore_m,

@@ -120,8 +120,8 @@ describe('a loss added anywhere', () => {
           const link = given.links[l]!
           if (!isLossy(link)) return
           const added = makeLine([], [{ boreM: 0.02, loss: { km: 0, k }, exit: false }])
-          const links = given.links.map((one, i) =>
-            i === l ? { ...link, line: [...link.line, ...added] } : one,
+          const links = given.links.map((original, i) =>
+            i === l ? { ...link, line: [...link.line, ...added] } : original,
           )
           const after = solved({ ...given, links }).flowsM3PerS[l]!
           expect(Math.abs(after)).toBeLessThanOrEqual(Math.abs(before) + 1e-8)

@@ -31,6 +31,6 @@ describe('an answer that is kept', () => {
 
 test('gathering gives what flatMap gives', () => {
   const lists = [[], [1], [2, 3]]
-  const of = (list: number[], i: number) => list.map((one) => one * 10 + i)
+  const of = (list: number[], i: number) => list.map((item) => item * 10 + i)
   expect(flatMap(lists, of)).toEqual(lists.flatMap(of))
 })

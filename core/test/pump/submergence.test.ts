@@ -20,7 +20,7 @@ const inlets = (Array.isArray(given) ? given : given.cases).filter(
 const rows = csvTable('drains.csv')
 
 test.each(inlets)('least water over the inlet against the check table, $id', (inlet) => {
-  const row = rows.find((one) => one.case === inlet.id && one.quantity === 'least_water')!
+  const row = rows.find((wanted) => wanted.case === inlet.id && wanted.quantity === 'least_water')!
   const got = leastDepthM(inlet.bore_m, inlet.flow_L_h * L_PER_H)
   expectClose(inlet.id, got, number(row, 'value'))
 })

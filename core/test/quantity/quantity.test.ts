@@ -82,11 +82,11 @@ describe('what is shown', () => {
     )
   })
   test('a sentence reads in either family', () => {
-    const one = sentence('{flow} over {lift}, {unknown}', {
+    const said = sentence('{flow} over {lift}, {unknown}', {
       flow: ['flow', 1 / 3600],
       lift: ['head', 1.2],
     })
-    expect(say(one, 'metric')).toBe('1\u202f000\u00a0L/h over 1.20\u00a0m, {unknown}')
-    expect(say(one, 'us')).toBe('264\u00a0gph over 3.94\u00a0ft, {unknown}')
+    expect(say(said, 'metric')).toBe('1\u202f000\u00a0L/h over 1.20\u00a0m, {unknown}')
+    expect(say(said, 'us')).toBe('264\u00a0gph over 3.94\u00a0ft, {unknown}')
   })
 })

@@ -42,8 +42,8 @@ describe('what pieces cost', () => {
   }
   test('a nozzle narrows and then loses its own velocity head', () => {
     const [nozzle] = lossesOf('nozzle 20 mm')
-    expect(nozzle!.fittings.map((one) => one.exit)).toEqual([false, true])
-    expect(nozzle!.fittings.every((one) => one.boreM === 0.02)).toBe(true)
+    expect(nozzle!.fittings.map((fitting) => fitting.exit)).toEqual([false, true])
+    expect(nozzle!.fittings.every((fitting) => fitting.boreM === 0.02)).toBe(true)
   })
   test('a bulkhead of another bore counts going in and coming out', () => {
     expect(lossesOf('bulkhead 20 mm')[0]!.fittings).toHaveLength(2)

@@ -45,7 +45,7 @@ describe('which openings give these flows', () => {
   test('valves alone meet every target, as the whole design is then solved', () => {
     const after = solveBasin(applyEdits(aManifold(), valves!.edits)).returnSide.lines
     for (const { lineId, flowM3PerS } of TARGETS) {
-      const line = after.find((one) => one.lineId === lineId)!
+      const line = after.find((solvedLine) => solvedLine.lineId === lineId)!
       expectClose(lineId, line.flowM3PerS, flowM3PerS, 2e-3)
     }
     expect(valves!.worstOff).toBeLessThan(2e-3)
@@ -70,8 +70,8 @@ describe('which openings give these flows', () => {
     expect(found[2]!.wirePowerW).toBeLessThan(found[0]!.wirePowerW)
   })
   test('a target out of reach leaves its valve open and says how far it falls short', () => {
-    const far = TARGETS.map((one) =>
-      one.lineId === 'main' ? { ...one, flowM3PerS: 9000 * L_PER_H } : one,
+    const far = TARGETS.map((target) =>
+      target.lineId === 'main' ? { ...target, flowM3PerS: 9000 * L_PER_H } : target,
     )
     const [option] = balance(aManifold(), far)
     expect(option!.valves.find(({ lineId }) => lineId === 'main')!.opening).toBe(1)

@@ -28,7 +28,7 @@ const LITRE = 0.001
 const DAY_S = 86_400
 
 function meets({ id }: Case, quantity: string, got: number, tolerance = 1e-6): void {
-  const row = WANTED.find((one) => one.case === id && one.quantity === quantity)
+  const row = WANTED.find((known) => known.case === id && known.quantity === quantity)
   if (!row) throw new Error(`the table has no ${quantity} of ${id}`)
   const wanted = Number(row.value)
   if (wanted === 0) expect(Math.abs(got)).toBeLessThan(1e-9)
@@ -36,7 +36,7 @@ function meets({ id }: Case, quantity: string, got: number, tolerance = 1e-6): v
 }
 
 function says({ id }: Case, quantity: string): boolean {
-  return WANTED.find((one) => one.case === id && one.quantity === quantity)!.value === 'yes'
+  return WANTED.find((known) => known.case === id && known.quantity === quantity)!.value === 'yes'
 }
 
 interface Given {
@@ -67,14 +67,14 @@ function stopping(given: Given): { stopping: Stopping; chambers: StoppingChamber
     }))
   return {
     stopping: {
-      displays: given.displays.map((one) => ({
-        surfaceM2: one.surface_m2,
-        runningLevelM: one.running_level_m,
-        crestM: one.overflow_rim_m,
+      displays: given.displays.map((display) => ({
+        surfaceM2: display.surface_m2,
+        runningLevelM: display.running_level_m,
+        crestM: display.overflow_rim_m,
         siphonBreakM:
-          one.outlet === 'air' || one.working_check_valve
+          display.outlet === 'air' || display.working_check_valve
             ? null
-            : (one.break_hole_level_m ?? one.outlet_mouth_level_m!),
+            : (display.break_hole_level_m ?? display.outlet_mouth_level_m!),
       })),
       boxes: given.boxes.map((box) => ({
         surfaceM2: box.surface_m2,
@@ -85,10 +85,10 @@ function stopping(given: Given): { stopping: Stopping; chambers: StoppingChamber
       drainPipes: pipes(given.drain_pipes),
       equipmentM3: given.equipment_m3,
     },
-    chambers: given.chambers.map((one) => ({
-      areaM2: one.area_m2,
-      runningLevelM: one.running_level_m,
-      heldByM: one.held_by_over_wall_crest_m,
+    chambers: given.chambers.map((chamber) => ({
+      areaM2: chamber.area_m2,
+      runningLevelM: chamber.running_level_m,
+      heldByM: chamber.held_by_over_wall_crest_m,
     })),
   }
 }
@@ -103,80 +103,92 @@ const OVER: WallShape = {
   pipeHeightM: 0.1,
 }
 
-const JUDGES: Record<string, (one: Case) => void> = {
-  drain_back: (one) => {
-    const given = one as unknown as Given
+const JUDGES: Record<string, (sumpCase: Case) => void> = {
+  drain_back: (sumpCase) => {
+    const given = sumpCase as unknown as Given
     const { stopping: stops, chambers } = stopping(given)
     const back = drainBack(stops)
-    meets(one, 'display_above_rim', back.aboveRimM3 / LITRE)
-    meets(one, 'display_siphoned_below_rim', back.siphonedM3 / LITRE)
-    meets(one, 'boxes', back.boxesM3 / LITRE)
-    meets(one, 'return_pipes', back.returnPipesM3 / LITRE)
-    meets(one, 'drain_pipes', back.drainPipesM3 / LITRE)
-    meets(one, 'equipment', back.equipmentM3 / LITRE)
-    meets(one, 'drain_back', back.totalM3 / LITRE)
-    meets(one, 'free_volume_to_rim', freeVolumeM3(chambers, given.sump_rim_m) / LITRE)
+    meets(sumpCase, 'display_above_rim', back.aboveRimM3 / LITRE)
+    meets(sumpCase, 'display_siphoned_below_rim', back.siphonedM3 / LITRE)
+    meets(sumpCase, 'boxes', back.boxesM3 / LITRE)
+    meets(sumpCase, 'return_pipes', back.returnPipesM3 / LITRE)
+    meets(sumpCase, 'drain_pipes', back.drainPipesM3 / LITRE)
+    meets(sumpCase, 'equipment', back.equipmentM3 / LITRE)
+    meets(sumpCase, 'drain_back', back.totalM3 / LITRE)
+    meets(sumpCase, 'free_volume_to_rim', freeVolumeM3(chambers, given.sump_rim_m) / LITRE)
     const stillM = stillLevelM(chambers, back.totalM3)
-    meets(one, 'still_sump_level', stillM)
-    expect(stillM > given.sump_rim_m).toBe(says(one, 'spills'))
-    expect(stillM <= given.sump_rim_m - given.margin_m).toBe(says(one, 'fits_with_margin'))
+    meets(sumpCase, 'still_sump_level', stillM)
+    expect(stillM > given.sump_rim_m).toBe(says(sumpCase, 'spills'))
+    expect(stillM <= given.sump_rim_m - given.margin_m).toBe(says(sumpCase, 'fits_with_margin'))
     const lineM = fillLineM(chambers, back.totalM3, given.sump_rim_m - given.margin_m)
-    meets(one, 'fill_line_in_return_chamber', lineM)
+    meets(sumpCase, 'fill_line_in_return_chamber', lineM)
   },
-  over_wall: (one) => {
-    const wall = { ...OVER, topM: one.crest_height_m! }
-    const flow = one.flow_L_h! * L_PER_H
-    meets(one, 'head_over_wall', levelAbove(wall, one.width_m!, flow, 0) - wall.topM, 1e-5)
+  over_wall: (sumpCase) => {
+    const wall = { ...OVER, topM: sumpCase.crest_height_m! }
+    const flow = sumpCase.flow_L_h! * L_PER_H
+    meets(
+      sumpCase,
+      'head_over_wall',
+      levelAbove(wall, sumpCase.width_m!, flow, 0) - wall.topM,
+      1e-5,
+    )
   },
-  under_wall: (one) => {
+  under_wall: (sumpCase) => {
     const wall = {
       ...OVER,
       kind: 'under' as const,
       topM: 9,
-      slotM: one.slot_height_m!,
+      slotM: sumpCase.slot_height_m!,
     }
     meets(
-      one,
+      sumpCase,
       'level_difference',
-      levelAbove(wall, one.width_m!, one.flow_L_h! * L_PER_H, 0.2) - 0.2,
+      levelAbove(wall, sumpCase.width_m!, sumpCase.flow_L_h! * L_PER_H, 0.2) - 0.2,
       1e-5,
     )
   },
-  bubble_trap: (one) => {
-    const water = waterAt({ salinityPpt: one.S_ppt!, temperatureC: one.T_C! })
-    const speed = downwardSpeed(one.flow_L_h! * L_PER_H, one.width_m!, one.gap_m!)
-    meets(one, 'downward_speed', speed)
-    meets(one, 'largest_bubble_carried_down', bubbleOfSpeedM(speed, water) / 0.001, 1e-5)
+  bubble_trap: (sumpCase) => {
+    const water = waterAt({ salinityPpt: sumpCase.S_ppt!, temperatureC: sumpCase.T_C! })
+    const speed = downwardSpeed(sumpCase.flow_L_h! * L_PER_H, sumpCase.width_m!, sumpCase.gap_m!)
+    meets(sumpCase, 'downward_speed', speed)
+    meets(sumpCase, 'largest_bubble_carried_down', bubbleOfSpeedM(speed, water) / 0.001, 1e-5)
   },
-  run_dry: (one) => {
-    const loss = evaporationM3PerS(one.evaporation_mm_day!, one.open_surface_m2!)
-    meets(one, 'evaporation', (loss * DAY_S) / LITRE)
+  run_dry: (sumpCase) => {
+    const loss = evaporationM3PerS(sumpCase.evaporation_mm_day!, sumpCase.open_surface_m2!)
+    meets(sumpCase, 'evaporation', (loss * DAY_S) / LITRE)
     const chamber = {
-      areaM2: one.return_chamber_area_m2!,
-      fromM: one.running_level_m!,
-      toM: one.least_level_m!,
+      areaM2: sumpCase.return_chamber_area_m2!,
+      fromM: sumpCase.running_level_m!,
+      toM: sumpCase.least_level_m!,
     }
-    meets(one, 'days_to_air_without_top_off', timeToFallS(chamber, loss) / DAY_S)
-    meets(one, 'top_off_days', reservoirLastsS(one.top_off_reservoir_m3!, loss) / DAY_S)
+    meets(sumpCase, 'days_to_air_without_top_off', timeToFallS(chamber, loss) / DAY_S)
+    meets(sumpCase, 'top_off_days', reservoirLastsS(sumpCase.top_off_reservoir_m3!, loss) / DAY_S)
   },
-  chamber: (one) => {
-    const flow = one.flow_L_h! * L_PER_H
-    const volume = one.length_m! * one.width_m! * one.depth_m!
-    meets(one, 'throughflow_time', throughflowS(volume, flow))
-    meets(one, 'speed_over_section', sectionSpeed(flow, one.width_m!, one.depth_m!) / 0.01)
+  chamber: (sumpCase) => {
+    const flow = sumpCase.flow_L_h! * L_PER_H
+    const volume = sumpCase.length_m! * sumpCase.width_m! * sumpCase.depth_m!
+    meets(sumpCase, 'throughflow_time', throughflowS(volume, flow))
+    meets(
+      sumpCase,
+      'speed_over_section',
+      sectionSpeed(flow, sumpCase.width_m!, sumpCase.depth_m!) / 0.01,
+    )
   },
-  cut_list: (one) => {
-    const inside = insideM(one.outside_width_m!, one.panel_thickness_m!)
-    meets(one, 'panel_width', panelWidthM(inside, one.gap_m!) / 0.001)
+  cut_list: (sumpCase) => {
+    const inside = insideM(sumpCase.outside_width_m!, sumpCase.panel_thickness_m!)
+    meets(sumpCase, 'panel_width', panelWidthM(inside, sumpCase.gap_m!) / 0.001)
   },
 }
 
 describe('the sump against the check table', () => {
-  test.each(CASES.map((one) => [`${one.id} ${one.kind}`, one] as const))('%s', (_, one) => {
-    const judge = JUDGES[one.kind]
-    if (!judge) throw new Error(`the table has a kind the tests do not know: ${one.kind}`)
-    judge(one)
-  })
+  test.each(CASES.map((sumpCase) => [`${sumpCase.id} ${sumpCase.kind}`, sumpCase] as const))(
+    '%s',
+    (_, sumpCase) => {
+      const judge = JUDGES[sumpCase.kind]
+      if (!judge) throw new Error(`the table has a kind the tests do not know: ${sumpCase.kind}`)
+      judge(sumpCase)
+    },
+  )
 })
 
 describe('a wall', () => {

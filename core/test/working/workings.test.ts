@@ -20,7 +20,7 @@ const all = everyWorking(WHOLE, solved)
 
 describe('every working', () => {
   test.each(FIGURES)('%s opens, with its answer in it', (figure) => {
-    const own = all.filter((one) => one.figure === figure)
+    const own = all.filter((working) => working.figure === figure)
     expect(own.length).toBeGreaterThan(0)
     for (const { working } of own) {
       expect(working.title).not.toBe('')
@@ -33,7 +33,8 @@ describe('every working', () => {
     expect(own.some(({ working }) => Number.isFinite(working.answer.si))).toBe(true)
   })
   test('is given for each part that has it, once', () => {
-    const ids = (figure: string) => all.filter((one) => one.figure === figure).map(({ id }) => id)
+    const ids = (figure: string) =>
+      all.filter((working) => working.figure === figure).map(({ id }) => id)
     expect(ids('drainFlow')).toEqual(WHOLE.drains.map(({ id }) => id))
     expect(ids('flow')).toEqual(WHOLE.returnSide.lines.map(({ id }) => id))
     expect(ids('netVolume')).toEqual(WHOLE.tanks.map(({ id }) => id))

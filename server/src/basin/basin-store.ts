@@ -23,14 +23,14 @@ export async function addBasin(
   transaction: Transaction,
 ): Promise<Basin> {
   const basin = await Basin.create({ workspaceId, name, note }, { transaction })
-  for (const one of designs) {
+  for (const stored of designs) {
     const design = await Design.create(
       {
         basinId: basin.id,
-        name: one.name,
-        isCurrent: one.current,
+        name: stored.name,
+        isCurrent: stored.current,
         formatVersion: FORMAT_VERSION,
-        document: one.design,
+        document: stored.design,
       },
       { transaction },
     )

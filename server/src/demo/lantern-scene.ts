@@ -19,7 +19,7 @@ function rock(
     mm,
   }: { readonly form: RockSolid['form']; readonly zone: ZoneKind; readonly mm: Sizes },
 ): RockSolid {
-  const [xM, yM, zM, lengthM, widthM, heightM] = mm.map((one) => one / 1000) as unknown as Sizes
+  const [xM, yM, zM, lengthM, widthM, heightM] = mm.map((size) => size / 1000) as unknown as Sizes
   return { id, name, form, zone, xM, yM, zM, lengthM, widthM, heightM }
 }
 

@@ -143,7 +143,7 @@ export const USUAL_TREATMENT: TreatmentPlan = {
 
 /** A bulkhead of the trade by its size. */
 export function bulkheadOf(size: string): Bulkhead {
-  return BULKHEADS.find((one) => one.size === size)!
+  return BULKHEADS.find((bulkhead) => bulkhead.size === size)!
 }
 
 export function aWall(

@@ -180,7 +180,7 @@ function reservesOf(side: Side): Pipe[] {
 
 /** Four pipes a side. */
 function drainsOf(side: Side): Drain[] {
-  return [...siphonsOf(side), ...reservesOf(side)].map((one) => drainAt(side, one))
+  return [...siphonsOf(side), ...reservesOf(side)].map((pipe) => drainAt(side, pipe))
 }
 
 /** Two tanks on one open sump. Nobody ever balanced their valves: the near one takes most of the water. */

@@ -32,17 +32,17 @@ watch(
 
 const pump = computed(() =>
   currents.chosen?.kind === 'pump'
-    ? currents.scene?.pumps.find((one) => one.id === currents.chosen!.id)
+    ? currents.scene?.pumps.find((pump) => pump.id === currents.chosen!.id)
     : undefined,
 )
 const rock = computed(() =>
   currents.chosen?.kind === 'rock'
-    ? currents.scene?.rocks.find((one) => one.id === currents.chosen!.id)
+    ? currents.scene?.rocks.find((rock) => rock.id === currents.chosen!.id)
     : undefined,
 )
 const nozzle = computed(() =>
   currents.chosen?.kind === 'nozzle'
-    ? currents.setting?.streams.find((one) => one.id === currents.chosen!.id)
+    ? currents.setting?.streams.find((stream) => stream.id === currents.chosen!.id)
     : undefined,
 )
 </script>

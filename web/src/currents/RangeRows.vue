@@ -8,8 +8,8 @@ import { ZONE_NAMES } from './currents-words.ts'
 /** The speeds wanted in each zone, with why. */
 const currents = useCurrents()
 function set(zone: WantedRange['zone'], change: Partial<WantedRange>) {
-  const ranges = currents.scene!.ranges.map((one) =>
-    one.zone === zone ? { ...one, ...change } : one,
+  const ranges = currents.scene!.ranges.map((range) =>
+    range.zone === zone ? { ...range, ...change } : range,
   )
   currents.setRanges(ranges)
 }

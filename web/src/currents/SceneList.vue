@@ -118,8 +118,8 @@ const row = (on: boolean) => (on ? 'bg-needle-wash font-semibold text-needle' : 
         <span class="caption">Circulation pump from the library</span>
         <select v-model="partId" class="box">
           <option value="" disabled>{{ part ? part.name : 'The library is on its way…' }}</option>
-          <option v-for="one in offers" :key="one.id" :value="one.id">
-            {{ one.name }} · {{ one.form }}, {{ units.text('flow', one.flowM3PerS) }}
+          <option v-for="offer in offers" :key="offer.id" :value="offer.id">
+            {{ offer.name }} · {{ offer.form }}, {{ units.text('flow', offer.flowM3PerS) }}
           </option>
         </select>
       </label>

@@ -41,19 +41,19 @@ const ends = computed(() => {
     drains.flatMap(({ id, end }) => (end.at === 'tee' && id !== drain.id ? end.id : [])),
   )
   const joinable = drains.filter(
-    (one) => one.tankId === drain.tankId && one.id !== drain.id && one.end.at === 'chamber',
+    (other) => other.tankId === drain.tankId && other.id !== drain.id && other.end.at === 'chamber',
   )
   const joins = drains.some(
-    (one) => one.end.at === 'tee' && drain.run.pieces.some((p) => p.id === one.end.id),
+    (other) => other.end.at === 'tee' && drain.run.pieces.some((p) => p.id === other.end.id),
   )
   return [
     ...sump.chambers.map(({ id, name }) => ({ value: `chamber ${id}`, label: `into ${name}` })),
     ...(joins
       ? []
-      : joinable.flatMap((one) =>
-          one.run.pieces.flatMap((piece) =>
+      : joinable.flatMap((other) =>
+          other.run.pieces.flatMap((piece) =>
             piece.kind === 'tee' && !met.has(piece.id)
-              ? [{ value: `tee ${piece.id}`, label: `into ${one.name}, at its tee` }]
+              ? [{ value: `tee ${piece.id}`, label: `into ${other.name}, at its tee` }]
               : [],
           ),
         )),

@@ -62,11 +62,13 @@ function add(role: DrainRole) {
 /** What joins it comes down beside it instead. */
 function remove(id: string) {
   const { drains } = store.design!
-  const gone = drains.find((one) => one.id === id)!
+  const gone = drains.find((drain) => drain.id === id)!
   const tees = new Set(gone.run.pieces.map((piece) => piece.id))
   const left = drains
-    .filter((one) => one.id !== id)
-    .map((one) => (one.end.at === 'tee' && tees.has(one.end.id) ? { ...one, end: gone.end } : one))
+    .filter((drain) => drain.id !== id)
+    .map((drain) =>
+      drain.end.at === 'tee' && tees.has(drain.end.id) ? { ...drain, end: gone.end } : drain,
+    )
   store.edit([setTo(['drains'], left)])
   chosenId.value = null
 }

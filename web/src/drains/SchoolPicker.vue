@@ -30,19 +30,19 @@ function lay(school: DrainSchool) {
       {{ own.length > 0 ? 'Begin again with another school' : 'How should it be drained?' }}
     </h3>
     <ul class="mt-1 border-t border-rule" aria-label="Schools">
-      <li v-for="one in DRAIN_SCHOOLS" :key="one.school" class="border-b border-rule py-2">
+      <li v-for="offer in DRAIN_SCHOOLS" :key="offer.school" class="border-b border-rule py-2">
         <div class="flex items-center gap-2">
-          <span class="grow font-semibold">{{ one.name }}</span>
+          <span class="grow font-semibold">{{ offer.name }}</span>
           <button
             class="button"
             :disabled="!!store.preview"
-            :aria-label="`Lay: ${one.name}`"
-            @click="lay(one.school)"
+            :aria-label="`Lay: ${offer.name}`"
+            @click="lay(offer.school)"
           >
             Lay it
           </button>
         </div>
-        <p class="caption">{{ one.trade }}</p>
+        <p class="caption">{{ offer.trade }}</p>
       </li>
     </ul>
   </section>

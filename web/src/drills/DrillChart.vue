@@ -48,16 +48,16 @@ function point(event: PointerEvent) {
 <template>
   <div>
     <ul class="flex flex-wrap gap-x-3 px-2 text-[0.82rem] text-ink-soft" aria-label="Lines">
-      <li v-for="one in levels" :key="one.name" class="flex items-center gap-1">
+      <li v-for="level in levels" :key="level.name" class="flex items-center gap-1">
         <svg width="20" height="6" aria-hidden="true">
           <path
             d="M1 3H19"
             stroke-width="2.4"
-            :stroke="`var(${one.colour})`"
-            :stroke-dasharray="one.dash === 'dashed' ? '5 3' : ''"
+            :stroke="`var(${level.colour})`"
+            :stroke-dasharray="level.dash === 'dashed' ? '5 3' : ''"
           />
         </svg>
-        {{ one.name }}
+        {{ level.name }}
       </li>
       <li class="flex items-center gap-1">
         <svg width="20" height="6" aria-hidden="true">

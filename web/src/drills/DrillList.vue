@@ -37,19 +37,19 @@ const units = useUnits()
     </p>
     <p v-if="drills.fault" class="px-3 text-aril" role="alert">{{ drills.fault }}</p>
     <ol class="mt-1 overflow-y-auto" aria-label="Drills" :class="{ 'opacity-60': drills.stale }">
-      <li v-for="one in drills.verdicts" :key="one.drillId">
+      <li v-for="verdict in drills.verdicts" :key="verdict.drillId">
         <button
           class="flex w-full items-start gap-2 px-3 py-1.5 text-left leading-tight"
-          :class="chosenId === one.drillId ? 'bg-needle-wash' : 'hover:bg-sunk'"
-          :aria-current="chosenId === one.drillId ? 'true' : undefined"
-          :data-drill="one.drillId"
-          :data-outcome="one.outcome"
-          @click="$emit('choose', one.drillId)"
+          :class="chosenId === verdict.drillId ? 'bg-needle-wash' : 'hover:bg-sunk'"
+          :aria-current="chosenId === verdict.drillId ? 'true' : undefined"
+          :data-drill="verdict.drillId"
+          :data-outcome="verdict.outcome"
+          @click="$emit('choose', verdict.drillId)"
         >
-          <StateMark :state="STATE_OF[one.outcome]" :size="13" class="mt-0.5" />
+          <StateMark :state="STATE_OF[verdict.outcome]" :size="13" class="mt-0.5" />
           <span class="min-w-0 grow">
-            <span class="block font-semibold">{{ say(one.title, units.family) }}</span>
-            <span class="caption block">{{ say(one.said, units.family) }}</span>
+            <span class="block font-semibold">{{ say(verdict.title, units.family) }}</span>
+            <span class="caption block">{{ say(verdict.said, units.family) }}</span>
           </span>
         </button>
       </li>

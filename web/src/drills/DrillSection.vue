@@ -136,14 +136,18 @@ const inWords = computed(() => {
     >
       <SheetPaints />
       <TankDrawing
-        v-for="one in drawn.tanks"
-        :key="one.tank.id"
-        :tank="one.tank"
-        :solved="one.solved"
+        v-for="tank in drawn.tanks"
+        :key="tank.tank.id"
+        :tank="tank.tank"
+        :solved="tank.solved"
         :scale="frame.scale"
         :bottom="frame.floor ?? frame.bottom"
       />
-      <OverflowDrawing v-for="one in drawn.overflows" :key="one.tankId" :one="one" />
+      <OverflowDrawing
+        v-for="overflow in drawn.overflows"
+        :key="overflow.tankId"
+        :overflow="overflow"
+      />
       <GroundDrawing
         :floor="frame.floor"
         :bottom="frame.bottom"
@@ -173,10 +177,10 @@ const inWords = computed(() => {
         <rect x="-17" y="0" width="34" height="25" rx="4" fill="var(--needle)" />
         <rect x="-6" y="-4" width="12" height="6" fill="var(--needle)" />
       </g>
-      <template v-for="one in drawn.tanks" :key="`s${one.tank.id}`">
+      <template v-for="tank in drawn.tanks" :key="`s${tank.tank.id}`">
         <path
-          v-if="one.spills"
-          :d="`M${one.left - 5} ${one.rim} V${frame.floor ?? frame.bottom} M${one.right + 5} ${one.rim} V${frame.floor ?? frame.bottom}`"
+          v-if="tank.spills"
+          :d="`M${tank.left - 5} ${tank.rim} V${frame.floor ?? frame.bottom} M${tank.right + 5} ${tank.rim} V${frame.floor ?? frame.bottom}`"
           stroke="var(--aril-mark)"
           stroke-width="3"
           stroke-dasharray="5 3"
@@ -192,11 +196,11 @@ const inWords = computed(() => {
         data-part="spilled"
       />
       <LevelMark
-        v-for="one in drawn.tanks"
-        :key="`m${one.tank.id}`"
-        :x="one.left + (one.right - one.left) * 0.12"
-        :y="one.surface"
-        :text="units.text('length', one.solved.surfaceM)"
+        v-for="tank in drawn.tanks"
+        :key="`m${tank.tank.id}`"
+        :x="tank.left + (tank.right - tank.left) * 0.12"
+        :y="tank.surface"
+        :text="units.text('length', tank.solved.surfaceM)"
       />
     </svg>
     <p

@@ -51,7 +51,7 @@ const units = useUnits()
       class="box w-auto! py-0.5!"
       @change="player.setRate(RATES[($event.target as HTMLSelectElement).selectedIndex]!.value)"
     >
-      <option v-for="one in RATES" :key="one.value" :value="one.value">{{ one.label }}</option>
+      <option v-for="rate in RATES" :key="rate.value" :value="rate.value">{{ rate.label }}</option>
     </select>
   </div>
 </template>

@@ -33,7 +33,7 @@ const chosen = computed(() => {
 /** The chosen drill of the design as it is. */
 const subject = computed(() => {
   const verdict = chosen.value
-  const drill = drills.drills.find((one: Drill) => one.id === verdict?.drillId)
+  const drill = drills.drills.find((drill: Drill) => drill.id === verdict?.drillId)
   const { design } = store
   return verdict && drill && design && !drills.stale ? { verdict, drill, design } : null
 })

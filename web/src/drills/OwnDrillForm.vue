@@ -32,7 +32,7 @@ function add() {
 const remove = (id: string) =>
   store.set(
     ['drills'],
-    own.value.filter((one) => one.id !== id),
+    own.value.filter((drill) => drill.id !== id),
   )
 function addStep(index: number) {
   const { steps } = own.value[index]!

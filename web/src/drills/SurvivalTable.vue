@@ -39,16 +39,16 @@ const MOST_PAIRS = 12
       </table>
       <h3 class="mt-2 font-semibold">Single points of failure</h3>
       <ul v-if="drills.survival.points.length > 0" class="list-disc pl-5">
-        <li v-for="one in drills.survival.points" :key="one.drillId">
-          {{ say(one.title, units.family) }}
+        <li v-for="point in drills.survival.points" :key="point.drillId">
+          {{ say(point.title, units.family) }}
         </li>
       </ul>
       <p v-else class="text-ink-soft">None: no one failure wets the floor.</p>
       <template v-if="drills.survival.pairs.length > 0">
         <h3 class="mt-2 font-semibold">Pairs that wet it, though neither does alone</h3>
         <ul class="list-disc pl-5">
-          <li v-for="one in drills.survival.pairs.slice(0, MOST_PAIRS)" :key="one.drillId">
-            {{ say(one.title, units.family) }}
+          <li v-for="pair in drills.survival.pairs.slice(0, MOST_PAIRS)" :key="pair.drillId">
+            {{ say(pair.title, units.family) }}
           </li>
         </ul>
         <p v-if="drills.survival.pairs.length > MOST_PAIRS" class="caption">

@@ -93,7 +93,7 @@ const after = computed(() => {
         <p class="caption">
           {{ after.better }} {{ after.better === 1 ? 'drill' : 'drills' }} better,
           {{ after.worse.length }} worse<template v-if="after.worse.length > 0"
-            >: {{ after.worse.map((one) => say(one.title, units.family)).join(', ') }}</template
+            >: {{ after.worse.map((worse) => say(worse.title, units.family)).join(', ') }}</template
           >.
         </p>
         <div class="mt-1 flex gap-2">
@@ -113,19 +113,19 @@ const after = computed(() => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in verdict.vessels" :key="one.vesselId" class="border-t border-rule">
-            <th scope="row" class="py-0.5 text-left font-normal">{{ one.name }}</th>
-            <td class="text-right">{{ units.text('length', one.highestM) }}</td>
+          <tr v-for="vessel in verdict.vessels" :key="vessel.vesselId" class="border-t border-rule">
+            <th scope="row" class="py-0.5 text-left font-normal">{{ vessel.name }}</th>
+            <td class="text-right">{{ units.text('length', vessel.highestM) }}</td>
             <td
               class="text-right"
-              :class="{ 'font-semibold text-aril': one.marginM !== null && one.marginM < 0 }"
+              :class="{ 'font-semibold text-aril': vessel.marginM !== null && vessel.marginM < 0 }"
             >
               {{
-                one.marginM === null
+                vessel.marginM === null
                   ? '–'
-                  : one.marginM < 0
+                  : vessel.marginM < 0
                     ? 'runs over'
-                    : units.text('length', one.marginM)
+                    : units.text('length', vessel.marginM)
               }}
             </td>
           </tr>
@@ -138,9 +138,9 @@ const after = computed(() => {
         </template>
         <dt>On the floor</dt>
         <dd>{{ units.text('volume', verdict.spilledM3) }}</dd>
-        <template v-for="one in verdict.spilledFrom" :key="one.name">
-          <dt>from the {{ one.name }}</dt>
-          <dd>{{ units.text('volume', one.volumeM3) }}</dd>
+        <template v-for="place in verdict.spilledFrom" :key="place.name">
+          <dt>from the {{ place.name }}</dt>
+          <dd>{{ units.text('volume', place.volumeM3) }}</dd>
         </template>
         <template v-if="Math.abs(verdict.salinityPpt - verdict.startSalinityPpt) > 0.005">
           <dt>Salinity in the end</dt>

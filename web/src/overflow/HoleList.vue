@@ -32,7 +32,7 @@ function sizesFor({ bulkhead }: Hole) {
   return [...names].map((size) => ({ value: size, label: size }))
 }
 function choose(index: number, size: string) {
-  const chosen = shelf.value.find((one) => one.size === size)
+  const chosen = shelf.value.find((bulkhead) => bulkhead.size === size)
   if (chosen) store.set([...path.value, index, 'bulkhead'], chosen)
 }
 const USUAL_SIZE = '32 mm'

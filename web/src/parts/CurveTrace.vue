@@ -210,7 +210,7 @@ const dot = computed(() => (picture.value ? Math.max(3, picture.value.width / 13
         />
       </div>
       <ul v-if="faults.length > 0" class="text-aril" role="alert">
-        <li v-for="one in faults" :key="one">{{ one }}</li>
+        <li v-for="reason in faults" :key="reason">{{ reason }}</li>
       </ul>
       <p v-if="points.length > 0" class="caption">
         {{ points.length }} points, up to {{ units.text('flow', points.at(-1)!.flowM3PerS) }}. The

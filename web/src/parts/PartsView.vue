@@ -24,7 +24,7 @@ document.title = 'Parts · Yew Basin'
 const kind = ref<PartKind>('pump')
 const draft = shallowRef<PartDraft | null>(null)
 const shown = computed(() => store.parts.filter((part) => part.kind === kind.value))
-const oneWord = computed(() => KINDS.find((one) => one.kind === kind.value)!.one)
+const oneWord = computed(() => KINDS.find((known) => known.kind === kind.value)!.one)
 
 function make() {
   draft.value = {
@@ -123,16 +123,16 @@ function figures(part: PartAnswer): string {
         <section aria-label="List of parts">
           <div class="mb-2 flex flex-wrap gap-1" role="group" aria-label="Kind of part">
             <button
-              v-for="one in KINDS"
-              :key="one.kind"
+              v-for="offer in KINDS"
+              :key="offer.kind"
               class="rounded-md px-2.5 py-1"
               :class="
-                kind === one.kind ? 'bg-needle-wash font-semibold text-needle' : 'hover:bg-sunk'
+                kind === offer.kind ? 'bg-needle-wash font-semibold text-needle' : 'hover:bg-sunk'
               "
-              :aria-pressed="kind === one.kind"
-              @click="kind = one.kind"
+              :aria-pressed="kind === offer.kind"
+              @click="kind = offer.kind"
             >
-              {{ one.label }}
+              {{ offer.label }}
             </button>
             <span class="grow" />
             <button class="button" @click="make"><Plus :size="15" /> New {{ oneWord }}</button>

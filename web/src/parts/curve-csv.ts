@@ -39,8 +39,9 @@ function unitOf(header: string, { name, quantity }: Column): Unit | null {
   if (text === '') return shown.metric
   const plain = (unit: string) => unit.toLowerCase().replace(/[_/]/g, '').replace('³', '3')
   return (
-    units.find((unit) => [unit.label, ...unit.typed].some((one) => plain(one) === plain(text))) ??
-    null
+    units.find((unit) =>
+      [unit.label, ...unit.typed].some((known) => plain(known) === plain(text)),
+    ) ?? null
   )
 }
 

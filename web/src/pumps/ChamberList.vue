@@ -22,7 +22,7 @@ const inUse = computed(
 const at = <const More extends EditPath>(...path: More) => ['sump', 'chambers', ...path] as const
 
 function add() {
-  const names = new Set(chambers.value.map((one) => one.name))
+  const names = new Set(chambers.value.map((chamber) => chamber.name))
   let n = chambers.value.length + 1
   while (names.has(`Chamber ${n}`)) n++
   const item: SumpChamber = {
@@ -39,7 +39,7 @@ function add() {
 function remove(id: string) {
   store.set(
     at(),
-    chambers.value.filter((one) => one.id !== id),
+    chambers.value.filter((chamber) => chamber.id !== id),
   )
 }
 </script>

@@ -25,7 +25,7 @@ const present = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 /** The library, the keeper's own, and what the design carries. */
 const all = computed((): readonly PumpPart[] => {
   const own = (store.shown?.pumps ?? []).filter(
-    ({ id: own }) => !shelf.pumps.some((one) => one.id === own),
+    ({ id: own }) => !shelf.pumps.some((pump) => pump.id === own),
   )
   return [...own, ...shelf.pumps]
 })
@@ -41,13 +41,13 @@ watch(
 )
 function toggle(pumpId: string) {
   picked.value = picked.value.includes(pumpId)
-    ? picked.value.filter((one) => one !== pumpId)
+    ? picked.value.filter((other) => other !== pumpId)
     : [...picked.value, pumpId]
 }
 
 const chosen = computed(() =>
   picked.value.flatMap((pumpId) => {
-    const part = all.value.find((one) => one.id === pumpId)
+    const part = all.value.find((part) => part.id === pumpId)
     const speed = part && part.id === present.value.id ? store.placedPump!.speed : 1
     return part ? [{ part, speed }] : []
   }),
@@ -115,8 +115,8 @@ const inWords = computed(
             </thead>
             <tbody>
               <tr
-                v-for="(one, n) in comparison.pumps"
-                :key="one.part.id"
+                v-for="(pump, n) in comparison.pumps"
+                :key="pump.part.id"
                 class="border-t border-rule"
               >
                 <th scope="row" class="py-1.5 text-left font-semibold">
@@ -130,31 +130,31 @@ const inWords = computed(
                       "
                     />
                   </svg>
-                  {{ one.part.name }}
-                  <span v-if="one.part.control === 'controllable'" class="caption"
-                    >at {{ units.text('share', one.solved.speed) }}</span
+                  {{ pump.part.name }}
+                  <span v-if="pump.part.control === 'controllable'" class="caption"
+                    >at {{ units.text('share', pump.solved.speed) }}</span
                   >
-                  <span v-if="one.solved.twoNumberCurve" class="caption">two-number curve</span>
+                  <span v-if="pump.solved.twoNumberCurve" class="caption">two-number curve</span>
                 </th>
-                <td class="text-right">{{ units.text('flow', one.intoTanksM3PerS) }}</td>
-                <td class="text-right">{{ units.text('head', one.solved.headM) }}</td>
+                <td class="text-right">{{ units.text('flow', pump.intoTanksM3PerS) }}</td>
+                <td class="text-right">{{ units.text('head', pump.solved.headM) }}</td>
                 <td class="text-right">
-                  {{ units.text('power', one.solved.wirePowerW)
-                  }}<span v-if="one.solved.powerIsScaled" class="caption"> scaled</span>
+                  {{ units.text('power', pump.solved.wirePowerW)
+                  }}<span v-if="pump.solved.powerIsScaled" class="caption"> scaled</span>
                 </td>
-                <td class="text-right">{{ units.text('share', one.solved.wireToWater) }}</td>
-                <td class="text-right">{{ units.text('power', one.solved.heatToWaterW) }}</td>
+                <td class="text-right">{{ units.text('share', pump.solved.wireToWater) }}</td>
+                <td class="text-right">{{ units.text('power', pump.solved.heatToWaterW) }}</td>
                 <td class="text-right">
-                  {{ units.text('energy', one.solved.energyPerYearJ) }}
-                  <span class="caption block">{{ cost(one.solved.costPerYear) }}</span>
+                  {{ units.text('energy', pump.solved.energyPerYearJ) }}
+                  <span class="caption block">{{ cost(pump.solved.costPerYear) }}</span>
                 </td>
                 <td class="pl-3 text-right">
-                  <span v-if="one.part.id === present.id" class="caption">in use</span>
+                  <span v-if="pump.part.id === present.id" class="caption">in use</span>
                   <button
                     v-else
                     class="button"
-                    :aria-label="`Use ${one.part.name}`"
-                    @click="store.edit(choosePump(store.design!, store.pumpIndex, one.part))"
+                    :aria-label="`Use ${pump.part.name}`"
+                    @click="store.edit(choosePump(store.design!, store.pumpIndex, pump.part))"
                   >
                     Use it
                   </button>

@@ -29,7 +29,7 @@ export function pumpsChart(
   const flow = QUANTITIES.flow.shown[units]
   const head = QUANTITIES.head.shown[units]
   const pair = ({ flowM3PerS, headM }: HeadPoint) => [fromSi(flow, flowM3PerS), fromSi(head, headM)]
-  const top = 1.1 * Math.max(0.1, ...comparison.pumps.map((one) => one.curve[0]?.headM ?? 0))
+  const top = 1.1 * Math.max(0.1, ...comparison.pumps.map((pump) => pump.curve[0]?.headM ?? 0))
   const line = (name: string, points: readonly HeadPoint[], look: object) => ({
     name,
     type: 'line',
@@ -59,9 +59,9 @@ export function pumpsChart(
       line('system', comparison.system, {
         lineStyle: { color: colour('--water-ink'), width: 3 },
       }),
-      ...comparison.pumps.map((one, n) => {
+      ...comparison.pumps.map((pump, n) => {
         const { colour: token, type } = strokeOf(n)
-        return line(one.part.name, one.curve, {
+        return line(pump.part.name, pump.curve, {
           lineStyle: { color: colour(token), width: 2.2, type },
         })
       }),
@@ -72,10 +72,10 @@ export function pumpsChart(
         symbolSize: 12,
         z: 5,
         data: comparison.pumps
-          .map((one, n) => ({ one, n }))
-          .filter(({ one }) => one.solved.flowM3PerS > 0)
-          .map(({ one, n }) => ({
-            value: pair(one.solved),
+          .map((pump, n) => ({ one: pump, n }))
+          .filter(({ one: pump }) => pump.solved.flowM3PerS > 0)
+          .map(({ one: pump, n }) => ({
+            value: pair(pump.solved),
             itemStyle: {
               color: colour('--sheet'),
               borderColor: colour(strokeOf(n).colour),

@@ -13,14 +13,14 @@ const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Room')
 const units = useUnits()
 const devices = computed(() => store.shown?.sump.devices ?? [])
-const chosen = computed(() => devices.value.findIndex((one) => one.id === store.deviceId))
+const chosen = computed(() => devices.value.findIndex((device) => device.id === store.deviceId))
 
 function said(i: number): string {
   const { room } = store.solved!.treatment.devices[i]!
   if (!room) return ''
   if (room.sticksOutM > 0) return `sticks out ${units.text('length', room.sticksOutM)}`
   if (room.collidesWith.length > 0) {
-    const other = devices.value.find((one) => one.id === room.collidesWith[0])
+    const other = devices.value.find((device) => device.id === room.collidesWith[0])
     return `runs into ${other?.name}`
   }
   if (room.runsIntoSump) return 'runs into the sump'

@@ -10,7 +10,7 @@ const units = useUnits()
 const found = computed(() => takeOutOf(store.shown!))
 const names = computed(() =>
   (found.value?.firstOut ?? []).map(
-    (id) => store.shown!.sump.devices.find((one) => one.id === id)!.name,
+    (id) => store.shown!.sump.devices.find((device) => device.id === id)!.name,
   ),
 )
 </script>

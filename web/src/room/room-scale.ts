@@ -19,13 +19,13 @@ const MARGIN_PX = 34
 export function floorScale(design: BasinDesign, width: number, height: number): FloorScale {
   const all = [
     sumpRectangle(design.sump.box!),
-    ...[cabinetRectangle(design.sump)].filter((one) => one !== null),
+    ...[cabinetRectangle(design.sump)].filter((rectangle) => rectangle !== null),
     ...design.sump.devices.map(deviceRectangle),
   ]
-  const fromXM = Math.min(...all.map((one) => one.fromXM))
-  const toXM = Math.max(...all.map((one) => one.toXM))
-  const fromYM = Math.min(...all.map((one) => one.fromYM))
-  const toYM = Math.max(...all.map((one) => one.toYM))
+  const fromXM = Math.min(...all.map((rectangle) => rectangle.fromXM))
+  const toXM = Math.max(...all.map((rectangle) => rectangle.toXM))
+  const fromYM = Math.min(...all.map((rectangle) => rectangle.fromYM))
+  const toYM = Math.max(...all.map((rectangle) => rectangle.toYM))
   const pxPerM = Math.max(
     20,
     Math.min((width - 2 * MARGIN_PX) / (toXM - fromXM), (height - 2 * MARGIN_PX) / (toYM - fromYM)),

@@ -21,7 +21,7 @@ const { name, only = null } = defineProps<{
   only?: 'pipe' | 'hose' | null
 }>()
 const offered = computed(() =>
-  PIPE_SERIES.filter((one) => only === null || isHose(one) === (only === 'hose')),
+  PIPE_SERIES.filter((offer) => only === null || isHose(offer) === (only === 'hose')),
 )
 const model = defineModel<PipeSize>({ required: true })
 const units = useUnits()
@@ -47,8 +47,8 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
     <label class="block">
       <span class="caption">{{ name }}</span>
       <select class="box" :value="model.series" @change="setSeries(text($event) as PipeSeries)">
-        <option v-for="one in offered" :key="one" :value="one">
-          {{ seriesWords(one) }}
+        <option v-for="offer in offered" :key="offer" :value="offer">
+          {{ seriesWords(offer) }}
         </option>
       </select>
     </label>

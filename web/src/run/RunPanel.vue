@@ -20,7 +20,7 @@ const store = useDesign()
 const units = useUnits()
 const path = computed((): RunPath => ['returnSide', 'lines', store.lineIndex, 'run'])
 const run = computed(() => store.line!.run)
-const lossOf = (id: string) => store.solvedLine?.pieces.find((one) => one.pieceId === id)?.lossM
+const lossOf = (id: string) => store.solvedLine?.pieces.find((piece) => piece.pieceId === id)?.lossM
 
 /** A tee goes with the line that meets it. */
 function mayTake(piece: Piece): boolean {

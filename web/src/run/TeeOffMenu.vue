@@ -34,13 +34,13 @@ const kinds = computed((): { label: string; kind: BranchKind }[] => {
     <MenuItems
       class="absolute right-0 z-20 mt-1 w-56 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
     >
-      <MenuItem v-for="one in kinds" :key="one.label" v-slot="{ active }" as="template">
+      <MenuItem v-for="kind in kinds" :key="kind.label" v-slot="{ active }" as="template">
         <button
           class="block w-full rounded px-3 py-1.5 text-left"
           :class="{ 'bg-sunk': active }"
-          @click="emit('tee', one.kind)"
+          @click="emit('tee', kind.kind)"
         >
-          {{ one.label }}
+          {{ kind.label }}
         </button>
       </MenuItem>
     </MenuItems>

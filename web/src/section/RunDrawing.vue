@@ -36,7 +36,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
       data-part="bore"
     />
     <path
-      v-for="pipe in flat.filter((one) => one.dashS > 0)"
+      v-for="pipe in flat.filter((stretch) => stretch.dashS > 0)"
       :key="`f${pipe.pieceId}`"
       :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
       class="moving"

@@ -95,25 +95,25 @@ function go(to: StopName) {
         fill="url(#away)"
       />
       <DrawnPart
-        v-for="one in drawing.tanks"
-        :key="one.tank.id"
-        :name="drawing.tanks.length > 1 ? `Tank: ${one.tank.name}` : 'Tank and target'"
-        @open="chooseTank(one.tank.id)"
+        v-for="tank in drawing.tanks"
+        :key="tank.tank.id"
+        :name="drawing.tanks.length > 1 ? `Tank: ${tank.tank.name}` : 'Tank and target'"
+        @open="chooseTank(tank.tank.id)"
       >
         <TankDrawing
-          :tank="one.tank"
-          :solved="one.solved"
+          :tank="tank.tank"
+          :solved="tank.solved"
           :scale="drawing.scale"
           :bottom="drawing.floor ?? drawing.bottom"
         />
       </DrawnPart>
       <DrawnPart
-        v-for="one in drawing.overflows"
-        :key="`o${one.tankId}`"
-        :name="drawing.tanks.length > 1 ? `Overflow: ${one.name}` : 'Overflow'"
-        @open="chooseOverflow(one.tankId, 'overflow')"
+        v-for="overflow in drawing.overflows"
+        :key="`o${overflow.tankId}`"
+        :name="drawing.tanks.length > 1 ? `Overflow: ${overflow.name}` : 'Overflow'"
+        @open="chooseOverflow(overflow.tankId, 'overflow')"
       >
-        <OverflowDrawing :one="one" />
+        <OverflowDrawing :overflow="overflow" />
       </DrawnPart>
       <GroundDrawing
         :floor="drawing.floor"
@@ -183,11 +183,11 @@ function go(to: StopName) {
       />
 
       <LevelMark
-        v-for="one in drawing.tanks"
-        :key="`m${one.tank.id}`"
-        :x="levelMarkX(one.left, one.right, drawing.crossing)"
-        :y="one.surface"
-        :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', one.solved.surfaceM)}`"
+        v-for="tank in drawing.tanks"
+        :key="`m${tank.tank.id}`"
+        :x="levelMarkX(tank.left, tank.right, drawing.crossing)"
+        :y="tank.surface"
+        :text="`${drawing.small || drawing.tanks.length > 1 ? '' : 'running '}${units.text('length', tank.solved.surfaceM)}`"
       />
       <LevelMark
         v-for="(sump, i) in drawing.sumps"
@@ -222,25 +222,25 @@ function go(to: StopName) {
       />
       <template v-if="!drawing.small">
         <text
-          v-for="one in drawing.overflows.filter((each) => each.water !== null)"
-          :key="`ob${one.tankId}`"
-          :x="one.right + 6"
-          :y="one.water! + 4"
+          v-for="overflow in drawing.overflows.filter((each) => each.water !== null)"
+          :key="`ob${overflow.tankId}`"
+          :x="overflow.right + 6"
+          :y="overflow.water! + 4"
           font-size="12.5"
           fill="var(--ink)"
           class="halo"
         >
-          {{ units.text('length', one.boxM ?? NaN) }}
+          {{ units.text('length', overflow.boxM ?? NaN) }}
         </text>
       </template>
       <DimensionLine
-        v-for="one in drawing.tanks"
-        :key="`d${one.tank.id}`"
-        :x1="one.left"
+        v-for="tank in drawing.tanks"
+        :key="`d${tank.tank.id}`"
+        :x1="tank.left"
         :y1="drawing.above"
-        :x2="one.right"
+        :x2="tank.right"
         :y2="drawing.above"
-        :text="units.text('length', one.tank.lengthM)"
+        :text="units.text('length', tank.tank.lengthM)"
       />
       <DimensionLine
         v-if="drawing.lift.shown"

@@ -13,7 +13,7 @@ const ENDS = {
   cap: 'in a cap',
 }
 const lineOf = (id: string) => design.returnSide.lines.find((line) => line.id === id)!
-const chamberOf = (id: string) => design.sump.chambers.find((one) => one.id === id)!
+const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber.id === id)!
 </script>
 
 <template>
@@ -35,9 +35,10 @@ const chamberOf = (id: string) => design.sump.chambers.find((one) => one.id === 
       the floor, {{ ENDS[line.end] }}. {{ units.text('flow', line.flowM3PerS) }} flows; the fastest
       water runs at {{ units.text('speed', line.fastestMPerS) }}.
     </li>
-    <li v-for="one in solved.overflows" :key="`o${one.tankId}`">
-      {{ units.text('length', one.headM) }} of water over the rim<template v-if="one.boxM !== null"
-        >; the box stands at {{ units.text('length', one.boxM) }} over the floor</template
+    <li v-for="overflow in solved.overflows" :key="`o${overflow.tankId}`">
+      {{ units.text('length', overflow.headM) }} of water over the rim<template
+        v-if="overflow.boxM !== null"
+        >; the box stands at {{ units.text('length', overflow.boxM) }} over the floor</template
       >.
     </li>
     <li v-for="(drain, i) in solved.drains" :key="drain.drainId">

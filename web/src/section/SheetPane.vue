@@ -22,14 +22,14 @@ const VIEWS = [
     aria-label="Drawing"
   >
     <button
-      v-for="one in VIEWS"
-      :key="one.id"
+      v-for="offer in VIEWS"
+      :key="offer.id"
       class="rounded-md px-2 py-0.5"
-      :class="view === one.id ? 'bg-needle-wash font-semibold text-needle' : 'text-ink-soft'"
-      :aria-pressed="view === one.id"
-      @click="view = one.id"
+      :class="view === offer.id ? 'bg-needle-wash font-semibold text-needle' : 'text-ink-soft'"
+      :aria-pressed="view === offer.id"
+      @click="view = offer.id"
     >
-      {{ one.label }}
+      {{ offer.label }}
     </button>
     <button
       v-if="view === 'section'"

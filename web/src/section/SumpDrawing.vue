@@ -144,7 +144,7 @@ function comb({ x, width, top, teethPx }: DrawnWall): string {
     </g>
     <template v-if="movable && sump.chambers.length > 1">
       <ChamberGrip
-        v-for="chamber in sump.chambers.filter((one) => one.right - one.left > 34)"
+        v-for="chamber in sump.chambers.filter((chamber) => chamber.right - chamber.left > 34)"
         :key="`g${chamber.id}`"
         :chamber="chamber"
         :chambers="sump.chambers"

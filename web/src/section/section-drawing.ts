@@ -68,7 +68,7 @@ export function drawSection(
     solved,
     scale,
     tanks,
-    runs: lines.map((one, i) => drawRun(design.returnSide.lines[i]!, one, sheet)),
+    runs: lines.map((solvedLine, i) => drawRun(design.returnSide.lines[i]!, solvedLine, sheet)),
     small,
     floor: room.bottom > 0 ? null : scale.y(0),
     bottom: scale.y(room.bottom),
@@ -95,7 +95,7 @@ export function drawSection(
       to: scale.y(sourceM + line.liftM),
       shown: line.end !== 'tee' && line.end !== 'cap',
     },
-    falls: lines.flatMap((one) => fallingWater(design, solved, one, scale)),
+    falls: lines.flatMap((solvedLine) => fallingWater(design, solved, solvedLine, scale)),
     words: scaleWords(scale),
     crossing: crossing(design, solved, overflows, scale),
     // Over the tanks, and over a line that rises above them where there is room.

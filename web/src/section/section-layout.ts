@@ -23,7 +23,7 @@ export function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[],
   return lines.flatMap((line, i) => {
     const { end, id } = design.returnSide.lines[i]!
     if (end.at !== 'chamber') return []
-    const chamber = design.sump.chambers.find((one) => one.id === end.id)!
+    const chamber = design.sump.chambers.find((sumpChamber) => sumpChamber.id === end.id)!
     const { xM } = line.mouth
     return [
       {

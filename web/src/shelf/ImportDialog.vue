@@ -68,8 +68,9 @@ async function chosen(event: Event) {
     <div v-if="fault" class="mt-4 rounded-lg bg-aril-wash p-4" role="alert">
       <p class="font-semibold text-aril">{{ fault }}</p>
       <ul class="mt-2 max-h-64 space-y-1 overflow-y-auto">
-        <li v-for="(one, i) in faults" :key="i">
-          <code v-if="one.path" class="font-mono text-sm">{{ one.path }}</code> {{ one.message }}
+        <li v-for="(problem, i) in faults" :key="i">
+          <code v-if="problem.path" class="font-mono text-sm">{{ problem.path }}</code>
+          {{ problem.message }}
         </li>
       </ul>
     </div>

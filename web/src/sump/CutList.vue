@@ -49,35 +49,35 @@ const saveSvg = () =>
         class="h-44 max-w-none"
         font-family="sans-serif"
       >
-        <g v-for="(one, i) in laid" :key="one.panel.wallId">
+        <g v-for="(piece, i) in laid" :key="piece.panel.wallId">
           <polygon :points="points(i)" fill="none" stroke="currentColor" stroke-width="1.5" />
           <circle
-            v-if="one.hole"
-            :cx="one.hole.x"
-            :cy="sheet.height - one.hole.y"
-            :r="one.hole.r"
+            v-if="piece.hole"
+            :cx="piece.hole.x"
+            :cy="sheet.height - piece.hole.y"
+            :r="piece.hole.r"
             fill="none"
             stroke="currentColor"
             stroke-width="1.5"
           />
           <text
-            :x="one.x + one.width / 2"
-            :y="sheet.height - one.height / 2"
+            :x="piece.x + piece.width / 2"
+            :y="sheet.height - piece.height / 2"
             text-anchor="middle"
             font-size="22"
             fill="currentColor"
           >
-            {{ one.panel.number }}
+            {{ piece.panel.number }}
           </text>
           <text
-            :x="one.x + one.width / 2"
+            :x="piece.x + piece.width / 2"
             :y="sheet.height + 30"
             text-anchor="middle"
             font-size="20"
             fill="currentColor"
           >
-            {{ units.text('length', one.panel.widthM) }} ×
-            {{ units.text('length', one.panel.heightM) }}
+            {{ units.text('length', piece.panel.widthM) }} ×
+            {{ units.text('length', piece.panel.heightM) }}
           </text>
         </g>
       </svg>

@@ -32,7 +32,7 @@ function take({ sump }: TriedLayout) {
     <h3 id="compare-heading" class="heading">Two layouts side by side</h3>
     <p class="caption">In this box, at the flow that the loop has now.</p>
     <div class="mt-1 grid grid-cols-2 gap-3">
-      <div v-for="(one, k) in tried" :key="k">
+      <div v-for="(layout, k) in tried" :key="k">
         <ChoiceField
           v-model="choices[k]!"
           :label="k === 0 ? 'This' : 'or this'"
@@ -44,19 +44,19 @@ function take({ sump }: TriedLayout) {
           </caption>
           <tbody>
             <tr
-              v-for="(chamber, i) in one.sump.chambers"
+              v-for="(chamber, i) in layout.sump.chambers"
               :key="chamber.id"
               class="border-b border-rule"
             >
               <th scope="row" class="py-0.5 text-left font-normal">{{ chamber.name }}</th>
               <td class="text-right">
-                {{ units.text('length', one.solved.chambers[i]!.lengthM ?? NaN) }}
+                {{ units.text('length', layout.solved.chambers[i]!.lengthM ?? NaN) }}
                 <span class="caption block">
-                  {{ units.text('volume', one.solved.chambers[i]!.volumeM3 ?? NaN)
-                  }}<template v-if="one.solved.chambers[i]!.throughflowS !== null"
+                  {{ units.text('volume', layout.solved.chambers[i]!.volumeM3 ?? NaN)
+                  }}<template v-if="layout.solved.chambers[i]!.throughflowS !== null"
                     >,
                     {{
-                      units.text('duration', one.solved.chambers[i]!.throughflowS ?? NaN)
+                      units.text('duration', layout.solved.chambers[i]!.throughflowS ?? NaN)
                     }}</template
                   >
                 </span>
@@ -67,7 +67,7 @@ function take({ sump }: TriedLayout) {
         <button
           class="button mt-1"
           :disabled="!!store.preview || trial.stale.value"
-          @click="take(one)"
+          @click="take(layout)"
         >
           Take this one
         </button>

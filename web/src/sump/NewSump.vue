@@ -37,7 +37,7 @@ const sizes = ref({
 
 function take(words: string) {
   common.value = words
-  const size = COMMON_SIZES.find((one) => one.words === words)
+  const size = COMMON_SIZES.find((known) => known.words === words)
   if (!size) return
   const { lengthM, widthM, heightM, panelM } = size
   sizes.value = { lengthM, widthM, heightM, panelM }

@@ -53,7 +53,7 @@ function add() {
           <option value="">Choose one to add…</option>
           <optgroup v-for="kind in kinds" :key="kind" :label="KIND_NAMES[kind]">
             <option
-              v-for="{ spec, own } in offers.filter((one) => one.spec.kind === kind)"
+              v-for="{ spec, own } in offers.filter((offer) => offer.spec.kind === kind)"
               :key="spec.id"
               :value="spec.id"
             >

@@ -79,7 +79,7 @@ function add(form: FeedForm) {
           @click="
             set(
               'feeds',
-              plan.feeds.filter((one) => one.id !== feed.id),
+              plan.feeds.filter((other) => other.id !== feed.id),
             )
           "
         >

@@ -53,7 +53,7 @@ function works({ skimmer }: SkimmerCandidate): string {
     `air ${units.text('air-per-neck', airPerNeckMPerS)}`,
     aboveCupM !== null && aboveCupM >= 0 && `${units.text('length', aboveCupM)} over its cup`,
   ]
-  return said.filter((one) => one !== false).join(', ')
+  return said.filter((part) => part !== false).join(', ')
 }
 
 /** What it frees and saves against the one that stands there. */

@@ -42,23 +42,24 @@ const removal = computed(() =>
   lit.value?.targets.find(({ targetId }) => targetId === drawn.value?.target.id),
 )
 const chamber = (id: string | null) =>
-  store.shown!.sump.chambers.find((one) => one.id === id)?.name ?? 'the tank'
+  store.shown!.sump.chambers.find((chamber) => chamber.id === id)?.name ?? 'the tank'
 const way = computed(() => {
-  const one = lit.value
-  if (!one || one.fromChamberId === null) return ''
-  const from = chamber(one.fromChamberId)
-  const to = chamber(one.toChamberId)
-  const skipped = one.skips.map((id) => chamber(id)).join(', ')
+  const sterilizer = lit.value
+  if (!sterilizer || sterilizer.fromChamberId === null) return ''
+  const from = chamber(sterilizer.fromChamberId)
+  const to = chamber(sterilizer.toChamberId)
+  const skipped = sterilizer.skips.map((id) => chamber(id)).join(', ')
   const main = store.solved!.returnSide.flowM3PerS
   if (!skipped) return `From ${from} to ${to}.`
-  return one.flowM3PerS < main
+  return sterilizer.flowM3PerS < main
     ? `From ${from} to ${to}, past ${skipped}. It matters little: the return moves ${units.text('flow', main)}, so what it skips is passed many times by the rest.`
     : `From ${from} to ${to}, past ${skipped}. More goes through it than the return brings: those chambers see less water than the sump does.`
 })
 const inWords = computed(() => {
-  const one = lit.value
-  if (!one || one.doseJPerM2 === null || !removal.value) return 'Dose and removal against flow'
-  return `At ${units.text('flow', one.flowM3PerS)} the dose is ${units.text('dose', one.doseJPerM2)} and ${units.text('rate', removal.value.removalPerS)} are removed; less flow gives more dose, more flow more removal.`
+  const sterilizer = lit.value
+  if (!sterilizer || sterilizer.doseJPerM2 === null || !removal.value)
+    return 'Dose and removal against flow'
+  return `At ${units.text('flow', sterilizer.flowM3PerS)} the dose is ${units.text('dose', sterilizer.doseJPerM2)} and ${units.text('rate', removal.value.removalPerS)} are removed; less flow gives more dose, more flow more removal.`
 })
 </script>
 

@@ -57,7 +57,7 @@ function takeOut(id: string) {
     setTo(['treatment', 'targetId'], targetId === id ? null : targetId),
     setTo(
       ['treatment', 'targets'],
-      targets.filter((one) => one.id !== id),
+      targets.filter((target) => target.id !== id),
     ),
   ])
 }

@@ -28,12 +28,12 @@ export function flowRange({ lit, target }: Lit) {
 }
 
 /** Dose and removal against flow, each target's zone to the left of where it is met, and the branch's own flow. */
-export function doseChart(one: Lit, family: UnitFamily, colour: Palette): Record<string, unknown> {
-  const range = flowRange(one)
+export function doseChart(lit: Lit, family: UnitFamily, colour: Palette): Record<string, unknown> {
+  const range = flowRange(lit)
   const flow = (si: number) => fromSi(QUANTITIES.flow.shown[family], si)
   const dose = (si: number) => fromSi(QUANTITIES.dose.shown[family], si)
   const rate = (si: number) => fromSi(QUANTITIES.rate.shown[family], si)
-  const curve = removalCurve(one.target, one.lit.doseFlow, one.volumeM3, range)
+  const curve = removalCurve(lit.target, lit.lit.doseFlow, lit.volumeM3, range)
   const least = curve.at(-1)!.doseJPerM2
   const line = (name: string, data: number[][], more: object) => ({
     name,
@@ -49,9 +49,9 @@ export function doseChart(one: Lit, family: UnitFamily, colour: Palette): Record
     grid: { left: 44, right: 48, top: 28, bottom: 40 },
     ...axes(range, least, family, colour),
     series: [
-      ...one.targets.map((target) => {
-        const here = target.id === one.target.id
-        const edge = Math.min(range.toM3PerS, one.lit.doseFlow / target.mostJPerM2)
+      ...lit.targets.map((target) => {
+        const here = target.id === lit.target.id
+        const edge = Math.min(range.toM3PerS, lit.lit.doseFlow / target.mostJPerM2)
         const met = edge > range.fromM3PerS
         return line(
           target.organism,
@@ -82,7 +82,7 @@ export function doseChart(one: Lit, family: UnitFamily, colour: Palette): Record
         curve.map((point) => [flow(point.flowM3PerS), rate(point.removalPerS)]),
         { yAxisIndex: 1, lineStyle: { color: colour('--water-ink'), width: 2.2, type: [7, 4] } },
       ),
-      ...branch(one, { flow, dose, rate }, colour),
+      ...branch(lit, { flow, dose, rate }, colour),
     ],
   }
 }

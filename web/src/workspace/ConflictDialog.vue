@@ -56,7 +56,7 @@ async function keepBoth() {
         {{
           sides.found
             .slice(0, 6)
-            .map((one) => one.where)
+            .map((difference) => difference.where)
             .join(' · ') || 'nothing that counts'
         }}
         <template v-if="sides.found.length > 6">and {{ sides.found.length - 6 }} more</template>

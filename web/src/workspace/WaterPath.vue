@@ -106,17 +106,17 @@ const stops = computed(() => {
       ref="list"
       class="path-line relative flex gap-2 overflow-x-auto lg:flex-col lg:overflow-visible"
     >
-      <li v-for="one in stops" :key="one.id" class="relative w-36 flex-none lg:w-auto">
+      <li v-for="place in stops" :key="place.id" class="relative w-36 flex-none lg:w-auto">
         <RouterLink
-          :to="`/basins/${store.basin?.id}/${one.id}`"
+          :to="`/basins/${store.basin?.id}/${place.id}`"
           class="flex gap-2.5 rounded-lg px-2 py-2"
-          :class="one.id === stop ? 'bg-needle-wash' : 'hover:bg-sunk'"
-          :aria-current="one.id === stop ? 'step' : undefined"
+          :class="place.id === stop ? 'bg-needle-wash' : 'hover:bg-sunk'"
+          :aria-current="place.id === stop ? 'step' : undefined"
         >
-          <StateMark :state="one.state" :size="18" class="relative mt-0.5" />
+          <StateMark :state="place.state" :size="18" class="relative mt-0.5" />
           <span class="min-w-0">
-            <span class="block font-semibold leading-tight">{{ one.name }}</span>
-            <span class="caption block">{{ one.figure }}</span>
+            <span class="block font-semibold leading-tight">{{ place.name }}</span>
+            <span class="caption block">{{ place.figure }}</span>
           </span>
         </RouterLink>
       </li>

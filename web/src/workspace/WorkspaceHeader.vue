@@ -13,7 +13,7 @@ const store = useDesign()
 const route = useRoute()
 const views = computed(() => {
   const base = `/basins/${store.basin?.id}`
-  const stop = STOPS.find((one) => route.path === `${base}/${one}`)
+  const stop = STOPS.find((stop) => route.path === `${base}/${stop}`)
   return [
     { to: stop ? `${base}/${stop}` : base, label: 'Design' },
     { to: `${base}/drills`, label: 'Drills' },

@@ -178,7 +178,7 @@ export class Autosave {
       this.state.value = 'gone'
     } else if (code === 'invalid') {
       const faults = (error as Refused).problem.faults ?? []
-      this.fault.value = faults.map((one) => `${one.path} ${one.message}`).join('; ')
+      this.fault.value = faults.map((fault) => `${fault.path} ${fault.message}`).join('; ')
       this.state.value = 'refused'
     } else {
       this.state.value = 'offline'

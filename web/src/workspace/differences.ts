@@ -36,7 +36,7 @@ function walk(mine: unknown, theirs: unknown, path: readonly string[]): Differen
 /** Two lists of the same named things in the same order, as [name, mine, theirs]; else null. */
 function sameThings(mine: unknown, theirs: unknown): [string, unknown, unknown][] | null {
   if (!Array.isArray(mine) || !Array.isArray(theirs) || mine.length !== theirs.length) return null
-  const pairs = mine.map((one: unknown, i) => [one, theirs[i] as unknown] as const)
+  const pairs = mine.map((item: unknown, i) => [item, theirs[i] as unknown] as const)
   const named = pairs.every(
     ([a, b]) => isRecord(a) && isRecord(b) && 'id' in a && a.id === b.id && 'name' in a,
   )

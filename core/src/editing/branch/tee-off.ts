@@ -57,7 +57,7 @@ export function teeOff(
 }
 
 function sizeAfter({ run }: ReturnLine, piece: number): PipeSize {
-  const reducer = run.pieces.slice(0, piece + 1).findLast((one) => one.kind === 'reducer')
+  const reducer = run.pieces.slice(0, piece + 1).findLast((before) => before.kind === 'reducer')
   return reducer?.kind === 'reducer' ? reducer.to : run.size
 }
 

@@ -238,7 +238,7 @@ function fallingHose(byXM: number, byYM: number, byZM: number): Unnamed[] {
 function hoseLike(size: PipeSize): PipeSize {
   const { boreM } = boreOf(size)
   const hose =
-    SERIES_SIZES['smooth-hose'].find((one) => one.boreM >= boreM - 1e-6) ??
+    SERIES_SIZES['smooth-hose'].find((known) => known.boreM >= boreM - 1e-6) ??
     SERIES_SIZES['smooth-hose'].at(-1)!
   return { series: 'smooth-hose', size: hose.size, boreM: null }
 }

@@ -34,7 +34,7 @@ export function holdFlows(
   held: readonly Held[],
 ): Holding {
   const changed = links.map((link, l) => {
-    const hold = held.find((one) => one.link === l)
+    const hold = held.find((given) => given.link === l)
     return hold ? { ...link, shut: false, pump: holdingPump(link.pump, hold.flowM3PerS) } : link
   })
   const problem = { ...layout.problem, links: changed }

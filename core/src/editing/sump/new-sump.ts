@@ -151,12 +151,12 @@ function named(
   const ids = new Set<string>()
   const lastTopM = walls.filter(({ kind }) => kind === 'over').at(-1)?.topM ?? box.heightM * 0.5
   return uses.map((use, i) => {
-    const at = spare.findIndex((one) => one.use === use)
+    const at = spare.findIndex((chamber) => chamber.use === use)
     const old = at < 0 ? undefined : spare.splice(at, 1)[0]
     const id = freeId(old?.id ?? use, ids)
     ids.add(id)
-    const count = uses.filter((one) => one === use).length
-    const nth = uses.slice(0, i + 1).filter((one) => one === use).length
+    const count = uses.filter((chamberUse) => chamberUse === use).length
+    const nth = uses.slice(0, i + 1).filter((chamberUse) => chamberUse === use).length
     const name = old?.name ?? (count > 1 ? `${USE_NAME[use]} ${nth}` : USE_NAME[use])
     return {
       footprintM2: 0,

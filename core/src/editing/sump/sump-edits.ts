@@ -153,7 +153,7 @@ export function withoutChamber(sump: Sump, index: number): Sump {
 export function reordered(sump: Sump, ids: readonly string[]): Sump {
   const box = sump.box!
   const spans = chamberSpans(sump, box.lengthM)
-  const order = ids.map((id) => sump.chambers.findIndex((one) => one.id === id))
+  const order = ids.map((id) => sump.chambers.findIndex((chamber) => chamber.id === id))
   let atM = 0
   return {
     ...sump,

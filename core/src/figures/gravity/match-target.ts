@@ -32,7 +32,7 @@ export function matchTarget(
     flowM3PerS: all - kept,
     levelM: trickle
       ? trickle.lipM + openPipeRiseM({ boreM: trickle.boreM, below: null }, kept)
-      : Math.min(...others.map((one) => one.lipM)) - BELOW_EMERGENCY_M,
+      : Math.min(...others.map((other) => other.lipM)) - BELOW_EMERGENCY_M,
   }
 }
 

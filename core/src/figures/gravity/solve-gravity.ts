@@ -19,10 +19,10 @@ export function solveGravity(
 ): SolvedGravity {
   const { overflows, tankLevels, passes, residualM } = steady
   return {
-    overflows: flatMap(overflows, (one, i) => {
-      if (!one) return []
-      const flow = Math.max(0, intoTank(one.tank.id).flowM3PerS)
-      return [solveOverflow(one, tankLevels[i]!, flow)]
+    overflows: flatMap(overflows, (overflow, i) => {
+      if (!overflow) return []
+      const flow = Math.max(0, intoTank(overflow.tank.id).flowM3PerS)
+      return [solveOverflow(overflow, tankLevels[i]!, flow)]
     }),
     drains: solveDrains(steady),
     sump: solveSump(steady),

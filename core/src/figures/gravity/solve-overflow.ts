@@ -5,14 +5,14 @@ import type { RunningOverflow } from './solved-gravity.ts'
 
 /** The overflow of one tank as it runs. */
 export function solveOverflow(
-  one: Overflowing,
+  overflowing: Overflowing,
   levels: TankLevels,
   flowM3PerS: number,
 ): RunningOverflow {
-  const { tank, overflow, rim } = one
+  const { tank, overflow, rim } = overflowing
   const tube = overflow.passage?.kind === 'siphon' ? overflow.passage : null
   const froude = tube ? tubeFroude(tube.boreM, flowM3PerS / tube.count) : null
-  const leastOpeningM = leastOpening(one)
+  const leastOpeningM = leastOpening(overflowing)
   return {
     tankId: tank.id,
     flowM3PerS,
@@ -22,12 +22,12 @@ export function solveOverflow(
     headM: levels.headM,
     spills: levels.spills,
     innerM: Number.isFinite(levels.innerM) ? levels.innerM : null,
-    boxRimM: tank.floorHeightM + boxRim(one),
+    boxRimM: tank.floorHeightM + boxRim(overflowing),
     belowMeasured: levels.headM < LEAST_MEASURED_HEAD_M,
     overTeethM: overflow.teeth ? levels.headM - overflow.teeth.heightM : null,
     teethDrownM3PerS: overflow.teeth ? flowOver(rim, overflow.teeth.heightM) : null,
     tankSpillsM3PerS: flowOver(rim, tank.rimM - overflow.crestM),
-    passageHeadM: overflow.passage ? passageHeadM(one, flowM3PerS) : null,
+    passageHeadM: overflow.passage ? passageHeadM(overflowing, flowM3PerS) : null,
     froude,
     prime: froude === null ? null : primeVerdict(froude),
     keepsIn: overflow.keepsInM === null ? null : leastOpeningM < overflow.keepsInM,

@@ -25,7 +25,7 @@ export function solveSump(steady: SteadyState): RunningSump {
   const chambers = steady.chambers.map((level, i) =>
     sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
   )
-  const volumeM3 = chambers.reduce((sum, one) => sum + one.volumeM3!, 0)
+  const volumeM3 = chambers.reduce((sum, chamber) => sum + chamber.volumeM3!, 0)
   return {
     returnChamberId,
     chambers,

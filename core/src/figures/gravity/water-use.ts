@@ -19,8 +19,8 @@ export function solveWaterUse(
 ): SolvedWaterUse {
   const { design, chambers, returnIndex, overflows } = steady
   const { sump } = design
-  const boxes = overflows.reduce((sum, one) => {
-    const own = one?.overflow.form === 'inner-box' ? null : one?.overflow.box
+  const boxes = overflows.reduce((sum, overflow) => {
+    const own = overflow?.overflow.form === 'inner-box' ? null : overflow?.overflow.box
     return sum + (own ? own.lengthM * own.widthM : 0)
   }, 0)
   const isReservoir = (i: number) => sump.chambers[i]!.use === 'reservoir' && chambers[i]!.apart

@@ -135,10 +135,10 @@ function solvePiece(
   const flowing = flowM3PerS !== 0
   let boreM = boreBeforeM
   let fittingLossM = 0
-  for (const one of fittings) {
-    boreM = Math.min(boreM, one.boreM)
-    const here = pipe.at(one.boreM)
-    if (flowing) fittingLossM += kAt(one.loss, here.re) * here.head
+  for (const fitting of fittings) {
+    boreM = Math.min(boreM, fitting.boreM)
+    const here = pipe.at(fitting.boreM)
+    if (flowing) fittingLossM += kAt(fitting.loss, here.re) * here.head
   }
   const { speed, re, head } = pipe.at(boreM)
   const f = friction && flowing ? pipe.factor(friction) : null
@@ -173,7 +173,9 @@ function solveStretches(
       for (let i = firstPiece; i < endPiece; i++) {
         const { friction } = losses[i]!
         if (!friction) continue
-        const same = alike.find((one) => one.flow === flow && sameWall(one.friction, friction))
+        const same = alike.find(
+          (known) => known.flow === flow && sameWall(known.friction, friction),
+        )
         if (same) same.lengthM += friction.lengthM
         else alike.push({ friction, lengthM: friction.lengthM, flow })
       }

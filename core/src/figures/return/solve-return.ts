@@ -70,6 +70,6 @@ function leadLine(design: BasinDesign, lines: readonly SolvedLine[]): SolvedLine
 function unsettledLine(layout: Layout, { ran }: Banded): string | null {
   if (ran.unsettledLinkId === null) return null
   const link = layout.problem.links.findIndex(({ id }) => id === ran.unsettledLinkId)
-  const segment = layout.segments.flat().find((one) => one.link === link)!
+  const segment = layout.segments.flat().find((laid) => laid.link === link)!
   return layout.lines[segment.lineIndex]!.line.id
 }

@@ -46,12 +46,12 @@ export function heightsOf(box: SumpBox, device: Device): { footM: number; topM: 
 const TOUCH_M = 1e-9
 
 /** Two devices in one place at one height. */
-function meet(box: SumpBox, one: Device, other: Device): boolean {
-  if (standsInWater(one) !== standsInWater(other)) return false
-  const a = heightsOf(box, one)
+function meet(box: SumpBox, device: Device, other: Device): boolean {
+  if (standsInWater(device) !== standsInWater(other)) return false
+  const a = heightsOf(box, device)
   const b = heightsOf(box, other)
   const atOneHeight = a.footM < b.topM - TOUCH_M && b.footM < a.topM - TOUCH_M
-  return atOneHeight && clearanceM(deviceRectangle(one), deviceRectangle(other)) < -TOUCH_M
+  return atOneHeight && clearanceM(deviceRectangle(device), deviceRectangle(other)) < -TOUCH_M
 }
 
 /** What is free over a device, m; null: no cabinet is given. */

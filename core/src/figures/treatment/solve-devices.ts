@@ -43,7 +43,7 @@ export function passesM3PerS(
   { pumps }: Pick<SolvedReturn, 'pumps'>,
   chamberId: string | null,
 ): number | null {
-  const chamber = sump.chambers.find((one) => one.chamberId === chamberId)
+  const chamber = sump.chambers.find((solvedChamber) => solvedChamber.chamberId === chamberId)
   if (!chamber) return null
   const drawn = placed.pumps.reduce((sum, pump, i) => {
     const flow = pump.chamberId === chamberId ? pumps[i]!.flowM3PerS : 0

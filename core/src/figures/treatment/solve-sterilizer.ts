@@ -84,7 +84,7 @@ function wayOf({ returnSide, sump }: BasinDesign, solved: SolvedLine | undefined
   if (!solved || !line) return { fromChamberId: null, toChamberId: null, skips: [] }
   const from = returnSide.pumps.find(({ id }) => id === solved.pump.placedId)?.chamberId ?? null
   const to = line.end.at === 'chamber' ? line.end.id : null
-  const at = (id: string | null) => sump.chambers.findIndex((one) => one.id === id)
+  const at = (id: string | null) => sump.chambers.findIndex((chamber) => chamber.id === id)
   const [low, high] = [Math.min(at(from), at(to)), Math.max(at(from), at(to))]
   return {
     fromChamberId: from,

@@ -12,9 +12,9 @@ export const cannotLiftOut = rule({
   stop: 'own',
   severities: ['watch'],
   holds: 'A device meets the cabinet’s top before it is out of the sump.',
-  condition: (one: DeviceCase) => {
-    const liftsOutM = placedRoom(one)?.liftsOutM ?? null
-    return LIFTED.has(one.device.part.kind) && liftsOutM !== null && liftsOutM < 0
+  condition: (deviceCase: DeviceCase) => {
+    const liftsOutM = placedRoom(deviceCase)?.liftsOutM ?? null
+    return LIFTED.has(deviceCase.device.part.kind) && liftsOutM !== null && liftsOutM < 0
       ? [liftsOutM]
       : []
   },

@@ -8,8 +8,8 @@ export const deviceDoesNotFit = rule({
   stop: 'own',
   severities: ['stop'],
   holds: 'A device stands through a wall of its chamber or of the cabinet.',
-  condition: (one: DeviceCase) => {
-    const room = placedRoom(one)
+  condition: (deviceCase: DeviceCase) => {
+    const room = placedRoom(deviceCase)
     return factIf(room && room.sticksOutM > 0 ? room : null)
   },
   title: ({ device }, { inWater, sticksOutM }) =>

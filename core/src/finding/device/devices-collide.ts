@@ -9,9 +9,9 @@ export const devicesCollide = rule({
   stop: 'own',
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
-  condition: (one: DeviceCase) => {
-    const id = placedRoom(one)?.collidesWith[0]
-    return factIf(one.whole.design.sump.devices.find((device) => device.id === id))
+  condition: (deviceCase: DeviceCase) => {
+    const id = placedRoom(deviceCase)?.collidesWith[0]
+    return factIf(deviceCase.whole.design.sump.devices.find((device) => device.id === id))
   },
   title: ({ device }, other) =>
     sentence('{device} runs into {other}', { device: device.name, other: other.name }),
@@ -25,7 +25,7 @@ export const deviceMeetsSump = rule({
   stop: 'own',
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
-  condition: (one: DeviceCase) => holdsFor(placedRoom(one)?.runsIntoSump ?? false),
+  condition: (deviceCase: DeviceCase) => holdsFor(placedRoom(deviceCase)?.runsIntoSump ?? false),
   title: ({ device }) => sentence('{device} runs into the sump', { device: device.name }),
   reason: () =>
     sentence(

@@ -8,10 +8,10 @@ export const noHandRoom = rule({
   stop: 'own',
   severities: ['watch'],
   holds: 'A hand does not get past a device.',
-  condition: (one: DeviceCase) => {
-    const room = placedRoom(one)
+  condition: (deviceCase: DeviceCase) => {
+    const room = placedRoom(deviceCase)
     if (!room || room.sticksOutM !== 0 || room.handM === null) return []
-    return room.handM < one.device.part.handM ? [room.handM] : []
+    return room.handM < deviceCase.device.part.handM ? [room.handM] : []
   },
   title: ({ device }, handM) =>
     sentence('A hand does not get past {device}: {gap}', {

@@ -8,8 +8,8 @@ export const outsideWindow = rule({
   stop: 'own',
   severities: ['watch'],
   holds: 'A device gets less or more flow than its maker wants.',
-  condition: (one: DeviceCase) =>
-    one.device.part.kind === 'flow-meter' ? [] : factIf(outOfWindow(one)),
+  condition: (deviceCase: DeviceCase) =>
+    deviceCase.device.part.kind === 'flow-meter' ? [] : factIf(outOfWindow(deviceCase)),
   title: ({ device }, { below, flowM3PerS }) =>
     sentence(below ? '{device} gets too little: {flow}' : '{device} gets too much: {flow}', {
       device: device.name,

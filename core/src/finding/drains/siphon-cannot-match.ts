@@ -15,7 +15,7 @@ export const siphonCannotMatch = rule({
   stop: 'drains',
   severities: ['watch'],
   holds: 'A siphon carries less than its share with its valve wide open.',
-  condition: (one: DrainCase) => factIf(unmatched(one)),
+  condition: (drainCase: DrainCase) => factIf(unmatched(drainCase)),
   title: ({ drain }) =>
     sentence('{drain} can’t carry its share, even wide open', { drain: drain.name }),
   reason: ({ solved }, match) =>

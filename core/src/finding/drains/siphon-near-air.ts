@@ -17,11 +17,11 @@ export const siphonNearAir = rule({
   stop: 'drains',
   severities: ['watch'],
   holds: 'Less water stands over a siphon’s inlet than keeps a vortex away.',
-  condition: (one: DrainCase) => {
-    const { drain, solved } = one
+  condition: (drainCase: DrainCase) => {
+    const { drain, solved } = drainCase
     if (drain.role !== 'siphon' || solved.flowM3PerS <= 0 || solved.state === 'gulps') return []
     const leastM = solved.leastOverInletM ?? 0
-    return unmatched(one) || solved.overInletM >= leastM ? [] : [leastM]
+    return unmatched(drainCase) || solved.overInletM >= leastM ? [] : [leastM]
   },
   title: ({ drain, solved }) =>
     sentence('{drain} has {over} of water over its inlet', {

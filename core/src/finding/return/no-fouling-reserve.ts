@@ -16,9 +16,9 @@ export const noFoulingReserve = rule({
   stop: 'return',
   severities: ['watch'],
   holds: 'A fouled pump at its fullest speed no longer brings what is wanted.',
-  condition: (one: PumpCase) => {
-    const { pump, solved, whole } = one
-    const tank = tankBehind(one)
+  condition: (pumpCase: PumpCase) => {
+    const { pump, solved, whole } = pumpCase
+    const tank = tankBehind(pumpCase)
     if (!tank || solved.pump.stopped || solved.pump.flowM3PerS <= 0) return []
     const enough = (1 - SHORT_SHARE) * tank.wantedFlowM3PerS
     if (tank.wantedFlowM3PerS <= 0 || tank.flowM3PerS < enough) return []

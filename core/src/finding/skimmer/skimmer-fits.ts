@@ -10,5 +10,6 @@ export const skimmerFits = rule({
   holds: 'A skimmer suits the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'fits'),
   title: ({ device }) => sentence('{device} suits this water', { device: device.name }),
-  reason: (one) => sentence('{counted}{beside}', { counted: counted(one), beside: beside(one) }),
+  reason: (skimmerCase) =>
+    sentence('{counted}{beside}', { counted: counted(skimmerCase), beside: beside(skimmerCase) }),
 })

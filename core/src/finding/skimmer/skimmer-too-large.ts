@@ -11,9 +11,13 @@ export const skimmerTooLarge = rule({
   holds: 'A skimmer is far too large for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'large'),
   title: ({ device }) => sentence('{device} is too large for it', { device: device.name }),
-  reason: (one) =>
+  reason: (skimmerCase) =>
     sentence(
       '{counted} Over {times} times that, it finds too little to hold a steady head of foam.{beside}',
-      { counted: counted(one), times: String(FOAMS_UNSTEADILY_FROM), beside: beside(one) },
+      {
+        counted: counted(skimmerCase),
+        times: String(FOAMS_UNSTEADILY_FROM),
+        beside: beside(skimmerCase),
+      },
     ),
 })

@@ -10,5 +10,6 @@ export const skimmerTooSmall = rule({
   holds: 'A skimmer is too small for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'small'),
   title: ({ device }) => sentence('{device} is too small for this water', { device: device.name }),
-  reason: (one) => sentence('{counted}{beside}', { counted: counted(one), beside: beside(one) }),
+  reason: (skimmerCase) =>
+    sentence('{counted}{beside}', { counted: counted(skimmerCase), beside: beside(skimmerCase) }),
 })

@@ -8,8 +8,8 @@ export const doseReached = rule({
   stop: 'own',
   severities: ['fine'],
   holds: 'A sterilizer gives the dose that is quoted for its target.',
-  condition: (one: SterilizerCase) => {
-    const chosen = chosenTarget(one)
+  condition: (sterilizerCase: SterilizerCase) => {
+    const chosen = chosenTarget(sterilizerCase)
     return factIf(chosen?.against.reaches === 'reached' ? chosen : null)
   },
   title: ({ device }, chosen) =>

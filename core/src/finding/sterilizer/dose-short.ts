@@ -8,8 +8,8 @@ export const doseShort = rule({
   stop: 'own',
   severities: ['watch'],
   holds: 'A sterilizer gives less than the dose that is quoted for its target.',
-  condition: (one: SterilizerCase) => {
-    const chosen = chosenTarget(one)
+  condition: (sterilizerCase: SterilizerCase) => {
+    const chosen = chosenTarget(sterilizerCase)
     return factIf(chosen && chosen.against.reaches !== 'reached' ? chosen : null)
   },
   title: (_, chosen) => sentence('{dose} is short of the dose for {organism}', doseValues(chosen)),

@@ -8,8 +8,8 @@ export const meterOffScale = rule({
   stop: 'own',
   severities: ['watch'],
   holds: 'A flow meter’s scale does not reach its flow.',
-  condition: (one: DeviceCase) =>
-    one.device.part.kind === 'flow-meter' ? factIf(outOfWindow(one)) : [],
+  condition: (deviceCase: DeviceCase) =>
+    deviceCase.device.part.kind === 'flow-meter' ? factIf(outOfWindow(deviceCase)) : [],
   title: ({ device }, { flowM3PerS }) =>
     sentence('{device} can’t read {flow}', { device: device.name, flow: ['flow', flowM3PerS] }),
   reason: (_, { window }) =>

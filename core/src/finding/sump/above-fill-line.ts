@@ -7,16 +7,16 @@ export const aboveFillLine = rule({
   stop: 'sump',
   severities: ['stop', 'watch'],
   holds: 'The return chamber runs higher than a power cut leaves room for.',
-  condition: (one: OutageCase) => holdsFor(outageState(one) === 'above'),
+  condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'above'),
   severity: ({ outage }) => (outage.spills ? 'stop' : 'watch'),
-  title: (one) =>
-    one.outage.spills
+  title: (outageCase) =>
+    outageCase.outage.spills
       ? sentence('A power cut spills the sump')
       : sentence('A power cut leaves only {left} to the sump’s rim', {
-          left: outageValues(one).left,
+          left: outageValues(outageCase).left,
         }),
-  reason: (one) => {
-    const { back, line } = outageValues(one)
+  reason: (outageCase) => {
+    const { back, line } = outageValues(outageCase)
     return sentence('{back} comes down, and the sump runs above its line of {line}.', {
       back,
       line,

@@ -7,13 +7,13 @@ export const outageHeld = rule({
   stop: 'sump',
   severities: ['fine'],
   holds: 'What comes down in a power cut stays in the sump.',
-  condition: (one: OutageCase) => holdsFor(outageState(one) === 'held'),
-  title: (one) =>
+  condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'held'),
+  title: (outageCase) =>
     sentence('A power cut stays in the sump: {left} to its rim', {
-      left: outageValues(one).left,
+      left: outageValues(outageCase).left,
     }),
-  reason: (one) => {
-    const { back, line } = outageValues(one)
+  reason: (outageCase) => {
+    const { back, line } = outageValues(outageCase)
     return sentence(
       '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs.',
       { back, line },

@@ -7,11 +7,11 @@ export const sumpTooSmall = rule({
   stop: 'sump',
   severities: ['stop', 'watch'],
   holds: 'No level that the pump can run at leaves room for what comes down.',
-  condition: (one: OutageCase) => holdsFor(outageState(one) === 'too-small'),
+  condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'too-small'),
   severity: ({ outage }) => (outage.spills ? 'stop' : 'watch'),
   title: () => sentence('The sump is too small for what comes down'),
-  reason: (one) => {
-    const { back, free } = outageValues(one)
+  reason: (outageCase) => {
+    const { back, free } = outageValues(outageCase)
     return sentence(
       'A power cut brings {back}; up to the rim there is room for {free}, and the return chamber can’t run low enough to make more. A shorter siphon back, less water over the rim or a bigger sump helps.',
       { back, free },

@@ -8,10 +8,10 @@ export const wallBelowNext = rule({
   stop: 'sump',
   severities: ['watch'],
   holds: 'A wall stands under the water of the next chamber, so that it holds no level.',
-  condition: (one: ChamberCase) => {
-    const wall = wallOf(one)
+  condition: (chamberCase: ChamberCase) => {
+    const wall = wallOf(chamberCase)
     if (!wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return []
-    const { index, whole } = one
+    const { index, whole } = chamberCase
     const next = whole.sump.chambers[index < whole.steady.returnIndex ? index + 1 : index - 1]!
     const overM = next.depthM! - crestM(wall)
     return overM > 0 ? [{ wall, overM }] : []

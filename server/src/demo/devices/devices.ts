@@ -85,7 +85,7 @@ export const SAMPLE_DEVICES: readonly DevicePart[] = [...SKIMMERS, ...STERILIZER
 
 /** One of them by its id. */
 export function sampleDevice(id: string): DevicePart {
-  const found = SAMPLE_DEVICES.find((one) => one.id === id)
+  const found = SAMPLE_DEVICES.find((devicePart) => devicePart.id === id)
   if (!found) throw new RangeError(`the sample library has no device ${id}`)
   return found
 }
