@@ -13,11 +13,11 @@ export class Keeper {
     await expect(this.page.getByRole('list', { name: 'Basins' })).toBeVisible()
   }
 
-  async opens(name: string, stop?: 'tank' | 'return'): Promise<void> {
+  async opens(name: string, station?: 'tank' | 'return'): Promise<void> {
     await this.comes()
     await this.page.getByRole('link', { name, exact: true }).click()
     await expect(this.margin('flow')).toBeVisible()
-    if (stop === 'tank')
+    if (station === 'tank')
       await this.page
         .getByRole('link', { name: /Tank and target/ })
         .first()
@@ -51,11 +51,11 @@ export class Keeper {
     await this.page.getByLabel('Name', { exact: true }).fill(name)
     await this.page.keyboard.press('Enter')
     await expect(this.margin('flow')).toBeVisible()
-    await this.stop(/Return/)
+    await this.station(/Return/)
   }
 
-  /** Goes to a stop of the water's way. */
-  async stop(name: RegExp): Promise<void> {
+  /** Goes to a station of the water's way. */
+  async station(name: RegExp): Promise<void> {
     await this.page
       .getByRole('navigation', { name: 'The water’s way' })
       .getByRole('link', { name })

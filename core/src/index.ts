@@ -203,7 +203,7 @@ export {
   FINDING_CODES,
   type FindingCode,
   meetsWanted,
-  type PathStop,
+  type Station,
   RULES,
   type Severity,
 } from './finding/index.ts'

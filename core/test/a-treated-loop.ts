@@ -22,8 +22,8 @@ export const solvedWith = (...devices: Device[]) => solveBasin(withDevices(LOOP,
 export const set = (design: BasinDesign, path: EditPath, to: unknown) =>
   withChanges(design, { [path.join('.')]: to } satisfies Changes)
 
-export const codesAt = (findings: readonly Finding[], stop: string) =>
-  findings.filter((finding) => finding.stop === stop).map(({ code }) => code)
+export const codesAt = (findings: readonly Finding[], station: string) =>
+  findings.filter((finding) => finding.station === station).map(({ code }) => code)
 
 /** A finding of a list; a test that looks for one that is not there says what is. */
 export function named(findings: readonly Finding[], code: string): Finding {

@@ -62,9 +62,9 @@ for (const [name, width, height] of [
     await keeper.field('Length').fill('1000')
     expect(await fits()).toBe(true)
     await keeper.saved()
-    for (const stop of ['Overflow', 'Drains', 'Sump', 'Skimmer and devices', 'Sterilizer']) {
-      await keeper.stop(new RegExp(stop))
-      await expect(page.getByRole('heading', { name: stop, exact: true })).toBeVisible()
+    for (const station of ['Overflow', 'Drains', 'Sump', 'Skimmer and devices', 'Sterilizer']) {
+      await keeper.station(new RegExp(station))
+      await expect(page.getByRole('heading', { name: station, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
     for (const view of ['Currents', 'Room', 'Pumps', 'Size it for me', 'Parts']) {
@@ -106,19 +106,19 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
   'along the way down': {
     tank: (keeper) => keeper.opens('Lantern', 'tank'),
     overflow: async (keeper) => {
-      await keeper.stop(/Overflow/)
+      await keeper.station(/Overflow/)
       await expect(keeper.page.getByTestId('figure-weirHead')).toBeVisible()
     },
     sump: async (keeper) => {
-      await keeper.stop(/Sump/)
+      await keeper.station(/Sump/)
       await shows('Walls to cut')(keeper)
     },
     skimmer: async (keeper) => {
-      await keeper.stop(/Skimmer/)
+      await keeper.station(/Skimmer/)
       await expect(keeper.page.locator('[data-candidate=yarrow-30]')).toBeVisible()
     },
     sterilizer: async (keeper) => {
-      await keeper.stop(/Sterilizer/)
+      await keeper.station(/Sterilizer/)
       await keeper.page.getByRole('button', { name: 'Change Bacteria' }).click()
     },
   },
@@ -128,7 +128,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await keeper.page.getByRole('button', { name: 'Plan' }).click()
     },
     drains: async (keeper) => {
-      await keeper.stop(/Drains/)
+      await keeper.station(/Drains/)
       await keeper.page
         .getByRole('button', { name: /^.*Siphon, west/ })
         .last()

@@ -164,11 +164,11 @@ test('a line that ends short of its bulkhead is stretched to it', async ({ page 
 test('another tank joins the sump and gets a line of its own', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.makes('Pair')
-  await keeper.stop(/Tank/)
+  await keeper.station(/Tank/)
   await page.getByRole('button', { name: 'Another tank' }).click()
   await page.getByLabel('Name of the tank').fill('East')
   await page.keyboard.press('Tab')
-  await keeper.stop(/Return/)
+  await keeper.station(/Return/)
   await expect(page.locator('[data-finding=tank-unfed]')).toContainText('No line ends in East')
   await keeper.tab('Run')
   await page.getByRole('button', { name: 'Tee off after piece 3' }).click()

@@ -6,17 +6,17 @@ test('from an empty basin to a finished loop', async ({ page }) => {
   await keeper.makes('Whole loop')
   await expect(keeper.margin('freeboard')).toBeVisible()
   // The overflow sets the level from here on.
-  await keeper.stop(/Overflow/)
+  await keeper.station(/Overflow/)
   await page.getByRole('button', { name: 'Take: Box inside the tank' }).click()
   await expect(page.getByTestId('figure-weirHead')).toBeVisible()
   await expect(page.getByText('not set yet')).toHaveCount(1)
   // The sump gets its sizes, and the outage its margin.
-  await keeper.stop(/Sump/)
+  await keeper.station(/Sump/)
   await page.getByRole('button', { name: 'Lay it out', exact: true }).click()
   await expect(keeper.margin('outage')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Chambers' }).getByRole('listitem')).toHaveCount(6)
   // Three pipes, and each may block.
-  await keeper.stop(/Drains/)
+  await keeper.station(/Drains/)
   await expect(page.locator('[data-finding=box-without-drain]')).toBeVisible()
   await page.getByRole('button', { name: 'Lay: Siphon, trickle and emergency' }).click()
   await expect(page.getByRole('list', { name: 'Pipes' }).getByRole('listitem')).toHaveCount(3)
@@ -34,23 +34,23 @@ test('from an empty basin to a finished loop', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Pipes' }).getByRole('listitem')).toHaveCount(3)
 })
 
-test('a longer rim lowers the tank, and the tank’s stop no longer asks for a level', async ({
+test('a longer rim lowers the tank, and the tank’s station no longer asks for a level', async ({
   page,
 }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Thimble')
-  await keeper.stop(/Overflow/)
+  await keeper.station(/Overflow/)
   await expect(page.locator('[data-finding=teeth-drowned]')).toBeVisible()
   await keeper.field('Length of the rim').fill('200 mm')
   await expect(page.locator('[data-finding=teeth-drowned]')).toHaveCount(0)
-  await keeper.stop(/Tank and target/)
+  await keeper.station(/Tank and target/)
   await expect(keeper.field('Running water level')).toHaveCount(0)
 })
 
 test('a wall is moved with the arrow keys, and the cut list goes with it', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern')
-  await keeper.stop(/Sump/)
+  await keeper.station(/Sump/)
   const place = keeper.field('From the left, wall 1')
   await expect(place).toHaveValue('300')
   const wall = page.getByRole('slider', { name: 'Wall 1' })
@@ -66,7 +66,7 @@ test('a wall is moved with the arrow keys, and the cut list goes with it', async
 test('nonsense in the sump’s fields is named and nothing is lost', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern')
-  await keeper.stop(/Sump/)
+  await keeper.station(/Sump/)
   await keeper.field('Top, wall 1').fill('9 m')
   await expect(page.getByText(/^Possible: /)).toBeVisible()
   await keeper.field('Length of the sump').fill('a lot')
@@ -80,7 +80,7 @@ test('a chamber is dragged past another in the section, and by its arrow keys ba
 }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern')
-  await keeper.stop(/Sump/)
+  await keeper.station(/Sump/)
   const first = page.getByRole('list', { name: 'Chambers' }).getByRole('listitem')
   await expect(first.nth(2)).toContainText('Refugium')
   const grip = page.getByRole('slider', { name: /Chamber Refugium/ })
@@ -109,7 +109,7 @@ test('a bulkhead kept among one’s own parts goes into a hole', async ({ page }
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('list', { name: 'Parts' })).toContainText('Wide flange 35')
   await page.getByRole('link', { name: 'Back to the design' }).click()
-  await keeper.stop(/Overflow/)
+  await keeper.station(/Overflow/)
   const bulkhead = page.getByLabel('Bulkhead').first()
   await bulkhead.selectOption('Wide flange 35')
   await expect(page.getByRole('list', { name: 'Holes' })).toContainText(/drill 52/)
@@ -119,7 +119,7 @@ test('a bulkhead kept among one’s own parts goes into a hole', async ({ page }
 test('siphons that join are given a setting for each', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Two Sisters')
-  await keeper.stop(/Drains/)
+  await keeper.station(/Drains/)
   await page
     .getByRole('button', { name: /Siphon, west.*gulps air/ })
     .first()

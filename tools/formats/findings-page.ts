@@ -5,8 +5,8 @@ const SEVERITY_WORDS = { stop: 'stop', watch: 'watch', fine: 'fine' } as const
 /** Every code that can be found of a design: where, how severe, and when, from the rules themselves. */
 export function findingsPage(): string {
   const rows = FINDING_CODES.flatMap((code) =>
-    RULES.filter((rule) => rule.code === code).map(({ stop, severities, holds }) => {
-      const where = stop === 'own' ? 'where it is designed' : stop
+    RULES.filter((rule) => rule.code === code).map(({ station, severities, holds }) => {
+      const where = station === 'own' ? 'where it is designed' : station
       return `| \`${code}\` | ${where} | ${severities.map((severity) => SEVERITY_WORDS[severity]).join(', ')} | ${holds} |`
     }),
   )

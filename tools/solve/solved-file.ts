@@ -63,7 +63,7 @@ export interface SpokenKeyFigure {
   readonly label: string
   readonly quantity: string
   readonly si: number | null
-  readonly stop: KeyFigure['stop']
+  readonly station: KeyFigure['station']
   readonly state: Severity
   readonly findingCode: FindingCode | null
 }
@@ -121,12 +121,12 @@ export function solvedFile(
         ...solved,
         findings: solved.findings.map((finding) => spokenFinding(design, finding)),
         pumpsInThisRun: swaps(design, design.pumps),
-        keyFigures: keyFigures(solved).map(({ id, label, value, stop, state, finding }) => ({
+        keyFigures: keyFigures(solved).map(({ id, label, value, station, state, finding }) => ({
           id,
           label,
           quantity: value.quantity,
           si: finite(value.si),
-          stop,
+          station,
           state,
           findingCode: finding?.code ?? null,
         })),

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { STOPS } from './workspace/stops.ts'
+import { STATIONS } from './workspace/stations.ts'
 import ShelfView from './shelf/ShelfView.vue'
 
 export const router = createRouter({
@@ -7,12 +7,12 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfView },
     {
-      path: `/basins/:id/:stop(${STOPS.join('|')})?`,
+      path: `/basins/:id/:station(${STATIONS.join('|')})?`,
       name: 'workspace',
       component: () => import('./workspace/WorkspaceView.vue'),
       props: (route) => ({
         id: String(route.params.id),
-        stop: String(route.params.stop || 'return'),
+        station: String(route.params.station || 'return'),
       }),
     },
     {

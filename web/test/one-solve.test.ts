@@ -8,12 +8,12 @@ import DrillsView from '../src/drills/DrillsView.vue'
 import PumpsView from '../src/pumps/PumpsView.vue'
 import RoomView from '../src/room/RoomView.vue'
 import SizeView from '../src/size/SizeView.vue'
-import { STOPS } from '../src/workspace/stops.ts'
+import { STATIONS } from '../src/workspace/stations.ts'
 import WorkspaceView from '../src/workspace/WorkspaceView.vue'
 import { anOpenBasin } from './open-basin.ts'
 
 const VIEWS: readonly (readonly [string, Component, string])[] = [
-  ...STOPS.map((name) => [name, WorkspaceView, name] as const),
+  ...STATIONS.map((name) => [name, WorkspaceView, name] as const),
   ['pumps', PumpsView, 'pumps'],
   ['drills', DrillsView, 'drills'],
   ['room', RoomView, 'room'],
@@ -70,7 +70,7 @@ describe('a change of the design is solved once on the page’s thread', () => {
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [
-        { path: '/basins/:id/:at', component: view, props: { id: 'b', stop: at } },
+        { path: '/basins/:id/:at', component: view, props: { id: 'b', station: at } },
         { path: '/:all(.*)*', component: Nothing },
       ],
     })

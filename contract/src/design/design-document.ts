@@ -8,7 +8,7 @@ import { gravityFault } from './gravity.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
-import { ByRule, Listing, OrNull, Describes, Text, Within } from './rules.ts'
+import { ByRule, ListOf, OrNull, Describes, Text, Within } from './rules.ts'
 import { SumpDocument } from './sump.ts'
 import { TankDocument } from './tank.ts'
 import { TreatmentDocument } from './treatment.ts'
@@ -28,7 +28,7 @@ export class TariffDocument implements Tariff {
 
 /** One design of a basin: all the core needs to solve it. */
 export class DesignDocument implements BasinDesign {
-  @Listing(1, COUNTS.tanks, 'Display tanks on this sump; a design is known by the first.')
+  @ListOf(1, COUNTS.tanks, 'Display tanks on this sump; a design is known by the first.')
   @Type(() => TankDocument)
   @ValidateNested({ each: true })
   tanks!: TankDocument[]
@@ -38,7 +38,7 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested()
   water!: WaterDocument
 
-  @Listing(0, COUNTS.drains, 'Drain pipes of all tanks.')
+  @ListOf(0, COUNTS.drains, 'Drain pipes of all tanks.')
   @Type(() => DrainDocument)
   @ValidateNested({ each: true })
   drains!: DrainDocument[]
@@ -56,7 +56,7 @@ export class DesignDocument implements BasinDesign {
   @ByRule('plumbing that holds together', (_, owner) => plumbingFault(owner as DesignDocument))
   returnSide!: ReturnSideDocument
 
-  @Listing(1, COUNTS.pumps, 'The pumps this design uses, as they were when chosen.')
+  @ListOf(1, COUNTS.pumps, 'The pumps this design uses, as they were when chosen.')
   @Type(() => PumpPartDocument)
   @ValidateNested({ each: true })
   pumps!: PumpPartDocument[]
@@ -67,7 +67,7 @@ export class DesignDocument implements BasinDesign {
   @OrNull('What the keeper pays for electricity; null: not set.')
   tariff!: TariffDocument | null
 
-  @Listing(0, COUNTS.ownDrills, 'Bad days of the keeper’s own making.')
+  @ListOf(0, COUNTS.ownDrills, 'Bad days of the keeper’s own making.')
   @Type(() => OwnDrillDocument)
   @ValidateNested({ each: true })
   @ByRule('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))

@@ -14,7 +14,7 @@ import type {
   SterilizerSpec,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, ByRule, Listing, OneOf, OrNull, Describes, Text, Within } from './rules.ts'
+import { Id, IdOrNull, ByRule, ListOf, OneOf, OrNull, Describes, Text, Within } from './rules.ts'
 import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
 
@@ -334,7 +334,7 @@ export class CabinetDocument implements Cabinet {
   @Within(LIMITS.doorPlace, 'Underside of its top over the room’s floor, m.')
   topM!: number
 
-  @Listing(0, COUNTS.doors, 'Its openings.')
+  @ListOf(0, COUNTS.doors, 'Its openings.')
   @Type(() => CabinetDoorDocument)
   @ValidateNested({ each: true })
   doors!: CabinetDoorDocument[]

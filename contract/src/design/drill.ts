@@ -2,7 +2,7 @@ import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
 import type { OwnDrill, OwnDrillStep } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, Listing, Text, Within } from './rules.ts'
+import { Id, ListOf, Text, Within } from './rules.ts'
 
 /** One drill in a chain of the keeper’s own. */
 export class OwnDrillStepDocument implements OwnDrillStep {
@@ -21,7 +21,7 @@ export class OwnDrillDocument implements OwnDrill {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
 
-  @Listing(1, COUNTS.drillSteps, 'What happens when.')
+  @ListOf(1, COUNTS.drillSteps, 'What happens when.')
   @Type(() => OwnDrillStepDocument)
   @ValidateNested({ each: true })
   steps!: OwnDrillStepDocument[]

@@ -14,7 +14,7 @@ import type {
 } from '@yew-basin/core'
 import { BulkheadDocument } from './bulkhead.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, Listing, OneOf, OrNull, Describes, Within, WithinOrNull } from './rules.ts'
+import { Id, IdOrNull, ListOf, OneOf, OrNull, Describes, Within, WithinOrNull } from './rules.ts'
 import { OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -151,7 +151,7 @@ export class OverflowDocument implements Overflow {
   @IdOrNull('The chamber behind the wall; null but for rear chambers.')
   chamberId!: string | null
 
-  @Listing(0, COUNTS.holes, 'Holes in the tank.')
+  @ListOf(0, COUNTS.holes, 'Holes in the tank.')
   @Type(() => HoleDocument)
   @ValidateNested({ each: true })
   holes!: HoleDocument[]

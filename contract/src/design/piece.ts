@@ -23,7 +23,7 @@ import type {
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Id, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
 const KINDS = [
   'pipe',
@@ -181,7 +181,7 @@ class DevicePieceDocument extends PieceDocument implements DevicePiece {
   @Within(LIMITS.kv, 'Kv, m³/h at 1 bar.')
   kvM3PerH!: number
 
-  @Listing(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above zero.')
+  @ListOf(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above zero.')
   @Type(() => LossPointDocument)
   @ValidateNested({ each: true })
   @ByRule('a usable table', (_, owner) => tableFault(owner as DevicePieceDocument))

@@ -3,7 +3,7 @@ import { ValidateNested } from 'class-validator'
 import type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
 export class CurvePointDocument implements CurvePoint {
   @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
@@ -38,7 +38,7 @@ export class PumpPartDocument implements PumpPart {
   @OneOf(['under-water', 'dry', 'either'], 'Where it may stand.')
   mounting!: PumpMounting
 
-  @Listing(
+  @ListOf(
     0,
     COUNTS.curvePoints,
     'Printed points, flow rising. Empty: only the two numbers below are known.',
@@ -57,7 +57,7 @@ export class PumpPartDocument implements PumpPart {
   @Within(LIMITS.pumpPower, 'Power on its plate, W.')
   ratedPowerW!: number
 
-  @Listing(
+  @ListOf(
     0,
     COUNTS.curvePoints,
     'Wire power by flow, flow rising. Empty: the rated power is scaled.',

@@ -5,7 +5,7 @@ import { COUNTS, LIMITS } from './limits.ts'
 import {
   Id,
   IdOrNull,
-  Listing,
+  ListOf,
   OneOf,
   OrNull,
   Describes,
@@ -104,12 +104,12 @@ export class ReturnLineDocument implements ReturnLine {
 
 /** From the sump back to the tanks. */
 export class ReturnSideDocument implements ReturnSide {
-  @Listing(1, COUNTS.placedPumps, 'Pumps where they stand.')
+  @ListOf(1, COUNTS.placedPumps, 'Pumps where they stand.')
   @Type(() => PlacedPumpDocument)
   @ValidateNested({ each: true })
   pumps!: PlacedPumpDocument[]
 
-  @Listing(1, COUNTS.lines, 'Lines, each from a pump or a tee to its end.')
+  @ListOf(1, COUNTS.lines, 'Lines, each from a pump or a tee to its end.')
   @Type(() => ReturnLineDocument)
   @ValidateNested({ each: true })
   lines!: ReturnLineDocument[]

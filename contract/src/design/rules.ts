@@ -105,7 +105,7 @@ export function IdOrNull(description: string): PropertyDecorator {
 }
 
 /** A list of `least` to `most` things. */
-export function Listing(least: number, most: number, description: string): PropertyDecorator {
+export function ListOf(least: number, most: number, description: string): PropertyDecorator {
   const message = (args: ValidationArguments) =>
     `must be a list of ${least} to ${most}; ${Array.isArray(args.value) ? `it has ${args.value.length}` : is(args)}`
   return together(

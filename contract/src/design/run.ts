@@ -4,7 +4,7 @@ import type { Piece, Run } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PIECE_CLASSES, PieceDocument } from './piece.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Listing, Within } from './rules.ts'
+import { ListOf, Within } from './rules.ts'
 
 /** One line of pipe from a pump's outlet or a tee to its end, in the order the water passes. */
 export class RunDocument implements Run {
@@ -13,7 +13,7 @@ export class RunDocument implements Run {
   @ValidateNested()
   size!: PipeSizeDocument
 
-  @Listing(0, COUNTS.pieces, 'Pieces in the order the water passes them.')
+  @ListOf(0, COUNTS.pieces, 'Pieces in the order the water passes them.')
   @Type(() => PieceDocument, {
     keepDiscriminatorProperty: true,
     discriminator: { property: 'kind', subTypes: PIECE_CLASSES },

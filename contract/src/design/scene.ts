@@ -14,7 +14,7 @@ import type {
   ZoneKind,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, ByRule, Listing, OneOf, Describes, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, ListOf, OneOf, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { PATTERN_KINDS, SCENE_PANELS, ZONE_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -201,25 +201,25 @@ export class WantedRangeDocument implements WantedRange {
 
 /** What stands in a tank’s water and what moves it. */
 export class SceneDocument implements TankScene {
-  @Listing(0, COUNTS.rocks, 'Rock as simple solids.')
+  @ListOf(0, COUNTS.rocks, 'Rock as simple solids.')
   @Type(() => RockDocument)
   @ValidateNested({ each: true })
   @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   rocks!: RockDocument[]
 
-  @Listing(0, COUNTS.circulationPumps, 'Circulation pumps.')
+  @ListOf(0, COUNTS.circulationPumps, 'Circulation pumps.')
   @Type(() => CirculationPumpDocument)
   @ValidateNested({ each: true })
   @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   pumps!: CirculationPumpDocument[]
 
-  @Listing(0, COUNTS.lines, 'Lines whose end is turned; the others point as they lead.')
+  @ListOf(0, COUNTS.lines, 'Lines whose end is turned; the others point as they lead.')
   @Type(() => NozzleAimDocument)
   @ValidateNested({ each: true })
   @ByRule('one for a line', (list) => twiceFault(list, 'lineId'))
   nozzles!: NozzleAimDocument[]
 
-  @Listing(ZONE_KINDS.length, ZONE_KINDS.length, 'The speeds wanted, one for each zone.')
+  @ListOf(ZONE_KINDS.length, ZONE_KINDS.length, 'The speeds wanted, one for each zone.')
   @Type(() => WantedRangeDocument)
   @ValidateNested({ each: true })
   @ByRule('one for a zone', (list) => twiceFault(list, 'zone'))

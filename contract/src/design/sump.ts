@@ -12,7 +12,7 @@ import type {
 import { CabinetDocument, DeviceDocument } from './device.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
-import { Id, Listing, OneOf, OrNull, Describes, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ListOf, OneOf, OrNull, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { CHAMBER_USES, WALL_KINDS } from './way-words.ts'
 
 const anObject = { message: 'must be an object' }
@@ -142,7 +142,7 @@ export class TopOffDocument implements TopOff {
 
 /** Where the water waits between the drains and the pump. */
 export class SumpDocument implements Sump {
-  @Listing(1, COUNTS.chambers, 'Its chambers, left to right.')
+  @ListOf(1, COUNTS.chambers, 'Its chambers, left to right.')
   @Type(() => ChamberDocument)
   @ValidateNested({ each: true })
   chambers!: ChamberDocument[]
@@ -153,7 +153,7 @@ export class SumpDocument implements Sump {
   @OrNull('Its sizes; null: not set, and each chamber stands at its given level.')
   box!: SumpBoxDocument | null
 
-  @Listing(0, COUNTS.chambers - 1, 'One wall between each two chambers; none without sizes.')
+  @ListOf(0, COUNTS.chambers - 1, 'One wall between each two chambers; none without sizes.')
   @Type(() => SumpWallDocument)
   @ValidateNested({ each: true })
   walls!: SumpWallDocument[]
@@ -176,7 +176,7 @@ export class SumpDocument implements Sump {
   @OrNull('What makes up for evaporation; null: the keeper tops up by hand.')
   topOff!: TopOffDocument | null
 
-  @Listing(0, COUNTS.devices, 'What works on its water, in it and beside it.')
+  @ListOf(0, COUNTS.devices, 'What works on its water, in it and beside it.')
   @Type(() => DeviceDocument)
   @ValidateNested({ each: true })
   devices!: DeviceDocument[]

@@ -9,7 +9,7 @@ import type {
   TreatmentPlan,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, ByRule, Listing, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, IdOrNull, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 import { FEED_FORMS, LOAD_CLASS_WORDS } from './way-words.ts'
 
 /** A food as the keeper gives it. */
@@ -58,7 +58,7 @@ export class DoseTargetDocument implements DoseTarget {
 
 /** What the water has to be cleaned of, and how the keeper judges what cleans it. */
 export class TreatmentDocument implements TreatmentPlan {
-  @Listing(0, COUNTS.feeds, 'What is fed in a day.')
+  @ListOf(0, COUNTS.feeds, 'What is fed in a day.')
   @Type(() => FeedDocument)
   @ValidateNested({ each: true })
   feeds!: FeedDocument[]
@@ -75,7 +75,7 @@ export class TreatmentDocument implements TreatmentPlan {
   @Within(LIMITS.oversize, 'Factor of the school that oversizes.')
   factor!: number
 
-  @Listing(0, COUNTS.targets, 'Doses that are quoted.')
+  @ListOf(0, COUNTS.targets, 'Doses that are quoted.')
   @Type(() => DoseTargetDocument)
   @ValidateNested({ each: true })
   targets!: DoseTargetDocument[]

@@ -2,7 +2,7 @@ import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
-import { ByRule, Listing, OneOf, Describes, Text } from '../design/rules.ts'
+import { ByRule, ListOf, OneOf, Describes, Text } from '../design/rules.ts'
 import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
 
 /** One design of the basin, with its name. */
@@ -37,7 +37,7 @@ export class BasinFile {
   @Text(COUNTS.noteLength, 'A few words on it; may be empty.', 0)
   note!: string
 
-  @Listing(1, COUNTS.designs, 'Its designs; exactly one is current.')
+  @ListOf(1, COUNTS.designs, 'Its designs; exactly one is current.')
   @Type(() => FileDesign)
   @ValidateNested({ each: true })
   @ByRule('one current design', (designs) => {

@@ -1,6 +1,6 @@
 import type { Sentence } from '../quantity/index.ts'
 import type { FindingCode } from './codes.ts'
-import type { PathStop, Severity } from './severity.ts'
+import type { Station, Severity } from './severity.ts'
 
 /** What a finding is about; null: not about one of these. */
 export interface Where {
@@ -17,7 +17,7 @@ export interface Where {
 export interface Finding extends Where {
   readonly code: FindingCode
   readonly severity: Severity
-  readonly stop: PathStop
+  readonly station: Station
   /** What is so. */
   readonly title: Sentence
   /** Why it is so. */

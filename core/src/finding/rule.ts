@@ -1,21 +1,21 @@
 import type { Sentence } from '../quantity/index.ts'
 import type { FindingCode } from './codes.ts'
 import type { Finding, Where } from './finding.ts'
-import type { PathStop, Severity } from './severity.ts'
+import type { Station, Severity } from './severity.ts'
 
 /** Something a rule can be asked about: a tank, a line, a drain, the whole design. */
 export interface Case {
   /** What a finding of it is about, where its rule says no more. */
   readonly where: Partial<Where>
-  /** The stop at which this case is designed, for rules that hold at more than one. */
-  readonly stop?: PathStop
+  /** The station at which this case is designed, for rules that hold at more than one. */
+  readonly station?: Station
 }
 
 /** What can be said of a rule without asking it. */
 export interface RuleWords {
   readonly code: FindingCode
-  /** Where it is said; 'own': at the stop of the case it is asked about. */
-  readonly stop: PathStop | 'own'
+  /** Where it is said; 'own': at the station of the case it is asked about. */
+  readonly station: Station | 'own'
   /** Every severity it can have, worst first. */
   readonly severities: readonly Severity[]
   /** When it holds, in a sentence. */
@@ -65,7 +65,7 @@ export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, 
   // All rules have one shape, whatever each leaves out: hundreds are asked with every keystroke.
   const made: Made<Of, Fact> = {
     code: text.code,
-    stop: text.stop,
+    station: text.station,
     severities: text.severities,
     holds: text.holds,
     condition,
@@ -122,7 +122,7 @@ export const factIf = <Fact>(fact: Fact | null | undefined | false): readonly Fa
 const NOWHERE_ELSE: Partial<Where> = {}
 
 function findingOf<Of extends Case, Fact>(
-  { code, stop, severities, severity, title, reason, where }: Made<Of, Fact>,
+  { code, station, severities, severity, title, reason, where }: Made<Of, Fact>,
   of: Of,
   fact: Fact,
 ): Finding {
@@ -131,7 +131,7 @@ function findingOf<Of extends Case, Fact>(
   return {
     code,
     severity: severity?.(of, fact) ?? severities[0]!,
-    stop: stop === 'own' ? of.stop! : stop,
+    station: station === 'own' ? of.station! : station,
     title: title(of, fact),
     reason: reason(of, fact),
     tankId: own.tankId ?? about.tankId ?? null,

@@ -1,4 +1,4 @@
-import type { Finding, PathStop, Severity } from '../finding/index.ts'
+import type { Finding, Station, Severity } from '../finding/index.ts'
 import type { Measured } from '../quantity/index.ts'
 
 /** What stands beside a figure to read it by. */
@@ -16,7 +16,7 @@ export interface KeyFigure {
   readonly value: Measured
   readonly beside: Beside | null
   /** Where it is worked on. */
-  readonly stop: PathStop | 'drills'
+  readonly station: Station | 'drills'
   readonly state: Severity
   /** What gives it that state; null: nothing does, or a drill. */
   readonly finding: Finding | null

@@ -39,7 +39,7 @@ function netVolume({ totals }: Found): Plain {
     label: 'Net water',
     value: measured('volume', totals.netVolumeM3),
     beside: null,
-    stop: 'tank',
+    station: 'tank',
   }
 }
 
@@ -49,7 +49,7 @@ function flow({ returnSide, tanks }: Found): Plain {
     label: tanks.length > 1 ? 'At the tanks' : 'At the tank',
     value: measured('flow', returnSide.flowM3PerS),
     beside: { is: 'band', si: returnSide.flowBandM3PerS },
-    stop: 'return',
+    station: 'return',
   }
 }
 
@@ -59,7 +59,7 @@ function turnover({ returnSide, totals }: Found): Plain {
     label: 'Turnover',
     value: measured('turnover', returnSide.turnoverPerH ?? NaN),
     beside: { is: 'of', value: measured('turnover', totals.wantedTurnoverPerH ?? NaN) },
-    stop: 'tank',
+    station: 'tank',
   }
 }
 
@@ -70,7 +70,7 @@ function head(solved: Found): Plain {
     label: 'Duty head',
     value: measured('head', pump.headM),
     beside: { is: 'of', value: measured('head', pump.shutOffHeadM) },
-    stop: 'return',
+    station: 'return',
   }
 }
 
@@ -80,7 +80,7 @@ function power({ returnSide: { wirePowerW, powerIsScaled } }: Found): Plain {
     label: 'Pump power',
     value: measured('power', wirePowerW),
     beside: powerIsScaled ? keyFigureWords('scaled') : null,
-    stop: 'return',
+    station: 'return',
   }
 }
 
@@ -93,7 +93,7 @@ function drain({ overflows, totals }: Found): Plain {
       label: 'Below the rim',
       value: measured('length', totals.leastFreeboardM),
       beside: null,
-      stop: 'tank',
+      station: 'tank',
     }
   }
   return {
@@ -101,7 +101,7 @@ function drain({ overflows, totals }: Found): Plain {
     label: 'Drain margin',
     value: measured('length', left),
     beside: keyFigureWords('one blocked'),
-    stop: 'drains',
+    station: 'drains',
   }
 }
 
@@ -113,7 +113,7 @@ function outage({ sump, totals }: Found): Plain {
       label: 'Fastest water',
       value: measured('speed', totals.fastestMPerS),
       beside: null,
-      stop: 'return',
+      station: 'return',
     }
   }
   return {
@@ -121,7 +121,7 @@ function outage({ sump, totals }: Found): Plain {
     label: 'Outage margin',
     value: measured('length', sump.outage.marginM),
     beside: keyFigureWords('to the rim'),
-    stop: 'sump',
+    station: 'sump',
   }
 }
 
@@ -135,7 +135,7 @@ function skimmer({ treatment: { skimmers } }: Found): Plain[] {
       label: 'Skimmer rated',
       value: measured('share', ratio),
       beside: keyFigureWords('of wanted'),
-      stop: 'skimmer',
+      station: 'skimmer',
     },
   ]
 }
@@ -150,7 +150,7 @@ function dose({ treatment: { sterilizers } }: Found): Plain[] {
       label: 'Dose',
       value: measured('dose', first.doseJPerM2),
       beside: { is: 'band', si: first.doseBandJPerM2 ?? 0 },
-      stop: 'sterilizer',
+      station: 'sterilizer',
     },
   ]
 }

@@ -18,7 +18,7 @@ export function worstDrillFigure({ outcome, spilledM3, marginM }: Verdict): KeyF
     label: 'Worst drill',
     value: wet ? measured('volume', spilledM3) : measured('length', marginM),
     beside: keyFigureWords(wet ? 'on the floor' : 'to a rim'),
-    stop: 'drills',
+    station: 'drills',
     state: STATE_OF[outcome],
     finding: null,
   }

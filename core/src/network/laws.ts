@@ -203,7 +203,7 @@ export function linkLoss(
   for (const table of tables) into.fittingsM += tableLossM(table, size)
 }
 
-/** Head a device loses for the size of a flow; past its last point it goes on with the flow's square. */
+/** Head a device loses for the size of a flow; past its last point it grows with the flow's square. */
 export function tableLossM(table: Pchip, flowM3PerS: number): number {
   const size = Math.abs(flowM3PerS)
   const last = table.xs.length - 1

@@ -284,7 +284,7 @@ export function dose(about: About): Working | null {
     terms: lampTerms(lit),
     source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own.`,
     note: sentence(
-      'A lamp loses a fifth over its rated hours and goes on losing. What a maker prints is seldom measured the same way twice.',
+      'A lamp loses a fifth over its rated hours and keeps losing. What a maker prints is seldom measured the same way twice.',
     ),
     rules: [],
   }

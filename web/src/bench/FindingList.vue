@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PathStop } from '@yew-basin/core'
+import type { Station } from '@yew-basin/core'
 import { computed, ref, watch } from 'vue'
 import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
@@ -7,10 +7,10 @@ import { useDesign } from '../workspace/design-store.ts'
 import FindingCard from './FindingCard.vue'
 
 /** One finding first: the worst is open, the others are a line each until asked. */
-const { stop, folded = false } = defineProps<{ stop: PathStop; folded?: boolean }>()
+const { station, folded = false } = defineProps<{ station: Station; folded?: boolean }>()
 const store = useDesign()
 const findings = computed(() =>
-  (store.solved?.findings ?? []).filter((finding) => finding.stop === stop),
+  (store.solved?.findings ?? []).filter((finding) => finding.station === station),
 )
 /** So many stand open to the eye; the rest is a press away. */
 const FIRST = 3

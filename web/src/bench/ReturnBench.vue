@@ -26,7 +26,7 @@ const inWords = computed(() => {
   <div v-if="store.shown && store.solved" class="px-5 py-4">
     <h2 class="text-2xl font-semibold">Return</h2>
     <p class="text-ink-soft">{{ inWords }}</p>
-    <FindingList stop="return" :folded="tab > 0" class="mt-3" />
+    <FindingList station="return" :folded="tab > 0" class="mt-3" />
     <LineList class="mt-4" />
     <TabGroup as="div" class="mt-4" :selected-index="tab" @change="tab = $event">
       <TabList class="flex gap-1 border-b border-rule">

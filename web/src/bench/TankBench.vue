@@ -56,7 +56,7 @@ const sizes = computed(() =>
       </p>
     </div>
     <TankPicker />
-    <FindingList stop="tank" />
+    <FindingList station="tank" />
 
     <section aria-label="Figures">
       <FigureRow

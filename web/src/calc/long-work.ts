@@ -28,7 +28,7 @@ export interface How<Calls, Subject, Answer, Estimate> {
   /** Asking again ends what runs in the middle of its loop; else it is left to end by itself. */
   readonly endsAtOnce?: boolean
   /** It continues while no view shows it; else it ends with the view that asked. */
-  readonly goesOn?: boolean
+  readonly continues?: boolean
 }
 
 /** Long work as a view sees it. */
@@ -117,7 +117,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     fault.value = ''
   }
 
-  if (!how.goesOn) {
+  if (!how.continues) {
     tryOnScopeDispose(() => {
       cancel()
       side.cancel()

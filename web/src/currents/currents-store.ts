@@ -118,7 +118,7 @@ export const useCurrents = defineStore('currents', () => {
     { debounce: ESTIMATE_PAUSE_MS },
   )
 
-  /** The tank whose field is here, or is being worked at: that goes on while another view is shown. */
+  /** The tank whose field is here, or is being worked at: that continues while another view is shown. */
   let loadedFor = ''
   function load(designId: string, tankId: string): void {
     loadedFor = `${designId} ${tankId}`

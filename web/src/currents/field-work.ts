@@ -34,7 +34,7 @@ function useField(wish: () => FieldWish | null) {
     spawn: spawnCurrents,
     subject: wish,
     endsAtOnce: true,
-    goesOn: true,
+    continues: true,
     ask: ({ setting, fineness }, { pool, report }: Work<CurrentsCalls>): Promise<RunField | null> =>
       pool.one((calls) => calls.run(plain(setting), fineness, callback(report))),
     estimate: ({ setting, fineness }, { pool }): Promise<Estimate | null> =>
@@ -50,7 +50,7 @@ function useDye(field: ShallowRef<Field | null>) {
     spawn: spawnCurrents,
     subject: () => (field.value && from.value ? { field: field.value, from: from.value } : null),
     endsAtOnce: true,
-    goesOn: true,
+    continues: true,
     ask: (poured, { pool, report }: Work<CurrentsCalls>): Promise<DyeVerdict> => {
       const look = callback((frame: DyeFrame) => {
         frames.value = [...frames.value, frame]
@@ -80,7 +80,7 @@ function useSearch() {
     spawn: spawnCurrents,
     subject: () => wish.value,
     endsAtOnce: true,
-    goesOn: true,
+    continues: true,
     ask: (
       { setting, pumps },
       { pool, report }: Work<CurrentsCalls>,

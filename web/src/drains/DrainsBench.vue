@@ -94,7 +94,7 @@ function remove(id: string) {
       Water falls straight into the chamber behind the wall: there is nothing to drain.
     </p>
     <template v-else>
-      <FindingList stop="drains" />
+      <FindingList station="drains" />
       <SchoolPicker v-if="rows.length === 0" />
       <template v-else>
         <BlockedTable v-if="solvedOverflow" :solved="solvedOverflow" />

@@ -70,7 +70,7 @@ function useDrillsPreview(present: () => BasinDesign | null) {
   const work = useLongWork({
     spawn: spawnCore,
     subject: () => looked.value,
-    goesOn: true,
+    continues: true,
     ask: async ({ fix, drillId }, given): Promise<DrillsPreview> => {
       const design = applyEdits(present()!, fix.edits)
       const drills = allDrills(steadyState(design))
@@ -92,7 +92,7 @@ function useAllDrills(present: () => BasinDesign | null) {
   const all = useLongWork({
     spawn: spawnCore,
     subject: present,
-    goesOn: true,
+    continues: true,
     ask: async (design, work) => {
       drills.value = allDrills(steadyState(design))
       found.value = new Map()
@@ -122,7 +122,7 @@ export const useDrills = defineStore('drills', () => {
   const pairs = useLongWork({
     spawn: spawnCore,
     subject: () => all.of.value,
-    goesOn: true,
+    continues: true,
     ask: async (design, work): Promise<Survival> => {
       const singles = singleFailures(drills.value)
       const pairs = pairsOf(singles)

@@ -51,7 +51,7 @@ const remove = () => store.edit(withoutOverflow(store.design!, store.tankIndex))
     <TankSwitch />
     <NewOverflow v-if="!overflow" />
     <template v-else-if="solved">
-      <FindingList stop="overflow" />
+      <FindingList station="overflow" />
       <section aria-label="Figures">
         <FigureRow
           figure="weirHead"

@@ -49,7 +49,7 @@ function said(i: number): string {
   >
     <p v-if="!store.shown!.sump.box">
       The sump has no sizes yet.
-      <RouterLink class="underline" :to="`/basins/${id}/sump`">Tell them at its stop</RouterLink>,
+      <RouterLink class="underline" :to="`/basins/${id}/sump`">Give them at the sump</RouterLink>,
       and its room is drawn here.
     </p>
     <div v-else class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
@@ -69,8 +69,7 @@ function said(i: number): string {
         </ul>
         <p v-if="devices.length === 0">
           Nothing stands here yet.
-          <RouterLink class="underline" :to="`/basins/${id}/skimmer`">Add a skimmer</RouterLink>
-          at its stop.
+          <RouterLink class="underline" :to="`/basins/${id}/skimmer`">Add a skimmer</RouterLink>.
         </p>
       </div>
       <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">

@@ -3,7 +3,7 @@ import { useElementSize, useStorage } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
-import type { StopName } from '../workspace/stops.ts'
+import type { Station } from '@yew-basin/core'
 import { useDesign } from '../workspace/design-store.ts'
 import DimensionLine from './DimensionLine.vue'
 import DrawnPart from './DrawnPart.vue'
@@ -24,8 +24,8 @@ const store = useDesign()
 const units = useUnits()
 const router = useRouter()
 const route = useRoute()
-const atDrains = computed(() => route.params.stop === 'drains')
-const atSump = computed(() => route.params.stop === 'sump')
+const atDrains = computed(() => route.params.station === 'drains')
+const atSump = computed(() => route.params.station === 'sump')
 /** Dimension lines of the sump, on demand; the sheet's bar holds the switch. */
 const dimensions = useStorage('yew.dimensions', false)
 const sheet = useTemplateRef<HTMLElement>('sheet')
@@ -38,7 +38,7 @@ const drawing = computed(() => {
   return drawSection(of, width.value, height.value)
 })
 
-function chooseOverflow(tankId: string, to: StopName) {
+function chooseOverflow(tankId: string, to: Station) {
   store.tankId = tankId
   go(to)
 }
@@ -48,13 +48,13 @@ function chooseTank(tankId: string) {
   go('tank')
 }
 
-/** Opens the return stop on a line. */
+/** Opens the return station on a line. */
 function choose(lineId: string) {
   store.lineId = lineId
   go('return')
 }
 
-function go(to: StopName) {
+function go(to: Station) {
   void router.push(`/basins/${store.basin?.id}/${to}`)
 }
 </script>

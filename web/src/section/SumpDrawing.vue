@@ -12,7 +12,7 @@ import { followPointer } from './use-drag.ts'
 const { sump, scale, movable } = defineProps<{
   sump: DrawnSump
   scale: Scale
-  /** Walls are moved only at the sump's own stop. */
+  /** Walls are moved only at the sump's own station. */
   movable: boolean
 }>()
 const store = useDesign()

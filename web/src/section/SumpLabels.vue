@@ -8,7 +8,7 @@ import type { DrawnSump } from './sump-drawing.ts'
 defineProps<{
   sump: DrawnSump
   dimensions: boolean
-  /** Says what the still level is: at the sump's own stop. */
+  /** Says what the still level is: at the sump's own station. */
   named: boolean
 }>()
 const units = useUnits()

@@ -12,7 +12,7 @@ use([LineChart, ScatterChart, GridComponent, SVGRenderer])
 /** A chart in the colours of the theme, with its text twin. */
 const { option } = defineProps<{
   inWords: string
-  /** Told the theme's colours; called again when the theme turns. */
+  /** Given the theme's colours; called again when the theme turns. */
   option: (colour: (token: string) => string) => Record<string, unknown>
 }>()
 const { dark } = useTheme()

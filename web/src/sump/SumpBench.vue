@@ -47,7 +47,7 @@ const WISHES = rowsOf<Sump>(
         Where the water waits, what is done to it there, and what a power cut brings.
       </p>
     </div>
-    <FindingList stop="sump" />
+    <FindingList station="sump" />
     <template v-if="!box">
       <NewSump />
       <ChamberList />

@@ -37,7 +37,7 @@ const SAYS = { small: 'too small', fits: 'fits', large: 'too large' } as const
       <h2 class="text-2xl font-semibold">Skimmer and devices</h2>
       <p class="text-ink-soft">What cleans the water, matched to what is put into it.</p>
     </div>
-    <FindingList stop="skimmer" />
+    <FindingList station="skimmer" />
     <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
       <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />
       <section v-if="skimmer" aria-labelledby="schools-head">

@@ -69,7 +69,7 @@ const inWords = computed(() => {
       <h2 class="text-2xl font-semibold">Sterilizer</h2>
       <p class="text-ink-soft">What the light does to water that passes it, and to the tank.</p>
     </div>
-    <FindingList stop="sterilizer" />
+    <FindingList station="sterilizer" />
     <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
       <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />
       <SkimmerFigures

@@ -26,7 +26,7 @@ const sides = computed(() => {
 
 async function keepBoth() {
   const id = await store.keepBoth()
-  if (id) await router.push({ name: 'workspace', params: { id, stop: route.params.stop } })
+  if (id) await router.push({ name: 'workspace', params: { id, station: route.params.station } })
 }
 </script>
 

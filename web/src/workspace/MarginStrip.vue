@@ -46,7 +46,7 @@ function beside({ value, beside: by }: KeyFigure): string {
     <RouterLink
       v-for="cell in cells"
       :key="cell.id"
-      :to="`/basins/${store.basin?.id}/${cell.stop}`"
+      :to="`/basins/${store.basin?.id}/${cell.station}`"
       class="overflow-hidden border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
       :data-testid="`margin-${cell.id}`"
     >

@@ -6,7 +6,7 @@ import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from './design-store.ts'
 
-const { stop } = defineProps<{ stop: string }>()
+const { station } = defineProps<{ station: string }>()
 const store = useDesign()
 const units = useUnits()
 
@@ -47,10 +47,10 @@ function sterilizerFigure({ treatment: { sterilizers } }: SolvedBasin): string {
   return `${units.text('dose', first.doseJPerM2)} at ${units.text('flow', first.flowM3PerS)}`
 }
 
-/** On a phone the path is wider than the screen: the open stop is brought into it. */
+/** On a phone the path is wider than the screen: the open station is brought into it. */
 const list = useTemplateRef<HTMLElement>('list')
 watch(
-  [() => stop, list],
+  [() => station, list],
   () =>
     list.value
       ?.querySelector('[aria-current=step]')
@@ -58,7 +58,7 @@ watch(
   { flush: 'post' },
 )
 
-const stops = computed(() => {
+const stations = computed(() => {
   const solved = store.solved
   if (!solved) return []
   const { tanks, returnSide, totals } = solved
@@ -106,12 +106,12 @@ const stops = computed(() => {
       ref="list"
       class="path-line relative flex gap-2 overflow-x-auto lg:flex-col lg:overflow-visible"
     >
-      <li v-for="place in stops" :key="place.id" class="relative w-36 flex-none lg:w-auto">
+      <li v-for="place in stations" :key="place.id" class="relative w-36 flex-none lg:w-auto">
         <RouterLink
           :to="`/basins/${store.basin?.id}/${place.id}`"
           class="flex gap-2.5 rounded-lg px-2 py-2"
-          :class="place.id === stop ? 'bg-needle-wash' : 'hover:bg-sunk'"
-          :aria-current="place.id === stop ? 'step' : undefined"
+          :class="place.id === station ? 'bg-needle-wash' : 'hover:bg-sunk'"
+          :aria-current="place.id === station ? 'step' : undefined"
         >
           <StateMark :state="place.state" :size="18" class="relative mt-0.5" />
           <span class="min-w-0">

@@ -7,15 +7,15 @@ import ThemeSwitch from '../shell/ThemeSwitch.vue'
 import UnitSwitch from '../shell/UnitSwitch.vue'
 import { useDesign } from './design-store.ts'
 import SaveMark from './SaveMark.vue'
-import { STOPS } from './stops.ts'
+import { STATIONS } from './stations.ts'
 
 const store = useDesign()
 const route = useRoute()
 const views = computed(() => {
   const base = `/basins/${store.basin?.id}`
-  const stop = STOPS.find((stop) => route.path === `${base}/${stop}`)
+  const station = STATIONS.find((known) => route.path === `${base}/${known}`)
   return [
-    { to: stop ? `${base}/${stop}` : base, label: 'Design' },
+    { to: station ? `${base}/${station}` : base, label: 'Design' },
     { to: `${base}/drills`, label: 'Drills' },
     { to: `${base}/currents`, label: 'Currents' },
     { to: `${base}/room`, label: 'Room' },

@@ -9,13 +9,14 @@ import ConflictDialog from './ConflictDialog.vue'
 import NotOpen from './NotOpen.vue'
 import MarginStrip from './MarginStrip.vue'
 import PreviewBar from './PreviewBar.vue'
-import { STOPS, type StopName } from './stops.ts'
+import type { Station } from '@yew-basin/core'
+import { STATIONS } from './stations.ts'
 import { useBasin } from './use-basin.ts'
 import { useUndoKeys } from './use-undo-keys.ts'
 import WaterPath from './WaterPath.vue'
 import WorkspaceHeader from './WorkspaceHeader.vue'
 
-const { id, stop } = defineProps<{ id: string; stop: string }>()
+const { id, station } = defineProps<{ id: string; station: string }>()
 const store = useBasin(() => id)
 const router = useRouter()
 
@@ -28,7 +29,7 @@ const BENCHES = {
   skimmer: defineAsyncComponent(() => import('../treatment/SkimmerBench.vue')),
   sterilizer: defineAsyncComponent(() => import('../treatment/SterilizerBench.vue')),
 }
-const bench = computed(() => BENCHES[stop as StopName])
+const bench = computed(() => BENCHES[station as Station])
 
 function inField(target: EventTarget | null): boolean {
   return (
@@ -42,8 +43,8 @@ useEventListener(window, 'keydown', (event) => {
   const { key } = event
   const plain = !event.ctrlKey && !event.metaKey
   if (plain && (key === '[' || key === ']') && !inField(event.target)) {
-    const at = STOPS.indexOf(stop as (typeof STOPS)[number])
-    const next = STOPS[at + (key === ']' ? 1 : -1)]
+    const at = STATIONS.indexOf(station as Station)
+    const next = STATIONS[at + (key === ']' ? 1 : -1)]
     if (next) void router.push(`/basins/${id}/${next}`)
   }
 })
@@ -52,13 +53,13 @@ useEventListener(window, 'keydown', (event) => {
 <template>
   <div v-if="store.loadState === 'ready' && store.solved" class="workspace">
     <WorkspaceHeader class="area-head" />
-    <WaterPath class="area-path" :stop="stop" />
+    <WaterPath class="area-path" :station="station" />
     <main class="area-section relative bg-sheet" :class="{ 'preview-frame': store.preview }">
       <PreviewBar />
       <SheetPane />
     </main>
     <aside class="area-bench" aria-label="Bench">
-      <component :is="bench" :key="stop" />
+      <component :is="bench" :key="station" />
     </aside>
     <MarginStrip class="area-strip" />
     <ConflictDialog />

@@ -119,7 +119,7 @@ export class Autosave {
    * Left-over work found in this browser: its design, and whether the server has moved on since. What was on its
    * way when the page was left has arrived by now, or will: the same on both sides is nobody's conflict.
    */
-  leftOver(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
+  recovered(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
     const draft = this.#drafts?.take(Date.now())
     if (!draft) return null
     if (sameDesign(draft.design, answer.design)) {

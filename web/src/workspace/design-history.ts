@@ -4,7 +4,7 @@ import type { RevisionAnswer } from '@yew-basin/contract'
 import isEqual from 'fast-deep-equal'
 import { changed, closed, deepened, redone, startHistory, undone, type History } from './history.ts'
 
-/** What edits touch; null: they put something in or out, which is never more of the same. */
+/** What edits change; null: they put something in or out, which is never more of the same. */
 function touchedBy(edits: readonly Edit[]): string | null {
   return edits.every(({ op }) => op === 'set')
     ? edits.map(({ path }) => path.join('.')).join(' ')
@@ -35,9 +35,9 @@ export function useDesignHistory(
   }
 
   /** Another design in the place of this one. What changes nothing is no step. */
-  function put(next: BasinDesign, touched: string | null = null): void {
+  function put(next: BasinDesign, path: string | null = null): void {
     if (!history.value || isEqual(next, history.value.present)) return
-    history.value = changed(history.value, next, touched, Date.now())
+    history.value = changed(history.value, next, path, Date.now())
     after()
   }
 

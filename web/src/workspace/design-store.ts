@@ -12,6 +12,7 @@ import {
   type Fix,
   type Severity,
   type SolvedBasin,
+  type Station,
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -24,16 +25,17 @@ import { useConflict } from './conflict.ts'
 import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
-import { STOPS, type StopName } from './stops.ts'
+import { STATIONS } from './stations.ts'
 
-/** Worst finding of each stop. */
-function worstByStop(solved: SolvedBasin | null): Record<StopName, Severity> {
-  const worst = Object.fromEntries(STOPS.map((stop) => [stop, 'fine'])) as Record<
-    StopName,
+/** Worst finding of each station. */
+function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
+  const worst = Object.fromEntries(STATIONS.map((station) => [station, 'fine'])) as Record<
+    Station,
     Severity
   >
   // Findings come worst first, so the last one written wins.
-  for (const { stop, severity } of [...(solved?.findings ?? [])].reverse()) worst[stop] = severity
+  for (const { station, severity } of [...(solved?.findings ?? [])].reverse())
+    worst[station] = severity
   return worst
 }
 
@@ -67,7 +69,7 @@ export const useDesign = defineStore('design', () => {
   const running = computed(() =>
     shown.value && solved.value ? asItRuns(shown.value, solved.value) : null,
   )
-  const states = computed(() => worstByStop(solved.value))
+  const states = computed(() => worstByStation(solved.value))
   const selection = useSelection(shown, solved)
 
   async function open(id: string): Promise<void> {
@@ -77,8 +79,8 @@ export const useDesign = defineStore('design', () => {
     if (!answer) return
     history.begin(answer.current.design, answer.current.revision)
     saves.begin(answer.current)
-    // Work that did not reach the server last time goes on top of what it has.
-    const left = saves.leftOver(answer.current)
+    // Work that did not reach the server last time is put on top of what it has.
+    const left = saves.recovered(answer.current)
     if (left) {
       history.put(left.design)
       if (!left.moved) notices.tell('Changes that had not been saved are back.')

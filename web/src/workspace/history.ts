@@ -3,8 +3,8 @@ export interface History<State> {
   readonly past: readonly State[]
   readonly present: State
   readonly future: readonly State[]
-  /** What the last change touched, and when: changes of the same in one breath are one step. */
-  readonly last: { readonly touched: string; readonly at: number } | null
+  /** What the last change path, and when: changes of the same in one breath are one step. */
+  readonly last: { readonly path: string; readonly at: number } | null
 }
 
 const MOST_STEPS = 300
@@ -15,20 +15,20 @@ export function startHistory<State>(present: State): History<State> {
   return { past: [], present, future: [], last: null }
 }
 
-/** @param touched what was changed; null: it is a step of its own, whatever comes before and after */
+/** @param path what was changed; null: it is a step of its own, whatever comes before and after */
 export function changed<State>(
   history: History<State>,
   next: State,
-  touched: string | null,
+  path: string | null,
   at: number,
 ): History<State> {
   const { past, present, last } = history
-  const sameBreath = last !== null && last.touched === touched && at - last.at < BREATH_MS
+  const sameBreath = last !== null && last.path === path && at - last.at < BREATH_MS
   return {
     past: sameBreath ? past : [...past, present].slice(-MOST_STEPS),
     present: next,
     future: [],
-    last: touched === null ? null : { touched, at },
+    last: path === null ? null : { path, at },
   }
 }
 

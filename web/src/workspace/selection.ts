@@ -12,7 +12,7 @@ export function useSelection(
   /** The device the bench is about; without a choice the first of its kind. */
   const deviceId = ref<string | null>(null)
   /** The basin whose next view continues with what is open here. */
-  const goesOn = ref<string | null>(null)
+  const continues = ref<string | null>(null)
 
   const lineIndex = computed(() => {
     const lines = design.value?.returnSide.lines ?? []
@@ -49,7 +49,7 @@ export function useSelection(
 
   return {
     clear,
-    goesOn,
+    continues,
     selectedPieceId,
     deviceId,
     lineId,

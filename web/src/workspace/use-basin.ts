@@ -12,7 +12,7 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
     id,
     (now) => {
       // A view that was reached from another one of the same basin continues with what is open.
-      if (store.goesOn === now && store.basin?.id === now && store.loadState === 'ready') return
+      if (store.continues === now && store.basin?.id === now && store.loadState === 'ready') return
       void store.leave()
       void store.open(now)
     },
@@ -26,7 +26,7 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
     { immediate: true },
   )
   onBeforeRouteLeave((to) => {
-    store.goesOn = to.params.id === id() ? id() : null
+    store.continues = to.params.id === id() ? id() : null
     return Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))])
   })
   return store

@@ -2,7 +2,7 @@ import type { Device } from '../../design/index.ts'
 import type { SolvedDevice, SolvedSkimmer, SolvedSterilizer } from '../../figures/index.ts'
 import type { SterilizerSpec } from '../../uv/index.ts'
 import type { Case } from '../rule.ts'
-import type { PathStop } from '../severity.ts'
+import type { Station } from '../severity.ts'
 import type { LineCase } from './line-case.ts'
 import type { Whole } from './whole.ts'
 
@@ -14,8 +14,8 @@ export interface DeviceCase extends Case {
   readonly solved: SolvedDevice
   /** The line it is in; undefined: none. */
   readonly line: LineCase | undefined
-  /** The stop that it is designed at. */
-  readonly stop: PathStop
+  /** The station that it is designed at. */
+  readonly station: Station
   /** As a skimmer runs; undefined: it is none. */
   readonly skimmer: SolvedSkimmer | undefined
   /** As a sterilizer runs, and what it is; undefined and null: it is none. */
@@ -34,7 +34,7 @@ export function deviceCases(whole: Whole, lines: readonly LineCase[]): DeviceCas
       index,
       solved: whole.treatment.devices[index]!,
       line: lines.find(({ laid }) => laid.line.id === device.lineId),
-      stop: kind === 'sterilizer' || kind === 'flow-meter' ? 'sterilizer' : 'skimmer',
+      station: kind === 'sterilizer' || kind === 'flow-meter' ? 'sterilizer' : 'skimmer',
       where: { deviceId: device.id, chamberId: device.chamberId },
       skimmer: skimmers.find(({ deviceId }) => deviceId === device.id),
       sterilizer: sterilizers.find(({ deviceId }) => deviceId === device.id),

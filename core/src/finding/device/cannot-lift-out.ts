@@ -9,7 +9,7 @@ const LIFTED: ReadonlySet<DeviceKind> = new Set<DeviceKind>(['skimmer', 'reactor
 
 export const cannotLiftOut = rule({
   code: 'cannot-lift-out',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A device meets the cabinet’s top before it is out of the sump.',
   condition: (deviceCase: DeviceCase) => {

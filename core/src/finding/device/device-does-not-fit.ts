@@ -5,7 +5,7 @@ import { placedRoom } from './placed-room.ts'
 
 export const deviceDoesNotFit = rule({
   code: 'device-does-not-fit',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'A device stands through a wall of its chamber or of the cabinet.',
   condition: (deviceCase: DeviceCase) => {

@@ -6,7 +6,7 @@ import { placedRoom } from './placed-room.ts'
 /** Two devices in one place. */
 export const devicesCollide = rule({
   code: 'devices-collide',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
   condition: (deviceCase: DeviceCase) => {
@@ -22,7 +22,7 @@ export const devicesCollide = rule({
 /** A device where the sump stands. */
 export const deviceMeetsSump = rule({
   code: 'devices-collide',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
   condition: (deviceCase: DeviceCase) => holdsFor(placedRoom(deviceCase)?.runsIntoSump ?? false),

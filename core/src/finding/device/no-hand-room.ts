@@ -5,7 +5,7 @@ import { placedRoom } from './placed-room.ts'
 
 export const noHandRoom = rule({
   code: 'no-hand-room',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A hand does not get past a device.',
   condition: (deviceCase: DeviceCase) => {

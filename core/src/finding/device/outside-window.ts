@@ -5,7 +5,7 @@ import { outOfWindow } from './out-of-window.ts'
 
 export const outsideWindow = rule({
   code: 'outside-window',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A device gets less or more flow than its maker wants.',
   condition: (deviceCase: DeviceCase) =>

@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const blockedPipeHeld = rule({
   code: 'blocked-pipe-held',
-  stop: 'drains',
+  station: 'drains',
   severities: ['fine'],
   holds: 'With any one pipe blocked, the others carry the flow.',
   condition: ({ solved }: OverflowCase) => {

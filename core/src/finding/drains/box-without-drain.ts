@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const boxWithoutDrain = rule({
   code: 'box-without-drain',
-  stop: 'drains',
+  station: 'drains',
   severities: ['stop'],
   holds: 'An overflow’s box has no drain.',
   condition: ({ overflow, laid }: OverflowCase) =>

@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const drainTooLevel = rule({
   code: 'drain-too-level',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'A pipe that carries air with its water falls less than 1 in 48.',
   condition: ({ drain, solved }: DrainCase) => {

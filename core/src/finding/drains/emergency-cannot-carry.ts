@@ -11,7 +11,7 @@ function failing({ solved }: OverflowCase): BlockedRow[] {
 /** What one blocked pipe does: the line a keeper asks for first. */
 export const emergencyCannotCarry = rule({
   code: 'emergency-cannot-carry',
-  stop: 'drains',
+  station: 'drains',
   severities: ['stop', 'watch'],
   holds: 'With one pipe blocked, the others do not carry the flow.',
   condition: (box: OverflowCase) => {

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const emergencyWet = rule({
   code: 'emergency-wet',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'An emergency pipe carries water in normal use.',
   condition: ({ drain, solved }: DrainCase) =>

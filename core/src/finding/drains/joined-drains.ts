@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const joinedDrains = rule({
   code: 'joined-drains',
-  stop: 'drains',
+  station: 'drains',
   severities: ['stop', 'watch'],
   holds: 'One drain runs into another, so that one blockage takes both.',
   condition: ({ drain, box }: DrainCase) => {

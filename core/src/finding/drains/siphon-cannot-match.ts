@@ -12,7 +12,7 @@ export function unmatched({ drain, solved }: DrainCase): SolvedMatch | null {
 
 export const siphonCannotMatch = rule({
   code: 'siphon-cannot-match',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'A siphon carries less than its share with its valve wide open.',
   condition: (drainCase: DrainCase) => factIf(unmatched(drainCase)),

@@ -14,7 +14,7 @@ const HELPS: Readonly<Record<Drain['inlet']['form'], string>> = {
 
 export const siphonNearAir = rule({
   code: 'siphon-near-air',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'Less water stands over a siphon’s inlet than keeps a vortex away.',
   condition: (drainCase: DrainCase) => {

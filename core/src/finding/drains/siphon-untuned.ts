@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const siphonUntuned = rule({
   code: 'siphon-untuned',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'A siphon would carry more than comes, and draws air.',
   condition: ({ drain, solved }: DrainCase) =>

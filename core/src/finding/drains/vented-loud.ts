@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const ventedLoud = rule({
   code: 'vented-loud',
-  stop: 'drains',
+  station: 'drains',
   severities: ['watch'],
   holds: 'A vented pipe is filled past a third of its section.',
   condition: ({ solved }: DrainCase) => holdsFor(solved.noise === 'over'),

@@ -8,7 +8,7 @@ import { rule } from '../rule.ts'
 /** A hole with less glass beside it than it needs. */
 export const holeTooNear = rule({
   code: 'hole-too-near',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['watch'],
   holds: 'A hole is too near to an edge or to another hole.',
   condition: ({ overflow, tank }: OverflowCase) =>

@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const hungLosesPrime = rule({
   code: 'hung-loses-prime',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['stop', 'watch'],
   holds: 'Water is too slow in a hung box’s tubes to sweep their air out.',
   condition: ({ solved, overflow }: OverflowCase) =>

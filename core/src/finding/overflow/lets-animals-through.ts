@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const letsAnimalsThrough = rule({
   code: 'lets-animals-through',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['watch'],
   holds: 'The smallest animal that must stay fits through an opening on the way out.',
   condition: ({ solved, overflow }: OverflowCase) =>

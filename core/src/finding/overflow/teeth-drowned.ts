@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const teethDrowned = rule({
   code: 'teeth-drowned',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['watch'],
   holds: 'The tops of an overflow’s teeth stand under water.',
   condition: ({ solved: { overTeethM } }: OverflowCase) =>

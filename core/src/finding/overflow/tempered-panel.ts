@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const temperedPanel = rule({
   code: 'tempered-panel',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['stop'],
   holds: 'A hole is to be drilled in tempered glass.',
   condition: ({ overflow }: OverflowCase) =>

@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const weirTooShort = rule({
   code: 'weir-too-short',
-  stop: 'overflow',
+  station: 'overflow',
   severities: ['watch'],
   holds: 'A thick sheet of water runs over the rim.',
   condition: ({ solved: { headM, overTeethM } }: OverflowCase) =>

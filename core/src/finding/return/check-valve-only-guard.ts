@@ -4,7 +4,7 @@ import { factIf, rule } from '../rule.ts'
 
 export const checkValveOnlyGuard = rule({
   code: 'check-valve-only-guard',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'Nothing but a check valve keeps a tank from running back through a line.',
   condition: ({ laid }: LineCase) => {

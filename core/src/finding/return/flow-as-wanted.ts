@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const flowAsWanted = rule({
   code: 'flow-as-wanted',
-  stop: 'return',
+  station: 'return',
   severities: ['fine'],
   holds: 'A tank gets about what is wanted for it.',
   condition: (feed: FeedCase) =>

@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const flowPast = rule({
   code: 'flow-past',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A tank gets far more than is wanted for it.',
   condition: (feed: FeedCase) =>

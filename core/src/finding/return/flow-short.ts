@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const flowShort = rule({
   code: 'flow-short',
-  stop: 'return',
+  station: 'return',
   severities: ['stop', 'watch'],
   holds: 'A tank gets less than is wanted for it.',
   condition: (feed: FeedCase) =>

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const flowsBack = rule({
   code: 'flows-back',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'Water runs back from a line’s end through the pump.',
   condition: ({ solved }: LineCase) => holdsFor(solved.status === 'flows-back'),

@@ -32,7 +32,7 @@ const elbowRows = memoize((pieces: readonly Piece[]): ElbowRow[] => {
 
 export const hardElbowsInARow = rule({
   code: 'hard-elbows-in-a-row',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'Several hard elbows follow each other, where a hose may curve.',
   condition: ({ laid }: LineCase) =>

@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const hoseTooShort = rule({
   code: 'hose-too-short',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'A hose is shorter than the straight way it must reach.',
   condition: ({ laid }: LineCase) =>

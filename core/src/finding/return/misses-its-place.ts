@@ -25,7 +25,7 @@ export function missedPlace(
 
 export const missesItsPlace = rule({
   code: 'misses-its-place',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'A line ends away from the bulkhead or the tee that it must reach.',
   condition: (line: LineCase) => factIf(missedPlace(line)),

@@ -6,7 +6,7 @@ import { missedPlace } from './misses-its-place.ts'
 
 export const mouthOutsideTank = rule({
   code: 'mouth-outside-tank',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'A line that should end in a tank ends beside it.',
   condition: (line: LineCase) =>

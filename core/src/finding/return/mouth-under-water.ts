@@ -6,7 +6,7 @@ import { missedPlace } from './misses-its-place.ts'
 
 export const mouthUnderWater = rule({
   code: 'mouth-under-water',
-  stop: 'return',
+  station: 'return',
   severities: ['watch', 'fine'],
   holds: 'A line ends under its tank’s water, so that the tank can run back through it.',
   condition: (line: LineCase) => {

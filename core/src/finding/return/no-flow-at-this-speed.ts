@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const noFlowAtThisSpeed = rule({
   code: 'no-flow-at-this-speed',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'The pump does not lift water to a line’s end.',
   condition: ({ solved: { status } }: LineCase) =>

@@ -13,7 +13,7 @@ function tankBehind({ whole, feeds }: PumpCase): SolvedTank | undefined {
 /** Fouled, and at its fullest speed, would it still bring what is wanted? */
 export const noFoulingReserve = rule({
   code: 'no-fouling-reserve',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A fouled pump at its fullest speed no longer brings what is wanted.',
   condition: (pumpCase: PumpCase) => {

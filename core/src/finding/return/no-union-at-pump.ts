@@ -7,7 +7,7 @@ import { rule } from '../rule.ts'
 /** Rigid pipe on a pump without a union near it: the pump cannot be taken out to be cleaned. */
 export const noUnionAtPump = rule({
   code: 'no-union-at-pump',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'Rigid pipe leaves a pump without a joint near it that comes apart.',
   condition: ({ laid }: PumpCase) => {

@@ -7,7 +7,7 @@ import { rule } from '../rule.ts'
 
 export const outletMismatch = rule({
   code: 'outlet-mismatch',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A pump’s outlet and the line on it have different bores.',
   condition: ({ laid, solved, pump }: LineCase) => {

@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const pastKnownCurve = rule({
   code: 'past-known-curve',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A pump runs past the last point of its printed curve.',
   condition: ({ pump, solved }: PumpCase) => {

@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** Too little water over the inlet: a vortex may draw air; above the water it draws nothing else. */
 export const pumpDrawsAir = rule({
   code: 'pump-draws-air',
-  stop: 'return',
+  station: 'return',
   severities: ['stop', 'watch'],
   holds: 'Less water stands over a pump’s inlet than keeps a vortex from drawing air.',
   condition: ({ solved: { pump } }: PumpCase) =>

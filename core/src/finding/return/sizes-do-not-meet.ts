@@ -7,7 +7,7 @@ import { factIf, rule } from '../rule.ts'
 /** A takeoff whose first pipe is not of the tee's size. */
 export const startDoesNotMeet = rule({
   code: 'sizes-do-not-meet',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A line begins or ends in another size than the tee it meets.',
   condition: ({ laid, whole }: LineCase) => {
@@ -32,7 +32,7 @@ export const startDoesNotMeet = rule({
 /** A line that joins a tee of another size. */
 export const joinDoesNotMeet = rule({
   code: 'sizes-do-not-meet',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A line begins or ends in another size than the tee it meets.',
   condition: ({ laid, whole }: LineCase) => {

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const spareWithoutValve = rule({
   code: 'spare-without-valve',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A capped spare has no valve in front of its cap.',
   condition: ({ laid: { line } }: LineCase) =>

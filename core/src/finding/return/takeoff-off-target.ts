@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const takeoffOffTarget = rule({
   code: 'takeoff-off-target',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A line back to the sump carries less or more than is wanted of it.',
   condition: ({ laid, solved }: LineCase) => {

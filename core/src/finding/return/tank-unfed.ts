@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const tankUnfed = rule({
   code: 'tank-unfed',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'No line ends in a tank.',
   condition: ({ feeding }: FeedCase) => holdsFor(feeding.length === 0),

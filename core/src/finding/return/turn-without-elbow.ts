@@ -39,7 +39,7 @@ function turnBetween(from: PipePiece, to: PipePiece): number {
 
 export const turnWithoutElbow = rule({
   code: 'turn-without-elbow',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'Rigid pipe changes its direction with nothing between to turn it.',
   condition: ({ laid }: LineCase) => turnsMissing(laid.placed),

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const couldNotSolve = rule({
   code: 'unsettled',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'No flow was found at which a line’s heads balance.',
   condition: ({ laid, whole }: LineCase) =>

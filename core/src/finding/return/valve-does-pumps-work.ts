@@ -6,7 +6,7 @@ import { rule } from '../rule.ts'
 /** A controllable pump throttled by a valve on its only way, where turning it down would do. */
 export const valveDoesPumpsWork = rule({
   code: 'valve-does-pumps-work',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'A valve eats much of the head of a pump that could be turned down.',
   condition: ({ pump, solved, laid, feeds }: PumpCase) => {

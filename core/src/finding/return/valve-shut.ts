@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const valveShut = rule({
   code: 'valve-shut',
-  stop: 'return',
+  station: 'return',
   severities: ['stop'],
   holds: 'A shut valve on its way keeps all water from a line’s end.',
   condition: ({ solved }: LineCase) => holdsFor(solved.status === 'shut'),

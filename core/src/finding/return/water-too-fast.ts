@@ -31,7 +31,7 @@ function fastestPast(line: LineCase): TooFast | null {
 
 export const waterTooFast = rule({
   code: 'water-too-fast',
-  stop: 'return',
+  station: 'return',
   severities: ['watch'],
   holds: 'Water runs faster in a piece than is quiet there.',
   condition: (line: LineCase) => factIf(fastestPast(line)),

@@ -7,7 +7,7 @@ const TOUCH_M = 1e-9
 
 export const cupStaysOn = rule({
   code: 'cup-stays-on',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'A skimmer’s cup meets the cabinet’s top before it comes off.',
   condition: ({ skimmer: { aboveCupM } }: SkimmerCase) =>

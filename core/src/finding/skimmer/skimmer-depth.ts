@@ -5,7 +5,7 @@ import { factIf, rule } from '../rule.ts'
 /** A skimmer that stands in more or less water than its maker wants. */
 export const skimmerDepthOff = rule({
   code: 'skimmer-depth',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A skimmer stands in more or less water than it works in.',
   condition: ({ skimmer: { depth } }: SkimmerCase) =>

@@ -5,7 +5,7 @@ import { beside, counted } from './size-words.ts'
 
 export const skimmerFits = rule({
   code: 'skimmer-fits',
-  stop: 'own',
+  station: 'own',
   severities: ['fine'],
   holds: 'A skimmer suits the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'fits'),

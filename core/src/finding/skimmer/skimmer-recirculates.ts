@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** More through it than through its chamber: it draws the same water twice. */
 export const skimmerRecirculates = rule({
   code: 'skimmer-recirculates',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A skimmer draws more than passes its chamber.',
   condition: ({ skimmer: { shareOfThroughflow: share } }: SkimmerCase) =>

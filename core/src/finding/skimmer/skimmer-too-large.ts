@@ -6,7 +6,7 @@ import { beside, counted } from './size-words.ts'
 
 export const skimmerTooLarge = rule({
   code: 'skimmer-too-large',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A skimmer is far too large for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'large'),

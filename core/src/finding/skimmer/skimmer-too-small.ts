@@ -5,7 +5,7 @@ import { beside, counted } from './size-words.ts'
 
 export const skimmerTooSmall = rule({
   code: 'skimmer-too-small',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A skimmer is too small for the water and its load, by the school in force.',
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'small'),

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const skimmerWithoutWater = rule({
   code: 'skimmer-without-water',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'A skimmer stands in no chamber.',
   condition: ({ device }: SkimmerCase) => holdsFor(device.chamberId === null),

@@ -4,7 +4,7 @@ import { rule } from '../rule.ts'
 
 export const topOffGivesUp = rule({
   code: 'top-off-gives-up',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'The top-off’s run limit is shorter than it takes to fill a skimmer again.',
   condition: ({ skimmer: { pastRunLimit, topOffRunsS: runsS }, whole }: SkimmerCase) => {

@@ -5,7 +5,7 @@ import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
 
 export const doseReached = rule({
   code: 'dose-reached',
-  stop: 'own',
+  station: 'own',
   severities: ['fine'],
   holds: 'A sterilizer gives the dose that is quoted for its target.',
   condition: (sterilizerCase: SterilizerCase) => {

@@ -5,7 +5,7 @@ import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
 
 export const doseShort = rule({
   code: 'dose-short',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A sterilizer gives less than the dose that is quoted for its target.',
   condition: (sterilizerCase: SterilizerCase) => {

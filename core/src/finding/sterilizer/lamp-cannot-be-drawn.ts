@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** The lamp is drawn out along its own length. */
 export const lampCannotBeDrawn = rule({
   code: 'lamp-cannot-be-drawn',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'The cabinet leaves no room to draw a lamp where it hangs.',
   condition: ({ solved, spec }: SterilizerCase) => {

@@ -6,7 +6,7 @@ import { rule } from '../rule.ts'
 /** A lamp is changed once a year: it must come out of the line. */
 export const lampGluedIn = rule({
   code: 'lamp-glued-in',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A sterilizer has no union on one side or on both.',
   condition: ({ line, device }: SterilizerCase) => {

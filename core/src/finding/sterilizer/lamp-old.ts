@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const lampOld = rule({
   code: 'lamp-old',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A lamp has run its rated hours.',
   condition: ({ sterilizer }: SterilizerCase) => holdsFor(sterilizer.lampLeftS <= 0),

@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 /** A lamp without water past it boils what stands in it. */
 export const lampWithoutFlow = rule({
   code: 'lamp-without-flow',
-  stop: 'own',
+  station: 'own',
   severities: ['stop'],
   holds: 'No water passes a sterilizer.',
   condition: ({ sterilizer }: SterilizerCase) => holdsFor(sterilizer.flowM3PerS <= 0),

@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** A float rises with the water: it wants a stretch that goes up and is as long as itself. */
 export const meterNotUpright = rule({
   code: 'meter-not-upright',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A flow meter’s line has no upright stretch as long as the meter.',
   condition: ({ line, device }: DeviceCase) => {

@@ -5,7 +5,7 @@ import { factIf, rule } from '../rule.ts'
 
 export const meterOffScale = rule({
   code: 'meter-off-scale',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A flow meter’s scale does not reach its flow.',
   condition: (deviceCase: DeviceCase) =>

@@ -6,7 +6,7 @@ import { rule } from '../rule.ts'
 
 export const portsDoNotMeet = rule({
   code: 'ports-do-not-meet',
-  stop: 'own',
+  station: 'own',
   severities: ['watch'],
   holds: 'A sterilizer’s ports are not its line’s size.',
   condition: ({ line, device, spec }: SterilizerCase) => {

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const aboveFillLine = rule({
   code: 'above-fill-line',
-  stop: 'sump',
+  station: 'sump',
   severities: ['stop', 'watch'],
   holds: 'The return chamber runs higher than a power cut leaves room for.',
   condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'above'),

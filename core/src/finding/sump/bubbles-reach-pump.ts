@@ -17,7 +17,7 @@ function bareDrain({ sump, drains, design }: Whole): SolvedDrain | undefined {
 
 export const drainsBesidePump = rule({
   code: 'bubbles-reach-pump',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'Bubbles that are seen in the display are carried to the pump.',
   condition: (whole: Whole) => factIf(bareDrain(whole)),
@@ -42,7 +42,7 @@ function bestTrap({
 
 export const bubblesGoDownTrap = rule({
   code: 'bubbles-reach-pump',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'Bubbles that are seen in the display are carried to the pump.',
   condition: (whole: Whole) => {

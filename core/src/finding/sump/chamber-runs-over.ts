@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const chamberRunsOver = rule({
   code: 'chamber-runs-over',
-  stop: 'sump',
+  station: 'sump',
   severities: ['stop'],
   holds: 'A chamber’s water stands over the sump’s rim.',
   condition: ({ solved }: ChamberCase) => holdsFor(solved.spills && !solved.starved),

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const chamberStarved = rule({
   code: 'chamber-starved',
-  stop: 'sump',
+  station: 'sump',
   severities: ['stop'],
   holds: 'More is drawn from a chamber than comes in.',
   condition: ({ solved }: ChamberCase) => holdsFor(solved.starved),

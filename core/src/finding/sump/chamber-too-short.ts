@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const chamberTooShort = rule({
   code: 'chamber-too-short',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'A hand does not fit into a chamber.',
   condition: ({ chamber, solved: { lengthM } }: ChamberCase) =>

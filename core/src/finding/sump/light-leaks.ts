@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** A lit refugium grows weed on whatever its light reaches. */
 export const lightLeaks = rule({
   code: 'light-leaks',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'A refugium’s walls let its light through.',
   condition: ({ chamber, whole, index }: ChamberCase) => {

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const outageHeld = rule({
   code: 'outage-held',
-  stop: 'sump',
+  station: 'sump',
   severities: ['fine'],
   holds: 'What comes down in a power cut stays in the sump.',
   condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'held'),

@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const runsDrySoon = rule({
   code: 'runs-dry-soon',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'Without top-off the pump draws air within days.',
   condition: ({ sump: { waterUse: use } }: Whole) =>

@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 /** A chamber whose water is not what the keeper says that its skimmer works in. */
 export const chamberDepth = rule({
   code: 'skimmer-depth',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'A skimmer stands in more or less water than it works in.',
   condition: ({ chamber, solved: { depthM } }: ChamberCase) => {

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const sumpTooSmall = rule({
   code: 'sump-too-small',
-  stop: 'sump',
+  station: 'sump',
   severities: ['stop', 'watch'],
   holds: 'No level that the pump can run at leaves room for what comes down.',
   condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'too-small'),

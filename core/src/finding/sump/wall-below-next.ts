@@ -5,7 +5,7 @@ import { rule } from '../rule.ts'
 
 export const wallBelowNext = rule({
   code: 'wall-below-next',
-  stop: 'sump',
+  station: 'sump',
   severities: ['watch'],
   holds: 'A wall stands under the water of the next chamber, so that it holds no level.',
   condition: (chamberCase: ChamberCase) => {

@@ -5,7 +5,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const littleFreeboard = rule({
   code: 'little-freeboard',
-  stop: 'tank',
+  station: 'tank',
   severities: ['watch'],
   holds: 'The running level is nearer to the rim than ripples and a surge need.',
   condition: ({ solved: { freeboardM } }: TankCase) =>

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const noNetWater = rule({
   code: 'no-net-water',
-  stop: 'tank',
+  station: 'tank',
   severities: ['stop'],
   holds: 'Rock and sand displace all that the tank holds.',
   condition: ({ solved }: TankCase) => holdsFor(solved.netVolumeM3 <= 0),

@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const rimOverPanels = rule({
   code: 'rim-over-panels',
-  stop: 'tank',
+  station: 'tank',
   severities: ['stop'],
   holds: 'The rim that is given stands higher than the panels.',
   condition: ({ tank }: TankCase) => holdsFor(tank.rimM > tank.heightM),

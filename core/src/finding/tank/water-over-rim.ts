@@ -4,7 +4,7 @@ import { holdsFor, rule } from '../rule.ts'
 
 export const waterOverRim = rule({
   code: 'water-over-rim',
-  stop: 'tank',
+  station: 'tank',
   severities: ['stop'],
   holds: 'The running level stands at or over the tank’s rim.',
   condition: ({ solved }: TankCase) => holdsFor(solved.freeboardM <= 0),
