@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { DEFAULT_RANGES, settingOf, solveBasin } from '@yew-basin/core'
+import { DEFAULT_RANGES, domainOf, solveBasin } from '@yew-basin/core'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject, readPart } from '../src/index.ts'
@@ -30,10 +30,10 @@ test('what is read can be run: pump, rock and the line as it is turned', () => {
   const read = readBasinObject(aFile())
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   const { design } = read.value.designs[0]!
-  const setting = settingOf(design, solveBasin(design), 0)
-  expect(setting.rocks.map(({ id }) => id)).toEqual(['rock'])
-  expect(setting.streams[0]).toMatchObject({ id: 'circulation', from: 'pump' })
-  expect(setting.streams[0]!.flowM3PerS).toBeCloseTo(0.0007, 9)
+  const domain = domainOf(design, solveBasin(design), 0)
+  expect(domain.rocks.map(({ id }) => id)).toEqual(['rock'])
+  expect(domain.streams[0]).toMatchObject({ id: 'circulation', from: 'pump' })
+  expect(domain.streams[0]!.flowM3PerS).toBeCloseTo(0.0007, 9)
 })
 
 describe('what a scene cannot be is refused', () => {

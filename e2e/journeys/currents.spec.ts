@@ -13,11 +13,11 @@ async function opensCurrents(keeper: Keeper): Promise<void> {
 async function runsCoarse(page: Page): Promise<void> {
   await page.getByLabel('How fine').selectOption('coarse')
   await expect(page.getByTestId('estimate')).toContainText(/about \d+ (s|min)/)
-  await page.getByRole('button', { name: 'Run the field' }).click()
+  await page.getByRole('button', { name: 'Simulate the field' }).click()
   await expect(page.getByTestId('verdict')).toBeVisible({ timeout: 90_000 })
 }
 
-test('a coarse field is run for real, kept with the design, and says when it is out of date', async ({
+test('a coarse field is simulated for real, kept with the design, and says when it is out of date', async ({
   page,
 }) => {
   const keeper = new Keeper(page)
@@ -54,12 +54,12 @@ test('a dye is poured, spreads and is mixed; the page answers meanwhile', async 
   await expect(page.getByTestId('mixed')).toHaveCount(0)
 })
 
-test('a field that takes too long is stopped, and can be run again', async ({ page }) => {
+test('a field that takes too long is stopped, and can be simulated again', async ({ page }) => {
   const keeper = new Keeper(page)
   await opensCurrents(keeper)
   await page.getByLabel('How fine').selectOption('fine')
   await expect(page.getByTestId('estimate')).toContainText('cells')
-  await page.getByRole('button', { name: 'Run the field' }).click()
+  await page.getByRole('button', { name: 'Simulate the field' }).click()
   await expect(page.getByRole('progressbar', { name: 'The field is run' })).toBeVisible()
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByTestId('verdict')).toHaveCount(0)

@@ -5,7 +5,7 @@ const goesToDrills = (page: Page) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Drills' }).click()
 const row = (page: Page, id: string) => page.locator(`[data-drill="${id}"]`)
 const allRun = (page: Page) =>
-  expect(page.getByRole('button', { name: 'Run again' })).toBeVisible({ timeout: 60_000 })
+  expect(page.getByRole('button', { name: 'Simulate again' })).toBeVisible({ timeout: 60_000 })
 
 test('a bad design floods, a fix is looked at, applied, and the drill turns fine', async ({
   page,
@@ -78,7 +78,7 @@ test('what it survives, by one failure and by two; a chain of the keeper’s own
   await keeper.opens('Thimble')
   await goesToDrills(page)
   await allRun(page)
-  await page.getByRole('button', { name: 'Run the pairs' }).click()
+  await page.getByRole('button', { name: 'Simulate the pairs' }).click()
   await expect(page.getByTestId('survives-two')).toContainText(/\d/, { timeout: 60_000 })
   await expect(page.getByText('Single points of failure')).toBeVisible()
   await page.getByRole('button', { name: 'Chain' }).click()

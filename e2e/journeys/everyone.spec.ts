@@ -151,7 +151,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
     },
     drills: async (keeper) => {
       await keeper.page.getByRole('link', { name: 'Drills', exact: true }).click()
-      await expect(keeper.page.getByRole('button', { name: 'Run again' })).toBeVisible()
+      await expect(keeper.page.getByRole('button', { name: 'Simulate again' })).toBeVisible()
       await expect(keeper.page.getByTestId('drill-section')).toBeVisible()
     },
     parts: async (keeper) => {
@@ -167,7 +167,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await keeper.opens('Lantern')
       await view('Currents')(keeper)
       await keeper.page.getByLabel('How fine').selectOption('coarse')
-      await keeper.page.getByRole('button', { name: 'Run the field' }).click()
+      await keeper.page.getByRole('button', { name: 'Simulate the field' }).click()
       await expect(keeper.page.getByTestId('verdict')).toBeVisible({ timeout: 60_000 })
       await keeper.page
         .getByRole('list', { name: 'Circulation pumps' })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { allDrills, runDrill, steadyState, verdictOf, worstFirst } from '@yew-basin/core'
+import { allDrills, simulateDrill, steadyState, verdictOf, worstFirst } from '@yew-basin/core'
 import { DEMO_BASINS } from '../src/demo/basins.ts'
 
 describe('the drills of the demo', () => {
@@ -10,7 +10,7 @@ describe('the drills of the demo', () => {
       const drills = allDrills(steady)
       expect(drills.length).toBeGreaterThanOrEqual(6)
       for (const drill of drills) {
-        const run = runDrill(steady, drill)
+        const run = simulateDrill(steady, drill)
         expect(run.unaccounted).toBeLessThan(1e-9)
         expect(verdictOf(run).vessels.length).toBeGreaterThan(2)
       }
@@ -19,7 +19,7 @@ describe('the drills of the demo', () => {
   test('Lantern’s big can floods the floor when its top-off sticks', () => {
     const steady = steadyState(DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design)
     const verdicts = worstFirst(
-      allDrills(steady).map((drill) => verdictOf(runDrill(steady, drill))),
+      allDrills(steady).map((drill) => verdictOf(simulateDrill(steady, drill))),
     )
     expect(verdicts[0]).toMatchObject({ drillId: 'top-off-open', outcome: 'wet' })
   })

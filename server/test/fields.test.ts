@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { DesignAnswer } from '@yew-basin/contract'
-import { packField, planField, settingOf, solveBasin, type Field } from '@yew-basin/core'
+import { packField, planField, domainOf, solveBasin, type Field } from '@yew-basin/core'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
 
 let app: TestApp
@@ -17,8 +17,8 @@ beforeEach(async () => {
 
 /** A field of still water on the tank's own grid. */
 function bytesOf(answer: DesignAnswer, of: string): Buffer {
-  const setting = settingOf(answer.design, solveBasin(answer.design), 0)
-  const { grid, fineness } = planField(setting, 'coarse')!
+  const domain = domainOf(answer.design, solveBasin(answer.design), 0)
+  const { grid, fineness } = planField(domain, 'coarse')!
   const still = () => new Float32Array(grid.fill.length)
   const field: Field = {
     fineness,

@@ -2,12 +2,12 @@ import {
   eddyViscosity,
   Lattice,
   planField,
-  runField,
-  settingOf,
+  simulateField,
+  domainOf,
   SLIPS,
   solveBasin,
   type Fineness,
-  type WaterSetting,
+  type FlowDomain,
 } from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 
@@ -21,16 +21,16 @@ const ROUND_MS = 250
 const lantern = DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design
 
 /** The demo's lagoon, 620 L, two pumps in turns. */
-function lagoon(): WaterSetting {
-  return settingOf(lantern, solveBasin(lantern), 0)
+function lagoon(): FlowDomain {
+  return domainOf(lantern, solveBasin(lantern), 0)
 }
 
 function latticeFor(fineness: Fineness): Lattice {
-  const setting = lagoon()
-  const { grid, stepS } = planField(setting, fineness)!
+  const domain = lagoon()
+  const { grid, stepS } = planField(domain, fineness)!
   const { cellsX, cellsY, cellsZ, cellM } = grid
   const solid = grid.fill.map((cell) => (cell === 0 ? 0 : SLIPS))
-  const tau = eddyViscosity(grid, setting.streams).map((nu) => 0.5 + (3 * nu * stepS) / cellM ** 2)
+  const tau = eddyViscosity(grid, domain.streams).map((nu) => 0.5 + (3 * nu * stepS) / cellM ** 2)
   return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: 0.05 })
 }
 
@@ -65,7 +65,7 @@ function againstCopy(fineness: Fineness): boolean {
 function fieldInTime(): boolean {
   const plan = planField(lagoon(), 'standard')!
   const began = performance.now()
-  const field = runField(plan)
+  const field = simulateField(plan)
   const s = (performance.now() - began) / 1000
   console.log(
     `field of Lantern, standard, ${plan.waterCells.toLocaleString('en')} cells of water, ${field.steps.toLocaleString('en')} steps: ${s.toFixed(1)} s   budget ${FIELD_S} s`,

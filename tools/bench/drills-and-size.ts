@@ -1,4 +1,11 @@
-import { allDrills, runDrill, singleFailures, size, solveBasin, steadyState } from '@yew-basin/core'
+import {
+  allDrills,
+  simulateDrill,
+  singleFailures,
+  size,
+  solveBasin,
+  steadyState,
+} from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
 
@@ -34,7 +41,7 @@ export function drilledInTime(): boolean {
   const singles = singleFailures(allDrills(sisters))
   const rounds = Array.from({ length: 3 }, () => {
     const started = performance.now()
-    const simulatedS = singles.reduce((sum, drill) => sum + runDrill(sisters, drill).endS, 0)
+    const simulatedS = singles.reduce((sum, drill) => sum + simulateDrill(sisters, drill).endS, 0)
     return { ms: performance.now() - started, simulatedS }
   })
   const ms = Math.min(...rounds.map((round) => round.ms))

@@ -2,10 +2,10 @@ import { writeFileSync } from 'node:fs'
 import {
   motionAt,
   planField,
-  runField,
+  simulateField,
   sectionOf,
   type Jet,
-  type WaterSetting,
+  type FlowDomain,
 } from '@yew-basin/core'
 import { cavity, channel, GHIA } from '../../core/test/lattice/a-lattice.ts'
 
@@ -99,7 +99,7 @@ function freeJet(slot: Jet['slot']): readonly (readonly [number, number])[] {
     pattern: null,
     jet,
   } as const
-  const setting: WaterSetting = {
+  const domain: FlowDomain = {
     ...size,
     sandDepthM: 0,
     rocks: [],
@@ -108,7 +108,7 @@ function freeJet(slot: Jet['slot']): readonly (readonly [number, number])[] {
     streams: [stream],
     ranges: [],
   }
-  const field = runField(planField(setting, 'standard')!)
+  const field = simulateField(planField(domain, 'standard')!)
   return distancesOf(slot).map((xM) => [xM, motionAt(field, { ...jet.from, x: 0.06 + xM }).x])
 }
 function jetOf(slot: Jet['slot']): Jet {

@@ -2,9 +2,9 @@ import {
   judgeField,
   planField,
   reaches,
-  runDye,
-  runField,
-  settingOf,
+  simulateDye,
+  simulateField,
+  domainOf,
   tankTurnoverPerH,
   type BasinDesign,
   type DyeVerdict,
@@ -38,14 +38,14 @@ export interface SolvedCurrents {
 /** The same work the Currents view asks its worker for. */
 export function solvedCurrents(design: BasinDesign, solved: SolvedBasin): SolvedCurrents[] {
   return design.tanks.map(({ id }, i) => {
-    const setting = settingOf(design, solved, i)
-    const plan = planField(setting, 'standard')
-    const field = plan && runField(plan)
+    const domain = domainOf(design, solved, i)
+    const plan = planField(domain, 'standard')
+    const field = plan && simulateField(plan)
     const { netVolumeM3 } = solved.tanks[i]!
     return {
       tankId: id,
-      streams: reaches(setting).map(withoutJet),
-      turnoverPerH: netVolumeM3 > 0 ? tankTurnoverPerH(setting, netVolumeM3) : null,
+      streams: reaches(domain).map(withoutJet),
+      turnoverPerH: netVolumeM3 > 0 ? tankTurnoverPerH(domain, netVolumeM3) : null,
       field: field && {
         cellM: field.grid.cellM,
         waterCells: plan.waterCells,
@@ -54,14 +54,14 @@ export function solvedCurrents(design: BasinDesign, solved: SolvedBasin): Solved
         watchedS: field.watchedS,
         patternPace: field.patternPace,
         massDrift: field.massDrift,
-        verdict: judgeField(field, setting),
-        dye: runDye(field, setting.streams[0]!.jet.from),
+        verdict: judgeField(field, domain),
+        dye: simulateDye(field, domain.streams[0]!.jet.from),
       },
     }
   })
 }
 
-/** The jet is the setting's own; what it meets is what was found. */
+/** The jet is the domain's own; what it meets is what was found. */
 function withoutJet({ streamId, lengthM, meets, rockId, end, endMPerS, throwM }: Reach) {
   return { streamId, lengthM, meets, rockId, end, endMPerS, throwM }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { planField, settingOf, solveBasin, type WaterSetting } from '@yew-basin/core'
+import { planField, domainOf, solveBasin, type FlowDomain } from '@yew-basin/core'
 import { boxOnCut, layerOf, onCut, scaleOf, seedsOn } from '../src/currents/cut.ts'
 import { Unreachable } from '../src/api/client.ts'
 import { notKept, whereWords } from '../src/currents/currents-words.ts'
@@ -8,14 +8,14 @@ import { cssColour, dyeColour, speedColour } from '../src/currents/speed-colour.
 import { aDesign } from './a-design.ts'
 
 const design = aDesign('up 1.2 m, elbow, left 200 mm')
-const setting: WaterSetting = settingOf(design, solveBasin(design), 0)
-const scale = scaleOf('plan', setting, 624, 324)
+const domain: FlowDomain = domainOf(design, solveBasin(design), 0)
+const scale = scaleOf('plan', domain, 624, 324)
 
 describe('a drawing', () => {
   test('fits the tank with its margin, to scale, the front at the bottom', () => {
     expect(scale.pxPerM).toBeCloseTo(600, 9)
     const front = onCut('plan', scale, { x: 0, y: 0, z: 0.2 })
-    const back = onCut('plan', scale, { x: setting.lengthM, y: setting.widthM, z: 0 })
+    const back = onCut('plan', scale, { x: domain.lengthM, y: domain.widthM, z: 0 })
     expect(front.x).toBeCloseTo(12, 9)
     expect(front.y - back.y).toBeCloseTo(300, 9)
     expect(back.x - front.x).toBeCloseTo(600, 9)
@@ -23,7 +23,7 @@ describe('a drawing', () => {
   test('draws a box by two of its corners', () => {
     const box = boxOnCut(
       'front',
-      scaleOf('front', setting, 624, 400),
+      scaleOf('front', domain, 624, 400),
       { x: 0.1, y: 0, z: 0.1 },
       { x: 0.3, y: 1, z: 0.2 },
     )
@@ -66,13 +66,13 @@ describe('a drawing', () => {
       throwM: 2,
     } as const
     expect(streamShape('plan', scale, reach).outline).not.toBe('')
-    expect(streamShape('end', scaleOf('end', setting, 300, 300), reach).outline).toBe('')
+    expect(streamShape('end', scaleOf('end', domain, 300, 300), reach).outline).toBe('')
   })
 })
 
 describe('a layer of cells', () => {
   const moved = {
-    ...setting,
+    ...domain,
     streams: [
       {
         id: 's',
@@ -89,7 +89,7 @@ describe('a layer of cells', () => {
         },
       },
     ],
-  } as WaterSetting
+  } as FlowDomain
   const { grid } = planField(moved, 'coarse')!
   test.each(['plan', 'front', 'end'] as const)(
     '%s begins at the top left and stays in the water’s box',
@@ -106,12 +106,12 @@ describe('a layer of cells', () => {
 })
 
 test('streamlines begin on the cut, all over it', () => {
-  const seeds = seedsOn('front', setting, 0.25)
+  const seeds = seedsOn('front', domain, 0.25)
   expect(seeds.length).toBeGreaterThan(60)
   for (const seed of seeds) {
     expect(seed.y).toBe(0.25)
-    expect(seed.x).toBeLessThan(setting.lengthM)
-    expect(seed.z).toBeLessThan(setting.depthM)
+    expect(seed.x).toBeLessThan(domain.lengthM)
+    expect(seed.z).toBeLessThan(domain.depthM)
   }
 })
 
@@ -125,8 +125,8 @@ test('colours: dull where dead, then deeper and deeper', () => {
 })
 
 test('a place in words, as one stands before the tank', () => {
-  expect(whereWords({ x: 0.05, y: 0.4, z: 0.02 }, setting)).toBe('low, left back')
-  expect(whereWords({ x: 0.5, y: 0.25, z: 0.44 }, setting)).toBe('near the surface, middle centre')
+  expect(whereWords({ x: 0.05, y: 0.4, z: 0.02 }, domain)).toBe('low, left back')
+  expect(whereWords({ x: 0.5, y: 0.25, z: 0.44 }, domain)).toBe('near the surface, middle centre')
 })
 
 test('a field that could not be kept does not claim to be', () => {

@@ -25,12 +25,12 @@ function aWork(first: string) {
 describe('long work', () => {
   test('an answer is of what it was asked about, and stale while another is worked at', async () => {
     const { subject, waiting, work } = aWork('shallow')
-    const running = work.run()
+    const running = work.start()
     waiting[0]!.give('a stand')
     await running
     expect([work.fresh.value, work.stale.value]).toEqual(['a stand', false])
     subject.value = 'deep'
-    const again = work.run()
+    const again = work.start()
     // What fixed the shallow one is not offered for the deep one, however long its answer takes.
     expect([work.asked.value, work.of.value, work.answer.value]).toEqual([
       'deep',
@@ -45,9 +45,9 @@ describe('long work', () => {
 
   test('an answer that comes after another was asked is nobody’s', async () => {
     const { subject, waiting, work } = aWork('first')
-    const first = work.run()
+    const first = work.start()
     subject.value = 'second'
-    const second = work.run()
+    const second = work.start()
     waiting[1]!.give('of the second')
     await second
     waiting[0]!.give('of the first')
@@ -57,10 +57,10 @@ describe('long work', () => {
 
   test('cancelled, the last answer stays; forgotten, it goes', async () => {
     const { waiting, work } = aWork('one')
-    const running = work.run()
+    const running = work.start()
     waiting[0]!.give('kept')
     await running
-    void work.run()
+    void work.start()
     work.cancel()
     expect([work.answer.value, work.progress.value]).toEqual(['kept', null])
     work.forget()
@@ -69,7 +69,7 @@ describe('long work', () => {
 
   test('a view that is left ends what it asked', () => {
     const { work, scope } = aWork('one')
-    void work.run()
+    void work.start()
     expect(work.progress.value).not.toBeNull()
     scope.stop()
     expect(work.progress.value).toBeNull()

@@ -7,7 +7,7 @@ import {
   type LinkPump,
   type LossScale,
   makeNetwork,
-  run,
+  solveWithLosses,
   withPumpAt,
 } from '../network/index.ts'
 import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
@@ -87,12 +87,12 @@ export function systemCurve(
   for (let i = 0; i <= samples; i++) {
     const reachM = (i / samples) ** 1.4 * topM * (1 + PROBE_STEEPNESS)
     const probe = probeCurve(reachM, (PROBE_STEEPNESS * topM) / widest)
-    const { running } = run(
+    const { flows } = solveWithLosses(
       makeNetwork(withPumpAt(layout.problem, link, probing(probe)), scale),
       from,
     )
-    from = running.flowsM3PerS
-    const flow = running.flowsM3PerS[link]!
+    from = flows.flowsM3PerS
+    const flow = flows.flowsM3PerS[link]!
     if (flow > widest * 1.05) break
     if (flow > 0) points.push({ flowM3PerS: flow, headM: probe.headAtFullSpeedM(flow) })
     else points.splice(0, 1, { flowM3PerS: 0, headM: reachM })

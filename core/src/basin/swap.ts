@@ -37,14 +37,14 @@ export function pumpSwappedIn(
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
   const {
     layout,
-    ran: { running },
+    solution: { flows },
   } = steadyState(design)
   const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
-  const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, running)
+  const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, flows)
   return {
     pumpId: part.id,
     flowM3PerS,
-    intoTanksM3PerS: tankFlow(layout, running),
+    intoTanksM3PerS: tankFlow(layout, flows),
     wirePowerW: wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), 1),
   }
 }

@@ -20,7 +20,7 @@ export interface CutPanel {
   /** When to seal it in, from 1. */
   readonly order: number
   /** Room beside it while it is sealed, on its wider side. */
-  readonly roomM: number
+  readonly gapM: number
 }
 
 /** The walls of a self-built sump as panels, left to right; none while it has no sizes. */
@@ -53,20 +53,20 @@ export function cutList({ box, walls, gapM }: Sump): CutPanel[] {
 function sealingOrder(
   walls: readonly SumpWall[],
   lengthM: number,
-): { order: number; roomM: number }[] {
+): { order: number; gapM: number }[] {
   const left = walls.map((_, i) => i)
-  const result: { order: number; roomM: number }[] = walls.map(() => ({ order: 0, roomM: 0 }))
+  const result: { order: number; gapM: number }[] = walls.map(() => ({ order: 0, gapM: 0 }))
   for (let order = walls.length; order > 0; order--) {
-    const rooms = left.map((_, k) => roomBeside(walls, left, k, lengthM))
-    const roomM = Math.max(...rooms)
-    const at = rooms.indexOf(roomM)
-    result[left[at]!] = { order, roomM }
+    const gaps = left.map((_, k) => gapBeside(walls, left, k, lengthM))
+    const gapM = Math.max(...gaps)
+    const at = gaps.indexOf(gapM)
+    result[left[at]!] = { order, gapM }
     left.splice(at, 1)
   }
   return result
 }
 
-function roomBeside(
+function gapBeside(
   walls: readonly SumpWall[],
   left: readonly number[],
   k: number,

@@ -51,7 +51,7 @@ interface DyeFaces extends Faces {
  * Pours a dye in one place and lets the mean motion and its eddies carry it: finite volumes, van
  * Leer's limiter, flows made free of divergence first. Long: for a worker.
  */
-export function runDye(
+export function simulateDye(
   field: Field,
   from: Vector,
   look: (frame: DyeFrame) => void = () => {},

@@ -1,11 +1,11 @@
 import { momentumOf } from '../jet/index.ts'
 import { meanSquareLevel } from '../scene/index.ts'
 import { type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 
 /** How a field will be run, before it is. */
 export interface FieldPlan {
-  readonly setting: WaterSetting
+  readonly domain: FlowDomain
   readonly fineness: Fineness
   readonly grid: Grid
   /** Of the tank's time, of one step. */
@@ -30,10 +30,10 @@ const LEAST_S = 6
 const MOST_S = 90
 
 /** Grid, step and length of a run for a tank, by its size and its streams; null: nothing moves the water. */
-export function planField(setting: WaterSetting, fineness: Fineness): FieldPlan | null {
-  const pushed = setting.streams.filter(({ jet }) => momentumOf(jet) > 0)
+export function planField(domain: FlowDomain, fineness: Fineness): FieldPlan | null {
+  const pushed = domain.streams.filter(({ jet }) => momentumOf(jet) > 0)
   if (pushed.length === 0) return null
-  const grid = gridOf(setting, fineness)
+  const grid = gridOf(domain, fineness)
   const cells = waterCells(grid).length
   if (cells === 0) return null
   const fastest = Math.max(...pushed.map(({ jet }) => seenSpeed(jet, grid.cellM)))
@@ -42,7 +42,7 @@ export function planField(setting: WaterSetting, fineness: Fineness): FieldPlan 
     (sum, { jet, pattern }) => sum + momentumOf(jet) * (pattern ? meanSquareLevel(pattern) : 1),
     0,
   )
-  const { lengthM, widthM, depthM } = setting
+  const { lengthM, widthM, depthM } = domain
   const sizeM = Math.cbrt(lengthM * widthM * depthM)
   const roundS = (Math.max(lengthM, widthM) * sizeM) / (PACE * Math.sqrt(momentum))
   const settleS = within(SETTLE_ROUNDS * roundS)
@@ -52,7 +52,7 @@ export function planField(setting: WaterSetting, fineness: Fineness): FieldPlan 
     ...pushed.map(({ pattern }) => (pattern && pattern.kind !== 'steady' ? pattern.periodS : 0)),
   )
   return {
-    setting,
+    domain,
     fineness,
     grid,
     stepS,

@@ -1,6 +1,6 @@
 import type { Vector } from '../jet/index.ts'
 import { isInside } from '../scene/index.ts'
-import type { Block, WaterSetting } from './setting.ts'
+import type { Block, FlowDomain } from './flow-domain.ts'
 
 /** What fills a cell; from ROCK on, the rock of that place in the list. */
 export const WATER = 0
@@ -37,8 +37,8 @@ export interface Grid {
 
 const LANES = 4
 
-export function gridOf(setting: WaterSetting, fineness: Fineness): Grid {
-  const { lengthM, widthM, depthM } = setting
+export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
+  const { lengthM, widthM, depthM } = domain
   const cellM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
   const waterX = Math.max(3, Math.round(lengthM / cellM))
   const waterY = Math.max(3, Math.round(widthM / cellM))
@@ -52,7 +52,7 @@ export function gridOf(setting: WaterSetting, fineness: Fineness): Grid {
   for (let z = 1; z <= waterZ + 1; z++)
     for (let y = 1; y <= waterY; y++)
       for (let x = 1; x <= waterX; x++)
-        fill[cellAt(grid, x, y, z)] = z > waterZ ? AIR : filling(setting, middleOf(grid, x, y, z))
+        fill[cellAt(grid, x, y, z)] = z > waterZ ? AIR : filling(domain, middleOf(grid, x, y, z))
   return grid
 }
 
@@ -79,10 +79,10 @@ export function cellHolding(grid: Grid, { x, y, z }: Vector): number {
   return cellAt(grid, within(x, grid.waterX), within(y, grid.waterY), within(z, grid.waterZ))
 }
 
-function filling(setting: WaterSetting, { x, y, z }: Vector): number {
-  if (z < setting.sandDepthM) return SAND
-  if (setting.box && holds(setting.box, x, y, z)) return BOX
-  const rock = setting.rocks.findIndex((solid) => isInside(solid, x, y, z))
+function filling(domain: FlowDomain, { x, y, z }: Vector): number {
+  if (z < domain.sandDepthM) return SAND
+  if (domain.box && holds(domain.box, x, y, z)) return BOX
+  const rock = domain.rocks.findIndex((solid) => isInside(solid, x, y, z))
   return rock < 0 ? WATER : ROCK + rock
 }
 

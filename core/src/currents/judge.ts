@@ -2,7 +2,7 @@ import type { Vector } from '../jet/index.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
 import type { Field } from './field.ts'
 import { neighbourSteps, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 
 /** How a zone's faces fare: shares of its area. */
 export interface ZoneVerdict {
@@ -50,7 +50,7 @@ const MOST_SPOTS = 6
 
 export function judgeField(
   field: Field,
-  setting: Pick<WaterSetting, 'rocks' | 'ranges'>,
+  domain: Pick<FlowDomain, 'rocks' | 'ranges'>,
   limits: Thresholds = THRESHOLDS,
 ): FieldVerdict {
   const { grid, speed, peak } = field
@@ -63,9 +63,7 @@ export function judgeField(
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
   return {
-    zones: setting.ranges.flatMap((range) =>
-      zoneOf(field, { cells, steps, scene: setting, range }),
-    ),
+    zones: domain.ranges.flatMap((range) => zoneOf(field, { cells, steps, scene: domain, range })),
     waterM3: cells.length * cellM3,
     meanMPerS: meanOf(cells, speed),
     deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
@@ -95,7 +93,7 @@ function zoneOf(
   }: {
     readonly cells: readonly number[]
     readonly steps: readonly number[]
-    readonly scene: Pick<WaterSetting, 'rocks'>
+    readonly scene: Pick<FlowDomain, 'rocks'>
     readonly range: WantedRange
   },
 ): ZoneVerdict[] {
@@ -178,8 +176,8 @@ export function shareAsWanted({ zones }: Pick<FieldVerdict, 'zones'>): number {
 }
 
 /** Circulation pumps' flow over the tank's water, an hour: the rule of thumb beside the field. */
-export function tankTurnoverPerH(setting: WaterSetting, waterM3: number): number {
-  const flow = setting.streams
+export function tankTurnoverPerH(domain: FlowDomain, waterM3: number): number {
+  const flow = domain.streams
     .filter(({ from }) => from === 'pump')
     .reduce((sum, { flowM3PerS }) => sum + flowM3PerS, 0)
   return (flow * 3600) / waterM3

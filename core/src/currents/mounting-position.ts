@@ -5,7 +5,7 @@ import {
   isInside,
   type ScenePanel,
 } from '../scene/index.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 import { openingOf } from './streams.ts'
 
 /** Why a pump cannot work where it sits. */
@@ -14,19 +14,19 @@ export type PositionFault =
   | { readonly kind: 'draws-air' }
   | { readonly kind: 'in-sand' }
 
-export function positionFault(pump: CirculationPump, setting: WaterSetting): PositionFault | null {
-  const { x, y, z } = openingOf(pump, setting)
+export function positionFault(pump: CirculationPump, domain: FlowDomain): PositionFault | null {
+  const { x, y, z } = openingOf(pump, domain)
   const half = pump.part.bodyM / 2
-  const rock = setting.rocks.find((solid) => isInside(solid, x, y, z))
+  const rock = domain.rocks.find((solid) => isInside(solid, x, y, z))
   if (rock) return { kind: 'in-rock', rockId: rock.id }
-  if (z + half > setting.depthM) return { kind: 'draws-air' }
-  if (z - half < setting.sandDepthM) return { kind: 'in-sand' }
+  if (z + half > domain.depthM) return { kind: 'draws-air' }
+  if (z - half < domain.sandDepthM) return { kind: 'in-sand' }
   return null
 }
 
 /** The panel nearest to a place of the plan, and how far along it a part can sit. */
 export function nearestPosition(
-  { lengthM, widthM }: Pick<WaterSetting, 'lengthM' | 'widthM'>,
+  { lengthM, widthM }: Pick<FlowDomain, 'lengthM' | 'widthM'>,
   { bodyM }: CirculationPart,
   xM: number,
   yM: number,

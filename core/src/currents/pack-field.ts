@@ -16,7 +16,7 @@ const MOST_HEAD = 1_000_000
 
 interface Head extends Omit<Field, 'grid' | 'x' | 'y' | 'z' | 'speed' | 'peak' | 'eddy'> {
   readonly grid: Omit<Field['grid'], 'fill'>
-  /** Names the setting it was run for; not read here. */
+  /** Names the domain it was run for; not read here. */
   readonly of: string
 }
 

@@ -8,10 +8,10 @@ export interface PassingWater {
 }
 
 /** Where nothing can leave, nothing is poured in: the stream only pushes. */
-export function passingWater({ grid, setting }: Pick<FieldPlan, 'grid' | 'setting'>): PassingWater {
-  const leaving = setting.mouth ? mouthCells(grid, setting.mouth) : []
+export function passingWater({ grid, domain }: Pick<FieldPlan, 'grid' | 'domain'>): PassingWater {
+  const leaving = domain.mouth ? mouthCells(grid, domain.mouth) : []
   if (leaving.length === 0) return { inlets: [], outlet: null }
-  const inlets = setting.streams
+  const inlets = domain.streams
     .filter(({ from }) => from === 'nozzle')
     .map(({ jet, flowM3PerS }) => ({ cells: openingCells(grid, jet), flowM3PerS }))
     .filter(({ cells }) => cells.length > 0)

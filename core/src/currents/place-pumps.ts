@@ -10,8 +10,8 @@ import { planField } from './field-plan.ts'
 import { cellAt, type Grid, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER } from './grid.ts'
 import { type FieldVerdict, judgeField, shareAsWanted } from './judge.ts'
 import { quickSpeedAt, type Reach, reachOf } from './quick-look.ts'
-import { runField } from './run-field.ts'
-import type { WaterSetting } from './setting.ts'
+import { simulateField } from './simulate-field.ts'
+import type { FlowDomain } from './flow-domain.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'
 
 /** A way to place the pumps, and how good it looked. */
@@ -50,19 +50,19 @@ interface Sample {
 
 /** Mounting positions, aims and speeds for a tank's pumps that suit its zones: by the jets first, the best by fields. Long: for a worker. */
 export function placePumps(
-  setting: WaterSetting,
+  domain: FlowDomain,
   pumps: readonly CirculationPump[],
   random: () => number,
   progress: (done: number, of: number) => void = () => {},
 ): PlacementSearch | null {
   if (pumps.length === 0) return null
-  const others = setting.streams.filter(({ from }) => from === 'nozzle')
-  const withPumps = (some: readonly CirculationPump[]): WaterSetting => ({
-    ...setting,
-    streams: [...some.map((pump) => pumpStream(pump, setting)), ...others],
+  const others = domain.streams.filter(({ from }) => from === 'nozzle')
+  const withPumps = (some: readonly CirculationPump[]): FlowDomain => ({
+    ...domain,
+    streams: [...some.map((pump) => pumpStream(pump, domain)), ...others],
   })
-  const grid = gridOf(setting, 'coarse')
-  const samples = samplesOf(grid, setting)
+  const grid = gridOf(domain, 'coarse')
+  const samples = samplesOf(grid, domain)
   const quick = (some: readonly CirculationPump[]) => quickScore(withPumps(some), grid, samples)
   const kept: { pumps: readonly CirculationPump[]; score: number }[] = []
   let held = { pumps, score: quick(pumps) }
@@ -70,8 +70,8 @@ export function placePumps(
   for (let i = 0; i < QUICK_TRIES; i++) {
     const fresh = i % 40 === 0
     const next = fresh
-      ? pumps.map((pump) => anywhere(pump, setting, random))
-      : held.pumps.map((pump) => (random() < 0.5 ? nudged(pump, setting, random) : pump))
+      ? pumps.map((pump) => anywhere(pump, domain, random))
+      : held.pumps.map((pump) => (random() < 0.5 ? nudged(pump, domain, random) : pump))
     const score = quick(next)
     if (fresh || score > held.score) held = { pumps: next, score }
     keep(kept, held)
@@ -80,11 +80,11 @@ export function placePumps(
   let done = QUICK_TRIES
   const refine = (some: readonly CirculationPump[], score: number): Placement => {
     const placed = withPumps(some)
-    const field = runField(planField(placed, 'coarse')!, (at, of) =>
+    const field = simulateField(planField(placed, 'coarse')!, (at, of) =>
       progress(done + (REFINE_WORK * at) / of, work),
     )
     done += REFINE_WORK
-    const verdict = judgeField(field, setting)
+    const verdict = judgeField(field, domain)
     return { pumps: some, quickScore: score, score: fieldScore(verdict), verdict }
   }
   const before = refine(pumps, quick(pumps))
@@ -129,10 +129,10 @@ function fieldScore(verdict: FieldVerdict): number {
 }
 
 /** The same, by the jets alone, over faces and water that stand for all. */
-function quickScore(setting: WaterSetting, grid: Grid, samples: readonly Sample[]): number {
-  const reached: Reach[] = setting.streams.map(({ id, jet }) => reachOf(setting, id, jet))
-  const momentum = setting.streams.reduce((sum, { jet }) => sum + momentumOf(jet), 0)
-  const sizeM = Math.cbrt(setting.lengthM * setting.widthM * setting.depthM)
+function quickScore(domain: FlowDomain, grid: Grid, samples: readonly Sample[]): number {
+  const reached: Reach[] = domain.streams.map(({ id, jet }) => reachOf(domain, id, jet))
+  const momentum = domain.streams.reduce((sum, { jet }) => sum + momentumOf(jet), 0)
+  const sizeM = Math.cbrt(domain.lengthM * domain.widthM * domain.depthM)
   const background = (BACKGROUND * Math.sqrt(momentum)) / sizeM
   const short = reached.filter(({ lengthM }) => lengthM < 0.15).length
   let good = 0
@@ -157,7 +157,7 @@ function farness({ x, y, z }: Vector, grid: Grid): number {
   return 0.3 + 0.7 * ((near(x, grid.waterX) + near(y, grid.waterY) + near(z, grid.waterZ)) / 3)
 }
 
-function samplesOf(grid: Grid, setting: WaterSetting): Sample[] {
+function samplesOf(grid: Grid, domain: FlowDomain): Sample[] {
   const steps = neighbourSteps(grid)
   const samples: Sample[] = []
   for (let z = 1; z <= grid.waterZ; z++)
@@ -166,7 +166,7 @@ function samplesOf(grid: Grid, setting: WaterSetting): Sample[] {
         const cell = cellAt(grid, x, y, z)
         if (grid.fill[cell] !== WATER) continue
         for (const step of steps) {
-          const range = rangeBeside(setting, grid.fill[cell + step]!)
+          const range = rangeBeside(domain, grid.fill[cell + step]!)
           if (range && (x + y + z) % SAMPLE_EVERY === 0)
             samples.push({ at: middleOf(grid, x, y, z), ...range })
         }
@@ -174,10 +174,10 @@ function samplesOf(grid: Grid, setting: WaterSetting): Sample[] {
   return samples
 }
 
-function rangeBeside(setting: WaterSetting, fill: number): { least: number; most: number } | null {
+function rangeBeside(domain: FlowDomain, fill: number): { least: number; most: number } | null {
   if (fill !== SAND && fill < ROCK) return null
-  const zone = fill === SAND ? 'sand' : setting.rocks[fill - ROCK]!.zone
-  const range = setting.ranges.find((wanted) => wanted.zone === zone)
+  const zone = fill === SAND ? 'sand' : domain.rocks[fill - ROCK]!.zone
+  const range = domain.ranges.find((wanted) => wanted.zone === zone)
   return range ? { least: range.leastMPerS, most: range.mostMPerS } : null
 }
 
@@ -186,23 +186,18 @@ const PANELS: readonly ScenePanel[] = ['left', 'right', 'back']
 /** A mounting position on a panel that is looked at least, looking into the tank. */
 function anywhere(
   pump: CirculationPump,
-  setting: WaterSetting,
+  domain: FlowDomain,
   random: () => number,
 ): CirculationPump {
   const panel = PANELS[Math.floor(random() * PANELS.length)]!
-  const wideM = panel === 'back' ? setting.lengthM : setting.widthM
-  const mounted = mountedAt(
-    { ...pump, panel },
-    setting,
-    random() * wideM,
-    random() * setting.depthM,
-  )
+  const wideM = panel === 'back' ? domain.lengthM : domain.widthM
+  const mounted = mountedAt({ ...pump, panel }, domain, random() * wideM, random() * domain.depthM)
   const at = {
-    x: setting.lengthM * (0.1 + 0.8 * random()),
-    y: setting.widthM * (0.1 + 0.8 * random()),
-    z: setting.sandDepthM + (setting.depthM - setting.sandDepthM) * (0.3 + 0.6 * random()),
+    x: domain.lengthM * (0.1 + 0.8 * random()),
+    y: domain.widthM * (0.1 + 0.8 * random()),
+    z: domain.sandDepthM + (domain.depthM - domain.sandDepthM) * (0.3 + 0.6 * random()),
   }
-  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(mounted, setting), at)
+  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(mounted, domain), at)
   return {
     ...mounted,
     turnDeg: bounded(turnDeg, -80, 80),
@@ -211,13 +206,9 @@ function anywhere(
   }
 }
 
-function nudged(
-  pump: CirculationPump,
-  setting: WaterSetting,
-  random: () => number,
-): CirculationPump {
+function nudged(pump: CirculationPump, domain: FlowDomain, random: () => number): CirculationPump {
   const by = (span: number) => (random() * 2 - 1) * span
-  const moved = mountedAt(pump, setting, pump.alongM + by(0.1), pump.upM + by(0.08))
+  const moved = mountedAt(pump, domain, pump.alongM + by(0.1), pump.upM + by(0.08))
   return {
     ...moved,
     turnDeg: bounded(pump.turnDeg + by(20), -80, 80),
@@ -228,7 +219,7 @@ function nudged(
 
 function mountedAt(
   pump: CirculationPump,
-  { lengthM, widthM, depthM, sandDepthM }: WaterSetting,
+  { lengthM, widthM, depthM, sandDepthM }: FlowDomain,
   alongM: number,
   upM: number,
 ): CirculationPump {

@@ -1,7 +1,7 @@
 import { type Jet, jetSpeedAt, sectionOf, throwOf, type Vector } from '../jet/index.ts'
 import { isInside } from '../scene/index.ts'
 import { holds } from './grid.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 
 /** What a stream runs against. */
 export type Obstacle = 'panel' | 'rock' | 'sand' | 'surface' | 'box'
@@ -25,13 +25,13 @@ export interface Reach {
 const STEP_M = 0.005
 const FELT_M_PER_S = 0.1
 
-export function reachOf(setting: WaterSetting, streamId: string, jet: Jet): Reach {
-  const most = Math.hypot(setting.lengthM, setting.widthM, setting.depthM)
+export function reachOf(domain: FlowDomain, streamId: string, jet: Jet): Reach {
+  const most = Math.hypot(domain.lengthM, domain.widthM, domain.depthM)
   let lengthM = STEP_M
-  let met = obstacleAt(setting, alongJet(jet, lengthM))
+  let met = obstacleAt(domain, alongJet(jet, lengthM))
   while (!met && lengthM < most) {
     lengthM += STEP_M
-    met = obstacleAt(setting, alongJet(jet, lengthM))
+    met = obstacleAt(domain, alongJet(jet, lengthM))
   }
   return {
     streamId,
@@ -45,8 +45,8 @@ export function reachOf(setting: WaterSetting, streamId: string, jet: Jet): Reac
   }
 }
 
-export function reaches(setting: WaterSetting): Reach[] {
-  return setting.streams.map(({ id, jet }) => reachOf(setting, id, jet))
+export function reaches(domain: FlowDomain): Reach[] {
+  return domain.streams.map(({ id, jet }) => reachOf(domain, id, jet))
 }
 
 /** Both edges of a stream at places along it: where it falls to 1/e of its middle. */
@@ -64,17 +64,17 @@ export function alongJet({ from, towards }: Jet, m: number): Vector {
 }
 
 function obstacleAt(
-  setting: WaterSetting,
+  domain: FlowDomain,
   { x, y, z }: Vector,
 ): { readonly kind: Obstacle; readonly rockId: string | null } | null {
-  const rock = setting.rocks.find((solid) => isInside(solid, x, y, z))
+  const rock = domain.rocks.find((solid) => isInside(solid, x, y, z))
   if (rock) return { kind: 'rock', rockId: rock.id }
-  if (z >= setting.depthM) return { kind: 'surface', rockId: null }
-  if (z <= setting.sandDepthM)
-    return { kind: setting.sandDepthM > 0 ? 'sand' : 'panel', rockId: null }
-  if (x <= 0 || y <= 0 || x >= setting.lengthM || y >= setting.widthM)
+  if (z >= domain.depthM) return { kind: 'surface', rockId: null }
+  if (z <= domain.sandDepthM)
+    return { kind: domain.sandDepthM > 0 ? 'sand' : 'panel', rockId: null }
+  if (x <= 0 || y <= 0 || x >= domain.lengthM || y >= domain.widthM)
     return { kind: 'panel', rockId: null }
-  if (setting.box && holds(setting.box, x, y, z)) return { kind: 'box', rockId: null }
+  if (domain.box && holds(domain.box, x, y, z)) return { kind: 'box', rockId: null }
   return null
 }
 

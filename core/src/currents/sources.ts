@@ -1,7 +1,7 @@
 import { dot, type Jet, momentumOf, type Vector } from '../jet/index.ts'
 import { LATTICE_DIRECTIONS, type SourceTerm, WEIGHTS } from '../lattice/index.ts'
 import { cellAt, cellHolding, type Grid, holds, middleOf, WATER } from './grid.ts'
-import type { Block } from './setting.ts'
+import type { Block } from './flow-domain.ts'
 
 /** A cell and its share of the whole. */
 export interface CellShare {

@@ -1,7 +1,7 @@
 import { toMillimetre } from '../quantity/index.ts'
 import type { CirculationPart, CirculationPump, Pattern, ScenePanel } from '../scene/index.ts'
 import { reachOf } from './quick-look.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'
 
 export type StartName = 'one' | 'two-facing' | 'two-behind' | 'four' | 'cross-flow'
@@ -92,13 +92,13 @@ const LIFTS = [0, 0.08, 0.15, -0.1]
 /** A start for this tank and its rock, from one part. */
 export function startLayout(
   name: StartName,
-  setting: WaterSetting,
+  domain: FlowDomain,
   part: CirculationPart,
   newId: () => string,
 ): Start {
   const { reason, kind, positions } = STARTS[name]
   const pumps = positions.map((mounting, i) =>
-    mounted(mounting, { kind, setting, part, id: newId(), index: i }),
+    mounted(mounting, { kind, domain, part, id: newId(), index: i }),
   )
   return { name, reason, pumps }
 }
@@ -107,21 +107,21 @@ function mounted(
   mounting: MountingPosition,
   {
     kind,
-    setting,
+    domain,
     part,
     id,
     index,
   }: {
     readonly kind: Pattern['kind']
-    readonly setting: WaterSetting
+    readonly domain: FlowDomain
     readonly part: CirculationPart
     readonly id: string
     readonly index: number
   },
 ): CirculationPump {
-  const tries = LIFTS.map((lift) => pumpAt(mounting, { lift, kind, setting, part, id, index }))
+  const tries = LIFTS.map((lift) => pumpAt(mounting, { lift, kind, domain, part, id, index }))
   const clear = tries.find((pump) => {
-    const met = reachOf(setting, id, pumpStream(pump, setting).jet)
+    const met = reachOf(domain, id, pumpStream(pump, domain).jet)
     return met.meets === 'panel'
   })
   return clear ?? tries[0]!
@@ -132,20 +132,20 @@ function pumpAt(
   {
     lift,
     kind,
-    setting,
+    domain,
     part,
     id,
     index,
   }: {
     readonly lift: number
     readonly kind: Pattern['kind']
-    readonly setting: WaterSetting
+    readonly domain: FlowDomain
     readonly part: CirculationPart
     readonly id: string
     readonly index: number
   },
 ): CirculationPump {
-  const { lengthM, widthM, depthM, sandDepthM } = setting
+  const { lengthM, widthM, depthM, sandDepthM } = domain
   const wideM = panel === 'left' || panel === 'right' ? widthM : lengthM
   const heightM = (share: number) => sandDepthM + share * (depthM - sandDepthM)
   const pump: CirculationPump = {
@@ -167,7 +167,7 @@ function pumpAt(
     },
   }
   const target = { x: at[0] * lengthM, y: at[1] * widthM, z: heightM(at[2] + lift) }
-  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(pump, setting), target)
+  const { turnDeg, tiltDeg } = aimedAt(panel, openingOf(pump, domain), target)
   return { ...pump, turnDeg: Math.round(turnDeg), tiltDeg: Math.round(tiltDeg) }
 }
 

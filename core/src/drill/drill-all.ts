@@ -3,7 +3,7 @@ import { worstFirst } from './better.ts'
 import { drillsOf } from './drills.ts'
 import type { Drill } from './fault.ts'
 import { chained } from './own-drill.ts'
-import { runDrill } from './run-drill.ts'
+import { simulateDrill } from './simulate-drill.ts'
 import { pairsOf, singleFailures, type Survival, survivalOf } from './survival.ts'
 import { type Verdict, verdictOf } from './verdict.ts'
 
@@ -20,11 +20,11 @@ export interface Drilled {
   readonly survival: Survival
 }
 
-/** Runs all of them, and every two single failures at once, one after the other. */
+/** Simulates all of them, and every two single failures at once, one after the other. */
 export function drillAll(steady: SteadyState): Drilled {
   const drills = allDrills(steady)
-  const run = (drill: Drill) => verdictOf(runDrill(steady, drill))
-  const verdicts = drills.map(run)
+  const simulated = (drill: Drill) => verdictOf(simulateDrill(steady, drill))
+  const verdicts = drills.map(simulated)
   const singles = singleFailures(drills)
   const pairs = pairsOf(singles)
   const ids = new Set(singles.map(({ id }) => id))
@@ -32,7 +32,7 @@ export function drillAll(steady: SteadyState): Drilled {
     verdicts: worstFirst(verdicts),
     survival: survivalOf(
       verdicts.filter(({ drillId }) => ids.has(drillId)),
-      pairs.map(run),
+      pairs.map(simulated),
       pairs,
     ),
   }

@@ -32,14 +32,14 @@ export function drillsOf(steady: SteadyState): Drill[] {
 }
 
 interface More {
-  readonly runS?: number
+  readonly durationS?: number
   readonly evaporates?: boolean
   readonly isSingle?: boolean
 }
 
 function drill(id: string, title: Sentence, faults: readonly FaultAt[], more: More = {}): Drill {
-  const { runS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
-  return { id, title, faults, runS, evaporates, isSingle, parts: [] }
+  const { durationS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
+  return { id, title, faults, durationS, evaporates, isSingle, parts: [] }
 }
 
 const atOnce = (fault: DrillFault): FaultAt[] => [{ atS: 0, fault }]
@@ -49,7 +49,7 @@ function power({ design }: SteadyState): Drill[] {
   const back: DrillFault = { kind: 'power-back' }
   const { pumps } = design.returnSide
   return [
-    drill('power-cut', sentence('Power cut'), atOnce(cut), { runS: 2 * HOUR_S }),
+    drill('power-cut', sentence('Power cut'), atOnce(cut), { durationS: 2 * HOUR_S }),
     drill(
       'power-back',
       sentence('Power comes back after an hour'),
@@ -57,7 +57,7 @@ function power({ design }: SteadyState): Drill[] {
         { atS: 0, fault: cut },
         { atS: BACK_AFTER_S, fault: back },
       ],
-      { runS: BACK_AFTER_S + HOUR_S, isSingle: false },
+      { durationS: BACK_AFTER_S + HOUR_S, isSingle: false },
     ),
     ...pumps.map(({ id, pumpId }) =>
       drill(
@@ -213,16 +213,16 @@ function sump({ design }: SteadyState): Drill[] {
           { atS: 0, fault: { kind: 'skimmers-stop' } },
           { atS: BACK_AFTER_S, fault: { kind: 'skimmers-start' } },
         ],
-        { runS: BACK_AFTER_S + HOUR_S },
+        { durationS: BACK_AFTER_S + HOUR_S },
       ),
     )
   }
   if (!topOff) return list
-  const days = { runS: MOST_DAYS * DAY_S }
+  const days = { durationS: MOST_DAYS * DAY_S }
   return [
     ...list,
     drill('top-off-open', sentence('Top-off stuck open'), atOnce({ kind: 'top-off-open' }), {
-      runS: DAY_S,
+      durationS: DAY_S,
     }),
     drill('top-off-shut', sentence('Top-off stuck shut'), atOnce({ kind: 'top-off-shut' }), {
       ...days,
@@ -245,7 +245,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
           `check-open ${id}`,
           sentence('Power cut with the check valve of {line} stuck open', { line: line.name }),
           [{ atS: 0, fault: { kind: 'check-open', lineId: id } }, cut],
-          { runS: 2 * HOUR_S },
+          { durationS: 2 * HOUR_S },
         ),
         drill(
           `check-shut ${id}`,
@@ -260,7 +260,7 @@ function returnSide({ design, layout }: SteadyState): Drill[] {
           `grown ${id}`,
           sentence('Power cut with the break hole of {line} grown over', { line: line.name }),
           [{ atS: 0, fault: { kind: 'break-hole-grown', lineId: id } }, cut],
-          { runS: 4 * HOUR_S },
+          { durationS: 4 * HOUR_S },
         ),
       )
     }
@@ -307,6 +307,6 @@ function waterChange({ design }: SteadyState): Drill {
       { atS: 0, fault: { kind: 'water-taken', flowM3PerS: CHANGE_M3_PER_S } },
       { atS: lastsS, fault: { kind: 'water-kept' } },
     ],
-    { runS: lastsS + HOUR_S, isSingle: false },
+    { durationS: lastsS + HOUR_S, isSingle: false },
   )
 }

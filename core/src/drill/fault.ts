@@ -48,7 +48,7 @@ export interface Drill {
   readonly title: Sentence
   readonly faults: readonly FaultAt[]
   /** So long it is watched; it ends sooner when all is at rest. */
-  readonly runS: number
+  readonly durationS: number
   /** Water goes into the air while it runs: for days, not for minutes. */
   readonly evaporates: boolean
   /** One thing that fails by itself: counted in what the system survives, and paired with each other. */

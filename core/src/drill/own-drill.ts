@@ -15,7 +15,7 @@ export function chained(own: OwnDrill, known: readonly Drill[]): Drill | null {
     faults: steps.flatMap(({ drill, atS }) =>
       drill.faults.map((fault) => ({ fault: fault.fault, atS: fault.atS + atS })),
     ),
-    runS: Math.max(...steps.map(({ drill, atS }) => atS + drill.runS)),
+    durationS: Math.max(...steps.map(({ drill, atS }) => atS + drill.durationS)),
     evaporates: steps.some(({ drill }) => drill.evaporates),
     isSingle: false,
     parts: steps.map(({ drill }) => drill.id),
@@ -28,7 +28,7 @@ export function together(a: Drill, b: Drill): Drill {
     id: `${a.id} + ${b.id}`,
     title: sentence('{first} + {second}', { first: a.title, second: b.title }),
     faults: [...a.faults, ...b.faults].sort((fault, other) => fault.atS - other.atS),
-    runS: Math.max(a.runS, b.runS),
+    durationS: Math.max(a.durationS, b.durationS),
     evaporates: a.evaporates || b.evaporates,
     isSingle: false,
     parts: [a.id, b.id],

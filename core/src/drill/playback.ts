@@ -1,5 +1,5 @@
 import { endLink } from '../layout/index.ts'
-import type { DrillRun, LogEntry } from './run-drill.ts'
+import type { DrillSimulation, LogEntry } from './simulate-drill.ts'
 import type { VesselOf } from './vessel.ts'
 
 /** A drill's moments packed for sending and playing. */
@@ -21,7 +21,7 @@ export interface Playback {
   readonly log: readonly LogEntry[]
 }
 
-export function playbackOf({ plant, moments, log, drill }: DrillRun): Playback {
+export function playbackOf({ plant, moments, log, drill }: DrillSimulation): Playback {
   const links = moments[0]?.returnFlows.length ?? 0
   const drains = moments[0]?.drainFlows.length ?? 0
   const packed = (rows: readonly (readonly number[])[], columns: number) => {

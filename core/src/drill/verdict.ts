@@ -2,7 +2,7 @@ import { drawsAirBelowM } from '../figures/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import { salinityPpt } from './brine.ts'
 import type { DrillFault } from './fault.ts'
-import { type DrillRun, type LogEntry, onFloorM3 } from './run-drill.ts'
+import { type DrillSimulation, type LogEntry, onFloorM3 } from './simulate-drill.ts'
 import { vesselKey } from './vessel.ts'
 
 /** How high and how low one vessel went; heights above the room's floor. */
@@ -61,53 +61,53 @@ const LITTLE_M = 0.01
 /** A splash smaller than this is rounding, m³. */
 const SPLASH_M3 = 1e-6
 
-export function verdictOf(run: DrillRun): Verdict {
-  const vessels = vesselVerdicts(run)
+export function verdictOf(simulation: DrillSimulation): Verdict {
+  const vessels = vesselVerdicts(simulation)
   const rimmed = vessels.filter(({ marginM }) => marginM !== null)
   const tightest = rimmed.reduce((a, b) => (b.marginM! < a.marginM! ? b : a))
-  const spilledM3 = onFloorM3(run.plant, run.volumes)
-  const pump = pumpVerdict(run)
+  const spilledM3 = onFloorM3(simulation.plant, simulation.volumes)
+  const pump = pumpVerdict(simulation)
   const wet = spilledM3 > SPLASH_M3
   const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
-  const lost = lostTrack(run)
+  const lost = lostTrack(simulation)
   const outcome: DrillOutcome = wet ? 'wet' : tight || lost ? 'watch' : 'dry'
-  const over = run.log.find(({ what }) => 'event' in what && what.event.kind === 'runs-over')
+  const over = simulation.log.find(({ what }) => 'event' in what && what.event.kind === 'runs-over')
   const actWithinS = wet ? (over?.atS ?? 0) : (pump?.drewAirAtS ?? null)
   return {
-    drillId: run.drill.id,
-    title: run.drill.title,
+    drillId: simulation.drill.id,
+    title: simulation.drill.title,
     outcome,
     said: lost
       ? sentence('It could not be followed past {time}: count on nothing after that.', {
-          time: ['duration', run.endS],
+          time: ['duration', simulation.endS],
         })
       : saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
     spilledM3,
-    spilledFrom: run.plant.spills
-      .map(({ name, vessel }) => ({ name, volumeM3: run.volumes[vessel]! }))
+    spilledFrom: simulation.plant.spills
+      .map(({ name, vessel }) => ({ name, volumeM3: simulation.volumes[vessel]! }))
       .filter(({ volumeM3 }) => volumeM3 > SPLASH_M3),
     vessels,
     marginM: tightest.marginM!,
     tightestId: tightest.vesselId,
     pump,
     actWithinS,
-    act: actWithinS === null ? null : actOf(run.drill.faults.at(-1)!.fault, wet),
-    salinityPpt: salinityPpt(run.brine),
-    startSalinityPpt: salinityPpt(run.startBrine),
-    endS: run.endS,
-    atRest: run.atRest,
-    log: run.log,
-    unaccounted: run.unaccounted,
+    act: actWithinS === null ? null : actOf(simulation.drill.faults.at(-1)!.fault, wet),
+    salinityPpt: salinityPpt(simulation.brine),
+    startSalinityPpt: salinityPpt(simulation.startBrine),
+    endS: simulation.endS,
+    atRest: simulation.atRest,
+    log: simulation.log,
+    unaccounted: simulation.unaccounted,
   }
 }
 
 /** Did the reckoning give up before the drill's time was out? */
-function lostTrack({ drill, endS, atRest, log }: DrillRun): boolean {
+function lostTrack({ drill, endS, atRest, log }: DrillSimulation): boolean {
   const air = log.some(({ what }) => 'event' in what && what.event.kind === 'pump-draws-air')
-  return !atRest && !(drill.evaporates && air) && endS < drill.runS - 1
+  return !atRest && !(drill.evaporates && air) && endS < drill.durationS - 1
 }
 
-function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
+function vesselVerdicts({ plant, extremes }: DrillSimulation): VesselVerdict[] {
   return plant.places.flatMap((place, v): VesselVerdict[] => {
     if (!place || place.kind === 'can') return []
     const rimM = Number.isFinite(place.rimM) ? place.rimM : null
@@ -125,7 +125,7 @@ function vesselVerdicts({ plant, extremes }: DrillRun): VesselVerdict[] {
   })
 }
 
-function pumpVerdict({ plant, extremes, log }: DrillRun): Verdict['pump'] {
+function pumpVerdict({ plant, extremes, log }: DrillSimulation): Verdict['pump'] {
   const known = plant.steady.layout.pumps.flatMap((pump) => {
     const leastM = drawsAirBelowM(pump)
     if (leastM === null) return []

@@ -2,7 +2,7 @@ import type { BasinDesign } from '../design/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import type { DrillFault } from './fault.ts'
 import type { DrillEvent } from './plant-detectors.ts'
-import type { LogEntry } from './run-drill.ts'
+import type { LogEntry } from './simulate-drill.ts'
 import type { VesselOf } from './vessel.ts'
 
 /** What a line of a drill's log says. */

@@ -11,7 +11,7 @@ import { solveReturn } from './return/solve-return.ts'
 import type { SolvedReturn, SolvedTank, SolvedWater } from './return/solved.ts'
 import { rulesOfThumb, type RulesOfThumb } from './rules-of-thumb.ts'
 import { solveTank, solveWater, tankVolumes } from './solve-tank.ts'
-import { roomsOf } from './treatment/place.ts'
+import { clearancesOf } from './treatment/place.ts'
 import { solveTreatment } from './treatment/solve-treatment.ts'
 import type { SolvedTreatment } from './treatment/solved-treatment.ts'
 
@@ -55,7 +55,7 @@ export function figuresOf(steady: SteadyState): Figures {
     solveTank(tank, volumes[i]!, water.densityKgPerM3, intoTank(tank.id)),
   )
   const { overflows, drains, sump, loop } = solveGravity(steady, intoTank)
-  const rooms = roomsOf(steady.given.sump)
+  const clearances = clearancesOf(steady.given.sump)
   return {
     tanks,
     water,
@@ -64,7 +64,7 @@ export function figuresOf(steady: SteadyState): Figures {
     sump,
     loop,
     returnSide,
-    treatment: solveTreatment(design, { tanks, overflows, sump, returnSide, rooms }),
+    treatment: solveTreatment(design, { tanks, overflows, sump, returnSide, clearances }),
     totals: totalsOf(tanks, returnSide),
     rulesOfThumb: rulesOfThumb(layout, leadOf({ returnSide }), tanks[0]!.turnoverPerH),
   }

@@ -33,7 +33,7 @@ export { NEW_LAMP } from './treatment/solve-sterilizer.ts'
 export type {
   AgainstTarget,
   SolvedDevice,
-  SolvedRoom,
+  DeviceClearance,
   SolvedSkimmer,
   SolvedSterilizer,
 } from './treatment/solved-treatment.ts'

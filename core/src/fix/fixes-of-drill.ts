@@ -3,7 +3,7 @@ import {
   allDrills,
   type Drill,
   isBetter,
-  runDrill,
+  simulateDrill,
   type Verdict,
   verdictOf,
 } from '../drill/index.ts'
@@ -30,5 +30,5 @@ const NO_LONGER = sentence('This can no longer happen.')
 function verdictAfter(given: BasinDesign, drillId: string): Verdict | null {
   const steady = steadyState(given)
   const drill = allDrills(steady).find(({ id }) => id === drillId)
-  return drill ? verdictOf(runDrill(steady, drill)) : null
+  return drill ? verdictOf(simulateDrill(steady, drill)) : null
 }

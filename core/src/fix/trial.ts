@@ -24,8 +24,8 @@ export class Trial {
 
   /** What flows at a place. */
   flow(place: FlowPlace): number {
-    const { layout, ran } = this.steady
-    return flowThere(layout, ran.running, place)
+    const { layout, solution } = this.steady
+    return flowThere(layout, solution.flows, place)
   }
 }
 

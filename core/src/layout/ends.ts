@@ -12,17 +12,17 @@ export function endFlow(layout: Layout, { flowsM3PerS }: Flows, lineIndex: numbe
 }
 
 /** What the lines bring into a tank; without one, into all of them. */
-export function tankFlow(layout: Layout, running: Flows, tankId: string | null = null): number {
+export function tankFlow(layout: Layout, flows: Flows, tankId: string | null = null): number {
   return layout.lines.reduce(
     (sum, { line, index }) =>
       line.end.at === 'tank' && (tankId === null || line.end.id === tankId)
-        ? sum + endFlow(layout, running, index)
+        ? sum + endFlow(layout, flows, index)
         : sum,
     0,
   )
 }
 
 /** What comes out of a pump; zero when it feeds no line. */
-export function pumpFlow({ segments }: Layout, lineIndex: number | null, running: Flows): number {
-  return lineIndex === null ? 0 : running.flowsM3PerS[segments[lineIndex]![0]!.link]!
+export function pumpFlow({ segments }: Layout, lineIndex: number | null, flows: Flows): number {
+  return lineIndex === null ? 0 : flows.flowsM3PerS[segments[lineIndex]![0]!.link]!
 }

@@ -57,13 +57,13 @@ export class BoxSearch {
 
   constructor(box: BoxDrains, near?: NearBox) {
     const { drains } = box
-    const room = () => zeros(drains.length)
+    const vector = () => zeros(drains.length)
     this.box = box
-    this.outM = room()
-    this.flow = room()
-    this.perLevel = room()
-    this.perFall = room()
-    this.open = room().fill(1)
+    this.outM = vector()
+    this.flow = vector()
+    this.perLevel = vector()
+    this.perFall = vector()
+    this.open = vector().fill(1)
     this.primed = new Uint8Array(drains.length).fill(1)
     this.#pipes = drains.map(({ before, after, alone, trunkId }) => ({
       before: new FallSearch(before),
@@ -72,7 +72,7 @@ export class BoxSearch {
     }))
     this.#guess = zeros(drains.length * 2).fill(GUESS_M3_PER_S)
     this.#pipeRules = new Uint8Array(drains.length)
-    this.#joinM = room()
+    this.#joinM = vector()
     if (near) this.#beginAt(near)
   }
 

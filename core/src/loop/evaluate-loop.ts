@@ -32,7 +32,7 @@ export interface ImpliedLevels {
 
 /** What a pass begins with. */
 export interface Pass {
-  readonly running: Flows
+  readonly flows: Flows
   readonly levels: number[]
   /** Of each overflow, kept from pass to pass. */
   readonly boxes: readonly (BoxSearch | null)[]
@@ -43,11 +43,11 @@ export function evaluateLoop(
   design: BasinDesign,
   { drains, overflows, place, fed, returnIndex }: Gravity,
   layout: Layout,
-  { running, levels, boxes }: Pass,
+  { flows, levels, boxes }: Pass,
 ): ImpliedLevels {
   const { tanks, sump } = design
   const chamberLevelM = (id: string) => levels[tanks.length + place.get(id)!]!
-  const flows = zeros(drains.length)
+  const drainFlows = zeros(drains.length)
   const inflows = sump.chambers.map(() => 0)
   const into = (chamberId: string, flow: number) => {
     inflows[place.get(chamberId)!]! += flow
@@ -55,23 +55,23 @@ export function evaluateLoop(
   const found = overflows.map((overflow, i) => {
     const box = boxes[i]
     if (!overflow || !box) return null
-    const flowM3PerS = Math.max(0, tankFlow(layout, running, overflow.tank.id))
+    const flowM3PerS = Math.max(0, tankFlow(layout, flows, overflow.tank.id))
     const tank = tankLevels(overflow, box, { flowM3PerS, chamberLevelM })
     if (overflow.overflow.chamberId !== null) into(overflow.overflow.chamberId, flowM3PerS)
     else if (tank.boxM !== null) {
       box.drainAt(tank.boxM)
       overflow.drains.forEach((laid, i) => {
-        flows[laid.index] = box.flow[i]!
+        drainFlows[laid.index] = box.flow[i]!
         into(laid.chamberId, box.flow[i]!)
       })
     }
     return tank
   })
   for (const { line, index } of layout.lines) {
-    if (line.end.at === 'chamber') into(line.end.id!, endFlow(layout, running, index))
+    if (line.end.at === 'chamber') into(line.end.id!, endFlow(layout, flows, index))
   }
   for (const { placed, lineIndex } of layout.pumps) {
-    into(placed.chamberId, -pumpFlow(layout, lineIndex, running))
+    into(placed.chamberId, -pumpFlow(layout, lineIndex, flows))
   }
   const chambers = sumpLevels(sump, returnIndex, {
     netM3PerS: inflows,
@@ -79,7 +79,7 @@ export function evaluateLoop(
   })
   return {
     tankLevels: found,
-    drainFlows: flows,
+    drainFlows,
     chambers,
     levels: impliedLevels(found, chambers, levels),
   }

@@ -1,7 +1,13 @@
 import type { BasinDesign, DisplayTank } from '../design/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import { BoundaryLevels, layOut, type Layout, relevel } from '../layout/index.ts'
-import { flowThrough, makeNetwork, type Network, type Ran, withLosses } from '../network/index.ts'
+import {
+  flowThrough,
+  makeNetwork,
+  type Network,
+  type SolvedNetwork,
+  withLosses,
+} from '../network/index.ts'
 import { memoizeWith, zeros } from '../numeric/index.ts'
 import { BoxSearch } from './box-search.ts'
 import { evaluateLoop, fedChambers, type Gravity, type ImpliedLevels } from './evaluate-loop.ts'
@@ -17,7 +23,7 @@ export interface SteadyState extends Gravity, ImpliedLevels {
   readonly design: BasinDesign
   readonly layout: Layout
   readonly network: Network
-  readonly ran: Ran
+  readonly solution: SolvedNetwork
   readonly passes: number
   /** Levels still moved when the search gave up, m; zero when it steady. */
   readonly residualM: number
@@ -65,7 +71,7 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
   const boxes = gravity.overflows.map((overflow) => overflow && new BoxSearch(overflow.box))
   const step = new LevelSteps(levels.length)
   for (let passes = 1; ; passes++) {
-    const found = evaluateLoop(given, gravity, layout, { running: flowing, levels, boxes })
+    const found = evaluateLoop(given, gravity, layout, { flows: flowing, levels, boxes })
     const against = levels.slice()
     const residualM = step.advance(levels, found.levels)
     const isSteady = residualM <= atRestM
@@ -77,7 +83,7 @@ export function findSteadyState(given: BasinDesign, from: SearchFrom = {}): Stea
         design,
         layout: rested,
         network,
-        ran: withLosses(network, flowing),
+        solution: withLosses(network, flowing),
         drains: gravity.drains,
         overflows: gravity.overflows,
         place: gravity.place,

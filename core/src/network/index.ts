@@ -21,9 +21,9 @@ export {
   type Flowing,
   type Flows,
   flowThrough,
-  type Ran,
-  run,
-  type Running,
+  type SolvedNetwork,
+  solveWithLosses,
+  type SolvedFlows,
   withLosses,
-} from './running.ts'
+} from './solved-flows.ts'
 export { solveNetwork } from './solve-network.ts'

@@ -40,10 +40,10 @@ export interface Network {
 export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPUTED): Network {
   const { nodes, links, water } = problem
   const { live, row, envelope } = orderJunctions(problem)
-  const room = () => zeros(live.length)
+  const vector = () => zeros(live.length)
   const fromNode = wholeZeros(live.length)
   const toNode = wholeZeros(live.length)
-  const guess = room()
+  const guess = vector()
   const searches = live.map((l, i) => {
     const link = links[l]!
     fromNode[i] = link.from
@@ -63,10 +63,10 @@ export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPU
     searches,
     scale,
     guess,
-    flow: room(),
-    head: room(),
-    slope: room(),
-    step: room(),
+    flow: vector(),
+    head: vector(),
+    slope: vector(),
+    step: vector(),
     nodeHead,
     matrix: zeros(envelope.length),
     rhs: zeros(envelope.size),

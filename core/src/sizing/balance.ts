@@ -12,7 +12,7 @@ import type { Layout } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { brent } from '../numeric/index.ts'
 import type { PumpPart } from '../pump/index.ts'
-import { runOf, type SizedRun } from './sized-run.ts'
+import { sizedFlows, type SizedFlows } from './sized-flows.ts'
 
 /** What a line's end should carry. */
 export interface FlowTarget {
@@ -179,7 +179,7 @@ function valveEdits(search: Search, speed: number): Edit[] {
 }
 
 /** Largest ratio between a flow and its target, either way, as a logarithm: none at all is furthest. */
-function furthest({ targets }: Search, { flow }: SizedRun): number {
+function furthest({ targets }: Search, { flow }: SizedFlows): number {
   return targets.reduce((most, { lineId, flowM3PerS }) => {
     const now = flow(lineId)
     return Math.max(most, now > 0 ? Math.abs(Math.log(now / flowM3PerS)) : Infinity)
@@ -213,11 +213,11 @@ function leastSpeed(search: Search, least: number): number {
   return found.ok ? Math.min(1, Math.ceil(found.value * 100 + 0.2) / 100) : 1
 }
 
-function settled({ design, pumpIndex }: Search, edits: readonly Edit[]): SizedRun {
-  return runOf(applyEdits(design, edits), pumpIndex)
+function settled({ design, pumpIndex }: Search, edits: readonly Edit[]): SizedFlows {
+  return sizedFlows(applyEdits(design, edits), pumpIndex)
 }
 
-function worstOff({ targets }: Search, { flow }: SizedRun): number {
+function worstOff({ targets }: Search, { flow }: SizedFlows): number {
   return targets.reduce(
     (most, { lineId, flowM3PerS }) =>
       Math.max(most, Math.abs(flow(lineId) - flowM3PerS) / flowM3PerS),
@@ -234,11 +234,11 @@ function optionOf(
   const { design, targets } = search
   const edits = [...turned, ...atSpeed(search, speed)]
   const after = applyEdits(design, edits)
-  const ran = runOf(after, search.pumpIndex)
-  const { layout } = ran
+  const sized = sizedFlows(after, search.pumpIndex)
+  const { layout } = sized
   const valves = settings(layout, targets).filter((setting) => setting !== null)
   const wastedM4PerS = valves.reduce((sum, setting) => {
-    const flow = Math.max(0, ran.linkFlow(setting.link))
+    const flow = Math.max(0, sized.linkFlow(setting.link))
     const { opening } = setting.valve
     const lossM = valveLossM(layout, setting, opening, flow) - valveLossM(layout, setting, 1, flow)
     return sum + (opening > 0 ? flow * lossM : 0)
@@ -253,14 +253,14 @@ function optionOf(
     })),
     lines: targets.map(({ lineId, flowM3PerS }) => ({
       lineId,
-      flowM3PerS: ran.flow(lineId),
+      flowM3PerS: sized.flow(lineId),
       targetM3PerS: flowM3PerS,
-      off: (ran.flow(lineId) - flowM3PerS) / flowM3PerS,
+      off: (sized.flow(lineId) - flowM3PerS) / flowM3PerS,
     })),
-    worstOff: worstOff(search, ran),
-    wirePowerW: ran.wirePowerW,
+    worstOff: worstOff(search, sized),
+    wirePowerW: sized.wirePowerW,
     wastedW: layout.water.densityKgPerM3 * GRAVITY_M_PER_S2 * wastedM4PerS,
-    finestStepM3PerS: finestStep(search, { school, edits, ran, valve: valves[0] }),
+    finestStepM3PerS: finestStep(search, { school, edits, sized, valve: valves[0] }),
     hypothetical: false,
     edits,
   }
@@ -274,12 +274,12 @@ function finestStep(
   {
     school,
     edits,
-    ran,
+    sized,
     valve,
   }: {
     readonly school: School
     readonly edits: readonly Edit[]
-    readonly ran: SizedRun
+    readonly sized: SizedFlows
     readonly valve: SettingValve | undefined
   },
 ): number {
@@ -287,7 +287,7 @@ function finestStep(
   const byValve = school !== 'speed' && valve
   const step: Edit = byValve
     ? setTo(openingOf(valve), Math.max(0.01, valve.valve.opening - STEP))
-    : setTo(['returnSide', 'pumps', search.pumpIndex, 'speed'], ran.speed - STEP)
+    : setTo(['returnSide', 'pumps', search.pumpIndex, 'speed'], sized.speed - STEP)
   const moved = settled(search, [...edits, step]).flow(lineId)
-  return Math.abs(ran.flow(lineId) - moved)
+  return Math.abs(sized.flow(lineId) - moved)
 }

@@ -2,7 +2,7 @@ import type { BasinDesign } from '../design/index.ts'
 import { DERATED_SHARE, rulesOfThumb, type SolvedLine } from '../figures/index.ts'
 import { tankFlow } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
-import { makeNetwork, run, withPumpAt } from '../network/index.ts'
+import { makeNetwork, solveWithLosses, withPumpAt } from '../network/index.ts'
 import { brent } from '../numeric/index.ts'
 import { type PumpCurve, pumpHeadM } from '../pump/index.ts'
 
@@ -41,8 +41,8 @@ export function ratedNeed(
   const own = layout.problem.links[link]!.pump!
   const at = (times: number) => {
     const larger = { ...own, curve: scaled(pump.curve, times), speed: 1, stopped: false }
-    const { running } = run(makeNetwork(withPumpAt(layout.problem, link, larger)))
-    return { into: tankFlow(layout, running), through: running.flowsM3PerS[link]! }
+    const { flows } = solveWithLosses(makeNetwork(withPumpAt(layout.problem, link, larger)))
+    return { into: tankFlow(layout, flows), through: flows.flowsM3PerS[link]! }
   }
   const spare = (times: number) => at(times).into - wantedM3PerS
   if (spare(MOST_TIMES) < 0) return null

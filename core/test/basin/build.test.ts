@@ -124,8 +124,8 @@ describe('the cut list', () => {
     )
     const last = panels.find(({ order }) => order === panels.length)!
     const others = panels.filter((panel) => panel !== last)
-    expect(last.roomM).toBeGreaterThanOrEqual(0.1)
-    expect(others.every(({ roomM }) => roomM >= 0.1)).toBe(true)
+    expect(last.gapM).toBeGreaterThanOrEqual(0.1)
+    expect(others.every(({ gapM }) => gapM >= 0.1)).toBe(true)
   })
   test('a sump without sizes has none', () => {
     expect(cutList({ ...sump, box: null, walls: [] })).toEqual([])

@@ -28,7 +28,7 @@ import {
   QUOTED_TARGETS,
   removalCurve,
   reordered,
-  runDrill,
+  simulateDrill,
   skimmerCandidates,
   solveBasin,
   steadyState,
@@ -46,7 +46,7 @@ describe('a skimmer that stops', () => {
     const design = withDevices(LOOP, aSkimmer({ givesBackM3: 0.002 }, INSIDE))
     const steady = steadyState(design)
     const drill = allDrills(steady).find(({ id }) => id === 'skimmer-off')!
-    const run = runDrill(steady, drill)
+    const run = simulateDrill(steady, drill)
     expect(run.unaccounted).toBeLessThan(1e-9)
     const { id } = steady.design.sump.chambers[steady.returnIndex]!
     const there = verdictOf(run).vessels.find(({ vesselId }) => vesselId === id)!
@@ -202,14 +202,17 @@ describe('a device beside the sump', () => {
     ['as low as the sump', { xM: 0.2, yM: 0.3 }, false],
     ['clear of it', { xM: 0.2, yM: 0.42, standM: 0.45 }, false],
   ])('%s is said to be over the sump or not', (_, place, over) => {
-    expect(lamp(place).treatment.devices[0]!.room!.overSump).toBe(over)
+    expect(lamp(place).treatment.devices[0]!.clearance!.overSump).toBe(over)
   })
   test('may not go through the cabinet', () => {
     expect(codesOf({ xM: 1.2, yM: 0.42 })).toContain('device-does-not-fit')
   })
   test('has its lamp drawn to the farther wall, or out of a door', () => {
     // From −0.15 to 1.25 m in the cabinet; the lamp is 0.12 m long and wants 0.4 m.
-    expect(lamp({ xM: 0.2, yM: 0.42 }).treatment.devices[0]!.room!.pullOutM).toBeCloseTo(0.93, 9)
+    expect(lamp({ xM: 0.2, yM: 0.42 }).treatment.devices[0]!.clearance!.pullOutM).toBeCloseTo(
+      0.93,
+      9,
+    )
     const turned = { xM: 0.2, yM: 0.42, turned: true }
     expect(codesOf(turned)).not.toContain('lamp-cannot-be-drawn')
     const behind = { ...turned, yM: 0.2, standM: 0.45 }

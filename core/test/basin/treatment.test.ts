@@ -35,7 +35,7 @@ describe('a skimmer in its chamber', () => {
     const bare = solveBasin(LOOP).sump.chambers[AT]!
     const outside = solvedWith(aSkimmer({ form: 'external', wantsDepth: null }, INSIDE))
     expect(outside.sump.chambers[AT]!.areaM2).toBe(bare.areaM2)
-    expect(outside.treatment.devices[0]!.room).toMatchObject({ inWater: false, handM: null })
+    expect(outside.treatment.devices[0]!.clearance).toMatchObject({ inWater: false, handM: null })
   })
   test('gives its water back in a power cut', () => {
     const outage = (givesBackM3: number) =>
@@ -113,13 +113,13 @@ describe('room round a device', () => {
   test('two in one place run into each other, and neither does once turned clear', () => {
     const other = aDevice({ ...INSIDE, id: 'other', name: 'Other' })
     const met = solvedWith(aSkimmer({}, INSIDE), other)
-    expect(met.treatment.devices[0]!.room!.collidesWith).toEqual(['other'])
+    expect(met.treatment.devices[0]!.clearance!.collidesWith).toEqual(['other'])
     const clear = solvedWith(aSkimmer({}, INSIDE), { ...other, yM: 0.25 })
-    expect(clear.treatment.devices[0]!.room!.collidesWith).toEqual([])
+    expect(clear.treatment.devices[0]!.clearance!.collidesWith).toEqual([])
   })
   test('through a wall is a stop', () => {
     const solved = solvedWith(aSkimmer({}, { ...INSIDE, xM: FROM_M - 0.03 }))
-    expect(solved.treatment.devices[0]!.room!.sticksOutM).toBeCloseTo(0.03, 9)
+    expect(solved.treatment.devices[0]!.clearance!.sticksOutM).toBeCloseTo(0.03, 9)
     expect(codesAt(solved.findings, 'skimmer')).toContain('device-does-not-fit')
   })
   test('a device outside its window is found with the window', () => {

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { aCirculation, aRock, aSetting } from './a-setting.ts'
-import { type DyeFrame, type DyeVerdict, runDye } from '../../src/currents/dye.ts'
+import { aCirculation, aRock, aDomain } from './a-domain.ts'
+import { type DyeFrame, type DyeVerdict, simulateDye } from '../../src/currents/dye.ts'
 import { planField, updatesOf } from '../../src/currents/field-plan.ts'
 import { type Field, figureAt, motionAt } from '../../src/currents/field.ts'
 import {
@@ -14,18 +14,18 @@ import {
 } from '../../src/currents/grid.ts'
 import { judgeField, shareAsWanted, tankTurnoverPerH } from '../../src/currents/judge.ts'
 import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
-import { runField } from '../../src/currents/run-field.ts'
+import { simulateField } from '../../src/currents/simulate-field.ts'
 import { streamlines } from '../../src/currents/streamlines.ts'
 import { roundJetAt } from '../../src/jet/round-jet.ts'
 
 const NOZZLE_M3_PER_S = 5e-4
 
 /** With a rock, a line that pours in at the right and an overflow that takes as much at the back. */
-const setting = aSetting(undefined, {
+const domain = aDomain(undefined, {
   rocks: [aRock()],
   mouth: { fromX: 0.3, toX: 0.6, fromY: 0.37, toY: 0.4, fromZ: 0.36, toZ: 0.4 },
   streams: [
-    ...aSetting().streams,
+    ...aDomain().streams,
     {
       id: 'line',
       name: 'Line',
@@ -45,7 +45,7 @@ const setting = aSetting(undefined, {
 let field: Field
 const progress: number[] = []
 beforeAll(() => {
-  field = runField(planField(setting, 'coarse')!, (done, of) => progress.push(done / of))
+  field = simulateField(planField(domain, 'coarse')!, (done, of) => progress.push(done / of))
 })
 
 test('the free round jet slows as its law within 15 % past the core', () => {
@@ -53,11 +53,11 @@ test('the free round jet slows as its law within 15 % past the core', () => {
   const size = { lengthM: 0.9, widthM: 0.5, depthM: 0.5 }
   const from = { x: 0.06, y: 0.25, z: 0.25 }
   const stream = {
-    ...aSetting().streams[0]!,
+    ...aDomain().streams[0]!,
     jet: { ...jet, from, towards: { x: 1, y: 0, z: 0 }, slot: null },
   }
-  const plan = planField(aSetting([], { ...size, sandDepthM: 0, streams: [stream] }), 'standard')!
-  const free = runField({ ...plan, settleSteps: 4000, watchSteps: 600 })
+  const plan = planField(aDomain([], { ...size, sandDepthM: 0, streams: [stream] }), 'standard')!
+  const free = simulateField({ ...plan, settleSteps: 4000, watchSteps: 600 })
   for (const bores of [6.5, 7, 8, 9, 10, 11, 12, 12.5]) {
     const law = roundJetAt(jet, bores * jet.boreM).centrelineMPerS
     const { x } = motionAt(free, { ...from, x: from.x + bores * jet.boreM })
@@ -67,7 +67,7 @@ test('the free round jet slows as its law within 15 % past the core', () => {
 })
 
 describe('the grid', () => {
-  const { grid } = planField(setting, 'coarse')!
+  const { grid } = planField(domain, 'coarse')!
   test('has sand, rock and water where they are', () => {
     const fillAt = (x: number, y: number, z: number) => grid.fill[cellHolding(grid, { x, y, z })]
     expect(fillAt(0.5, 0.2, 0.01)).toBe(SAND)
@@ -75,13 +75,13 @@ describe('the grid', () => {
     expect(fillAt(0.5, 0.2, 0.3)).toBe(WATER)
   })
   test('holds the tank’s water within a few hundredths', () => {
-    const water = waterCells(gridOf(setting, 'standard')).length
-    const cellM3 = gridOf(setting, 'standard').cellM ** 3
+    const water = waterCells(gridOf(domain, 'standard')).length
+    const cellM3 = gridOf(domain, 'standard').cellM ** 3
     expect(water * cellM3).toBeCloseTo(0.9 * 0.4 * 0.36 - 0.3 * 0.2 * 0.11, 1)
   })
   test('is finer where it is asked to be', () => {
     const cells = (['coarse', 'standard', 'fine'] as const).map(
-      (fineness) => waterCells(gridOf(setting, fineness)).length,
+      (fineness) => waterCells(gridOf(domain, fineness)).length,
     )
     expect(cells).toEqual([...cells].sort((a, b) => a - b))
     expect(cells[2]! / cells[0]!).toBeGreaterThan(8)
@@ -90,23 +90,23 @@ describe('the grid', () => {
 
 describe('a plan', () => {
   test('is none where nothing moves the water', () => {
-    expect(planField(aSetting([]), 'coarse')).toBeNull()
+    expect(planField(aDomain([]), 'coarse')).toBeNull()
   })
   test('takes longer for a weaker pump, in the tank’s time', () => {
     const seconds = (speed: number) => {
-      const plan = planField(aSetting([aCirculation({ speed })]), 'coarse')!
+      const plan = planField(aDomain([aCirculation({ speed })]), 'coarse')!
       return plan.settleSteps * plan.stepS
     }
     expect(seconds(0.3)).toBeGreaterThan(2 * seconds(0.9))
   })
   test('sees a slow pattern whole, faster than set', () => {
     const slow = { kind: 'reversing', periodS: 600, low: 0, group: 'first' } as const
-    const plan = planField(aSetting([aCirculation({ pattern: slow })]), 'coarse')!
+    const plan = planField(aDomain([aCirculation({ pattern: slow })]), 'coarse')!
     expect(plan.patternPace).toBeCloseTo(600 / (plan.watchSteps * plan.stepS), 1)
-    expect(planField(setting, 'coarse')!.patternPace).toBe(1)
+    expect(planField(domain, 'coarse')!.patternPace).toBe(1)
   })
   test('is work that can be estimated before', () => {
-    const plan = planField(setting, 'coarse')!
+    const plan = planField(domain, 'coarse')!
     expect(updatesOf(plan)).toBe(plan.grid.fill.length * (plan.settleSteps + plan.watchSteps))
   })
 })
@@ -143,13 +143,13 @@ describe('a field', () => {
 
 describe('the verdict', () => {
   test('shares of each zone’s faces add up', () => {
-    const { zones } = judgeField(field, setting)
+    const { zones } = judgeField(field, domain)
     expect(zones.map(({ zone }) => zone)).toEqual(['soft', 'sand'])
     for (const { inside, tooSlow, tooFast } of zones)
       expect(inside + tooSlow + tooFast).toBeCloseTo(1, 9)
   })
   test('the share of all faces weighs each by its area', () => {
-    const { zones } = judgeField(field, setting)
+    const { zones } = judgeField(field, domain)
     const [soft, sand] = zones
     const whole = soft!.areaM2 + sand!.areaM2
     const share = (soft!.inside * soft!.areaM2 + sand!.inside * sand!.areaM2) / whole
@@ -158,24 +158,24 @@ describe('the verdict', () => {
   })
   test('follows what is wanted', () => {
     const wanted = (leastMPerS: number, mostMPerS: number) => {
-      const ranges = setting.ranges.map((range) => ({ ...range, leastMPerS, mostMPerS }))
-      return judgeField(field, { ...setting, ranges }).zones[0]!
+      const ranges = domain.ranges.map((range) => ({ ...range, leastMPerS, mostMPerS }))
+      return judgeField(field, { ...domain, ranges }).zones[0]!
     }
     expect(wanted(0, 2).inside).toBe(1)
     expect(wanted(1.9, 2).tooSlow).toBe(1)
     expect(wanted(0, 0).tooFast).toBe(1)
   })
   test('finds what is dead and where sand lifts, by the speeds that are given', () => {
-    const all = judgeField(field, setting, { deadMPerS: 5, liftMPerS: 0 })
+    const all = judgeField(field, domain, { deadMPerS: 5, liftMPerS: 0 })
     expect(all.deadShare).toBe(1)
     expect(all.deadSpots).toHaveLength(1)
     expect(all.deadSpots[0]!.volumeM3).toBeCloseTo(all.waterM3, 9)
     expect(all.liftAreaM2).toBeGreaterThan(0.2)
-    const none = judgeField(field, setting, { deadMPerS: 0, liftMPerS: 5 })
+    const none = judgeField(field, domain, { deadMPerS: 0, liftMPerS: 5 })
     expect(none.deadShare + none.liftAreaM2).toBe(0)
   })
   test('has the pumps’ flow over the water as the rule of thumb beside it', () => {
-    expect(tankTurnoverPerH(setting, 0.1)).toBeCloseTo(80, 9)
+    expect(tankTurnoverPerH(domain, 0.1)).toBeCloseTo(80, 9)
   })
 })
 
@@ -225,7 +225,7 @@ describe('a dye', () => {
   let verdict: DyeVerdict
   const frames: DyeFrame[] = []
   beforeAll(() => {
-    verdict = runDye(field, { x: 0.1, y: 0.2, z: 0.28 }, (frame) => frames.push(frame))
+    verdict = simulateDye(field, { x: 0.1, y: 0.2, z: 0.28 }, (frame) => frames.push(frame))
   })
   test('is neither made nor lost, though part of it goes through the sump', () => {
     expect(Math.abs(verdict.drift)).toBeLessThan(1e-9)

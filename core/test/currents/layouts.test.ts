@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { aLoop } from '../a-loop.ts'
-import { aCirculation, aRock, aSetting, JET_PART, seeded, SLOT_PART } from './a-setting.ts'
+import { aCirculation, aRock, aDomain, JET_PART, seeded, SLOT_PART } from './a-domain.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { nearestPosition, positionFault } from '../../src/currents/mounting-position.ts'
 import { placePumps } from '../../src/currents/place-pumps.ts'
 import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
 import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
-import { settingMark } from '../../src/currents/setting-mark.ts'
-import { lastWay, settingOf } from '../../src/currents/setting.ts'
+import { domainMark } from '../../src/currents/domain-mark.ts'
+import { lastWay, domainOf } from '../../src/currents/flow-domain.ts'
 import { START_NAMES, startLayout } from '../../src/currents/starts.ts'
 import { aimedAt, openingOf, pumpStream, towardsOf } from '../../src/currents/streams.ts'
 import { momentumOf } from '../../src/jet/jet.ts'
@@ -62,7 +62,7 @@ describe('a pump on a panel', () => {
 
 describe('a mounting position', () => {
   const fault = (changes: Partial<CirculationPump>, rocks: readonly RockSolid[] = []) =>
-    positionFault(aCirculation(changes), aSetting([], { rocks }))
+    positionFault(aCirculation(changes), aDomain([], { rocks }))
   test('in free water is right', () => {
     expect(fault({})).toBeNull()
   })
@@ -88,10 +88,10 @@ describe('a mounting position', () => {
 
 describe('the quick look', () => {
   test('runs to the far panel, or to the rock before it', () => {
-    const free = reaches(aSetting())[0]!
+    const free = reaches(aDomain())[0]!
     expect(free.meets).toBe('panel')
     expect(free.lengthM).toBeCloseTo(0.82, 2)
-    const met = reaches(aSetting(undefined, { rocks: [aRock({ heightM: 0.35 })] }))[0]!
+    const met = reaches(aDomain(undefined, { rocks: [aRock({ heightM: 0.35 })] }))[0]!
     expect([met.meets, met.rockId]).toEqual(['rock', 'rock'])
     expect(met.lengthM).toBeCloseTo(0.27, 2)
     expect(met.endMPerS).toBeGreaterThan(free.endMPerS)
@@ -100,11 +100,11 @@ describe('the quick look', () => {
     ['surface', 40],
     ['sand', -40],
   ] as const)('finds the %s', (meets, tiltDeg) => {
-    const setting = aSetting([aCirculation({ tiltDeg })])
-    expect(reachOf(setting, 'pump', setting.streams[0]!.jet).meets).toBe(meets)
+    const domain = aDomain([aCirculation({ tiltDeg })])
+    expect(reachOf(domain, 'pump', domain.streams[0]!.jet).meets).toBe(meets)
   })
   test('widens on its way', () => {
-    const widths = envelopeOf(reaches(aSetting())[0]!).map(({ halfM }) => halfM)
+    const widths = envelopeOf(reaches(aDomain())[0]!).map(({ halfM }) => halfM)
     expect(widths).toEqual([...widths].sort((a, b) => a - b))
     expect(widths.at(-1)).toBeCloseTo(0.107 * 0.82, 2)
   })
@@ -112,86 +112,86 @@ describe('the quick look', () => {
 
 describe('a start', () => {
   test.each(START_NAMES)('%s stands in the water, clear of its surface and sand', (name) => {
-    const setting = aSetting([], { rocks: rockLayout('wall', aSetting(), newId) })
+    const domain = aDomain([], { rocks: rockLayout('wall', aDomain(), newId) })
     const part = name === 'cross-flow' ? SLOT_PART : JET_PART
-    const { pumps, reason } = startLayout(name, setting, part, newId)
+    const { pumps, reason } = startLayout(name, domain, part, newId)
     expect(pumps).toHaveLength(
       { one: 1, 'two-facing': 2, 'two-behind': 2, four: 4, 'cross-flow': 1 }[name],
     )
     expect(reason.length).toBeGreaterThan(40)
     for (const pump of pumps) {
-      expect(pump.upM).toBeGreaterThan(setting.sandDepthM)
-      expect(pump.upM + pump.part.bodyM / 2).toBeLessThan(setting.depthM)
-      const { x, y, z } = openingOf(pump, setting)
-      expect(setting.rocks.some((rock) => isInside(rock, x, y, z))).toBe(false)
+      expect(pump.upM).toBeGreaterThan(domain.sandDepthM)
+      expect(pump.upM + pump.part.bodyM / 2).toBeLessThan(domain.depthM)
+      const { x, y, z } = openingOf(pump, domain)
+      expect(domain.rocks.some((rock) => isInside(rock, x, y, z))).toBe(false)
     }
   })
   test('goes over a rock that stands in its way', () => {
     const rock = aRock({ xM: 0.3, yM: 0, lengthM: 0.3, widthM: 0.4, heightM: 0.3 })
-    const setting = aSetting([], { rocks: [rock] })
-    const [pump] = startLayout('one', setting, { ...JET_PART, bodyM: 0.04 }, newId).pumps
-    expect(reachOf(setting, 'x', pumpStream(pump!, setting).jet).meets).toBe('panel')
+    const domain = aDomain([], { rocks: [rock] })
+    const [pump] = startLayout('one', domain, { ...JET_PART, bodyM: 0.04 }, newId).pumps
+    expect(reachOf(domain, 'x', pumpStream(pump!, domain).jet).meets).toBe('panel')
   })
 })
 
 test.each(ROCK_LAYOUTS)(
   'the rock layout %s lies in the tank and leaves most of it free',
   (name) => {
-    const setting = aSetting()
-    const rocks = rockLayout(name, setting, newId)
+    const domain = aDomain()
+    const rocks = rockLayout(name, domain, newId)
     for (const rock of rocks) {
-      expect(rock.xM + rock.lengthM).toBeLessThanOrEqual(setting.lengthM)
-      expect(rock.yM + rock.widthM).toBeLessThanOrEqual(setting.widthM)
-      expect(rock.zM + rock.heightM).toBeLessThan(setting.depthM)
+      expect(rock.xM + rock.lengthM).toBeLessThanOrEqual(domain.lengthM)
+      expect(rock.yM + rock.widthM).toBeLessThanOrEqual(domain.widthM)
+      expect(rock.zM + rock.heightM).toBeLessThan(domain.depthM)
     }
     const taken = rocks.reduce((sum, rock) => sum + solidVolumeM3(rock), 0)
     expect(taken).toBeLessThan(0.35 * 0.9 * 0.4 * 0.36)
   },
 )
 
-describe('the setting of a solved basin', () => {
+describe('the domain of a solved basin', () => {
   const design = aLoop()
   const solved = solveBasin(design)
-  const setting = settingOf(design, solved, 0)
+  const domain = domainOf(design, solved, 0)
   test('has the network’s own flow at the line’s end', () => {
-    const [nozzle] = setting.streams
+    const [nozzle] = domain.streams
     expect(nozzle!.from).toBe('nozzle')
     expect(nozzle!.flowM3PerS).toBe(solved.returnSide.lines[0]!.flowM3PerS)
     expect(nozzle!.jet.exitSpeedMPerS).toBe(solved.returnSide.lines[0]!.exitSpeedMPerS)
   })
   test('has the overflow’s box and where water leaves before it', () => {
-    expect(setting.box!.toZ).toBeCloseTo(setting.depthM, 9)
-    expect(setting.mouth!.fromX).toBeLessThan(setting.box!.fromX)
-    expect(setting.mouth!.toZ).toBeCloseTo(setting.depthM, 9)
+    expect(domain.box!.toZ).toBeCloseTo(domain.depthM, 9)
+    expect(domain.mouth!.fromX).toBeLessThan(domain.box!.fromX)
+    expect(domain.mouth!.toZ).toBeCloseTo(domain.depthM, 9)
   })
   test('follows the keeper’s turn of the line’s end', () => {
     const lineId = design.returnSide.lines[0]!.id
     const [tank] = design.tanks
     const scene = { ...tank!.scene, nozzles: [{ lineId, turnDeg: 90, tiltDeg: 0 }] }
-    const turned = settingOf({ ...design, tanks: [{ ...tank!, scene }] }, solved, 0)
+    const turned = domainOf({ ...design, tanks: [{ ...tank!, scene }] }, solved, 0)
     expect(turned.streams[0]!.jet.towards.y).toBeCloseTo(1, 9)
   })
   test('points down where no piece leads anywhere', () => {
     expect(lastWay({ pieces: [] })).toEqual({ x: 0, y: 0, z: -1 })
   })
   test('has a mark that changes with what turns the water, and with nothing else', () => {
-    const mark = settingMark(setting, 'coarse')
-    const ranges = setting.ranges.map((range) => ({ ...range, leastMPerS: 0.01 }))
-    expect(settingMark({ ...setting, ranges }, 'coarse')).toBe(mark)
-    expect(settingMark({ ...setting, sandDepthM: 0.07 }, 'coarse')).not.toBe(mark)
-    expect(settingMark({ ...setting, rocks: [aRock()] }, 'coarse')).not.toBe(mark)
-    expect(settingMark(setting, 'fine')).not.toBe(mark)
+    const mark = domainMark(domain, 'coarse')
+    const ranges = domain.ranges.map((range) => ({ ...range, leastMPerS: 0.01 }))
+    expect(domainMark({ ...domain, ranges }, 'coarse')).toBe(mark)
+    expect(domainMark({ ...domain, sandDepthM: 0.07 }, 'coarse')).not.toBe(mark)
+    expect(domainMark({ ...domain, rocks: [aRock()] }, 'coarse')).not.toBe(mark)
+    expect(domainMark(domain, 'fine')).not.toBe(mark)
   })
 })
 
 test('places searched for a badly placed pump are better, by the field', () => {
   const bad = aCirculation({ alongM: 0.05, upM: 0.1, turnDeg: -70, speed: 0.3 })
-  const setting = aSetting([bad], { rocks: [aRock({ zone: 'small-polyp' })] })
+  const domain = aDomain([bad], { rocks: [aRock({ zone: 'small-polyp' })] })
   const progress: number[] = []
-  const found = placePumps(setting, [bad], seeded(), (done, of) => progress.push(done / of))!
+  const found = placePumps(domain, [bad], seeded(), (done, of) => progress.push(done / of))!
   expect(found.best.length).toBeGreaterThan(0)
   expect(found.best[0]!.score).toBeGreaterThan(found.before.score)
   expect(found.best[0]!.verdict.deadShare).toBeLessThan(found.before.verdict.deadShare)
   expect(Math.max(...progress)).toBeLessThanOrEqual(1)
-  expect(placePumps(aSetting([]), [], seeded())).toBeNull()
+  expect(placePumps(aDomain([]), [], seeded())).toBeNull()
 })

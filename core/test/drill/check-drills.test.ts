@@ -61,8 +61,8 @@ describe('a tank runs down over its rim when the pump stops', () => {
     for (const [at, wanted] of Object.entries(
       result.at_time_s as Record<string, Record<string, unknown>>,
     )) {
-      const ran = flowOn({ vessels, laws, levelsM, fromS, toS: Number(at) })
-      levelsM = vessels.map((vessel, i) => ran.volumes[i]! / vessel.areaM2 + vessel.floorM)
+      const after = flowOn({ vessels, laws, levelsM, fromS, toS: Number(at) })
+      levelsM = vessels.map((vessel, i) => after.volumes[i]! / vessel.areaM2 + vessel.floorM)
       level(`display at ${at} s`, levelsM[0]!, num(wanted, 'display_head_m'))
       level(`box at ${at} s`, levelsM[1]!, num(wanted, 'box_head_m'))
       level(`sump at ${at} s`, levelsM[2]!, num(wanted, 'sump_level_m'))
@@ -100,7 +100,7 @@ describe('a tank runs back through its return until its siphon breaks', () => {
     const weir = new Between(0, 1, (tankM) => flowOver(rim, tankM - rimM))
     const breaksM = rimM - num(given, 'air_enters_below_rim_m')
     let rimReachedS = NaN
-    const ran = flowOn({
+    const after = flowOn({
       vessels,
       laws: [weir, throughFall(0, 1, fall)],
       levelsM: [rimM + headM, sumpM],
@@ -116,16 +116,16 @@ describe('a tank runs back through its return until its siphon breaks', () => {
     })
     rimReachedS = toRim.timeS
     time('rim reached', rimReachedS, num(result, 'rim_level_reached_s'))
-    const endM = ran.volumes[1]! / vessels[1]!.areaM2
+    const endM = after.volumes[1]! / vessels[1]!.areaM2
     if (result.siphon_breaks_s === null) {
-      expect(ran.detector).toBeNull()
+      expect(after.detector).toBeNull()
     } else {
-      time('siphon breaks', ran.timeS, num(result, 'siphon_breaks_s'))
+      time('siphon breaks', after.timeS, num(result, 'siphon_breaks_s'))
       level('sump at the break', endM, num(result, 'sump_level_at_break_m'))
       const lastFlow = back(breaksM, endM) / L_PER_H
       expect(Math.abs(lastFlow / num(result, 'back_flow_at_break_L_h') - 1)).toBeLessThan(0.005)
     }
-    const fallen = ran.detector ? num(given, 'pipe_water_falling_at_break_m3') : 0
+    const fallen = after.detector ? num(given, 'pipe_water_falling_at_break_m3') : 0
     const restM = endM + fallen / vessels[1]!.areaM2
     level('sump in the end', restM, num(result, 'sump_level_in_the_end_m'))
     expect(restM >= num(given, 'sump_rim_m')).toBe(result.sump_rim_reached)
@@ -211,16 +211,16 @@ describe('all drains are blocked while the pump runs on', () => {
     if (filling.detector?.name === 'rim') {
       time('box at the rim', filling.timeS, num(result, 'box_reaches_weir_rim_s'))
     }
-    const ran = flowOn({ vessels, laws, levelsM, toS: 1e6, detectors: ends })
-    if (result.outcome === 'tank_rim_reached') expect(ran.detector?.name).toBe('tank_rim_reached')
-    else expect(ran.detector?.name).toBe('pump_stops')
-    time('outcome', ran.timeS, num(result, 'outcome_s'))
+    const after = flowOn({ vessels, laws, levelsM, toS: 1e6, detectors: ends })
+    if (result.outcome === 'tank_rim_reached') expect(after.detector?.name).toBe('tank_rim_reached')
+    else expect(after.detector?.name).toBe('pump_stops')
+    time('outcome', after.timeS, num(result, 'outcome_s'))
     level(
       'return',
-      ran.volumes[2]! / vessels[2]!.areaM2,
+      after.volumes[2]! / vessels[2]!.areaM2,
       num(result, 'return_chamber_level_then_m'),
     )
-    level('display', ran.volumes[0]! / vessels[0]!.areaM2, num(result, 'display_level_then_m'))
+    level('display', after.volumes[0]! / vessels[0]!.areaM2, num(result, 'display_level_then_m'))
   })
 })
 
@@ -274,7 +274,7 @@ describe('the pump comes back and a siphon must prime', () => {
     const levelsM = vessels.map((vessel, i) => filling.volumes[i]! / vessel.areaM2)
     if (result.siphon_primes_s === null) expect(filling.detector).toBeNull()
     else time('primes', fromS, num(result, 'siphon_primes_s'))
-    const ran = flowOn({
+    const after = flowOn({
       vessels,
       laws: [...others, filling.detector ? primed : unprimed],
       levelsM,
@@ -285,7 +285,7 @@ describe('the pump comes back and a siphon must prime', () => {
     level('lowest', lowestM, num(result, 'lowest_return_chamber_level_m'))
     time('lowest at', lowestS, num(result, 'lowest_at_s'), 0.5)
     expect(lowestM < num(given, 'pump_least_level_m')).toBe(result.below_pump_least_level)
-    const endM = (i: number) => ran.volumes[i]! / vessels[i]!.areaM2
+    const endM = (i: number) => after.volumes[i]! / vessels[i]!.areaM2
     level('return', endM(3), num(result, 'steady_return_chamber_level_m'))
     level('box', endM(1) - lipM, num(result, 'steady_box_level_over_inlet_m'))
     level('weir', endM(0), num(result, 'steady_weir_head_m'))

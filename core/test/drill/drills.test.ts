@@ -18,7 +18,7 @@ import {
   momentAt,
   pairsOf,
   playbackOf,
-  runDrill,
+  simulateDrill,
   say,
   singleFailures,
   steadyState,
@@ -40,8 +40,9 @@ const drillOf = (design: BasinDesign, id: string): Drill => {
   }
   return found
 }
-const ran = (design: BasinDesign, id: string) => runDrill(steadyState(design), drillOf(design, id))
-const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(ran(design, id))
+const simulated = (design: BasinDesign, id: string) =>
+  simulateDrill(steadyState(design), drillOf(design, id))
+const verdict = (design: BasinDesign, id: string): Verdict => verdictOf(simulated(design, id))
 const set = (design: BasinDesign, path: EditPath, to: unknown) =>
   withChanges(design, { [path.join('.')]: to })
 const happened = ({ log }: Verdict) =>
@@ -52,12 +53,15 @@ const deepest = (found: Verdict, id: string) =>
 describe('a power cut', () => {
   test('ends where the drain-back says', () => {
     const design = aLoop()
-    const run = ran(design, 'power-cut')
+    const simulation = simulated(design, 'power-cut')
     const steady = steadyState(design)
     const { chambers } = steady
-    const rises = deepest(verdictOf(run), steady.design.sump.chambers[steady.returnIndex]!.id)
+    const rises = deepest(
+      verdictOf(simulation),
+      steady.design.sump.chambers[steady.returnIndex]!.id,
+    )
     expect(rises.highestM).toBeGreaterThan(chambers[steady.returnIndex]!.levelM)
-    expect(verdictOf(run).outcome).toBe('dry')
+    expect(verdictOf(simulation).outcome).toBe('dry')
   })
   test('an end under water runs back to its mouth, or to its break hole', () => {
     const open = aLoop({ line: UNDER })
@@ -79,13 +83,15 @@ describe('a power cut', () => {
     expect(verdict(design, 'check-shut main').outcome).not.toBe('wet')
   })
   test('power that comes back primes the siphon and finds its levels again', () => {
-    const run = ran(aLoop(), 'power-back')
-    expect(run.atRest).toBe(true)
-    expect(happened(verdictOf(run))).toEqual(
+    const simulation = simulated(aLoop(), 'power-back')
+    expect(simulation.atRest).toBe(true)
+    expect(happened(verdictOf(simulation))).toEqual(
       expect.arrayContaining(['siphon-drops', 'siphon-primes']),
     )
     const steady = steadyState(aLoop())
-    const endM = run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM
+    const endM =
+      simulation.volumes[0]! / simulation.plant.vessels[0]!.areaM2 +
+      simulation.plant.vessels[0]!.floorM
     expect(Math.abs(endM - steady.levels[0]!)).toBeLessThan(2 * MM)
   })
 })
@@ -103,14 +109,14 @@ describe('blocked drains', () => {
     ],
   })
   test('all of them: the tank spills, or the pump draws air first', () => {
-    const found = verdictOf(runDrill(steadyState(deep), all(deep)))
+    const found = verdictOf(simulateDrill(steadyState(deep), all(deep)))
     expect(found.outcome === 'wet' || happened(found).includes('pump-draws-air')).toBe(true)
   })
   test('a sensor stops the pump in time, unless it is stuck', () => {
     const steady = steadyState(deep)
     const boxM = steady.tankLevels[0]!.boxM! - deep.tanks[0]!.floorHeightM
     const watched = set(deep, ['tanks', 0, 'overflow', 'sensorM'], boxM + 0.02)
-    const safe = verdictOf(runDrill(steadyState(watched), all(watched)))
+    const safe = verdictOf(simulateDrill(steadyState(watched), all(watched)))
     expect(happened(safe)).toContain('sensor-stops-pumps')
     expect(safe.outcome).toBe('dry')
     expect(happened(verdict(watched, 'sensor tank'))).not.toContain('sensor-stops-pumps')
@@ -145,7 +151,7 @@ describe('the top-off', () => {
     const raised = fixes.find(({ label }) => label.text.startsWith('Raise'))!
     expect(verdict(applyEdits(big, raised.edits), 'top-off-open').outcome).not.toBe('wet')
   })
-  test('stuck shut: salinity climbs until the pump draws air, as the run-dry days say', () => {
+  test('stuck shut: salinity climbs until the pump draws air, as the simulation-dry days say', () => {
     const found = verdict(small, 'top-off-shut')
     expect(happened(found)).toContain('pump-draws-air')
     expect(found.salinityPpt).toBeGreaterThan(35)
@@ -192,7 +198,7 @@ describe('a chain of the keeper’s own', () => {
     const design = { ...aLoop(), drills: [own] }
     const drill = drillOf(design, 'own mine')
     expect(drill.faults.map(({ atS }) => atS)).toEqual([0, 300])
-    const { log } = runDrill(steadyState(design), drill)
+    const { log } = simulateDrill(steadyState(design), drill)
     const faults = log.filter(({ what }) => 'fault' in what)
     expect(faults.map(({ atS }) => Math.round(atS))).toEqual([0, 300])
   })
@@ -227,14 +233,17 @@ describe('all of them together', () => {
 })
 
 describe('playing a drill', () => {
-  const run = runDrill(steadyState(aLoop()), drillOf(aLoop(), 'power-cut'), { keepsMoments: true })
-  const playback = playbackOf(run)
+  const simulation = simulateDrill(steadyState(aLoop()), drillOf(aLoop(), 'power-cut'), {
+    keepsMoments: true,
+  })
+  const playback = playbackOf(simulation)
   test('begins where it runs, ends where it ended, and is between in between', () => {
     const first = momentAt(playback, 0)
     const last = momentAt(playback, 1e9)
-    expect(first.levelsM[0]).toBeCloseTo(run.plant.steady.levels[0]!, 9)
+    expect(first.levelsM[0]).toBeCloseTo(simulation.plant.steady.levels[0]!, 9)
     expect(last.levelsM[0]).toBeCloseTo(
-      run.volumes[0]! / run.plant.vessels[0]!.areaM2 + run.plant.vessels[0]!.floorM,
+      simulation.volumes[0]! / simulation.plant.vessels[0]!.areaM2 +
+        simulation.plant.vessels[0]!.floorM,
       6,
     )
     const { timesS } = playback

@@ -5,7 +5,13 @@ import { atTheStart } from '../../src/drill/mode.ts'
 import { plantLaws } from '../../src/drill/plant-laws.ts'
 import { makePlant } from '../../src/drill/plant.ts'
 import { Stepper } from '../../src/drill/step.ts'
-import { allDrills, applyEdits, type BasinDesign, runDrill, steadyState } from '../../src/index.ts'
+import {
+  allDrills,
+  applyEdits,
+  type BasinDesign,
+  simulateDrill,
+  steadyState,
+} from '../../src/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
 const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02, runLimitS: null }
@@ -38,8 +44,8 @@ describe('every drill of every kind of loop', () => {
       const drills = allDrills(steady)
       expect(drills.length).toBeGreaterThan(4)
       for (const drill of drills) {
-        const whole = runDrill(steady, drill)
-        const halved = runDrill(steady, drill, { stepsForOne: 2 })
+        const whole = simulateDrill(steady, drill)
+        const halved = simulateDrill(steady, drill, { stepsForOne: 2 })
         expect(whole.unaccounted).toBeLessThan(1e-9)
         expect(halved.unaccounted).toBeLessThan(1e-9)
         whole.extremes.forEach(({ highestM, lowestM }, v) => {

@@ -5,7 +5,7 @@ import {
   allDrills,
   applyEdits,
   type BasinDesign,
-  runDrill,
+  simulateDrill,
   say,
   steadyState,
   verdictOf,
@@ -21,15 +21,15 @@ const HIGH = aLoop({
 })
 const BIG_CAN = { flowM3PerS: 100 * L_PER_H, canM3: 0.15, runLimitS: null }
 
-function ran(design: BasinDesign, id: string) {
+function simulated(design: BasinDesign, id: string) {
   const steady = steadyState(design)
   const drill = allDrills(steady).find((other) => other.id === id)
   if (!drill) throw new Error(`no drill ${id}`)
-  const run = runDrill(steady, drill)
-  const verdict = verdictOf(run)
+  const simulation = simulateDrill(steady, drill)
+  const verdict = verdictOf(simulation)
   const fixes = fixesOfDrill(design, drill, verdict).map(({ label, edits }) => ({
     text: say(label, 'metric'),
-    after: () => verdictOf(runDrill(...again(applyEdits(design, edits), id))),
+    after: () => verdictOf(simulateDrill(...again(applyEdits(design, edits), id))),
   }))
   const fix = (words: RegExp) => {
     const found = fixes.find(({ text }) => words.test(text))
@@ -48,7 +48,7 @@ describe('what may fix a drill', () => {
   test.each(['power-cut', 'power-back', 'pump-stops pump'])(
     'of %s through an end under water: a hole that breaks it, or a higher sump',
     (id) => {
-      const { verdict, fix } = ran(LOW, id)
+      const { verdict, fix } = simulated(LOW, id)
       expect(verdict.outcome).toBe('wet')
       expect(fix(/^Drill a break hole 20\.0\smm under/).after().outcome).toBe('dry')
       expect(fix(/^Raise the sump’s panels to \d+\smm/).after().outcome).toBe('dry')
@@ -60,19 +60,22 @@ describe('what may fix a drill', () => {
       end: { ...line.end, breakDepthM: 0.02 },
     }))
     const holed = { ...LOW, returnSide: { ...LOW.returnSide, lines } }
-    expect(ran(holed, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
+    expect(simulated(holed, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
     const inAir = aLoop({ changes: { 'sump.box.heightM': 0.28 } })
-    expect(ran(inAir, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
+    expect(simulated(inAir, 'power-cut').fixes.some(({ text }) => /hole/.test(text))).toBe(false)
   })
   test('of a stuck top-off: a can that the sump has room for', () => {
-    const { verdict, fix } = ran(aLoop({ changes: { 'sump.topOff': BIG_CAN } }), 'top-off-open')
+    const { verdict, fix } = simulated(
+      aLoop({ changes: { 'sump.topOff': BIG_CAN } }),
+      'top-off-open',
+    )
     expect(verdict.outcome).toBe('wet')
     const can = fix(/^A can of/)
     expect(can.after().outcome).toBe('dry')
     expect(can.after().spilledM3).toBe(0)
   })
   test('of drains that block at once: a sensor, said to be a device that can fail', () => {
-    const { fix } = ran(HIGH, 'both tank')
+    const { fix } = simulated(HIGH, 'both tank')
     const sensor = fix(/^Add a level sensor/)
     expect(sensor.text).toMatch(/can fail/)
     expect(sensor.after().log.map(({ what }) => 'event' in what && what.event.kind)).toContain(
@@ -80,16 +83,16 @@ describe('what may fix a drill', () => {
     )
   })
   test('is not a sensor where the stopped pump floods the sump sooner', () => {
-    const { verdict, fixes } = ran(LOW, 'both tank')
+    const { verdict, fixes } = simulated(LOW, 'both tank')
     expect(verdict.outcome).toBe('wet')
     expect(fixes.some(({ text }) => /sensor/.test(text))).toBe(false)
   })
   test('is nothing where the floor stays dry and the pump full', () => {
-    expect(ran(aLoop(), 'power-cut').fixes).toEqual([])
+    expect(simulated(aLoop(), 'power-cut').fixes).toEqual([])
   })
   test('is said in a way that both unit families can read', () => {
     const [steady, drill] = again(LOW, 'power-cut')
-    const verdict = verdictOf(runDrill(steady, drill))
+    const verdict = verdictOf(simulateDrill(steady, drill))
     const hole = fixesOfDrill(LOW, drill, verdict).find(({ edits }) =>
       edits[0]!.path.includes('breakDepthM'),
     )!

@@ -41,7 +41,7 @@ describe('a top-off that is stuck open', () => {
   test('what comes in over a full rim goes out over it', () => {
     const vessels = [vessel('can', 1), vessel('sump', 0.26), FLOOR]
     const edge = { lengthM: 2, rimM: 0.3, depthBelowM: 0.3 }
-    const ran = flowOn({
+    const after = flowOn({
       vessels,
       laws: [new Steady(0, 1, 3e-5), overEdge(1, 2, edge)],
       levelsM: [10, 0.29, 0],
@@ -49,7 +49,10 @@ describe('a top-off that is stuck open', () => {
     })
     const cameIn = 3e-5 * 2000
     const room = 0.26 * 0.01
-    expect(Math.abs(ran.volumes[2]! - (cameIn - room))).toBeLessThan(0.26 * 5e-4)
-    expect([...ran.volumes].reduce((sum, volume) => sum + volume)).toBeCloseTo(10 + 0.26 * 0.29, 9)
+    expect(Math.abs(after.volumes[2]! - (cameIn - room))).toBeLessThan(0.26 * 5e-4)
+    expect([...after.volumes].reduce((sum, volume) => sum + volume)).toBeCloseTo(
+      10 + 0.26 * 0.29,
+      9,
+    )
   })
 })

@@ -6,7 +6,7 @@ import {
   type BasinDesign,
   fixesOfFinding,
   logWords,
-  runDrill,
+  simulateDrill,
   say,
   solveBasin,
   steadyState,
@@ -43,7 +43,7 @@ const read = (sentence: Sentence) => say(sentence, 'metric')
 /** What happens in the drills of a design; no name moves it, so it is simulated once. */
 const logsOf = (design: BasinDesign) => {
   const steady = steadyState(design)
-  return allDrills(steady).map((drill) => runDrill(steady, drill).log)
+  return allDrills(steady).map((drill) => simulateDrill(steady, drill).log)
 }
 
 /** Everything that is said of a design: its findings, what fixes them, its drills and their logs. */

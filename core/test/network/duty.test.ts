@@ -3,13 +3,13 @@ import { type CheckFitting, fittingOf } from '../check-fitting.ts'
 import { checkPumps } from '../check-pump.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, jsonTable, L_PER_H, number, type Row } from '../tables.ts'
-import { halfWidth, runBanded } from '../../src/figures/return/bands.ts'
+import { halfWidth, solveBanded } from '../../src/figures/return/bands.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { flowAtHead } from '../../src/network/flow-at-head.ts'
 import { AS_COMPUTED, lineLoss, makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
-import { run } from '../../src/network/running.ts'
+import { solveWithLosses } from '../../src/network/solved-flows.ts'
 import { brent } from '../../src/numeric/brent.ts'
 import { reynolds, speedMPerS } from '../../src/pipe/flow.ts'
 import { leastSpeedToLift, pumpCurve, pumpHeadM } from '../../src/pump/curve.ts'
@@ -82,8 +82,8 @@ function problemOf(given: CheckCase): NetworkProblem {
 /** Flow, head and losses as the product finds them, with the flow's band. */
 function dutyOf(problem: NetworkProblem) {
   const network = makeNetwork(problem)
-  const banded = runBanded(network, run(network))
-  const { flowsM3PerS, frictionM, fittingsM } = banded.ran.running
+  const banded = solveBanded(network, solveWithLosses(network))
+  const { flowsM3PerS, frictionM, fittingsM } = banded.solution.flows
   const { curve, speed } = problem.links[0]!.pump!
   const flowM3PerS = flowsM3PerS[0]!
   return {

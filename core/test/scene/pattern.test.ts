@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { JET_PART } from '../currents/a-setting.ts'
+import { JET_PART } from '../currents/a-domain.ts'
 import { powerAtW } from '../../src/scene/part.ts'
 import {
   levelAt,

@@ -76,7 +76,7 @@ const work = useLongWork({
     pool.one((calls) => ofDesign(calls, design).balance(plain(wanted), pumpIndex)),
 })
 const options = computed(() => work.answer.value ?? [])
-watchDebounced(subject, () => void work.run(), { immediate: true, debounce: 150 })
+watchDebounced(subject, () => void work.start(), { immediate: true, debounce: 150 })
 
 const SCHOOLS = {
   valves: { title: 'Valves, pump at full speed', step: '1% of the valve moves it by' },

@@ -5,7 +5,7 @@ import {
   fixesOfFinding,
   playbackOf,
   ratedNeed,
-  runDrill,
+  simulateDrill,
   size,
   steadyState,
   swaps,
@@ -51,9 +51,9 @@ const calls = {
     progress: (done: number, of: number) => void,
   ): SizingAnswer => size({ ...wish, design: design() }, () => crypto.randomUUID(), progress),
   drills: (drills: readonly Drill[]): Verdict[] =>
-    drills.map((drill) => verdictOf(runDrill(steadyState(design()), drill))),
+    drills.map((drill) => verdictOf(simulateDrill(steadyState(design()), drill))),
   play: (drill: Drill): Playback =>
-    playbackOf(runDrill(steadyState(design()), drill, { keepsMoments: true })),
+    playbackOf(simulateDrill(steadyState(design()), drill, { keepsMoments: true })),
   fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
   fixesOfDrill: (drill: Drill, verdict: Verdict): Fix[] => fixesOfDrill(design(), drill, verdict),
   swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),

@@ -2,9 +2,9 @@ import {
   packField,
   placePumps,
   planField,
-  runDye,
-  runField,
-  settingMark,
+  simulateDye,
+  simulateField,
+  domainMark,
   tryPace,
   updatesOf,
   type CirculationPump,
@@ -14,12 +14,12 @@ import {
   type Fineness,
   type PlacementSearch,
   type Vector,
-  type WaterSetting,
+  type FlowDomain,
 } from '@yew-basin/core'
 import { expose } from 'comlink'
 
-/** A field, what it was run for, and its bytes to be kept. */
-export interface RunField {
+/** A field, what it was simulated for, and its bytes to be kept. */
+export interface SimulatedField {
   readonly field: Field
   readonly of: string
   readonly bytes: Uint8Array
@@ -45,8 +45,8 @@ function randomFrom(seed: number): () => number {
 
 /** Core's long work on currents, off the page's thread. */
 const currents = {
-  estimate(setting: WaterSetting, fineness: Fineness): Estimate | null {
-    const plan = planField(setting, fineness)
+  estimate(domain: FlowDomain, fineness: Fineness): Estimate | null {
+    const plan = planField(domain, fineness)
     if (!plan) return null
     const pace = tryPace(plan, () => performance.now())
     return {
@@ -56,24 +56,24 @@ const currents = {
       tankSeconds: (plan.settleSteps + plan.watchSteps) * plan.stepS,
     }
   },
-  run(
-    setting: WaterSetting,
+  simulate(
+    domain: FlowDomain,
     fineness: Fineness,
     progress: (done: number, of: number) => void,
-  ): RunField | null {
-    const plan = planField(setting, fineness)
+  ): SimulatedField | null {
+    const plan = planField(domain, fineness)
     if (!plan) return null
-    const field = runField(plan, progress)
-    const of = settingMark(setting, fineness)
+    const field = simulateField(plan, progress)
+    const of = domainMark(domain, fineness)
     return { field, of, bytes: packField(field, of) }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
-    runDye(field, from, look),
+    simulateDye(field, from, look),
   place: (
-    setting: WaterSetting,
+    domain: FlowDomain,
     pumps: readonly CirculationPump[],
     progress: (done: number, of: number) => void,
-  ): PlacementSearch | null => placePumps(setting, pumps, randomFrom(1), progress),
+  ): PlacementSearch | null => placePumps(domain, pumps, randomFrom(1), progress),
 }
 export type CurrentsCalls = typeof currents
 

@@ -21,11 +21,11 @@ export interface How<Calls, Subject, Answer, Estimate> {
   /** What is asked about; an answer is stale once this is another. null: there is nothing to ask about. */
   readonly subject: () => Subject | null
   readonly ask: (subject: Subject, work: Work<Calls>) => Promise<Answer>
-  /** What it will take, found by a worker of its own beside whatever runs. */
+  /** What it will take, found by a worker of its own beside whatever is worked at. */
   readonly estimate?: (subject: Subject, work: Work<Calls>) => Promise<Estimate>
   /** Is it the same that was asked about? Left out: the same object. */
   readonly same?: (asked: Subject, now: Subject) => boolean
-  /** Asking again ends what runs in the middle of its loop; else it is left to end by itself. */
+  /** Asking again ends the work in the middle of its loop; else it is left to end by itself. */
   readonly endsAtOnce?: boolean
   /** It continues while no view shows it; else it ends with the view that asked. */
   readonly continues?: boolean
@@ -42,16 +42,16 @@ export interface LongWork<Subject, Answer, Estimate> {
   readonly stale: ComputedRef<boolean>
   /** The answer, where it is of what there is to ask about now. */
   readonly fresh: ComputedRef<Answer | null>
-  /** null: nothing runs. */
+  /** null: nothing is worked at. */
   readonly progress: ShallowRef<Progress | null>
   readonly fault: Ref<string>
   readonly estimate: ShallowRef<Estimate | null>
   /** Works at what there is to ask about; null where that was cancelled, failed, or there is nothing. */
-  readonly run: () => Promise<Answer | null>
+  readonly start: () => Promise<Answer | null>
   readonly findEstimate: () => Promise<void>
-  /** Ends what runs; the last answer stays. */
+  /** Ends the work; the last answer stays. */
   readonly cancel: () => void
-  /** Ends what runs and lets the last answer go. */
+  /** Ends the work and lets the last answer go. */
   readonly forget: () => void
 }
 
@@ -77,7 +77,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
   const fresh = computed(() => (stale.value ? null : answer.value))
   const side = useEstimate(how, fault)
 
-  async function run(): Promise<Answer | null> {
+  async function start(): Promise<Answer | null> {
     const subject = how.subject()
     if (subject === null) return null
     if (how.endsAtOnce && progress.value) pool.cancel()
@@ -133,7 +133,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
     progress,
     fault,
     estimate,
-    run,
+    start,
     findEstimate,
     cancel,
     forget,

@@ -30,6 +30,6 @@ export function useTrial<Subject extends TrialOf, Answer>(
     ask: (asked: Subject, { pool }) =>
       pool.one((calls: Remote<CoreCalls>) => ask(ofDesign(calls, asked.design), asked)),
   })
-  watchDebounced(now, () => void work.run(), { immediate: true, debounce: PAUSE_MS })
+  watchDebounced(now, () => void work.start(), { immediate: true, debounce: PAUSE_MS })
   return work
 }

@@ -42,13 +42,13 @@ const rock = computed(() =>
 )
 const nozzle = computed(() =>
   currents.chosen?.kind === 'nozzle'
-    ? currents.setting?.streams.find((stream) => stream.id === currents.chosen!.id)
+    ? currents.domain?.streams.find((stream) => stream.id === currents.chosen!.id)
     : undefined,
 )
 </script>
 
 <template>
-  <div v-if="store.loadState === 'ready' && currents.setting && currents.scene" class="currents">
+  <div v-if="store.loadState === 'ready' && currents.domain && currents.scene" class="currents">
     <WorkspaceHeader class="area-head" />
     <div class="area-list">
       <TankSwitch v-if="store.shown!.tanks.length > 1" class="px-3 pt-3" />

@@ -20,21 +20,21 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(frame)
 
 const drawing = computed(() => {
-  const { setting } = currents
-  if (!setting || width.value === 0) return null
-  const scale = scaleOf(name, setting, width.value, height.value - 22)
-  const full = { x: setting.lengthM, y: setting.widthM, z: setting.depthM }
+  const { domain } = currents
+  if (!domain || width.value === 0) return null
+  const scale = scaleOf(name, domain, width.value, height.value - 22)
+  const full = { x: domain.lengthM, y: domain.widthM, z: domain.depthM }
   const box = (from: Partial<typeof full>, to: Partial<typeof full>) =>
     boxOnCut(name, scale, { x: 0, y: 0, z: 0, ...from }, { ...full, ...to })
-  const b = setting.box
+  const b = domain.box
   return {
     scale,
     tank: box({}, {}),
-    sand: name === 'plan' ? null : box({}, { z: setting.sandDepthM }),
+    sand: name === 'plan' ? null : box({}, { z: domain.sandDepthM }),
     overflow: b
       ? box({ x: b.fromX, y: b.fromY, z: b.fromZ }, { x: b.toX, y: b.toY, z: b.toZ })
       : null,
-    rocks: rockShapes(name, scale, setting.rocks),
+    rocks: rockShapes(name, scale, domain.rocks),
     cutAcross: cutLine(scale, CUTS[name].across),
     cutUp: cutLine(scale, CUTS[name].up),
   }
@@ -50,10 +50,10 @@ function cutLine(scale: ReturnType<typeof scaleOf>, axis: 'x' | 'y' | 'z') {
 /** Ways of the water from places all over this cut, a third of the tank long. */
 const lines = computed(() => {
   const now = drawing.value
-  const { field, setting } = currents
-  if (!now || !field || !setting || !currents.show.lines || currents.frame) return []
-  const seeds = seedsOn(name, setting, currents.cuts[name])
-  const longM = Math.max(setting.lengthM, setting.widthM) / 3
+  const { field, domain } = currents
+  if (!now || !field || !domain || !currents.show.lines || currents.frame) return []
+  const seeds = seedsOn(name, domain, currents.cuts[name])
+  const longM = Math.max(domain.lengthM, domain.widthM) / 3
   return streamlines(field, seeds, longM).map(({ places }) =>
     places
       .map((at) => onCut(name, now.scale, at))
@@ -75,7 +75,7 @@ watchEffect(() => {
     frame: dye,
   })
 })
-const inWords = computed(() => drawingInWords(title, currents.setting))
+const inWords = computed(() => drawingInWords(title, currents.domain))
 </script>
 
 <template>

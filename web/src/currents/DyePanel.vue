@@ -11,11 +11,11 @@ const units = useUnits()
 const from = ref('cut')
 /** A stream's opening, or where the three cuts meet. */
 const place = computed<Vector>(() => {
-  const stream = currents.setting!.streams.find(({ id }) => id === from.value)
+  const stream = currents.domain!.streams.find(({ id }) => id === from.value)
   if (stream) return stream.jet.from
   return { x: currents.cuts.end, y: currents.cuts.front, z: currents.cuts.plan }
 })
-const running = computed(() => currents.at?.what === 'dye')
+const spreading = computed(() => currents.at?.what === 'dye')
 const index = computed({
   get: () => currents.frameIndex ?? Math.max(0, currents.frames.length - 1),
   set: (i) => (currents.frameIndex = i),
@@ -57,19 +57,19 @@ onUnmounted(stop)
       <span class="caption">Pour it in</span>
       <select v-model="from" class="box">
         <option value="cut">where the three cuts meet</option>
-        <option v-for="stream in currents.setting!.streams" :key="stream.id" :value="stream.id">
+        <option v-for="stream in currents.domain!.streams" :key="stream.id" :value="stream.id">
           at {{ stream.name }}
         </option>
       </select>
     </label>
     <div class="flex flex-wrap items-center gap-2">
-      <button v-if="running" class="button" @click="currents.stop()">Stop</button>
+      <button v-if="spreading" class="button" @click="currents.stop()">Stop</button>
       <button v-else class="button" :disabled="!!currents.at" @click="pour">Pour</button>
       <template v-if="currents.frames.length > 0">
-        <button v-if="!running" class="button" @click="play">
+        <button v-if="!spreading" class="button" @click="play">
           {{ playing ? 'Hold' : 'Play' }}
         </button>
-        <button v-if="!running" class="button" @click="clear">Clear it away</button>
+        <button v-if="!spreading" class="button" @click="clear">Clear it away</button>
       </template>
     </div>
     <template v-if="currents.frame">
@@ -98,7 +98,7 @@ onUnmounted(stop)
       <p class="caption">
         Reached last:
         <template v-for="(spot, i) in currents.dye.lastReached" :key="i">
-          <template v-if="i > 0">; </template>{{ whereWords(spot.at, currents.setting!) }}
+          <template v-if="i > 0">; </template>{{ whereWords(spot.at, currents.domain!) }}
           {{
             spot.timeS === null ? '(never)' : `(${units.text('duration', spot.timeS)})`
           }} </template

@@ -5,7 +5,7 @@ import ChoiceField from '../bench/ChoiceField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
 
-/** The field: how fine, how long it will take, run and stopped. */
+/** The field: how fine, how long it will take, started and stopped. */
 const currents = useCurrents()
 const units = useUnits()
 const FINE: readonly { value: Fineness; label: string }[] = [
@@ -15,7 +15,7 @@ const FINE: readonly { value: Fineness; label: string }[] = [
 ]
 const seconds = (s: number) =>
   s < 90 ? `${Math.max(1, Math.round(s))} s` : `${Math.round(s / 60)} min`
-const running = computed(() => currents.at?.what === 'field')
+const working = computed(() => currents.at?.what === 'field')
 const percent = computed(() => Math.round(100 * (currents.at?.share ?? 0)))
 </script>
 
@@ -29,11 +29,16 @@ const percent = computed(() => Math.round(100 * (currents.at?.share ?? 0)))
       {{ seconds(currents.estimate.tankSeconds) }} of the tank’s time: about
       <strong>{{ seconds(currents.estimate.seconds) }}</strong> on this machine.
     </p>
-    <p v-else-if="currents.setting!.streams.length === 0">
+    <p v-else-if="currents.domain!.streams.length === 0">
       Nothing moves this water yet: add a circulation pump.
     </p>
-    <div v-if="running" class="flex items-center gap-2">
-      <progress class="grow" :value="currents.at!.share" max="1" aria-label="The field is run" />
+    <div v-if="working" class="flex items-center gap-2">
+      <progress
+        class="grow"
+        :value="currents.at!.share"
+        max="1"
+        aria-label="The field is simulated"
+      />
       <span class="caption w-9 text-right">{{ percent }} %</span>
       <button class="button" @click="currents.stop()">Stop</button>
     </div>
@@ -41,13 +46,13 @@ const percent = computed(() => Math.round(100 * (currents.at?.share ?? 0)))
       v-else
       class="button button-main"
       :disabled="!!currents.at || !currents.estimate"
-      @click="currents.runField()"
+      @click="currents.simulateField()"
     >
-      Run the field
+      Simulate the field
     </button>
     <p v-if="currents.stale" class="rounded-md bg-resin-wash px-2 py-1" role="status">
       <strong class="font-semibold text-resin">Before your last change.</strong> The field shown was
-      run for another layout; run it again.
+      simulated for another layout; simulate it again.
     </p>
     <p v-if="currents.fault" class="text-aril" role="alert">{{ currents.fault }}</p>
   </section>

@@ -10,7 +10,7 @@ import { cssColour, SCALE_M_PER_S, speedColour } from './speed-colour.ts'
 const currents = useCurrents()
 const units = useUnits()
 const cuts = computed(() => {
-  const { lengthM, widthM, depthM } = currents.setting!
+  const { lengthM, widthM, depthM } = currents.domain!
   return [
     { name: 'plan', label: 'Plan at a height of', most: depthM },
     { name: 'front', label: 'Long section at', most: widthM },

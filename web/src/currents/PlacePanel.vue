@@ -5,7 +5,7 @@ import { useCurrents } from './currents-store.ts'
 
 /** A search for positions, aims and speeds, and what it found. */
 const currents = useCurrents()
-const running = computed(() => currents.at?.what === 'place')
+const searching = computed(() => currents.at?.what === 'place')
 const pumps = computed(() => currents.scene!.pumps)
 const share = (of: number) => `${Math.round(100 * of)} %`
 const inside = ({ verdict }: Placement) => shareAsWanted(verdict)
@@ -19,9 +19,9 @@ function take(found: Placement) {
     <h3 id="place-head" class="heading">Place them for me</h3>
     <p class="text-[0.92rem]">
       Hundreds of positions, aims and speeds for the pumps you have, by the quick look; the best few
-      are run as coarse fields.
+      are simulated as coarse fields.
     </p>
-    <div v-if="running" class="flex items-center gap-2">
+    <div v-if="searching" class="flex items-center gap-2">
       <progress class="grow" :value="currents.at!.share" max="1" aria-label="Places are searched" />
       <button class="button" @click="currents.stop()">Stop</button>
     </div>
@@ -29,7 +29,7 @@ function take(found: Placement) {
       v-else
       class="button"
       :disabled="!!currents.at"
-      @click="currents.place(currents.setting!, pumps)"
+      @click="currents.place(currents.domain!, pumps)"
     >
       Search
     </button>

@@ -27,13 +27,13 @@ const patterns = computed(() =>
 )
 const speedLimit = computed(() => ({ ...LIMITS.speed, min: pump.part.leastSpeed }))
 const room = computed(() => {
-  const { lengthM, widthM } = currents.setting!
+  const { lengthM, widthM } = currents.domain!
   return pump.panel === 'left' || pump.panel === 'right' ? widthM : lengthM
 })
 const reach = computed(() => currents.quick.find(({ streamId }) => streamId === pump.id))
 /** Why it cannot work as it sits. */
 const caution = computed(() => {
-  const fault = positionFault(pump, currents.setting!)
+  const fault = positionFault(pump, currents.domain!)
   if (fault?.kind === 'in-rock') {
     const rock = currents.scene!.rocks.find(({ id }) => id === fault.rockId)
     return `Its opening is inside ${rock?.name}: move one of them.`
@@ -72,7 +72,7 @@ function remove() {
       />
       <QuantityField
         label="Height over the floor"
-        :limit="{ ...LIMITS.sceneHeight, max: currents.setting!.depthM }"
+        :limit="{ ...LIMITS.sceneHeight, max: currents.domain!.depthM }"
         :model-value="pump.upM"
         @update:model-value="set({ upM: $event })"
       />

@@ -24,8 +24,8 @@ const units = useUnits()
 const STEP_M = 0.005
 const TIP_PX = 34
 
-const setting = computed(() => currents.setting!)
-const opening = computed(() => openingOf(pump, setting.value))
+const domain = computed(() => currents.domain!)
+const opening = computed(() => openingOf(pump, domain.value))
 const at = computed(() => onCut(cut, scale, opening.value))
 const way = computed(() => {
   const to = towardsOf(pump)
@@ -46,12 +46,12 @@ function moveTo(
 ) {
   const x = byX / scale.pxPerM
   const y = -byY / scale.pxPerM
-  if (cut === 'plan') return nearestPosition(setting.value, pump.part, from.x + x, from.y + y)
+  if (cut === 'plan') return nearestPosition(domain.value, pump.part, from.x + x, from.y + y)
   const half = pump.part.bodyM / 2
-  const upM = toMillimetre(Math.min(setting.value.depthM - half, Math.max(half, from.upM + y)))
+  const upM = toMillimetre(Math.min(domain.value.depthM - half, Math.max(half, from.upM + y)))
   const onEnd = pump.panel === 'left' || pump.panel === 'right'
   const slides = cut === 'front' ? !onEnd : onEnd
-  const room = onEnd ? setting.value.widthM : setting.value.lengthM
+  const room = onEnd ? domain.value.widthM : domain.value.lengthM
   return slides
     ? { upM, alongM: toMillimetre(Math.min(room - half, Math.max(half, from.alongM + x))) }
     : { upM }

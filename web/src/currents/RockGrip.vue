@@ -22,8 +22,8 @@ const choose = () => (currents.chosen = { kind: 'rock', id: shape.rock.id })
 /** Kept in the tank. */
 function held(field: 'xM' | 'yM' | 'zM', m: number): number {
   const { rock } = shape
-  const setting = currents.setting!
-  const room = { xM: setting.lengthM, yM: setting.widthM, zM: setting.depthM }[field]
+  const domain = currents.domain!
+  const room = { xM: domain.lengthM, yM: domain.widthM, zM: domain.depthM }[field]
   const half = rock[SIZES[field]] / 2
   // Its middle stays in the water; what is under the floor is cut off.
   return toMillimetre(Math.min(room - half, Math.max(field === 'zM' ? -half : 0, m)))

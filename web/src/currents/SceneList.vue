@@ -36,24 +36,24 @@ const part = computed(() => offers.value.find(({ id }) => id === partId.value) ?
 const start = ref<StartName>('two-facing')
 /** Why one would begin so. */
 const reason = computed(() =>
-  part.value ? startLayout(start.value, currents.setting!, part.value, newId).reason : '',
+  part.value ? startLayout(start.value, currents.domain!, part.value, newId).reason : '',
 )
 const layout = ref<RockLayoutName>('two-islands')
 
 function begin() {
-  const made = startLayout(start.value, currents.setting!, part.value!, newId)
+  const made = startLayout(start.value, currents.domain!, part.value!, newId)
   currents.setPumps(made.pumps)
   currents.chosen = null
 }
 function addPump() {
-  const [first] = startLayout('one', currents.setting!, part.value!, newId).pumps
+  const [first] = startLayout('one', currents.domain!, part.value!, newId).pumps
   const n = currents.scene!.pumps.length + 1
   const pump = { ...first!, name: `${part.value!.name} · ${n}` }
   currents.setPumps([...currents.scene!.pumps, pump])
   currents.chosen = { kind: 'pump', id: pump.id }
 }
 function addRock(form: RockSolid['form']) {
-  const { lengthM, widthM, depthM, sandDepthM } = currents.setting!
+  const { lengthM, widthM, depthM, sandDepthM } = currents.domain!
   const size = { lengthM: 0.25 * lengthM, widthM: 0.3 * widthM, heightM: 0.35 * depthM }
   const rock: RockSolid = {
     id: newId(),
@@ -69,11 +69,11 @@ function addRock(form: RockSolid['form']) {
   currents.chosen = { kind: 'rock', id: rock.id }
 }
 function layRock() {
-  currents.setRocks(rockLayout(layout.value, currents.setting!, newId))
+  currents.setRocks(rockLayout(layout.value, currents.domain!, newId))
   currents.chosen = null
 }
 
-const nozzles = computed(() => currents.setting!.streams.filter(({ from }) => from === 'nozzle'))
+const nozzles = computed(() => currents.domain!.streams.filter(({ from }) => from === 'nozzle'))
 const drawnM3 = computed(() =>
   currents.scene!.rocks.reduce((sum, rock) => sum + solidVolumeM3(rock), 0),
 )

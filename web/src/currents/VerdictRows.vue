@@ -4,7 +4,7 @@ import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
 import { whereWords, ZONE_NAMES } from './currents-words.ts'
 
-/** How the zones fare in the field that was run. */
+/** How the zones fare in the field that was simulated. */
 const currents = useCurrents()
 const units = useUnits()
 const share = (of: number) => `${Math.round(100 * of)} %`
@@ -42,7 +42,7 @@ const share = (of: number) => `${Math.round(100 * of)} %`
         {{ share(currents.verdict.deadShare) }}
       </dd>
       <template v-for="(spot, i) in currents.verdict.deadSpots.slice(0, 3)" :key="i">
-        <dt class="caption pl-3">{{ whereWords(spot.at, currents.setting!) }}</dt>
+        <dt class="caption pl-3">{{ whereWords(spot.at, currents.domain!) }}</dt>
         <dd class="caption text-right">{{ units.text('volume', spot.volumeM3) }}</dd>
       </template>
       <dt>Sand that lifts, past {{ units.text('slow-speed', LIFT_M_PER_S) }}</dt>
@@ -51,7 +51,7 @@ const share = (of: number) => `${Math.round(100 * of)} %`
       </dd>
       <template v-for="(spot, i) in currents.verdict.liftSpots.slice(0, 3)" :key="`lift ${i}`">
         <dt class="caption pl-3">
-          {{ whereWords(spot.at, currents.setting!) }}, up to
+          {{ whereWords(spot.at, currents.domain!) }}, up to
           {{ units.text('slow-speed', spot.mostMPerS) }}
         </dt>
         <dd class="caption text-right">{{ units.text('area', spot.areaM2) }}</dd>

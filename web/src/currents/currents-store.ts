@@ -2,14 +2,14 @@ import {
   DEAD_M_PER_S,
   judgeField,
   reaches,
-  settingOf,
+  domainOf,
   tankTurnoverPerH,
   type CirculationPump,
   type DyeFrame,
   type Fineness,
   type RockSolid,
   type TankScene,
-  type WaterSetting,
+  type FlowDomain,
   setTo,
   type EditPath,
 } from '@yew-basin/core'
@@ -64,12 +64,12 @@ function useLook(frames: Ref<readonly DyeFrame[]>) {
   })
 
   /** Cuts where the pumps are, when another tank is looked at. */
-  function cutAt(setting: WaterSetting | null): void {
-    if (!setting) return
-    const first = setting.streams[0]?.jet.from
-    cuts.plan = first?.z ?? setting.depthM / 2
-    cuts.front = first?.y ?? setting.widthM / 2
-    cuts.end = setting.lengthM / 2
+  function cutAt(domain: FlowDomain | null): void {
+    if (!domain) return
+    const first = domain.streams[0]?.jet.from
+    cuts.plan = first?.z ?? domain.depthM / 2
+    cuts.front = first?.y ?? domain.widthM / 2
+    cuts.end = domain.lengthM / 2
   }
 
   return { chosen, figure, show, cuts, frameIndex, frame, cutAt }
@@ -81,33 +81,33 @@ export const useCurrents = defineStore('currents', () => {
 
   const tank = computed(() => design.tank)
   const scene = computed<TankScene | null>(() => design.tank?.scene ?? null)
-  const setting = computed(() =>
-    design.shown && design.solved ? settingOf(design.shown, design.solved, design.tankIndex) : null,
+  const domain = computed(() =>
+    design.shown && design.solved ? domainOf(design.shown, design.solved, design.tankIndex) : null,
   )
   const fineness = ref<Fineness>('standard')
   const wish = computed(() =>
-    setting.value ? { setting: setting.value, fineness: fineness.value } : null,
+    domain.value ? { domain: domain.value, fineness: fineness.value } : null,
   )
   const work = useFieldWork(() => wish.value)
   const look = useLook(work.frames)
   const { chosen, frameIndex } = look
-  const quick = computed(() => (setting.value ? reaches(setting.value) : []))
+  const quick = computed(() => (domain.value ? reaches(domain.value) : []))
   const stale = computed(() => {
     const field = work.field.value
-    return !!field && !!setting.value && !isCurrent(work.of.value, setting.value, field.fineness)
+    return !!field && !!domain.value && !isCurrent(work.of.value, domain.value, field.fineness)
   })
   const verdict = computed(() =>
-    work.field.value && setting.value ? judgeField(work.field.value, setting.value) : null,
+    work.field.value && domain.value ? judgeField(work.field.value, domain.value) : null,
   )
   const turnoverPerH = computed(() => {
     const waterM3 = design.solvedTank?.netVolumeM3 ?? 0
-    return setting.value && waterM3 > 0 ? tankTurnoverPerH(setting.value, waterM3) : null
+    return domain.value && waterM3 > 0 ? tankTurnoverPerH(domain.value, waterM3) : null
   })
   const edits = useSceneEdits()
   watch([() => design.basin?.current.id, () => design.tank?.id], ([designId, tankId]) => {
     chosen.value = null
     frameIndex.value = null
-    look.cutAt(setting.value)
+    look.cutAt(domain.value)
     if (designId && tankId) load(designId, tankId)
   })
   watchDebounced(
@@ -128,13 +128,13 @@ export const useCurrents = defineStore('currents', () => {
     const designId = design.basin?.current.id
     const tankId = design.tank?.id
     if (!designId || !tankId || loadedFor === `${designId} ${tankId}`) return
-    look.cutAt(setting.value)
+    look.cutAt(domain.value)
     load(designId, tankId)
     void work.findEstimate()
   }
-  async function run(): Promise<void> {
+  async function simulate(): Promise<void> {
     const designId = design.basin?.current.id
-    if (designId && tank.value) await work.run(designId, tank.value.id)
+    if (designId && tank.value) await work.simulate(designId, tank.value.id)
   }
 
   return {
@@ -143,14 +143,14 @@ export const useCurrents = defineStore('currents', () => {
     fineness,
     tank,
     scene,
-    setting,
+    domain,
     quick,
     stale,
     verdict,
     turnoverPerH,
     ...edits,
     begin,
-    runField: run,
+    simulateField: simulate,
     deadMPerS: DEAD_M_PER_S,
   }
 })

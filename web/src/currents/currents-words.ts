@@ -6,7 +6,7 @@ import type {
   ScenePanel,
   StartName,
   Vector,
-  WaterSetting,
+  FlowDomain,
   ZoneKind,
 } from '@yew-basin/core'
 
@@ -63,12 +63,12 @@ export const SEAT_WORDS = {
 } as const
 
 /** Where a place is, as one stands before the tank. */
-export function whereWords(at: Vector, setting: WaterSetting): string {
+export function whereWords(at: Vector, domain: FlowDomain): string {
   const third = (m: number, of: number, words: readonly [string, string, string]) =>
     words[Math.min(2, Math.max(0, Math.floor((3 * m) / of)))]!
-  const up = third(at.z, setting.depthM, ['low', 'half way up', 'near the surface'])
-  const along = third(at.x, setting.lengthM, ['left', 'middle', 'right'])
-  const back = third(at.y, setting.widthM, ['front', 'centre', 'back'])
+  const up = third(at.z, domain.depthM, ['low', 'half way up', 'near the surface'])
+  const along = third(at.x, domain.lengthM, ['left', 'middle', 'right'])
+  const back = third(at.y, domain.widthM, ['front', 'centre', 'back'])
   return `${up}, ${along} ${back}`
 }
 

@@ -1,4 +1,4 @@
-import type { Grid, Vector, WaterSetting } from '@yew-basin/core'
+import type { Grid, Vector, FlowDomain } from '@yew-basin/core'
 
 /** A drawing: from above, from the front, or from the left end. */
 export type CutName = 'plan' | 'front' | 'end'
@@ -23,18 +23,18 @@ export interface CutScale {
 
 const MARGIN_PX = 12
 
-export function sizesOf(setting: WaterSetting): Readonly<Record<Axis, number>> {
-  return { x: setting.lengthM, y: setting.widthM, z: setting.depthM }
+export function sizesOf(domain: FlowDomain): Readonly<Record<Axis, number>> {
+  return { x: domain.lengthM, y: domain.widthM, z: domain.depthM }
 }
 
 export function scaleOf(
   name: CutName,
-  setting: WaterSetting,
+  domain: FlowDomain,
   widthPx: number,
   heightPx: number,
 ): CutScale {
   const { across, up } = CUTS[name]
-  const sizes = sizesOf(setting)
+  const sizes = sizesOf(domain)
   const pxPerM = Math.max(
     1,
     Math.min((widthPx - 2 * MARGIN_PX) / sizes[across], (heightPx - 2 * MARGIN_PX) / sizes[up]),
@@ -90,9 +90,9 @@ export function layerOf(name: CutName, grid: Grid, atM: number) {
 const SEED_ROWS = 7
 
 /** Places spread evenly over a cut, every other row shifted by half a step. */
-export function seedsOn(name: CutName, setting: WaterSetting, atM: number): Vector[] {
+export function seedsOn(name: CutName, domain: FlowDomain, atM: number): Vector[] {
   const { across, up, through } = CUTS[name]
-  const sizes = sizesOf(setting)
+  const sizes = sizesOf(domain)
   const stepM = sizes[up] / SEED_ROWS
   const columns = Math.floor(sizes[across] / stepM)
   const seeds: Vector[] = []

@@ -1,6 +1,6 @@
-import type { Fineness, Vector, WaterSetting } from '@yew-basin/core'
+import type { Fineness, Vector, FlowDomain } from '@yew-basin/core'
 import {
-  settingMark,
+  domainMark,
   unpackField,
   type CirculationPump,
   type DyeFrame,
@@ -12,7 +12,7 @@ import { computed, ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
 import { useLongWork, type Work } from '../calc/long-work.ts'
 import { callback, spawnCurrents } from '../calc/spawn.ts'
-import type { CurrentsCalls, Estimate, RunField } from '../calc/currents-worker.ts'
+import type { CurrentsCalls, Estimate, SimulatedField } from '../calc/currents-worker.ts'
 import { plain } from '../workspace/plain.ts'
 import { notKept } from './currents-words.ts'
 
@@ -22,23 +22,26 @@ export interface AtWork {
   readonly share: number
 }
 
-/** What a field is run for. */
+/** What a field is simulated for. */
 export interface FieldWish {
-  readonly setting: WaterSetting
+  readonly domain: FlowDomain
   readonly fineness: Fineness
 }
 
-/** A field, run at a fineness, with how long that will take. */
+/** A field, simulated at a fineness, with how long that will take. */
 function useField(wish: () => FieldWish | null) {
   return useLongWork({
     spawn: spawnCurrents,
     subject: wish,
     endsAtOnce: true,
     continues: true,
-    ask: ({ setting, fineness }, { pool, report }: Work<CurrentsCalls>): Promise<RunField | null> =>
-      pool.one((calls) => calls.run(plain(setting), fineness, callback(report))),
-    estimate: ({ setting, fineness }, { pool }): Promise<Estimate | null> =>
-      pool.one((calls) => calls.estimate(plain(setting), fineness)),
+    ask: (
+      { domain, fineness },
+      { pool, report }: Work<CurrentsCalls>,
+    ): Promise<SimulatedField | null> =>
+      pool.one((calls) => calls.simulate(plain(domain), fineness, callback(report))),
+    estimate: ({ domain, fineness }, { pool }): Promise<Estimate | null> =>
+      pool.one((calls) => calls.estimate(plain(domain), fineness)),
   })
 }
 
@@ -67,7 +70,7 @@ function useDye(field: ShallowRef<Field | null>) {
   async function pour(at: Vector): Promise<void> {
     clearDye()
     from.value = at
-    await work.run()
+    await work.start()
   }
 
   return { work, frames, dye: work.answer, clearDye, pour }
@@ -75,52 +78,53 @@ function useDye(field: ShallowRef<Field | null>) {
 
 /** Mounting positions, aims and speeds that are searched for. */
 function useSearch() {
-  const wish = shallowRef<{ setting: WaterSetting; pumps: readonly CirculationPump[] } | null>(null)
+  const wish = shallowRef<{ domain: FlowDomain; pumps: readonly CirculationPump[] } | null>(null)
   const work = useLongWork({
     spawn: spawnCurrents,
     subject: () => wish.value,
     endsAtOnce: true,
     continues: true,
     ask: (
-      { setting, pumps },
+      { domain, pumps },
       { pool, report }: Work<CurrentsCalls>,
     ): Promise<PlacementSearch | null> =>
-      pool.one((calls) => calls.place(plain(setting), plain(pumps), callback(report))),
+      pool.one((calls) => calls.place(plain(domain), plain(pumps), callback(report))),
   })
-  async function place(setting: WaterSetting, pumps: readonly CirculationPump[]): Promise<void> {
+  async function place(domain: FlowDomain, pumps: readonly CirculationPump[]): Promise<void> {
     work.forget()
-    wish.value = { setting, pumps }
-    await work.run()
+    wish.value = { domain, pumps }
+    await work.start()
   }
   return { work, search: work.answer, place }
 }
 
-/** The one that runs, and how far it is. */
+/** What is worked at, and how far it is. */
 function shareOf(what: AtWork['what'], progress: { done: number; of: number } | null) {
   return progress ? { what, share: progress.done / progress.of } : null
 }
 
-/** A field with what is made of it: its run, its streamlines, dye poured in it, and where it is kept. */
+/** A field with what is made of it: its simulation, its streamlines, dye poured in it, and where it is kept. */
 export function useFieldWork(wish: () => FieldWish | null) {
-  const run = useField(wish)
+  const fielding = useField(wish)
   const field = shallowRef<Field | null>(null)
-  /** The setting it was run for. */
+  /** The domain it was simulated for. */
   const of = ref('')
   const keeping = ref('')
   const dyeing = useDye(field)
   const placing = useSearch()
   const at = computed<AtWork | null>(
     () =>
-      shareOf('field', run.progress.value) ??
+      shareOf('field', fielding.progress.value) ??
       shareOf('dye', dyeing.work.progress.value) ??
       shareOf('place', placing.work.progress.value),
   )
   const fault = computed(
-    () => run.fault.value || dyeing.work.fault.value || placing.work.fault.value || keeping.value,
+    () =>
+      fielding.fault.value || dyeing.work.fault.value || placing.work.fault.value || keeping.value,
   )
 
   function forget(): void {
-    run.forget()
+    fielding.forget()
     placing.work.forget()
     field.value = null
     of.value = ''
@@ -145,9 +149,9 @@ export function useFieldWork(wish: () => FieldWish | null) {
     }
   }
 
-  async function runField(designId: string, tankId: string): Promise<void> {
+  async function simulate(designId: string, tankId: string): Promise<void> {
     keeping.value = ''
-    const done = await run.run()
+    const done = await fielding.start()
     if (!done) return
     show(done.field, done.of)
     try {
@@ -158,7 +162,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
   }
 
   function stop(): void {
-    for (const work of [run, dyeing.work, placing.work]) work.cancel()
+    for (const work of [fielding, dyeing.work, placing.work]) work.cancel()
   }
 
   return {
@@ -169,10 +173,10 @@ export function useFieldWork(wish: () => FieldWish | null) {
     frames: dyeing.frames,
     dye: dyeing.dye,
     search: placing.search,
-    estimate: run.estimate,
+    estimate: fielding.estimate,
     load,
-    run: runField,
-    findEstimate: () => run.findEstimate(),
+    simulate,
+    findEstimate: () => fielding.findEstimate(),
     pour: dyeing.pour,
     place: placing.place,
     stop,
@@ -181,7 +185,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
   }
 }
 
-/** Whether a field is of this setting still. */
-export function isCurrent(of: string, setting: WaterSetting, fineness: Fineness): boolean {
-  return of === settingMark(setting, fineness)
+/** Whether a field is of this domain still. */
+export function isCurrent(of: string, domain: FlowDomain, fineness: Fineness): boolean {
+  return of === domainMark(domain, fineness)
 }

@@ -1,10 +1,4 @@
-import {
-  alongJet,
-  envelopeOf,
-  type Reach,
-  type RockSolid,
-  type WaterSetting,
-} from '@yew-basin/core'
+import { alongJet, envelopeOf, type Reach, type RockSolid, type FlowDomain } from '@yew-basin/core'
 import { boxOnCut, onCut, type CutName, type CutScale } from './cut.ts'
 
 /** A rock as it is drawn. */
@@ -54,8 +48,8 @@ export function streamShape(name: CutName, scale: CutScale, reach: Reach) {
 }
 
 /** What a drawing shows, for those who do not see it. */
-export function drawingInWords(title: string, setting: WaterSetting | null): string {
-  if (!setting) return title
-  const pumps = setting.streams.filter(({ from }) => from === 'pump').length
-  return `${title}: ${setting.rocks.length} rocks, ${pumps} circulation pumps, ${setting.streams.length - pumps} ends of lines`
+export function drawingInWords(title: string, domain: FlowDomain | null): string {
+  if (!domain) return title
+  const pumps = domain.streams.filter(({ from }) => from === 'pump').length
+  return `${title}: ${domain.rocks.length} rocks, ${pumps} circulation pumps, ${domain.streams.length - pumps} ends of lines`
 }

@@ -19,18 +19,18 @@ const units = useUnits()
       <button v-if="drills.progress" class="button" @click="drills.cancel()">
         <X :size="14" /> Stop
       </button>
-      <button v-else class="button" @click="drills.run()">
-        <RotateCcw :size="14" /> Run again
+      <button v-else class="button" @click="drills.simulate()">
+        <RotateCcw :size="14" /> Simulate again
       </button>
     </div>
     <div v-if="drills.progress" class="px-3 py-1" role="status">
       <progress
         class="w-full accent-(--needle)"
-        aria-label="Drills run"
+        aria-label="Drills simulated"
         :value="drills.progress.done"
         :max="drills.progress.of"
       />
-      <span class="caption">{{ drills.progress.done }} of {{ drills.progress.of }} run</span>
+      <span class="caption">{{ drills.progress.done }} of {{ drills.progress.of }} simulated</span>
     </div>
     <p v-if="drills.stale" class="px-3 text-resin" role="status">
       The design changed: these are of what it was.

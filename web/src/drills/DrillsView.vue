@@ -37,7 +37,7 @@ const subject = computed(() => {
   const { design } = store
   return verdict && drill && design && !drills.stale ? { verdict, drill, design } : null
 })
-/** Run again for playing. */
+/** Simulated again for playing. */
 const played = useLongWork({
   spawn: spawnShared,
   subject: () => subject.value,
@@ -57,8 +57,8 @@ watch(
   () => [subject.value, drills.progress] as const,
   ([now, progress]) => {
     if (!now || progress) return
-    void played.run()
-    void fixing.run()
+    void played.start()
+    void fixing.start()
   },
   { immediate: true },
 )
@@ -110,7 +110,7 @@ function goTo(timeS: number) {
           :trying="fixing.progress.value !== null"
           @go-to="goTo"
         />
-        <p v-else class="p-4 text-ink-soft" role="status">The drills are being run…</p>
+        <p v-else class="p-4 text-ink-soft" role="status">The drills are being simulated…</p>
       </aside>
     </template>
     <main v-else class="area-empty mx-auto max-w-2xl p-8">

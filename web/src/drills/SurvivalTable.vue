@@ -61,9 +61,9 @@ const MOST_PAIRS = 12
       <button
         class="button mt-1"
         :disabled="drills.stale || !!drills.progress || drills.verdicts.length === 0"
-        @click="drills.runPairs()"
+        @click="drills.simulatePairs()"
       >
-        Run the pairs
+        Simulate the pairs
       </button>
     </template>
   </section>

@@ -80,7 +80,7 @@ function useDrillsPreview(present: () => BasinDesign | null) {
   async function look(fix: Fix, drillId: string): Promise<void> {
     work.forget()
     looked.value = { fix, drillId }
-    await work.run()
+    await work.start()
   }
   return { preview: work.answer, looking: work, look }
 }
@@ -111,7 +111,7 @@ function useAllDrills(present: () => BasinDesign | null) {
   return { all, drills, found, stale, clear }
 }
 
-/** Every drill of the opened design, run over all cores; run again when the design changes. */
+/** Every drill of the opened design, simulated over all cores, and again when the design changes. */
 export const useDrills = defineStore('drills', () => {
   const store = useDesign()
   const possible = computed(() => store.design !== null && canDrill(store.design))
@@ -142,11 +142,11 @@ export const useDrills = defineStore('drills', () => {
   )
   const fault = computed(() => all.fault.value || pairs.fault.value || looking.fault.value)
 
-  /** Runs every drill of the design as it is. */
-  async function run(): Promise<void> {
+  /** Simulates every drill of the design as it is. */
+  async function simulate(): Promise<void> {
     looking.forget()
     pairs.forget()
-    await all.run()
+    await all.start()
   }
 
   function apply(fix: Fix): void {
@@ -166,7 +166,7 @@ export const useDrills = defineStore('drills', () => {
   watchDebounced(
     () => store.design,
     (now) => {
-      if (now && now !== all.asked.value && possible.value) void run()
+      if (now && now !== all.asked.value && possible.value) void simulate()
       if (now && !possible.value) clear()
     },
     { debounce: PAUSE_MS, immediate: true },
@@ -183,8 +183,8 @@ export const useDrills = defineStore('drills', () => {
     fault,
     survival: pairs.answer,
     preview,
-    run,
-    runPairs: () => pairs.run(),
+    simulate,
+    simulatePairs: () => pairs.start(),
     look,
     apply,
     leavePreview: () => looking.forget(),

@@ -20,8 +20,10 @@ const FONT_PX = 12
 const place = computed(() => toFloorPlan(scale, deviceRectangle(device)))
 const bad = computed(
   () =>
-    !!solved.room &&
-    (solved.room.sticksOutM > 0 || solved.room.collidesWith.length > 0 || solved.room.runsIntoSump),
+    !!solved.clearance &&
+    (solved.clearance.sticksOutM > 0 ||
+      solved.clearance.collidesWith.length > 0 ||
+      solved.clearance.runsIntoSump),
 )
 const inWords = computed(() => {
   const from = `${units.text('length', device.xM)} from the left, ${units.text('length', device.yM)} from the front`

@@ -16,28 +16,28 @@ const devices = computed(() => store.shown?.sump.devices ?? [])
 const chosen = computed(() => devices.value.findIndex((device) => device.id === store.deviceId))
 
 function said(i: number): string {
-  const { room } = store.solved!.treatment.devices[i]!
-  if (!room) return ''
-  if (room.sticksOutM > 0) return `sticks out ${units.text('length', room.sticksOutM)}`
-  if (room.collidesWith.length > 0) {
-    const other = devices.value.find((device) => device.id === room.collidesWith[0])
+  const { clearance } = store.solved!.treatment.devices[i]!
+  if (!clearance) return ''
+  if (clearance.sticksOutM > 0) return `sticks out ${units.text('length', clearance.sticksOutM)}`
+  if (clearance.collidesWith.length > 0) {
+    const other = devices.value.find((device) => device.id === clearance.collidesWith[0])
     return `runs into ${other?.name}`
   }
-  if (room.runsIntoSump) return 'runs into the sump'
-  const lamp = room.pullsThroughDoor
+  if (clearance.runsIntoSump) return 'runs into the sump'
+  const lamp = clearance.pullsThroughDoor
     ? ', its lamp draws out of a door'
-    : room.pullOutM === null
+    : clearance.pullOutM === null
       ? ''
-      : `, ${units.text('length', room.pullOutM)} to draw the lamp`
-  if (!room.inWater) return `${room.overSump ? 'over' : 'beside'} the sump${lamp}`
+      : `, ${units.text('length', clearance.pullOutM)} to draw the lamp`
+  if (!clearance.inWater) return `${clearance.overSump ? 'over' : 'beside'} the sump${lamp}`
   const rod = devices.value[i]!.part.kind === 'heater'
   const lift =
-    room.liftsOutM === null || rod
+    clearance.liftsOutM === null || rod
       ? ''
-      : room.liftsOutM < 0
-        ? `, ${units.text('length', -room.liftsOutM)} short of lifting out`
+      : clearance.liftsOutM < 0
+        ? `, ${units.text('length', -clearance.liftsOutM)} short of lifting out`
         : ', lifts out'
-  return `${units.text('length', room.handM ?? NaN)} for a hand${lift}`
+  return `${units.text('length', clearance.handM ?? NaN)} for a hand${lift}`
 }
 </script>
 

@@ -64,7 +64,7 @@ const wish = computed(() => ({
 const subject = computed(() => (store.design ? { design: store.design, wish: wish.value } : null))
 function search() {
   work.forget()
-  void work.run()
+  void work.start()
 }
 
 /** The preview is looked at where the section is. */

@@ -113,7 +113,7 @@ const saveSvg = () =>
       Seal them in this order, so that a hand gets to each:
       <template v-for="(panel, i) in inOrder" :key="panel.wallId"
         ><template v-if="i > 0">, </template>wall {{ panel.number }}
-        <span class="caption">({{ units.text('length', panel.roomM) }} of room)</span></template
+        <span class="caption">({{ units.text('length', panel.gapM) }} of room)</span></template
       >.
     </p>
     <div class="mt-2 flex flex-wrap items-end gap-2">

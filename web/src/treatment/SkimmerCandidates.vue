@@ -34,8 +34,11 @@ const rows = computed(() => {
 
 /** Does it stand there, on what, or what keeps it from it. */
 function stands({ fits, standM, skimmer, device: placed }: SkimmerCandidate): string {
-  if (placed.room && !placed.room.inWater) return 'goes beside the sump'
-  if (placed.room && (placed.room.sticksOutM > 0 || placed.room.collidesWith.length > 0)) {
+  if (placed.clearance && !placed.clearance.inWater) return 'goes beside the sump'
+  if (
+    placed.clearance &&
+    (placed.clearance.sticksOutM > 0 || placed.clearance.collidesWith.length > 0)
+  ) {
     return 'no room for its foot'
   }
   if (skimmer.aboveCupM !== null && skimmer.aboveCupM < 0) return 'no room over its cup'

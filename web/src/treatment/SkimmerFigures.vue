@@ -15,7 +15,7 @@ const { device, solved, skimmer } = defineProps<{
 const store = useDesign()
 const units = useUnits()
 const currency = computed(() => store.shown!.tariff?.currency ?? '')
-const handM = computed(() => solved.room?.handM ?? null)
+const handM = computed(() => solved.clearance?.handM ?? null)
 const WINDOW_SAYS = { within: 'gets it', below: 'too little', above: 'too much' } as const
 const left = (si: number) =>
   si < 0 ? `${units.text('length', -si)} too little` : units.text('length', si)
@@ -71,9 +71,9 @@ const left = (si: number) =>
         <dt>Over its cup, raised to come off</dt>
         <dd>{{ left(skimmer.aboveCupM) }}</dd>
       </template>
-      <template v-if="solved.room?.liftsOutM != null && device.part.kind !== 'heater'">
+      <template v-if="solved.clearance?.liftsOutM != null && device.part.kind !== 'heater'">
         <dt>Over the sump’s rim, lifted out whole</dt>
-        <dd>{{ left(solved.room.liftsOutM) }}</dd>
+        <dd>{{ left(solved.clearance.liftsOutM) }}</dd>
       </template>
       <template v-if="handM !== null">
         <dt>Widest gap for a hand</dt>

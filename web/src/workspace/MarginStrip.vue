@@ -24,7 +24,7 @@ const COLUMNS: Readonly<Record<number, string>> = {
   9: 'grid-cols-5 lg:grid-cols-9',
 }
 
-/** The worst of the bad days; nothing until they have been run. */
+/** The worst of the bad days; nothing until they have been simulated. */
 const worstDrill = computed(() =>
   drills.worst && !drills.progress ? [worstDrillFigure(drills.worst)] : [],
 )

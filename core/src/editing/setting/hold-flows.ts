@@ -3,8 +3,8 @@ import {
   type LinkPump,
   makeNetwork,
   type NetworkLink,
-  run,
-  type Running,
+  solveWithLosses,
+  type SolvedFlows,
 } from '../../network/index.ts'
 import { type PumpCurve, pumpHeadM } from '../../pump/index.ts'
 
@@ -19,7 +19,7 @@ export interface Held {
 
 /** What it takes to hold the flows: the head each held link must lose more than it does; negative: gain. */
 export interface Holding {
-  readonly running: Running
+  readonly flows: SolvedFlows
   readonly extraLossM: readonly number[]
   readonly settled: boolean
 }
@@ -38,11 +38,11 @@ export function holdFlows(
     return hold ? { ...link, shut: false, pump: holdingPump(link.pump, hold.flowM3PerS) } : link
   })
   const problem = { ...layout.problem, links: changed }
-  const { running, unsettledLinkId } = run(makeNetwork(problem))
+  const { flows, unsettledLinkId } = solveWithLosses(makeNetwork(problem))
   return {
-    running,
+    flows,
     extraLossM: held.map(({ link, flowM3PerS }) => {
-      const flow = running.flowsM3PerS[link]!
+      const flow = flows.flowsM3PerS[link]!
       return HOLD_S_PER_M2 * (flow - flowM3PerS)
     }),
     settled: unsettledLinkId === null,

@@ -5,10 +5,10 @@ import { type Flows, flowThrough, makeNetwork, withPumpAt } from '../../network/
 export type FlowPlace = { readonly tankId: string } | { readonly lineId: string }
 
 /** The flow there; zero where there is no such line. */
-export function flowThere(layout: Layout, running: Flows, place: FlowPlace): number {
-  if ('tankId' in place) return tankFlow(layout, running, place.tankId)
+export function flowThere(layout: Layout, flows: Flows, place: FlowPlace): number {
+  if ('tankId' in place) return tankFlow(layout, flows, place.tankId)
   const index = layout.lines.findIndex(({ line }) => line.id === place.lineId)
-  return index < 0 ? 0 : endFlow(layout, running, index)
+  return index < 0 ? 0 : endFlow(layout, flows, index)
 }
 
 /**

@@ -8,7 +8,7 @@ import {
   pumpOf,
   type Segment,
 } from '../../layout/index.ts'
-import { type Running, tableLossM } from '../../network/index.ts'
+import { type SolvedFlows, tableLossM } from '../../network/index.ts'
 import { frictionFactor, regimeAt, reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
 import { leastSpeedToLift } from '../../pump/index.ts'
 import type { FrictionLoss, PieceLosses, PlacedPiece } from '../../run/index.ts'
@@ -26,28 +26,28 @@ export function solveLine(
   const own = layout.segments[lineIndex]!
   const path = pathTo(layout, lineIndex)
   const laidPump = pumpOf(layout, lineIndex)
-  const { running } = banded.ran
-  const flowAtEnd = (at: Running) => endFlow(layout, at, lineIndex)
-  const along = (of: 'frictionM' | 'fittingsM') => (at: Running) => sumAlong(path, at[of])
-  const liftM = endHeadM(layout, laid, running) - laidPump.sourceLevelM
-  const pieces = solvePieces(layout, laid, own, running)
+  const { flows } = banded.solution
+  const flowAtEnd = (at: SolvedFlows) => endFlow(layout, at, lineIndex)
+  const along = (of: 'frictionM' | 'fittingsM') => (at: SolvedFlows) => sumAlong(path, at[of])
+  const liftM = endHeadM(layout, laid, flows) - laidPump.sourceLevelM
+  const pieces = solvePieces(layout, laid, own, flows)
   const fastest = fastestOf(pieces)
-  const flowM3PerS = flowAtEnd(running)
+  const flowM3PerS = flowAtEnd(flows)
   return {
     lineId: laid.line.id,
     status: statusOf(layout, path, {
       laid,
       flowM3PerS,
-      unsettled: banded.ran.unsettledLinkId !== null,
+      unsettled: banded.solution.unsettledLinkId !== null,
     }),
     pump: pumps.find(({ placedId }) => placedId === laidPump.placed.id)!,
     flowM3PerS,
     flowBandM3PerS: halfWidth(banded, flowAtEnd),
-    startFlowM3PerS: running.flowsM3PerS[own[0]!.link]!,
+    startFlowM3PerS: flows.flowsM3PerS[own[0]!.link]!,
     liftM,
-    frictionM: along('frictionM')(running),
+    frictionM: along('frictionM')(flows),
     frictionBandM: halfWidth(banded, along('frictionM')),
-    fittingsM: along('fittingsM')(running),
+    fittingsM: along('fittingsM')(flows),
     fittingsBandM: halfWidth(banded, along('fittingsM')),
     leastSpeedToLift: leastSpeedToLift(laidPump.curve, liftM),
     fastestMPerS: fastest?.speedMPerS ?? 0,
@@ -58,7 +58,7 @@ export function solveLine(
     end: laid.end,
     pipeLengthM: laid.losses.reduce((sum, loss) => sum + (loss.friction?.lengthM ?? 0), 0),
     pieces,
-    stretches: solveStretches(layout, path, running),
+    stretches: solveStretches(layout, path, flows),
   }
 }
 
@@ -70,7 +70,7 @@ function sumAlong(path: readonly PathPart[], of: number[]): number {
   )
 }
 
-function endHeadM({ problem }: Layout, laid: LaidLine, { headsM }: Running): number {
+function endHeadM({ problem }: Layout, laid: LaidLine, { headsM }: SolvedFlows): number {
   if (laid.endHeadM !== null) return laid.endHeadM
   const id = laid.end === 'tee' ? `tee ${laid.line.end.id}` : `end ${laid.line.id}`
   const headM = headsM[problem.nodes.findIndex((node) => node.id === id)]!
@@ -114,7 +114,7 @@ function solvePieces(
   layout: Layout,
   laid: LaidLine,
   segments: readonly Segment[],
-  { flowsM3PerS }: Running,
+  { flowsM3PerS }: SolvedFlows,
 ): SolvedPiece[] {
   const pieces: SolvedPiece[] = []
   for (const { link, firstPiece, endPiece } of segments) {
@@ -163,7 +163,7 @@ function solvePiece(
 function solveStretches(
   layout: Layout,
   path: readonly PathPart[],
-  { flowsM3PerS }: Running,
+  { flowsM3PerS }: SolvedFlows,
 ): SolvedStretch[] {
   const alike: { friction: FrictionLoss; lengthM: number; flow: number }[] = []
   for (const { lineIndex, segments } of path) {

@@ -1,6 +1,6 @@
 import type { Tariff } from '../../design/index.ts'
 import { type LaidPump, type Layout, pumpFlow } from '../../layout/index.ts'
-import type { Running } from '../../network/index.ts'
+import type { SolvedFlows } from '../../network/index.ts'
 import {
   forcedBackHeadM,
   heatToWaterW,
@@ -39,10 +39,10 @@ function solvePump(
 ): SolvedPump {
   const { part, curve, placed } = pump
   const speed = placed.stopped ? 0 : pump.speed
-  const flowOf = (running: Running) => pumpFlow(layout, pump.lineIndex, running)
-  const headOf = (running: Running) => pumpHead(pump, flowOf(running))
-  const flowM3PerS = flowOf(banded.ran.running)
-  const headM = headOf(banded.ran.running)
+  const flowOf = (flows: SolvedFlows) => pumpFlow(layout, pump.lineIndex, flows)
+  const headOf = (flows: SolvedFlows) => pumpHead(pump, flowOf(flows))
+  const flowM3PerS = flowOf(banded.solution.flows)
+  const headM = headOf(banded.solution.flows)
   const wireW = wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), speed)
   const lifting = flowM3PerS > 0 && speed > 0
   const hydraulicW = lifting ? hydraulicPowerW(layout.water.densityKgPerM3, flowM3PerS, headM) : 0

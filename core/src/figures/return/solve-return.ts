@@ -1,8 +1,8 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { type Layout, tankFlow } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
-import type { Running } from '../../network/index.ts'
-import { type Banded, halfWidth, runBanded } from './bands.ts'
+import type { SolvedFlows } from '../../network/index.ts'
+import { type Banded, halfWidth, solveBanded } from './bands.ts'
 import { solveLine } from './solve-line.ts'
 import { solvePumps } from './solve-pumps.ts'
 import type { SolvedLine, SolvedReturn } from './solved.ts'
@@ -16,10 +16,10 @@ export interface RanReturn {
 }
 
 export function solveReturn(
-  { design, layout, network, ran }: SteadyState,
+  { design, layout, network, solution }: SteadyState,
   netVolumeM3: number,
 ): RanReturn {
-  const banded = runBanded(network, ran)
+  const banded = solveBanded(network, solution)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, null)
@@ -43,7 +43,7 @@ export function solveReturn(
     ),
     heatToWaterW: total('heatToWaterW'),
     unsettledLineId: unsettledLine(layout, banded),
-    iterations: banded.ran.iterations,
+    iterations: banded.solution.iterations,
     pumps,
     lines,
   }
@@ -55,8 +55,8 @@ export function solveReturn(
 
 /** What the lines bring into a tank, or into all of them, with its band. */
 function into(layout: Layout, banded: Banded, tankId: string | null) {
-  const flow = (running: Running) => tankFlow(layout, running, tankId)
-  return { flowM3PerS: flow(banded.ran.running), flowBandM3PerS: halfWidth(banded, flow) }
+  const flow = (flows: SolvedFlows) => tankFlow(layout, flows, tankId)
+  return { flowM3PerS: flow(banded.solution.flows), flowBandM3PerS: halfWidth(banded, flow) }
 }
 
 /** The line a design is known by: the first into its first tank, else into any, else the first. */
@@ -67,9 +67,9 @@ function leadLine(design: BasinDesign, lines: readonly SolvedLine[]): SolvedLine
   return lines[first >= 0 ? first : Math.max(0, any)]!
 }
 
-function unsettledLine(layout: Layout, { ran }: Banded): string | null {
-  if (ran.unsettledLinkId === null) return null
-  const link = layout.problem.links.findIndex(({ id }) => id === ran.unsettledLinkId)
+function unsettledLine(layout: Layout, { solution }: Banded): string | null {
+  if (solution.unsettledLinkId === null) return null
+  const link = layout.problem.links.findIndex(({ id }) => id === solution.unsettledLinkId)
   const segment = layout.segments.flat().find((laid) => laid.link === link)!
   return layout.lines[segment.lineIndex]!.line.id
 }

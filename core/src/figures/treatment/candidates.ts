@@ -2,7 +2,7 @@ import { type BasinDesign, type Device, standsInWater } from '../../design/index
 import type { DevicePart } from '../../device/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import type { Figures } from '../figures.ts'
-import { roomOf } from './place.ts'
+import { clearanceOf } from './place.ts'
 import { devicePowerW, solveDevice } from './solve-devices.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
 import type { SolvedDevice, SolvedSkimmer } from './solved-treatment.ts'
@@ -45,7 +45,7 @@ export function skimmerCandidates(
     const skimmer = solveSkimmer(running, placed, spec, around)
     const device = solveDevice(running, placed, solved.returnSide, {
       sump: solved.sump,
-      room: roomOf(running.sump, placed),
+      clearance: clearanceOf(running.sump, placed),
     })
     return [
       {
@@ -75,11 +75,11 @@ export function swapped(now: Device, part: DevicePart, standM: number): Device {
   }
 }
 
-function fits({ depth, aboveCupM }: SolvedSkimmer, { room }: SolvedDevice): boolean {
+function fits({ depth, aboveCupM }: SolvedSkimmer, { clearance }: SolvedDevice): boolean {
   // What goes beside the sump is placed in the room, not where the other one stood.
   const stands =
-    room === null ||
-    !room.inWater ||
-    (room.sticksOutM === 0 && room.collidesWith.length === 0 && !room.runsIntoSump)
+    clearance === null ||
+    !clearance.inWater ||
+    (clearance.sticksOutM === 0 && clearance.collidesWith.length === 0 && !clearance.runsIntoSump)
   return stands && (depth === null || depth.says === 'right') && (aboveCupM ?? 0) >= 0
 }

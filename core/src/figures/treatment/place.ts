@@ -8,7 +8,7 @@ import {
 import { clearanceM, type Rectangle, sticksOutM, widestGapM } from '../../device/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { pullOutOf } from './pull-out.ts'
-import type { SolvedRoom } from './solved-treatment.ts'
+import type { DeviceClearance } from './solved-treatment.ts'
 
 /** A device's box on the floor, from the sump's left front inside corner. */
 export function deviceRectangle({ part, xM, yM, turned }: Device): Rectangle {
@@ -60,10 +60,12 @@ export function aboveM({ box, cabinet }: Sump, device: Device): number | null {
 }
 
 /** The room of each of a sump's devices, in their order. No water moves it: a sump is looked at once. */
-export const roomsOf = memoize((sump: Sump) => sump.devices.map((device) => roomOf(sump, device)))
+export const clearancesOf = memoize((sump: Sump) =>
+  sump.devices.map((device) => clearanceOf(sump, device)),
+)
 
 /** The room a device has in its chamber, or in the cabinet beside the sump; null: no sizes are given. */
-export function roomOf(sump: Sump, device: Device): SolvedRoom | null {
+export function clearanceOf(sump: Sump, device: Device): DeviceClearance | null {
   const { box, cabinet, devices, chambers } = sump
   const inWater = standsInWater(device)
   const index = chambers.findIndex(({ id }) => id === device.chamberId)

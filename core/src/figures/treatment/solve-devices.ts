@@ -4,7 +4,7 @@ import type { Piece } from '../../run/index.ts'
 import type { RunningSump } from '../gravity/solved-gravity.ts'
 import { yearOf } from '../return/solve-pumps.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
-import type { SolvedDevice, SolvedRoom } from './solved-treatment.ts'
+import type { SolvedDevice, DeviceClearance } from './solved-treatment.ts'
 
 /** The line a device is in; undefined: none. */
 export function lineOfDevice(
@@ -56,7 +56,7 @@ export function solveDevice(
   design: BasinDesign,
   device: Device,
   returnSide: SolvedReturn,
-  { sump, room }: { readonly sump: RunningSump; readonly room: SolvedRoom | null },
+  { sump, clearance }: { readonly sump: RunningSump; readonly clearance: DeviceClearance | null },
 ): SolvedDevice {
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line
@@ -79,6 +79,6 @@ export function solveDevice(
     powerW,
     energyPerYearJ,
     costPerYear,
-    room,
+    clearance,
   }
 }

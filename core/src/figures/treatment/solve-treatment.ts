@@ -6,7 +6,7 @@ import { solveDevice } from './solve-devices.ts'
 import { solveLoad } from './solve-load.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
 import { solveSterilizer } from './solve-sterilizer.ts'
-import type { SolvedRoom, SolvedTreatment } from './solved-treatment.ts'
+import type { DeviceClearance, SolvedTreatment } from './solved-treatment.ts'
 
 /** What treatment is matched to: the loop as it was solved. */
 export interface SolvedWay {
@@ -15,18 +15,18 @@ export interface SolvedWay {
   readonly sump: RunningSump
   readonly returnSide: SolvedReturn
   /** Of each device. */
-  readonly rooms: readonly (SolvedRoom | null)[]
+  readonly clearances: readonly (DeviceClearance | null)[]
 }
 
 /** Every device against the loop it stands in. `design` has its water where it runs. */
 export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreatment {
   const { devices } = design.sump
-  const { returnSide, sump, rooms } = way
+  const { returnSide, sump, clearances } = way
   const load = solveLoad(design, way.tanks, way.overflows, sump)
   return {
     load,
     devices: devices.map((device, i) =>
-      solveDevice(design, device, returnSide, { sump, room: rooms[i]! }),
+      solveDevice(design, device, returnSide, { sump, clearance: clearances[i]! }),
     ),
     skimmers: flatMap(devices, (device) =>
       device.part.skimmer

@@ -29,11 +29,11 @@ export interface SolvedDevice {
   readonly energyPerYearJ: number
   /** null when no tariff is given. */
   readonly costPerYear: number | null
-  readonly room: SolvedRoom | null
+  readonly clearance: DeviceClearance | null
 }
 
 /** Room round a device: in its chamber, or in the cabinet beside the sump. */
-export interface SolvedRoom {
+export interface DeviceClearance {
   /** From the sump's left front inside corner. */
   readonly place: Rectangle
   /** It stands in a chamber's water. */

@@ -2,7 +2,7 @@ import type { DeviceKind } from '../../device/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { rule } from '../rule.ts'
-import { placedRoom } from './placed-room.ts'
+import { placedClearance } from './placed-clearance.ts'
 
 /** What comes out upright; a rod is tilted. */
 const LIFTED: ReadonlySet<DeviceKind> = new Set<DeviceKind>(['skimmer', 'reactor'])
@@ -13,7 +13,7 @@ export const cannotLiftOut = rule({
   severities: ['watch'],
   holds: 'A device meets the cabinet’s top before it is out of the sump.',
   condition: (deviceCase: DeviceCase) => {
-    const liftsOutM = placedRoom(deviceCase)?.liftsOutM ?? null
+    const liftsOutM = placedClearance(deviceCase)?.liftsOutM ?? null
     return LIFTED.has(deviceCase.device.part.kind) && liftsOutM !== null && liftsOutM < 0
       ? [liftsOutM]
       : []

@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { factIf, rule } from '../rule.ts'
-import { placedRoom } from './placed-room.ts'
+import { placedClearance } from './placed-clearance.ts'
 
 export const deviceDoesNotFit = rule({
   code: 'device-does-not-fit',
@@ -9,8 +9,8 @@ export const deviceDoesNotFit = rule({
   severities: ['stop'],
   holds: 'A device stands through a wall of its chamber or of the cabinet.',
   condition: (deviceCase: DeviceCase) => {
-    const room = placedRoom(deviceCase)
-    return factIf(room && room.sticksOutM > 0 ? room : null)
+    const clearance = placedClearance(deviceCase)
+    return factIf(clearance && clearance.sticksOutM > 0 ? clearance : null)
   },
   title: ({ device }, { inWater, sticksOutM }) =>
     sentence(

@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { factIf, holdsFor, rule } from '../rule.ts'
-import { placedRoom } from './placed-room.ts'
+import { placedClearance } from './placed-clearance.ts'
 
 /** Two devices in one place. */
 export const devicesCollide = rule({
@@ -10,7 +10,7 @@ export const devicesCollide = rule({
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
   condition: (deviceCase: DeviceCase) => {
-    const id = placedRoom(deviceCase)?.collidesWith[0]
+    const id = placedClearance(deviceCase)?.collidesWith[0]
     return factIf(deviceCase.whole.design.sump.devices.find((device) => device.id === id))
   },
   title: ({ device }, other) =>
@@ -25,7 +25,8 @@ export const deviceMeetsSump = rule({
   station: 'own',
   severities: ['stop'],
   holds: 'A device runs into another, or into the sump.',
-  condition: (deviceCase: DeviceCase) => holdsFor(placedRoom(deviceCase)?.runsIntoSump ?? false),
+  condition: (deviceCase: DeviceCase) =>
+    holdsFor(placedClearance(deviceCase)?.runsIntoSump ?? false),
   title: ({ device }) => sentence('{device} runs into the sump', { device: device.name }),
   reason: () =>
     sentence(

@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { rule } from '../rule.ts'
-import { placedRoom } from './placed-room.ts'
+import { placedClearance } from './placed-clearance.ts'
 
 export const noHandRoom = rule({
   code: 'no-hand-room',
@@ -9,9 +9,9 @@ export const noHandRoom = rule({
   severities: ['watch'],
   holds: 'A hand does not get past a device.',
   condition: (deviceCase: DeviceCase) => {
-    const room = placedRoom(deviceCase)
-    if (!room || room.sticksOutM !== 0 || room.handM === null) return []
-    return room.handM < deviceCase.device.part.handM ? [room.handM] : []
+    const clearance = placedClearance(deviceCase)
+    if (!clearance || clearance.sticksOutM !== 0 || clearance.handM === null) return []
+    return clearance.handM < deviceCase.device.part.handM ? [clearance.handM] : []
   },
   title: ({ device }, handM) =>
     sentence('A hand does not get past {device}: {gap}', {

@@ -12,7 +12,8 @@ export const piecesAfterNozzle = rule({
     const nozzle = pieces.findIndex((piece) => piece.kind === 'nozzle')
     return nozzle < 0 || nozzle === pieces.length - 1 ? [] : [nozzle]
   },
-  title: (line) => sentence('{where}The run continues after its nozzle', { where: lineWords(line) }),
+  title: (line) =>
+    sentence('{where}The run continues after its nozzle', { where: lineWords(line) }),
   reason: () =>
     sentence('A nozzle is the end of a run. Move it last, or take out what follows it.'),
   where: ({ laid }, nozzle) => ({ pieceId: laid.line.run.pieces[nozzle]!.id }),

@@ -9,7 +9,7 @@ export const lampCannotBeDrawn = rule({
   severities: ['watch'],
   holds: 'The cabinet leaves no room to draw a lamp where it hangs.',
   condition: ({ solved, spec }: SterilizerCase) => {
-    const { pullOutM: freeM = null, pullsThroughDoor = false } = solved.room ?? {}
+    const { pullOutM: freeM = null, pullsThroughDoor = false } = solved.clearance ?? {}
     return freeM === null || pullsThroughDoor || freeM >= spec.pullOutM ? [] : [freeM]
   },
   title: ({ device }) =>

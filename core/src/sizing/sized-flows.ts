@@ -4,7 +4,7 @@ import { steadyState } from '../loop/index.ts'
 import { pumpPower, wirePowerW } from '../pump/index.ts'
 
 /** A design as it runs, with no more than a search needs. */
-export interface SizedRun {
+export interface SizedFlows {
   readonly layout: Layout
   readonly flow: (lineId: string) => number
   readonly linkFlow: (link: number) => number
@@ -14,20 +14,20 @@ export interface SizedRun {
   readonly speed: number
 }
 
-export function runOf(design: BasinDesign, pumpIndex = 0): SizedRun {
-  const { layout, ran } = steadyState(design)
-  const { running } = ran
-  const linkFlow = (link: number) => running.flowsM3PerS[link]!
+export function sizedFlows(design: BasinDesign, pumpIndex = 0): SizedFlows {
+  const { layout, solution } = steadyState(design)
+  const { flows } = solution
+  const linkFlow = (link: number) => flows.flowsM3PerS[link]!
   return {
     layout,
     linkFlow,
     flow: (lineId) => {
       const index = layout.lines.findIndex(({ line }) => line.id === lineId)
-      return endFlow(layout, running, index)
+      return endFlow(layout, flows, index)
     },
     wirePowerW: layout.pumps.reduce((sum, { part, placed, speed, lineIndex }) => {
       if (lineIndex === null || placed.stopped) return sum
-      const flow = Math.max(0, pumpFlow(layout, lineIndex, running))
+      const flow = Math.max(0, pumpFlow(layout, lineIndex, flows))
       return sum + wirePowerW(pumpPower(part), flow, speed)
     }, 0),
     speed: layout.pumps[pumpIndex]!.speed,

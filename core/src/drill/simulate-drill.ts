@@ -41,7 +41,7 @@ export interface Extremes {
 type Writable<T> = { -readonly [K in keyof T]: T[K] }
 
 /** How a drill went. */
-export interface DrillRun {
+export interface DrillSimulation {
   readonly plant: Plant
   readonly drill: Drill
   readonly log: readonly LogEntry[]
@@ -57,8 +57,8 @@ export interface DrillRun {
   readonly unaccounted: number
 }
 
-/** How a drill is run. */
-export interface RunOptions {
+/** How a drill is simulated. */
+export interface SimulationOptions {
   /** Each step taken as so many: 2 to see what halving it moves. */
   readonly stepsForOne?: number
   /** Keeps moments for playing; without, only the extremes. */
@@ -72,7 +72,11 @@ const AFTER_AIR_S = 3600
 /** No more moments than this are kept: every other one goes when there are more. */
 const MOST_MOMENTS = 900
 
-export function runDrill(steady: SteadyState, drill: Drill, options: RunOptions = {}): DrillRun {
+export function simulateDrill(
+  steady: SteadyState,
+  drill: Drill,
+  options: SimulationOptions = {},
+): DrillSimulation {
   return new DrillWalk(makePlant(steady), drill, options).walk()
 }
 
@@ -80,7 +84,7 @@ export function runDrill(steady: SteadyState, drill: Drill, options: RunOptions 
 class DrillWalk {
   readonly #plant: Plant
   readonly #drill: Drill
-  readonly #options: RunOptions
+  readonly #options: SimulationOptions
   readonly #volumes: number[]
   readonly #levels: number[]
   readonly #extremes: readonly Writable<Extremes>[]
@@ -103,7 +107,7 @@ class DrillWalk {
   #atRest = false
   readonly #startM3: number
 
-  constructor(plant: Plant, drill: Drill, options: RunOptions) {
+  constructor(plant: Plant, drill: Drill, options: SimulationOptions) {
     this.#plant = plant
     this.#drill = drill
     this.#options = options
@@ -128,14 +132,14 @@ class DrillWalk {
     this.#brine = this.#startBrine
   }
 
-  walk(): DrillRun {
-    const { faults, runS } = this.#drill
+  walk(): DrillSimulation {
+    const { faults, durationS } = this.#drill
     const due = [...faults].sort((a, b) => a.atS - b.atS)
     for (const [i, { atS, fault }] of due.entries()) {
       this.#flowUntil(atS)
       this.#log.push({ atS: this.#timeS, what: { fault } })
       this.#switch(afterFault(this.#mode, fault))
-      if (i === due.length - 1) this.#flowUntil(runS)
+      if (i === due.length - 1) this.#flowUntil(durationS)
     }
     return {
       plant: this.#plant,

@@ -1,4 +1,4 @@
-import type { WaterSetting } from '../../src/currents/setting.ts'
+import type { FlowDomain } from '../../src/currents/flow-domain.ts'
 import { pumpStream } from '../../src/currents/streams.ts'
 import type { CirculationPart } from '../../src/scene/part.ts'
 import type { RockSolid } from '../../src/scene/rock.ts'
@@ -65,10 +65,10 @@ export function aRock(changes: Partial<RockSolid> = {}): RockSolid {
 }
 
 /** 0.9 × 0.4 × 0.4 m of water over 4 cm of sand. */
-export function aSetting(
+export function aDomain(
   pumps: readonly CirculationPump[] = [aCirculation()],
-  changes: Partial<WaterSetting> = {},
-): WaterSetting {
+  changes: Partial<FlowDomain> = {},
+): FlowDomain {
   const size = { lengthM: 0.9, widthM: 0.4, depthM: 0.4 }
   return {
     ...size,

@@ -10,7 +10,7 @@ export interface Flows {
 }
 
 /** What flows in every link and what it loses there. */
-export interface Running extends Flows {
+export interface SolvedFlows extends Flows {
   readonly headsM: number[]
   readonly frictionM: number[]
   /** Fittings, devices and the exit. */
@@ -18,8 +18,8 @@ export interface Running extends Flows {
 }
 
 /** The network at rest where nothing is known better. */
-export interface Ran {
-  readonly running: Running
+export interface SolvedNetwork {
+  readonly flows: SolvedFlows
   readonly iterations: number
   /** Where no answer was found, the link it could not balance. */
   readonly unsettledLinkId: string | null
@@ -29,7 +29,7 @@ export interface Ran {
 export const NO_FLOW_M3_PER_S = 1e-11
 
 /** Flows and heads of a network, and what it took to find them. */
-export interface Flowing extends Flows, Omit<Ran, 'running'> {
+export interface Flowing extends Flows, Omit<SolvedNetwork, 'flows'> {
   readonly headsM: number[]
 }
 
@@ -57,12 +57,15 @@ function knownHeads({ row, nodeHead }: Network): number[] {
 }
 
 /** The same with what every link loses. */
-export function run(network: Network, from?: number[]): Ran {
+export function solveWithLosses(network: Network, from?: number[]): SolvedNetwork {
   return withLosses(network, flowThrough(network, from))
 }
 
 /** What is lost where these flows run. */
-export function withLosses({ problem, live, searches, scale }: Network, flowing: Flowing): Ran {
+export function withLosses(
+  { problem, live, searches, scale }: Network,
+  flowing: Flowing,
+): SolvedNetwork {
   const loss: LinkLoss = { frictionM: 0, fittingsM: 0 }
   const { flowsM3PerS, headsM, iterations, unsettledLinkId } = flowing
   const frictionM = zeros(problem.links.length)
@@ -74,7 +77,7 @@ export function withLosses({ problem, live, searches, scale }: Network, flowing:
     fittingsM[link] = loss.fittingsM
   }
   return {
-    running: { flowsM3PerS, headsM, frictionM, fittingsM },
+    flows: { flowsM3PerS, headsM, frictionM, fittingsM },
     iterations,
     unsettledLinkId,
   }

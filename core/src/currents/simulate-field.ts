@@ -21,12 +21,12 @@ interface DrivenStream {
 }
 
 /** Runs the water of a plan and watches it. Long: for a worker. */
-export function runField(
+export function simulateField(
   plan: FieldPlan,
   progress: (done: number, of: number) => void = () => {},
 ): Field {
-  const { grid, setting, stepS, settleSteps, watchSteps } = plan
-  const eddy = eddyViscosity(grid, setting.streams)
+  const { grid, domain, stepS, settleSteps, watchSteps } = plan
+  const eddy = eddyViscosity(grid, domain.streams)
   const lattice = latticeOf(plan, eddy)
   const driven = drive(lattice, plan)
   pour(lattice, plan)
@@ -50,11 +50,11 @@ export function runField(
     speed: mean(sums.speed),
     peak: sums.highestSquare.map((square) => Math.sqrt(square) * toSpeed),
     eddy,
-    rockIds: setting.rocks.map(({ id }) => id),
+    rockIds: domain.rocks.map(({ id }) => id),
     passing: passingWater(plan),
     ranS: steps * stepS,
     watchedS: watchSteps * stepS,
-    patternPace: setting.streams.some(({ pattern }) => pattern) ? plan.patternPace : 1,
+    patternPace: domain.streams.some(({ pattern }) => pattern) ? plan.patternPace : 1,
     steps,
     massDrift: lattice.excessMass() / plan.waterCells,
   }
@@ -69,16 +69,16 @@ function latticeOf({ grid, stepS }: FieldPlan, eddy: Float32Array): Lattice {
   return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: SMAGORINSKY })
 }
 
-function drive(lattice: Lattice, { grid, setting, stepS }: FieldPlan): DrivenStream[] {
-  return setting.streams.map((stream) => {
+function drive(lattice: Lattice, { grid, domain, stepS }: FieldPlan): DrivenStream[] {
+  return domain.streams.map((stream) => {
     const cells = openingCells(grid, stream.jet)
     return { stream, push: lattice.addSource(addPushSources(cells, stream.jet, grid.cellM, stepS)) }
   })
 }
 
 /** What the lines bring, and the overflow takes: as much. */
-function pour(lattice: Lattice, { grid, setting, stepS }: FieldPlan): void {
-  const { inlets, outlet } = passingWater({ grid, setting })
+function pour(lattice: Lattice, { grid, domain, stepS }: FieldPlan): void {
+  const { inlets, outlet } = passingWater({ grid, domain })
   for (const { cells, flowM3PerS } of [...inlets, ...(outlet ? [outlet] : [])])
     lattice.addSource(addPourSources(cells, flowM3PerS, grid.cellM, stepS))
 }
@@ -96,7 +96,7 @@ const TRY_MS = 120
 
 /** Million updates of cells a second that this machine makes of a plan, by a short try. */
 export function tryPace(plan: FieldPlan, nowMs: () => number): number {
-  const lattice = latticeOf(plan, eddyViscosity(plan.grid, plan.setting.streams))
+  const lattice = latticeOf(plan, eddyViscosity(plan.grid, plan.domain.streams))
   drive(lattice, plan)
   let best = 0
   for (let i = 0; i < TRIES; i++) {

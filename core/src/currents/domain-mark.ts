@@ -1,12 +1,12 @@
 import type { Fineness } from './grid.ts'
-import type { WaterSetting } from './setting.ts'
+import type { FlowDomain } from './flow-domain.ts'
 
 /**
- * Tells one setting from another: what a field was run for. Flows of the network are rounded, so
+ * Tells one domain from another: what a field was run for. Flows of the network are rounded, so
  * that a hair's change far away does not age a field. FNV-1a, twice, over its JSON.
  */
-export function settingMark(setting: WaterSetting, fineness: Fineness): string {
-  const { ranges, rocks, streams, ...tank } = setting
+export function domainMark(domain: FlowDomain, fineness: Fineness): string {
+  const { ranges, rocks, streams, ...tank } = domain
   void ranges
   const text = JSON.stringify(
     {

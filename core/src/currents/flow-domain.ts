@@ -15,7 +15,7 @@ export interface Block {
 }
 
 /** All that decides how the water of one tank moves. */
-export interface WaterSetting {
+export interface FlowDomain {
   readonly lengthM: number
   readonly widthM: number
   /** From the tank's floor to the surface. */
@@ -34,11 +34,11 @@ export interface WaterSetting {
 const SKIM_M = 0.03
 
 /** The water of one tank of a solved basin. */
-export function settingOf(
+export function domainOf(
   design: BasinDesign,
   solved: Pick<Figures, 'tanks' | 'returnSide'>,
   index: number,
-): WaterSetting {
+): FlowDomain {
   const tank = design.tanks[index]!
   const { surfaceM, sandDepthM } = solved.tanks[index]!
   const depthM = surfaceM - tank.floorHeightM
