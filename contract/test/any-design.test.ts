@@ -1,13 +1,6 @@
+import { everyWorking, figureIsOf } from '@yew-basin/core/lab'
 import { describe, expect, test } from '@jest/globals'
-import {
-  everyWorking,
-  figureIsOf,
-  FIGURES,
-  readNotation,
-  solveBasin,
-  writeNotation,
-  type BasinDesign,
-} from '@yew-basin/core'
+import { FIGURES, readNotation, solveBasin, writeNotation, type BasinDesign } from '@yew-basin/core'
 import fc from 'fast-check'
 import {
   DRAIN_ROLES,

@@ -1,5 +1,6 @@
+import { DEFAULT_RANGES } from '@yew-basin/core/lab'
 import { describe, expect, test } from '@jest/globals'
-import { DEFAULT_RANGES, domainOf, solveBasin } from '@yew-basin/core'
+import { domainOf, solveBasin } from '@yew-basin/core'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject, readPart } from '../src/index.ts'

@@ -1,5 +1,6 @@
+import { steadyStatesSearched } from '@yew-basin/core/lab'
 import { describe, expect, test } from '@jest/globals'
-import { fixesOfFinding, solveBasin, steadyStatesSearched, swaps } from '@yew-basin/core'
+import { fixesOfFinding, solveBasin, swaps } from '@yew-basin/core'
 import { readBasinObject } from '../src/index.ts'
 import { solvedFile } from '../../tools/solve/solved-file.ts'
 import { aFile } from './a-file.ts'

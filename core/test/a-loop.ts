@@ -5,14 +5,16 @@ import {
   applyEdits,
   type BasinDesign,
   type ChamberUse,
+  type OverflowForm,
+  type SumpBox,
+} from '../src/index.ts'
+import {
   type DrainSchool,
   newDrains,
   newOverflow,
   newSump,
-  type OverflowForm,
-  type SumpBox,
   sumpEdits,
-} from '../src/index.ts'
+} from '../src/editing/index.ts'
 
 export const A_SUMP: SumpBox = {
   make: 'self-built',

@@ -60,7 +60,7 @@ test('a field that takes too long is stopped, and can be simulated again', async
   await page.getByLabel('How fine').selectOption('fine')
   await expect(page.getByTestId('estimate')).toContainText('cells')
   await page.getByRole('button', { name: 'Simulate the field' }).click()
-  await expect(page.getByRole('progressbar', { name: 'The field is run' })).toBeVisible()
+  await expect(page.getByRole('progressbar', { name: 'The field is simulated' })).toBeVisible()
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByTestId('verdict')).toHaveCount(0)
   await runsCoarse(page)

@@ -1,14 +1,12 @@
 import {
-  eddyViscosity,
-  Lattice,
   planField,
   simulateField,
   domainOf,
-  SLIPS,
   solveBasin,
   type Fineness,
   type FlowDomain,
 } from '@yew-basin/core'
+import { eddyViscosity, Lattice, SLIPS } from '@yew-basin/core/lab'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 
 /** At least so much of what a plain copy of the same bytes does. */

@@ -1,15 +1,14 @@
+import { pumpCurve, type PumpPart } from '@yew-basin/core'
 import {
   EXIT_LOSS,
   makeLine,
-  pumpCurve,
   threeKLoss,
   waterAt,
   type NetworkLink,
   type NetworkNode,
   type NetworkProblem,
-  type PumpPart,
   type ThreeKFitting,
-} from '@yew-basin/core'
+} from '@yew-basin/core/lab'
 
 const PIPE = { boreM: 0.0409, tradeSizeIn: 1.5 }
 const TAKEOFF = { boreM: 0.0209, tradeSizeIn: 0.75 }

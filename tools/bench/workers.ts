@@ -1,4 +1,5 @@
-import { fixesOfFinding, makeNetwork, solveBasin, solveNetwork, swaps } from '@yew-basin/core'
+import { fixesOfFinding, solveBasin, swaps } from '@yew-basin/core'
+import { makeNetwork, solveNetwork } from '@yew-basin/core/lab'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
 import { benchCurrents } from './currents.ts'

@@ -1,4 +1,4 @@
-import { FINDING_CODES, RULES } from '@yew-basin/core'
+import { FINDING_CODES, RULES } from '@yew-basin/core/lab'
 
 const SEVERITY_WORDS = { stop: 'stop', watch: 'watch', fine: 'fine' } as const
 

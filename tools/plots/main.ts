@@ -1,12 +1,6 @@
+import { motionAt, sectionOf, type Jet } from '@yew-basin/core/lab'
 import { writeFileSync } from 'node:fs'
-import {
-  motionAt,
-  planField,
-  simulateField,
-  sectionOf,
-  type Jet,
-  type FlowDomain,
-} from '@yew-basin/core'
+import { planField, simulateField, type FlowDomain } from '@yew-basin/core'
 import { cavity, channel, GHIA } from '../../core/test/lattice/a-lattice.ts'
 
 import { plotSvg, type Plot } from './chart.ts'

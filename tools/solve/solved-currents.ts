@@ -8,10 +8,10 @@ import {
   tankTurnoverPerH,
   type BasinDesign,
   type DyeVerdict,
-  type FieldVerdict,
   type Reach,
   type SolvedBasin,
 } from '@yew-basin/core'
+import { type FieldVerdict } from '@yew-basin/core/lab'
 
 /** How one tank's water goes round, by a standard field. */
 export interface SolvedCurrents {

@@ -1,12 +1,10 @@
+import { type FindingCode, everyWorking, type FigureOf, type EditData } from '@yew-basin/core/lab'
 import type { BasinFile } from '@yew-basin/contract'
 import {
-  type FindingCode,
   type KeyFigure,
   type KeyFigureName,
   keyFigures,
   type Severity,
-  everyWorking,
-  type FigureOf,
   type Working,
   FIGURES,
   fixesOfFinding,
@@ -15,7 +13,6 @@ import {
   swaps,
   workingOf,
   type BasinDesign,
-  type EditData,
   type Finding,
   type SolvedBasin,
   type Swap,

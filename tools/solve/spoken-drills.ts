@@ -1,5 +1,4 @@
 import {
-  drillAll,
   logWords,
   say,
   steadyState,
@@ -7,6 +6,7 @@ import {
   type DrillOutcome,
   type Verdict,
 } from '@yew-basin/core'
+import { drillAll } from '@yew-basin/core/lab'
 
 /** A drill's verdict with its sentences written out in metric units. */
 export interface SpokenVerdict extends Omit<

@@ -1,24 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import { check, DesignDocument } from '@yew-basin/contract'
-import {
-  addPump,
-  applyEdits,
-  asTree,
-  choosePump,
-  solveBasin,
-  teeOff,
-  withoutLine,
-  type BasinDesign,
-  type BranchKind,
-} from '@yew-basin/core'
+import { applyEdits, solveBasin, type BasinDesign, editing } from '@yew-basin/core'
 import { aDesign } from './a-design.ts'
 
 let n = 0
 const newId = () => `new-${++n}`
 const design = aDesign('up 300 mm, union, up 1.1 m, elbow, left 300 mm, nozzle 20 mm')
 
-function teed(base: BasinDesign, kind: BranchKind, after = 1, line = 0) {
-  const { edits, lineId } = teeOff(base, solveBasin(base), {
+function teed(base: BasinDesign, kind: editing.BranchKind, after = 1, line = 0) {
+  const { edits, lineId } = editing.teeOff(base, solveBasin(base), {
     lineIndex: line,
     afterPiece: after,
     kind,
@@ -34,7 +24,7 @@ function saved(made: BasinDesign): BasinDesign {
 }
 
 describe('teeing off', () => {
-  test.each<[string, BranchKind, string]>([
+  test.each<[string, editing.BranchKind, string]>([
     [
       'a takeoff ends in air over its chamber',
       { what: 'takeoff', chamberId: 'sump' },
@@ -59,30 +49,30 @@ describe('teeing off', () => {
       'Spare',
       'Takeoff 2',
     ])
-    expect(asTree(third.made).map(({ depth }) => depth)).toEqual([0, 1, 1, 2])
+    expect(editing.asTree(third.made).map(({ depth }) => depth)).toEqual([0, 1, 1, 2])
     saved(third.made)
   })
   test('taking a line out takes what hangs on it, and its tee', () => {
     const first = teed(design, { what: 'takeoff', chamberId: 'sump' })
     const second = teed(first.made, { what: 'spare' }, 1, 1)
-    const back = applyEdits(second.made, withoutLine(second.made, first.lineId))
+    const back = applyEdits(second.made, editing.withoutLine(second.made, first.lineId))
     expect(back).toEqual(design)
   })
 })
 
 describe('another pump', () => {
   test('that joins meets the line where its tee is, behind a check valve', () => {
-    const { edits, lineId } = addPump(design, solveBasin(design), 'join', newId)
+    const { edits, lineId } = editing.addPump(design, solveBasin(design), 'join', newId)
     const made = saved(applyEdits(design, edits))
     const solved = solveBasin(made)
     expect(solved.findings.map(({ code }) => code)).not.toContain('misses-its-place')
     expect(solved.returnSide.flowM3PerS).toBeGreaterThan(solveBasin(design).returnSide.flowM3PerS)
-    const back = applyEdits(made, withoutLine(made, lineId))
+    const back = applyEdits(made, editing.withoutLine(made, lineId))
     expect(back.returnSide.pumps).toHaveLength(1)
     expect(back.returnSide.lines).toEqual(design.returnSide.lines)
   })
   test('with a line of its own leaves the first as it was', () => {
-    const { edits } = addPump(design, solveBasin(design), 'own', newId)
+    const { edits } = editing.addPump(design, solveBasin(design), 'own', newId)
     const solved = solveBasin(saved(applyEdits(design, edits)))
     expect(solved.returnSide.lines[1]!.status).toBe('flows')
     expect(solved.returnSide.flowM3PerS).toBeCloseTo(solveBasin(design).returnSide.flowM3PerS, 9)
@@ -95,10 +85,10 @@ describe('another pump', () => {
       leastSpeed: 1,
     }
     const spared = { ...design, returnSide: { ...design.returnSide, sparePumpId: 'p' } }
-    const made = saved(applyEdits(spared, choosePump(spared, 0, part)))
+    const made = saved(applyEdits(spared, editing.choosePump(spared, 0, part)))
     expect(made.pumps.map(({ id }) => id)).toEqual(['other', 'p'])
     expect(made.returnSide.pumps[0]).toMatchObject({ pumpId: 'other', speed: 1 })
-    const alone = applyEdits(design, choosePump(design, 0, part))
+    const alone = applyEdits(design, editing.choosePump(design, 0, part))
     expect(alone.pumps.map(({ id }) => id)).toEqual(['other'])
   })
 })

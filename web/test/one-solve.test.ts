@@ -1,4 +1,4 @@
-import { steadyStatesSearched } from '@yew-basin/core'
+import { steadyStatesSearched } from '@yew-basin/core/lab'
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { defineComponent, h, type Component } from 'vue'

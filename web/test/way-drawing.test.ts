@@ -1,17 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import {
-  wallRange,
   applyEdits,
   asItRuns,
   chamberSpans,
   cutList,
-  newDrains,
-  newOverflow,
-  newSump,
   solveBasin,
-  sumpEdits,
   type BasinDesign,
   setTo,
+  editing,
 } from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
@@ -34,11 +30,11 @@ const BOX = {
 
 function whole(): BasinDesign {
   const plain = aDesign('up 1.3 m, elbow, left 300 mm, elbow, down 50 mm')
-  const sump = newSump(plain.sump, BOX, ['socks', 'refugium', 'trap', 'trap', 'return'])
-  const walled = applyEdits(plain, sumpEdits(plain, sump))
-  const overflow = newOverflow(walled.tanks[0]!, 'inner-box', 'back', 'socks')
+  const sump = editing.newSump(plain.sump, BOX, ['socks', 'refugium', 'trap', 'trap', 'return'])
+  const walled = applyEdits(plain, editing.sumpEdits(plain, sump))
+  const overflow = editing.newOverflow(walled.tanks[0]!, 'inner-box', 'back', 'socks')
   const open = applyEdits(walled, [setTo(['tanks', 0, 'overflow'], overflow)])
-  const drains = newDrains(open, {
+  const drains = editing.newDrains(open, {
     tankId: 'tank',
     school: 'siphon-trickle-emergency',
     chamberId: open.sump.chambers[0]!.id,
@@ -79,7 +75,7 @@ describe('the sump on the sheet', () => {
     expect(drawSump(aDesign('up 1 m'), solveBasin(aDesign('up 1 m')), scale)).toBeNull()
   })
   test('a wall moves between its neighbours only', () => {
-    const { leastM, mostM } = wallRange(design.sump, 1)
+    const { leastM, mostM } = editing.wallRange(design.sump, 1)
     const [before, , after] = design.sump.walls
     expect(leastM).toBeGreaterThan(before!.atM + before!.thicknessM)
     expect(mostM).toBeLessThan(after!.atM)

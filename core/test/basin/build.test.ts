@@ -6,11 +6,13 @@ import {
   chamberSpans,
   COMMON_SIZES,
   cutList,
+  solveBasin,
+} from '../../src/index.ts'
+import {
   leastLengthM,
   newSump,
   newSumpBox,
   reordered,
-  solveBasin,
   sumpEdits,
   tryLayout,
   tuneValve,
@@ -18,7 +20,7 @@ import {
   withHeight,
   withLength,
   withoutChamber,
-} from '../../src/index.ts'
+} from '../../src/editing/index.ts'
 
 const design = aLoop()
 const { sump } = design

@@ -21,13 +21,8 @@ import {
   asItRuns,
   chamberSpans,
   type Device,
-  deviceSwappedIn,
-  keepDevices,
-  newCabinet,
-  newDevice,
   QUOTED_TARGETS,
   removalCurve,
-  reordered,
   simulateDrill,
   skimmerCandidates,
   solveBasin,
@@ -35,6 +30,13 @@ import {
   takeOutOf,
   verdictOf,
 } from '../../src/index.ts'
+import {
+  deviceSwappedIn,
+  keepDevices,
+  newCabinet,
+  newDevice,
+  reordered,
+} from '../../src/editing/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
 describe('a skimmer that stops', () => {

@@ -7,11 +7,11 @@ import {
   applyEdits,
   type BasinDesign,
   BULKHEADS,
-  type DrainSchool,
   joinedMatch,
   solveBasin,
   steadyState,
 } from '../../src/index.ts'
+import { type DrainSchool } from '../../src/editing/index.ts'
 import { findSteadyState } from '../../src/loop/find-steady-state.ts'
 import { describe, expect, test } from '@jest/globals'
 

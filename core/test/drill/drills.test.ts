@@ -13,7 +13,6 @@ import {
   applyEdits,
   type BasinDesign,
   type Drill,
-  drillAll,
   logWords,
   momentAt,
   pairsOf,
@@ -25,6 +24,7 @@ import {
   type Verdict,
   verdictOf,
 } from '../../src/index.ts'
+import { drillAll } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'
 
 const MM = 0.001

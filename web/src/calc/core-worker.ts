@@ -9,7 +9,6 @@ import {
   size,
   steadyState,
   swaps,
-  tryLayout,
   verdictOf,
   type BalanceOption,
   type BasinDesign,
@@ -27,8 +26,8 @@ import {
   type SizingWish,
   type SolvedLine,
   type Swap,
-  type TriedLayout,
   type Verdict,
+  editing,
 } from '@yew-basin/core'
 import { expose } from 'comlink'
 
@@ -63,8 +62,8 @@ const calls = {
   ): PumpComparison => comparePumps(design(), placedId, chosen),
   ratedNeed: (line: SolvedLine, wantedM3PerS: number): RatedNeed | null =>
     ratedNeed(design(), line, wantedM3PerS),
-  layouts: (layouts: readonly (readonly ChamberUse[])[]): TriedLayout[] =>
-    layouts.map((uses) => tryLayout(design(), design().sump.box!, uses)),
+  layouts: (layouts: readonly (readonly ChamberUse[])[]): editing.TriedLayout[] =>
+    layouts.map((uses) => editing.tryLayout(design(), design().sump.box!, uses)),
 }
 export type CoreCalls = typeof calls
 

@@ -4,14 +4,13 @@ import {
   drainAtTee,
   joinedMatch,
   steadyState,
-  tuneAlike,
-  tuneValve,
   type Drain,
   type Piece,
   type Point,
   type SolvedDrain,
   setTo,
   type EditPath,
+  editing,
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -91,8 +90,8 @@ function meets(piece: Piece): string {
 function setValve() {
   store.edit(
     solved.match
-      ? tuneValve(store.design!, index, solved.match)
-      : tuneAlike(store.design!, drain.tankId, match.value!),
+      ? editing.tuneValve(store.design!, index, solved.match)
+      : editing.tuneAlike(store.design!, drain.tankId, match.value!),
   )
 }
 const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'place', axis), si)

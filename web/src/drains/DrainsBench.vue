@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
-import { entryOf, isHose, oneMoreDrain, type DrainRole, setTo, insertAt } from '@yew-basin/core'
+import { isHose, type DrainRole, setTo, insertAt, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import FindingList from '../bench/FindingList.vue'
@@ -44,12 +44,12 @@ const schools = ref(false)
 function add(role: DrainRole) {
   const design = store.design!
   const series = rows.value[0]?.drain.run.size.series ?? 'pn-16'
-  const drain = oneMoreDrain(
+  const drain = editing.oneMoreDrain(
     design,
     {
       tankId: store.tank!.id,
       school: 'siphon-emergency',
-      chamberId: entryOf(design.sump).id,
+      chamberId: editing.entryOf(design.sump).id,
       series: isHose(series) ? 'pn-16' : series,
       flowM3PerS: store.solvedTank!.flowM3PerS,
     },

@@ -1,21 +1,20 @@
 <script setup lang="ts">
-import { DRAIN_SCHOOLS, entryOf, newDrains, type DrainSchool, setTo } from '@yew-basin/core'
+import { editing, isHose, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
-import { isHose } from '@yew-basin/core'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** The schools of draining a box, each with what it wins and what it pays. */
 const store = useDesign()
 const own = computed(() => store.shown!.drains.filter(({ tankId }) => tankId === store.tank!.id))
 
-function lay(school: DrainSchool) {
+function lay(school: editing.DrainSchool) {
   const design = store.design!
   const { id } = store.tank!
   const lead = design.returnSide.lines[0]!.run.size.series
-  const drains = newDrains(design, {
+  const drains = editing.newDrains(design, {
     tankId: id,
     school,
-    chamberId: entryOf(design.sump).id,
+    chamberId: editing.entryOf(design.sump).id,
     series: isHose(lead) ? 'pn-16' : lead,
     flowM3PerS: Math.max(store.solvedTank!.flowM3PerS, store.solvedTank!.wantedFlowM3PerS),
   })
@@ -30,7 +29,7 @@ function lay(school: DrainSchool) {
       {{ own.length > 0 ? 'Begin again with another school' : 'How should it be drained?' }}
     </h3>
     <ul class="mt-1 border-t border-rule" aria-label="Schools">
-      <li v-for="offer in DRAIN_SCHOOLS" :key="offer.school" class="border-b border-rule py-2">
+      <li v-for="offer in editing.DRAIN_SCHOOLS" :key="offer.school" class="border-b border-rule py-2">
         <div class="flex items-center gap-2">
           <span class="grow font-semibold">{{ offer.name }}</span>
           <button

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newOverflow, type OverflowForm, type OverflowPlace, setTo } from '@yew-basin/core'
+import { type OverflowForm, type OverflowPlace, setTo, editing } from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -12,7 +12,7 @@ const place = ref<OverflowPlace>('back')
 function give(form: OverflowForm) {
   const tank = store.design!.tanks[store.tankIndex]!
   const first = store.design!.sump.chambers[0]!.id
-  const made = newOverflow(tank, form, place.value, first)
+  const made = editing.newOverflow(tank, form, place.value, first)
   store.edit([setTo(['tanks', store.tankIndex, 'overflow'], made)])
 }
 </script>

@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
-import {
-  otherOverflow,
-  withoutOverflow,
-  type OverflowForm,
-  type OverflowPlace,
-  type EditPath,
-} from '@yew-basin/core'
+import { type OverflowForm, type OverflowPlace, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -38,8 +32,8 @@ const PRIMES = {
 } as const
 
 const change = (form: OverflowForm, place: OverflowPlace) =>
-  store.edit(otherOverflow(store.design!, store.tankIndex, { form, place }))
-const remove = () => store.edit(withoutOverflow(store.design!, store.tankIndex))
+  store.edit(editing.otherOverflow(store.design!, store.tankIndex, { form, place }))
+const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tankIndex))
 </script>
 
 <template>

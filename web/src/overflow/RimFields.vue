@@ -1,13 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import {
-  NEW_GUARD,
-  NEW_TEETH,
-  type Guard,
-  type Overflow,
-  type Teeth,
-  type EditPath,
-} from '@yew-basin/core'
+import { type Guard, type Overflow, type Teeth, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -60,7 +53,7 @@ const MESH = rowsOf<Guard>(
     <TickField
       label="Cut into teeth"
       :model-value="overflow.teeth !== null"
-      @update:model-value="store.set(at('teeth'), $event ? NEW_TEETH : null)"
+      @update:model-value="store.set(at('teeth'), $event ? editing.NEW_TEETH : null)"
     />
     <div v-if="overflow.teeth" class="grid grid-cols-2 gap-x-3 gap-y-2">
       <QuantityField
@@ -84,7 +77,7 @@ const MESH = rowsOf<Guard>(
     <TickField
       label="A mesh guard over it"
       :model-value="overflow.guard !== null"
-      @update:model-value="store.set(at('guard'), $event ? NEW_GUARD : null)"
+      @update:model-value="store.set(at('guard'), $event ? editing.NEW_GUARD : null)"
     />
     <div v-if="overflow.guard" class="grid grid-cols-2 gap-x-3">
       <QuantityRows

@@ -2,11 +2,11 @@
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
 import {
   meetsWanted,
-  choosePump,
   partOf,
   type PumpPart,
   type EditPath,
   type Point,
+  editing,
 } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -45,7 +45,7 @@ const atPump = <const More extends EditPath>(...path: More) =>
 
 /** Swaps the pump as one step; one of fixed speed runs at full speed. */
 function choose(part: PumpPart) {
-  store.edit(choosePump(store.design!, store.pumpIndex, part))
+  store.edit(editing.choosePump(store.design!, store.pumpIndex, part))
 }
 const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', axis), si)
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { choosePump, partOf, type PumpPart } from '@yew-basin/core'
+import { partOf, type PumpPart, editing } from '@yew-basin/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -154,7 +154,9 @@ const inWords = computed(
                     v-else
                     class="button"
                     :aria-label="`Use ${pump.part.name}`"
-                    @click="store.edit(choosePump(store.design!, store.pumpIndex, pump.part))"
+                    @click="
+                      store.edit(editing.choosePump(store.design!, store.pumpIndex, pump.part))
+                    "
                   >
                     Use it
                   </button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { newCabinet, type Cabinet, type CabinetDoor } from '@yew-basin/core'
+import { type Cabinet, type CabinetDoor, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -22,7 +22,7 @@ const ofDoor = <Name extends keyof CabinetDoor>(i: number, name: Name, to: Cabin
   store.set(['sump', 'cabinet', 'doors', i, key], to)
 }
 
-const first = () => newCabinet(store.design!, crypto.randomUUID())
+const first = () => editing.newCabinet(store.design!, crypto.randomUUID())
 const FIRST_DOOR = { face: 'front', fromM: 0.04, toM: 0.5, bottomM: 0.05, topM: 0.7 } as const
 const FACES = [
   { value: 'front', label: 'front' },

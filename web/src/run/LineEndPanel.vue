@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { withoutLine, type LineEnd, type EditPath } from '@yew-basin/core'
+import { type LineEnd, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -60,12 +60,12 @@ const AXES = [
 ] as const
 
 function remove() {
-  store.edit(withoutLine(store.shown!, line.value.id))
+  store.edit(editing.withoutLine(store.shown!, line.value.id))
   store.lineId = null
 }
 /** The last way from a pump to a tank stays: without it there is no return. */
 const canGo = computed(() => {
-  const edits = withoutLine(store.shown!, line.value.id)
+  const edits = editing.withoutLine(store.shown!, line.value.id)
   const left = edits[0]!
   return left.op === 'set' && (left.to as unknown[]).length > 0
 })

@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
-import { addPump, asTree, type PumpUse } from '@yew-basin/core'
+import { editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
@@ -15,7 +15,7 @@ const units = useUnits()
 const rows = computed(() => {
   const { shown: design, solved } = store
   if (!design || !solved) return []
-  return asTree(design).map(({ index, depth }) => {
+  return editing.asTree(design).map(({ index, depth }) => {
     const line = design.returnSide.lines[index]!
     const { flowM3PerS, status } = solved.returnSide.lines[index]!
     const worst = solved.findings.find((finding) => finding.lineId === line.id)
@@ -35,8 +35,10 @@ const rows = computed(() => {
 })
 const full = computed(() => (store.shown?.returnSide.pumps.length ?? 0) >= COUNTS.placedPumps)
 
-function add(use: PumpUse) {
-  const { edits, lineId } = addPump(store.shown!, store.solved!, use, () => crypto.randomUUID())
+function add(use: editing.PumpUse) {
+  const { edits, lineId } = editing.addPump(store.shown!, store.solved!, use, () =>
+    crypto.randomUUID(),
+  )
   store.edit(edits)
   store.lineId = lineId
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type BranchKind, type FreeHosePiece, type Piece } from '@yew-basin/core'
+import { DIRECTIONS, type FreeHosePiece, type Piece, editing } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
@@ -29,7 +29,7 @@ const emit = defineEmits<{
   change: [piece: Piece]
   remove: []
   move: [by: 1 | -1]
-  tee: [kind: BranchKind]
+  tee: [kind: editing.BranchKind]
 }>()
 const units = useUnits()
 const text = (event: Event) => (event.target as HTMLSelectElement).value

@@ -3,18 +3,17 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
-  endOfRun,
   boreOf,
   isHose,
   AGED_ROUGHNESS_M,
   isTeeMet,
   NEW_ROUGHNESS_M,
-  type BranchKind,
   type Piece,
   type Run,
   setTo,
   insertAt,
   type EditPath,
+  editing,
 } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -49,7 +48,7 @@ const {
   /** False when whoever holds the run took the piece out itself. */
   mayTake?: (piece: Piece) => boolean
 }>()
-defineEmits<{ tee: [index: number, kind: BranchKind] }>()
+defineEmits<{ tee: [index: number, kind: editing.BranchKind] }>()
 
 const store = useDesign()
 const parts = useParts()
@@ -86,7 +85,7 @@ function move(from: number, by: 1 | -1) {
 }
 
 function add(what: NewPiece) {
-  const { place, ...around } = endOfRun(run)
+  const { place, ...around } = editing.endOfRun(run)
   store.edit([insertAt(at('pieces'), place, what.make(crypto.randomUUID(), around))])
 }
 

@@ -1,13 +1,6 @@
 <script setup lang="ts">
 import { COUNTS } from '@yew-basin/contract/limits'
-import {
-  lineAtTee,
-  hangingOn,
-  teeOff,
-  withoutLine,
-  type BranchKind,
-  type Piece,
-} from '@yew-basin/core'
+import { lineAtTee, type Piece, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -25,7 +18,7 @@ const lossOf = (id: string) => store.solvedLine?.pieces.find((piece) => piece.pi
 /** A tee goes with the line that meets it. */
 function mayTake(piece: Piece): boolean {
   const other = piece.kind === 'tee' ? meeting(piece.id) : undefined
-  if (other) store.edit(withoutLine(store.shown!, other.id))
+  if (other) store.edit(editing.withoutLine(store.shown!, other.id))
   return !other
 }
 
@@ -37,9 +30,9 @@ function meetsWords(piece: Piece): string {
   return other.start.id === piece.id ? `${other.name} leaves here.` : `${other.name} joins here.`
 }
 
-function tee(index: number, kind: BranchKind) {
+function tee(index: number, kind: editing.BranchKind) {
   const newId = () => crypto.randomUUID()
-  const made = teeOff(store.shown!, store.solved!, {
+  const made = editing.teeOff(store.shown!, store.solved!, {
     lineIndex: store.lineIndex,
     afterPiece: index,
     kind,
@@ -51,7 +44,7 @@ function tee(index: number, kind: BranchKind) {
 const canTee = computed(
   () => store.shown!.returnSide.lines.length < COUNTS.lines && !isFull(run.value.pieces),
 )
-const carried = computed(() => hangingOn(store.shown!, store.line!.id).size - 1)
+const carried = computed(() => editing.hangingOn(store.shown!, store.line!.id).size - 1)
 </script>
 
 <template>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { GitBranch } from '@lucide/vue'
-import type { BranchKind } from '@yew-basin/core'
+import type { editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** Lets another line out after a piece. */
 defineProps<{ label: string }>()
-const emit = defineEmits<{ tee: [kind: BranchKind] }>()
+const emit = defineEmits<{ tee: [kind: editing.BranchKind] }>()
 const store = useDesign()
 
-const kinds = computed((): { label: string; kind: BranchKind }[] => {
+const kinds = computed((): { label: string; kind: editing.BranchKind }[] => {
   const { tanks, sump } = store.shown!
   return [
     ...sump.chambers.map(({ id, name }) => ({

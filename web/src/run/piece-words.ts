@@ -1,10 +1,10 @@
 import type { PartAnswer } from '@yew-basin/contract'
-import { devicePiece, newPiece, type Around, type Piece, type PieceKind } from '@yew-basin/core'
+import { type Piece, type PieceKind, editing } from '@yew-basin/core'
 
 /** A piece the keeper can put in, as the list of new pieces names it. */
 export interface NewPiece {
   readonly label: string
-  readonly make: (id: string, around: Around) => Piece
+  readonly make: (id: string, around: editing.Around) => Piece
 }
 
 const KINDS: Readonly<Record<PieceKind, string>> = {
@@ -24,7 +24,7 @@ const KINDS: Readonly<Record<PieceKind, string>> = {
 /** Nothing meets a new tee yet. */
 export const NEW_PIECES: readonly NewPiece[] = (Object.keys(KINDS) as PieceKind[]).map((kind) => ({
   label: kind === 'tee' ? 'Tee, plugged' : KINDS[kind],
-  make: (id, around) => newPiece(kind, id, around),
+  make: (id, around) => editing.newPiece(kind, id, around),
 }))
 
 export function kindWords(kind: PieceKind): string {
@@ -85,7 +85,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'scrubber':
       return {
         label: part.name,
-        make: (id) => devicePiece(id, part.kind, { name: part.name }),
+        make: (id) => editing.devicePiece(id, part.kind, { name: part.name }),
       }
     case 'pipe':
     case 'hose':
@@ -96,7 +96,7 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'fitting':
       return {
         label: part.name,
-        make: (id) => devicePiece(id, 'other', { name: part.name, k: part.spec.k }),
+        make: (id) => editing.devicePiece(id, 'other', { name: part.name, k: part.spec.k }),
       }
     case 'valve':
       return {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { wallRange, reordered, setTo, toMillimetre } from '@yew-basin/core'
+import { setTo, toMillimetre, editing } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { type DrawnSump, type DrawnWall } from './sump-drawing.ts'
@@ -23,7 +23,7 @@ const BIG_STEP_M = 0.01
 
 function moveTo(index: number, atM: number) {
   const design = store.design!
-  const { leastM, mostM } = wallRange(design.sump, index)
+  const { leastM, mostM } = editing.wallRange(design.sump, index)
   if (mostM < leastM) return
   const kept = Math.min(mostM, Math.max(leastM, toMillimetre(atM)))
   store.set(['sump', 'walls', index, 'atM'], kept)
@@ -48,7 +48,7 @@ function reorder(from: number, to: number) {
   const ids = store.design!.sump.chambers.map(({ id }) => id)
   const [moved] = ids.splice(from, 1)
   ids.splice(to, 0, moved!)
-  store.edit([setTo(['sump'], reordered(store.design!.sump, ids))])
+  store.edit([setTo(['sump'], editing.reordered(store.design!.sump, ids))])
 }
 
 /** The teeth of a comb as notches in its top. */

@@ -1,16 +1,7 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, GripVertical, Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import {
-  reordered,
-  sumpEdits,
-  withChamber,
-  withoutChamber,
-  type ChamberUse,
-  type SumpChamber,
-  setTo,
-  type EditPath,
-} from '@yew-basin/core'
+import { type ChamberUse, type SumpChamber, setTo, type EditPath, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -34,7 +25,7 @@ const chosenId = ref<string | null>(null)
 const chambers = computed({
   get: () => [...sump.value.chambers],
   set: (next: SumpChamber[]) => {
-    const moved = reordered(
+    const moved = editing.reordered(
       store.design!.sump,
       next.map(({ id }) => id),
     )
@@ -58,7 +49,7 @@ function add(use: ChamberUse) {
     0,
     sump.value.chambers.findIndex(({ id }) => id === chosenId.value),
   )
-  const made = withChamber(store.design!.sump, index, use, () => crypto.randomUUID())
+  const made = editing.withChamber(store.design!.sump, index, use, () => crypto.randomUUID())
   if (!made) notices.tell('That chamber is too short to part in two.')
   else store.edit([setTo(['sump'], made)])
 }
@@ -66,7 +57,7 @@ function add(use: ChamberUse) {
 /** The return chamber stays; what ends in another goes to where drains come in. */
 function remove(index: number) {
   const design = store.design!
-  store.edit(sumpEdits(design, withoutChamber(design.sump, index)))
+  store.edit(editing.sumpEdits(design, editing.withoutChamber(design.sump, index)))
   chosenId.value = null
 }
 const at = <const More extends EditPath>(index: number, ...more: More) =>

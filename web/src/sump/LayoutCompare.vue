@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sumpEdits, type TriedLayout } from '@yew-basin/core'
+import { editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import { useTrial } from '../calc/trial.ts'
@@ -22,8 +22,8 @@ const trial = useTrial(
   (calls, { layouts }) => calls.layouts(plain(layouts)),
 )
 const tried = computed(() => trial.answer.value ?? [])
-function take({ sump }: TriedLayout) {
-  store.edit(sumpEdits(store.design!, sump))
+function take({ sump }: editing.TriedLayout) {
+  store.edit(editing.sumpEdits(store.design!, sump))
 }
 </script>
 

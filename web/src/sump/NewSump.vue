@@ -1,13 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import {
-  COMMON_SIZES,
-  insideM,
-  newSump,
-  newSumpBox,
-  sumpEdits,
-  type SumpBox,
-} from '@yew-basin/core'
+import { COMMON_SIZES, insideM, type SumpBox, editing } from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -60,8 +53,8 @@ function insideSizes() {
 function build() {
   const design = store.design!
   const { uses } = LAYOUTS.find(({ id }) => id === layout.value)!
-  const box = newSumpBox(design, { make: make.value, ...insideSizes() })
-  store.edit(sumpEdits(design, newSump(design.sump, box, uses)))
+  const box = editing.newSumpBox(design, { make: make.value, ...insideSizes() })
+  store.edit(editing.sumpEdits(design, editing.newSump(design.sump, box, uses)))
   emit('made')
 }
 </script>

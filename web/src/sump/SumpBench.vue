@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { leastLengthM, withHeight, withLength, type Sump, type SumpBox } from '@yew-basin/core'
+import { type Sump, type SumpBox, editing } from '@yew-basin/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -24,8 +24,8 @@ const box = computed(() => store.shown?.sump.box ?? null)
 const solved = computed(() => store.solved!.sump)
 const anew = ref(false)
 const setBox = (name: QuantityOf<SumpBox>, si: number) => store.set(['sump', 'box', name], si)
-const setLength = (si: number) => store.set(['sump'], withLength(store.design!.sump, si))
-const setHeight = (si: number) => store.set(['sump'], withHeight(store.design!.sump, si))
+const setLength = (si: number) => store.set(['sump'], editing.withLength(store.design!.sump, si))
+const setHeight = (si: number) => store.set(['sump'], editing.withHeight(store.design!.sump, si))
 const PLACE = rowsOf<SumpBox>(
   ['panelM', 'Panels of the sump', LIMITS.panel],
   ['xM', 'Sump’s left face', LIMITS.place],
@@ -103,7 +103,7 @@ const WISHES = rowsOf<Sump>(
           <div class="grid grid-cols-2 gap-x-3 gap-y-2">
             <QuantityField
               label="Length of the sump"
-              :limit="{ ...LIMITS.sumpLength, min: leastLengthM(store.shown.sump) }"
+              :limit="{ ...LIMITS.sumpLength, min: editing.leastLengthM(store.shown.sump) }"
               :model-value="box.lengthM"
               @update:model-value="setLength"
             />

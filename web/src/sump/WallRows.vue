@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { wallOfKind, wallRange, type SumpWall, type WallKind, type EditPath } from '@yew-basin/core'
+import { type SumpWall, type WallKind, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -15,9 +15,9 @@ const heightM = computed(() => store.shown!.sump.box!.heightM)
 const at = <const More extends EditPath>(index: number, ...more: More) =>
   ['sump', 'walls', index, ...more] as const
 const setKind = (index: number, wall: SumpWall, kind: WallKind) =>
-  store.set(at(index), wallOfKind(wall, kind))
+  store.set(at(index), editing.wallOfKind(wall, kind))
 function placeLimit(index: number) {
-  const { leastM, mostM } = wallRange(store.shown!.sump, index)
+  const { leastM, mostM } = editing.wallRange(store.shown!.sump, index)
   return { ...LIMITS.wallPlace, min: leastM, max: Math.max(leastM, mostM) }
 }
 </script>

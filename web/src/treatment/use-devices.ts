@@ -1,11 +1,4 @@
-import {
-  newDevice,
-  deviceSwappedIn,
-  type Device,
-  type DevicePart,
-  setTo,
-  type EditPath,
-} from '@yew-basin/core'
+import { type Device, type DevicePart, setTo, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -23,13 +16,13 @@ export function useDevices(about: (device: Device) => boolean) {
 
   function add(part: DevicePart): void {
     const design = store.design!
-    const device = newDevice(design, part, crypto.randomUUID())
+    const device = editing.newDevice(design, part, crypto.randomUUID())
     store.set(['sump', 'devices'], [...design.sump.devices, device])
     store.deviceId = device.id
   }
 
   const swap = (part: DevicePart, standM: number) =>
-    store.edit([setTo(at(), deviceSwappedIn(store.design!, chosen.value!, part, standM))])
+    store.edit([setTo(at(), editing.deviceSwappedIn(store.design!, chosen.value!, part, standM))])
 
   const takeOut = () =>
     store.set(

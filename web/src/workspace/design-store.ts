@@ -4,7 +4,6 @@ import {
   setTo,
   type At,
   asItRuns,
-  keepDevices,
   solveBasin,
   type BasinDesign,
   type Edit,
@@ -13,6 +12,7 @@ import {
   type Severity,
   type SolvedBasin,
   type Station,
+  editing,
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -41,7 +41,7 @@ function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
 
 /** What stands in a chamber goes with it, whatever moved or took it. */
 function keptWith(now: BasinDesign | null, edits: readonly Edit[]): readonly Edit[] {
-  return now ? keepDevices(now, applyEdits(now, edits)) : []
+  return now ? editing.keepDevices(now, applyEdits(now, edits)) : []
 }
 
 /** A lost connection that is back, and a page that is left, both ask for a save. */

@@ -1,0 +1,21 @@
+/** Engine internals for tools and tests; the application asks at `index.ts`. */
+
+export { Lattice, SLIPS } from './lattice/index.ts'
+export { type Jet, sectionOf } from './jet/index.ts'
+export { waterAt } from './fluid/index.ts'
+export { EXIT_LOSS, type ThreeKFitting, threeKLoss } from './fitting/index.ts'
+export { DEFAULT_RANGES } from './scene/index.ts'
+export {
+  makeLine,
+  makeNetwork,
+  type NetworkLink,
+  type NetworkNode,
+  type NetworkProblem,
+  solveNetwork,
+} from './network/index.ts'
+export { type EditData } from './design/index.ts'
+export { steadyStatesSearched } from './loop/index.ts'
+export { drillAll } from './drill/index.ts'
+export { FINDING_CODES, type FindingCode, RULES } from './finding/index.ts'
+export { everyWorking, figureIsOf, type FigureOf } from './working/index.ts'
+export { eddyViscosity, type FieldVerdict, motionAt } from './currents/index.ts'
