@@ -77,6 +77,12 @@ module.exports = {
       to: { path: '^core/src', dependencyTypesNot: ['type-only'] },
     },
     wall(
+      'the-application-asks-at-the-front-door',
+      '^(contract|server|web)/src',
+      '^core/src/lab\\.ts$',
+      'engine internals are for tools and tests',
+    ),
+    wall(
       'contract-knows-no-sides',
       '^contract/src',
       '^(server|web|e2e|tools)/',

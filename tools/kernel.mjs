@@ -20,7 +20,7 @@ const OPTIONS = [
   'bulk-memory',
 ]
 
-const text = `// Compiled from ${SOURCE} by \`npm run -s kernel\`: change it there.\nexport const KERNEL_BASE64 =\n  '${compiled()}'\n`
+const text = `/** Compiled from ${SOURCE} by \`npm run -s kernel\`: change it there. */\nexport const KERNEL_BASE64 =\n  '${compiled()}'\n`
 if (!process.argv.includes('--check')) writeFileSync(inRoot(TARGET), text)
 else if (readFileSync(inRoot(TARGET), 'utf8') !== text) {
   console.error(`${TARGET} is not what ${SOURCE} compiles to: run \`npm run -s kernel\``)

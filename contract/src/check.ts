@@ -9,6 +9,7 @@ export interface Fault {
   readonly message: string
 }
 
+/** A value that is as it must be, or every fault of it. */
 export type Checked<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly faults: readonly Fault[] }

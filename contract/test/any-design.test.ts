@@ -1,6 +1,6 @@
-import { everyWorking, figureIsOf } from '@yew-basin/core/lab'
+import { FIGURES, everyWorking, figureIsOf } from '@yew-basin/core/lab'
 import { describe, expect, test } from '@jest/globals'
-import { FIGURES, readNotation, solveBasin, writeNotation, type BasinDesign } from '@yew-basin/core'
+import { readNotation, solveBasin, writeNotation, type BasinDesign } from '@yew-basin/core'
 import fc from 'fast-check'
 import {
   DRAIN_ROLES,

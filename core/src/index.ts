@@ -23,7 +23,6 @@ export {
   salinityFromConductivityPpt,
   salinityFromSpecificGravityPpt,
   specificGravity,
-  type WaterReading,
 } from './fluid/index.ts'
 export { type Displacement } from './tank/index.ts'
 export {
@@ -39,14 +38,7 @@ export {
   sizeWords,
 } from './pipe/index.ts'
 export { type Bulkhead, BULKHEADS } from './fitting/index.ts'
-export {
-  type CurvePoint,
-  type PowerPoint,
-  type PumpControl,
-  pumpCurve,
-  type PumpMounting,
-  type PumpPart,
-} from './pump/index.ts'
+export { type CurvePoint, pumpCurve, type PumpPart } from './pump/index.ts'
 export { type Guard, type Teeth } from './weir/index.ts'
 export {
   type Feed,
@@ -76,39 +68,21 @@ export {
   type RockSolid,
   type ScenePanel,
   solidVolumeM3,
-  type StreamForm,
   type TankScene,
   type WantedRange,
   type ZoneKind,
 } from './scene/index.ts'
 export {
-  type BulkheadPiece,
-  type CheckValveForm,
-  type CheckValvePiece,
-  type DeviceLossBy,
-  type DevicePiece,
-  type DeviceUse,
   type Direction,
   DIRECTIONS,
-  type ElbowForm,
-  type ElbowPiece,
-  type FreeHosePiece,
   type LossPoint,
   moved,
   type NotationFault,
-  type NozzlePiece,
   type Piece,
-  type PieceKind,
-  type PipePiece,
+  type PieceOf,
   type Point,
   readNotation,
-  type ReducerPiece,
   type Run,
-  type TeeForm,
-  type TeePiece,
-  type UnionPiece,
-  type ValveForm,
-  type ValvePiece,
   writeNotation,
 } from './run/index.ts'
 export { COMMON_SIZES, insideM, type WallKind } from './sump/index.ts'
@@ -142,20 +116,16 @@ export {
   type OverflowForm,
   type OverflowPlace,
   type OwnDrill,
-  type OwnDrillStep,
   type PanelGlass,
   partOf,
-  type Passage,
   type PlacedPump,
   type ReturnLine,
-  type ReturnSide,
   setTo,
   standsInWater,
   type Sump,
   type SumpBox,
   type SumpChamber,
   type SumpWall,
-  type Tariff,
   type TopOff,
   type TreatmentPlan,
 } from './design/index.ts'
@@ -171,21 +141,14 @@ export {
   removalCurve,
   type SkimmerCandidate,
   skimmerCandidates,
-  type SolvedDevice,
-  type SolvedDrain,
-  type SolvedDrainPiece,
-  type SolvedLine,
-  type SolvedPiece,
-  type SolvedSkimmer,
-  type SolvedSterilizer,
-  type SolvedTank,
-  type SolvedWater,
   sumpRectangle,
   takeOutOf,
 } from './figures/index.ts'
-export { leastDrainMargin, type SolvedOverflow } from './judge/index.ts'
+export { leastDrainMargin } from './judge/index.ts'
 export {
   allDrills,
+  drillVerdict,
+  playDrill,
   asItStands,
   canDrill,
   type Drill,
@@ -197,13 +160,10 @@ export {
   pairsOf,
   placeOfVessel,
   type Playback,
-  playbackOf,
-  simulateDrill,
   singleFailures,
   type Survival,
   survivalOf,
   type Verdict,
-  verdictOf,
   worstFirst,
 } from './drill/index.ts'
 // editing
@@ -218,13 +178,7 @@ export {
   worstDrillFigure,
 } from './key-figures/index.ts'
 export { type Fix, fixesOfDrill, fixesOfFinding, type OfferedFixes } from './fix/index.ts'
-export {
-  type FigureName,
-  FIGURES,
-  type RuleBeside,
-  type Working,
-  workingOf,
-} from './working/index.ts'
+export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'
 export {
   comparePumps,
   dutyCurves,
@@ -233,6 +187,7 @@ export {
   type PumpComparison,
   pumpPoints,
   solveBasin,
+  type Solved,
   type SolvedBasin,
   type Swap,
   swaps,

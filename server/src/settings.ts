@@ -9,6 +9,7 @@ export interface Settings {
   readonly logLevel: string
 }
 
+/** Settings from the environment, each with its default; throws with what is possible. */
 export function settingsFrom(env: Readonly<Record<string, string | undefined>>): Settings {
   return {
     databaseUrl: needed(env, 'YEW_DATABASE_URL'),

@@ -1,11 +1,5 @@
-import {
-  allDrills,
-  simulateDrill,
-  singleFailures,
-  size,
-  solveBasin,
-  steadyState,
-} from '@yew-basin/core'
+import { simulateDrill } from '@yew-basin/core/lab'
+import { allDrills, singleFailures, size, solveBasin, steadyState } from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
 

@@ -1,4 +1,5 @@
-import { type BasinDesign, dutyCurves, FIGURES, solveBasin, workingOf } from '@yew-basin/core'
+import { FIGURES } from '@yew-basin/core/lab'
+import { type BasinDesign, dutyCurves, solveBasin, workingOf } from '@yew-basin/core'
 import { DEMO_BASINS, STARTER_DESIGN } from '../../server/src/demo/basins.ts'
 import { nudged } from './nudged.ts'
 import { inBudget } from './rounds.ts'

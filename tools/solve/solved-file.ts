@@ -1,4 +1,10 @@
-import { type FindingCode, everyWorking, type FigureOf, type EditData } from '@yew-basin/core/lab'
+import {
+  FIGURES,
+  type FindingCode,
+  everyWorking,
+  type FigureOf,
+  type EditData,
+} from '@yew-basin/core/lab'
 import type { BasinFile } from '@yew-basin/contract'
 import {
   type KeyFigure,
@@ -6,7 +12,6 @@ import {
   keyFigures,
   type Severity,
   type Working,
-  FIGURES,
   fixesOfFinding,
   say,
   solveBasin,

@@ -1,11 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  applyEdits,
-  QUOTED_TARGETS,
-  type BasinDesign,
-  type SolvedSterilizer,
-  setTo,
-} from '@yew-basin/core'
+import { applyEdits, QUOTED_TARGETS, type BasinDesign, setTo, type Solved } from '@yew-basin/core'
 import { floorScale, toFloorPlan } from '../src/room/room-scale.ts'
 import { doseChart, flowRange, type Lit } from '../src/treatment/dose-chart.ts'
 import { newSpec } from '../src/parts/part-words.ts'
@@ -18,7 +12,7 @@ const DOSE_FLOW = 450 * 1500 * L_PER_H
 
 function lit(flowLPerH: number): Lit {
   const flowM3PerS = flowLPerH * L_PER_H
-  const sterilizer: SolvedSterilizer = {
+  const sterilizer: Solved<'sterilizer'> = {
     deviceId: 'lamp',
     flowM3PerS,
     flowBandM3PerS: 0,

@@ -48,6 +48,7 @@ export type PartAnswer = PartSpec & {
   readonly own: boolean
 }
 
+/** Parts of the library and the keeper's own. */
 export interface PartsAnswer {
   readonly parts: readonly PartAnswer[]
 }

@@ -15,6 +15,7 @@ export const ERRORS = {
   'no-database': { status: 503, title: 'The database does not answer' },
 } as const satisfies Readonly<Record<string, { status: number; title: string }>>
 
+/** A code of the catalogue. */
 export type ErrorCode = keyof typeof ERRORS
 
 /** Body of every refused request (application/problem+json, RFC 9457). */

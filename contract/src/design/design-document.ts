@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
-import type { BasinDesign, Tariff } from '@yew-basin/core'
+import type { BasinDesign } from '@yew-basin/core'
 import { DrainDocument } from './drain.ts'
 import { OwnDrillDocument } from './drill.ts'
 import { equipmentFault } from './equipment.ts'
@@ -18,7 +18,7 @@ import { plumbingFault } from './plumbing.ts'
 const anObject = { message: 'must be an object' }
 
 /** What the keeper pays for electricity. */
-export class TariffDocument implements Tariff {
+export class TariffDocument {
   @Within(LIMITS.price, 'Price of one kWh.')
   pricePerKWh!: number
 

@@ -1,11 +1,11 @@
 import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
-import type { OwnDrill, OwnDrillStep } from '@yew-basin/core'
+import type { OwnDrill } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, ListOf, Text, Within } from './rules.ts'
 
 /** One drill in a chain of the keeper’s own. */
-export class OwnDrillStepDocument implements OwnDrillStep {
+export class OwnDrillStepDocument {
   @Text(3 * COUNTS.idLength, 'The drill, by its id in the list of drills.')
   drillId!: string
 

@@ -9,6 +9,7 @@ export interface Limit {
 
 const limit = (quantity: QuantityName, min: number, max: number): Limit => ({ quantity, min, max })
 
+/** Least and most of every quantity that is stored, SI. */
 export const LIMITS = {
   tankLength: limit('length', 0.1, 10),
   tankWidth: limit('length', 0.1, 5),
@@ -135,6 +136,7 @@ export const COUNTS = {
   idLength: 64,
 } as const
 
+/** Is a value inside its range? NaN never is. */
 export function withinLimit(range: Limit, si: number): boolean {
   return si >= range.min && si <= range.max
 }

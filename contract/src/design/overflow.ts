@@ -9,7 +9,6 @@ import type {
   OverflowForm,
   OverflowPlace,
   PanelGlass,
-  Passage,
   Teeth,
 } from '@yew-basin/core'
 import { BulkheadDocument } from './bulkhead.ts'
@@ -65,7 +64,7 @@ export class OverflowBoxDocument implements OverflowBox {
 }
 
 /** What joins the skimming side to the box. */
-export class PassageDocument implements Passage {
+export class PassageDocument {
   @OneOf(['holes', 'siphon'], 'Holes through the glass, or siphon tubes over the rim.')
   kind!: 'holes' | 'siphon'
 

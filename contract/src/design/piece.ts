@@ -1,26 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
-import type {
-  BulkheadPiece,
-  CheckValveForm,
-  CheckValvePiece,
-  DeviceLossBy,
-  DevicePiece,
-  DeviceUse,
-  Direction,
-  ElbowForm,
-  ElbowPiece,
-  FreeHosePiece,
-  LossPoint,
-  NozzlePiece,
-  PipePiece,
-  ReducerPiece,
-  TeeForm,
-  TeePiece,
-  UnionPiece,
-  ValveForm,
-  ValvePiece,
-} from '@yew-basin/core'
+import type { Direction, LossPoint, PieceOf } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
 import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
@@ -48,7 +28,7 @@ export class PieceDocument {
   kind!: (typeof KINDS)[number]
 }
 
-class PipePieceDocument extends PieceDocument implements PipePiece {
+class PipePieceDocument extends PieceDocument implements PieceOf<'pipe'> {
   @OneOf(['pipe'], 'A straight length of the current pipe or hose.')
   declare kind: 'pipe'
 
@@ -62,7 +42,7 @@ class PipePieceDocument extends PieceDocument implements PipePiece {
   direction!: Direction
 }
 
-class ElbowPieceDocument extends PieceDocument implements ElbowPiece {
+class ElbowPieceDocument extends PieceDocument implements PieceOf<'elbow'> {
   @OneOf(['elbow'], 'A turn.')
   declare kind: 'elbow'
 
@@ -70,20 +50,20 @@ class ElbowPieceDocument extends PieceDocument implements ElbowPiece {
     ['standard-90', 'sweep-90', 'standard-45', 'hose-bend-90'],
     'Standard or long-radius 90°, standard 45°, or a smooth bend of the hose itself.',
   )
-  form!: ElbowForm
+  form!: PieceOf<'elbow'>['form']
 }
 
-class UnionPieceDocument extends PieceDocument implements UnionPiece {
+class UnionPieceDocument extends PieceDocument implements PieceOf<'union'> {
   @OneOf(['union'], 'A joint that comes apart.')
   declare kind: 'union'
 }
 
-class ValvePieceDocument extends PieceDocument implements ValvePiece {
+class ValvePieceDocument extends PieceDocument implements PieceOf<'valve'> {
   @OneOf(['valve'], 'A valve that is set by hand.')
   declare kind: 'valve'
 
   @OneOf(['gate', 'ball', 'diaphragm'], 'Gate, quarter-turn ball, or diaphragm.')
-  form!: ValveForm
+  form!: PieceOf<'valve'>['form']
 
   @Within(
     LIMITS.opening,
@@ -100,18 +80,18 @@ class ValvePieceDocument extends PieceDocument implements ValvePiece {
   kvM3PerH!: number | null
 }
 
-class CheckValvePieceDocument extends PieceDocument implements CheckValvePiece {
+class CheckValvePieceDocument extends PieceDocument implements PieceOf<'check-valve'> {
   @OneOf(['check-valve'], 'Lets nothing back.')
   declare kind: 'check-valve'
 
   @OneOf(['swing', 'spring'], 'Swing flap, or spring and lift.')
-  form!: CheckValveForm
+  form!: PieceOf<'check-valve'>['form']
 
   @WithinOrNull(LIMITS.kv, 'A maker’s Kv, m³/h at 1 bar.')
   kvM3PerH!: number | null
 }
 
-class ReducerPieceDocument extends PieceDocument implements ReducerPiece {
+class ReducerPieceDocument extends PieceDocument implements PieceOf<'reducer'> {
   @OneOf(['reducer'], 'From here on the run has another size.')
   declare kind: 'reducer'
 
@@ -124,7 +104,7 @@ class ReducerPieceDocument extends PieceDocument implements ReducerPiece {
   angleDeg!: number | null
 }
 
-class BulkheadPieceDocument extends PieceDocument implements BulkheadPiece {
+class BulkheadPieceDocument extends PieceDocument implements PieceOf<'bulkhead'> {
   @OneOf(['bulkhead'], 'A fitting through a panel.')
   declare kind: 'bulkhead'
 
@@ -132,7 +112,7 @@ class BulkheadPieceDocument extends PieceDocument implements BulkheadPiece {
   boreM!: number | null
 }
 
-class NozzlePieceDocument extends PieceDocument implements NozzlePiece {
+class NozzlePieceDocument extends PieceDocument implements PieceOf<'nozzle'> {
   @OneOf(['nozzle'], 'The end of the run.')
   declare kind: 'nozzle'
 
@@ -140,7 +120,7 @@ class NozzlePieceDocument extends PieceDocument implements NozzlePiece {
   boreM!: number
 }
 
-class TeePieceDocument extends PieceDocument implements TeePiece {
+class TeePieceDocument extends PieceDocument implements PieceOf<'tee'> {
   @OneOf(['tee'], 'Where another line leaves or joins; with none it is plugged.')
   declare kind: 'tee'
 
@@ -148,9 +128,10 @@ class TeePieceDocument extends PieceDocument implements TeePiece {
     ['side', 'straight', 'split'],
     'The other line stands at the side; it goes straight on and this one turns; or both turn.',
   )
-  form!: TeeForm
+  form!: PieceOf<'tee'>['form']
 }
 
+/** A point of a printed loss as it is stored. */
 export class LossPointDocument implements LossPoint {
   @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
   flowM3PerS!: number
@@ -159,7 +140,7 @@ export class LossPointDocument implements LossPoint {
   headM!: number
 }
 
-class DevicePieceDocument extends PieceDocument implements DevicePiece {
+class DevicePieceDocument extends PieceDocument implements PieceOf<'device'> {
   @OneOf(['device'], 'Something the water passes that is no plumbing.')
   declare kind: 'device'
 
@@ -167,13 +148,13 @@ class DevicePieceDocument extends PieceDocument implements DevicePiece {
     ['reactor', 'scrubber', 'chiller', 'heater', 'sterilizer', 'other'],
     'What it is for; its loss does not depend on it.',
   )
-  use!: DeviceUse
+  use!: PieceOf<'device'>['use']
 
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
 
   @OneOf(['k', 'kv', 'table'], 'Which of the three figures below counts.')
-  by!: DeviceLossBy
+  by!: PieceOf<'device'>['by']
 
   @Within(LIMITS.loss, 'K on the bore of its line.')
   k!: number
@@ -202,7 +183,7 @@ function tableFault({ by, table }: DevicePieceDocument): string | null {
   return null
 }
 
-class FreeHosePieceDocument extends PieceDocument implements FreeHosePiece {
+class FreeHosePieceDocument extends PieceDocument implements PieceOf<'free-hose'> {
   @OneOf(['free-hose'], 'Hose that curves freely to a place.')
   declare kind: 'free-hose'
 

@@ -27,6 +27,7 @@ const HOSE = [
   '2 in',
 ]
 
+/** Sizes of every series, by name. */
 export const SIZES: Readonly<Record<PipeSeries, readonly string[]>> = {
   'schedule-40': INCH_PIPE,
   'schedule-80': INCH_PIPE,

@@ -1,10 +1,11 @@
 import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
-import type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from '@yew-basin/core'
+import type { CurvePoint, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 
+/** A point of a pump's curve as it is stored. */
 export class CurvePointDocument implements CurvePoint {
   @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
   flowM3PerS!: number
@@ -13,7 +14,8 @@ export class CurvePointDocument implements CurvePoint {
   headM!: number
 }
 
-export class PowerPointDocument implements PowerPoint {
+/** A point of a pump's printed power as it is stored. */
+export class PowerPointDocument {
   @Within(LIMITS.pumpFlow, 'Flow, m³/s.')
   flowM3PerS!: number
 
@@ -33,10 +35,10 @@ export class PumpPartDocument implements PumpPart {
     ['fixed-speed', 'controllable'],
     'Runs at the mains’ speed, or at one its controller sets.',
   )
-  control!: PumpControl
+  control!: PumpPart['control']
 
   @OneOf(['under-water', 'dry', 'either'], 'Where it may stand.')
-  mounting!: PumpMounting
+  mounting!: PumpPart['mounting']
 
   @ListOf(
     0,

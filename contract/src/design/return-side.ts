@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import type { LineEnd, LineStart, PlacedPump, ReturnLine, ReturnSide } from '@yew-basin/core'
+import type { LineEnd, LineStart, PlacedPump, ReturnLine } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import {
   Id,
@@ -103,7 +103,7 @@ export class ReturnLineDocument implements ReturnLine {
 }
 
 /** From the sump back to the tanks. */
-export class ReturnSideDocument implements ReturnSide {
+export class ReturnSideDocument {
   @ListOf(1, COUNTS.placedPumps, 'Pumps where they stand.')
   @Type(() => PlacedPumpDocument)
   @ValidateNested({ each: true })

@@ -8,7 +8,6 @@ import type {
   PatternKind,
   RockSolid,
   ScenePanel,
-  StreamForm,
   TankScene,
   WantedRange,
   ZoneKind,
@@ -29,7 +28,7 @@ export class CirculationPartDocument implements CirculationPart {
 
   @OneOf(['jet', 'cross-flow'], 'Out of a round opening, or out of a long slot.')
   @ByRule('an opening of its form', (_, owner) => openingFault(owner as CirculationPartDocument))
-  form!: StreamForm
+  form!: CirculationPart['form']
 
   @OneOf(['fixed-speed', 'controllable'], 'Whether its speed can be set.')
   control!: 'fixed-speed' | 'controllable'

@@ -1,9 +1,8 @@
-import type { WaterReading } from '@yew-basin/core'
 import { LIMITS } from './limits.ts'
 import { Within } from './rules.ts'
 
 /** What the keeper measures of the water. */
-export class WaterDocument implements WaterReading {
+export class WaterDocument {
   @Within(LIMITS.salinity, 'Salinity, ppt.')
   salinityPpt!: number
 

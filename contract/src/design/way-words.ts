@@ -21,6 +21,7 @@ function wordsOf<T extends string>(words: Readonly<Record<T, true>>): readonly T
   return Object.keys(words) as T[]
 }
 
+/** Forms of an overflow that a document may name. */
 export const OVERFLOW_FORMS = wordsOf<OverflowForm>({
   'inner-box': true,
   'outer-box': true,
@@ -29,6 +30,7 @@ export const OVERFLOW_FORMS = wordsOf<OverflowForm>({
   'rear-chambers': true,
 })
 
+/** Where its box may stand. */
 export const OVERFLOW_PLACES = wordsOf<OverflowPlace>({
   left: true,
   right: true,
@@ -37,6 +39,7 @@ export const OVERFLOW_PLACES = wordsOf<OverflowPlace>({
   centre: true,
 })
 
+/** What a drain may be for. */
 export const DRAIN_ROLES = wordsOf<DrainRole>({
   siphon: true,
   vented: true,
@@ -44,6 +47,7 @@ export const DRAIN_ROLES = wordsOf<DrainRole>({
   emergency: true,
 })
 
+/** Forms of a drain's inlet. */
 export const INLET_FORMS = wordsOf<InletForm>({
   flush: true,
   open: true,
@@ -52,8 +56,10 @@ export const INLET_FORMS = wordsOf<InletForm>({
   capped: true,
 })
 
+/** What water may fall into. */
 export const LANDINGS = wordsOf<Landing>({ open: true, sock: true, roller: true })
 
+/** What a chamber may be for. */
 export const CHAMBER_USES = wordsOf<ChamberUse>({
   'drain-entry': true,
   socks: true,
@@ -68,6 +74,7 @@ export const CHAMBER_USES = wordsOf<ChamberUse>({
   other: true,
 })
 
+/** Kinds of a sump's wall. */
 export const WALL_KINDS = wordsOf<WallKind>({
   over: true,
   under: true,
@@ -76,6 +83,7 @@ export const WALL_KINDS = wordsOf<WallKind>({
   solid: true,
 })
 
+/** Kinds of a device. */
 export const DEVICE_KINDS = wordsOf<DeviceKind>({
   skimmer: true,
   sterilizer: true,
@@ -86,18 +94,23 @@ export const DEVICE_KINDS = wordsOf<DeviceKind>({
   'flow-meter': true,
 })
 
+/** How loud a maker calls it. */
 export const NOISE_CLASSES = wordsOf<NoiseClass>({
   silent: true,
   'heard-near': true,
   'heard-across': true,
 })
 
+/** Where a skimmer's body stands. */
 export const SKIMMER_FORMS = wordsOf<SkimmerForm>({ internal: true, external: true, hung: true })
 
+/** Forms of food. */
 export const FEED_FORMS = wordsOf<FeedForm>({ cube: true, dry: true, sheet: true })
 
+/** How heavily a system may be fed. */
 export const LOAD_CLASS_WORDS = wordsOf<LoadClass>({ light: true, medium: true, heavy: true })
 
+/** Panels a circulation pump may hang on. */
 export const SCENE_PANELS = wordsOf<ScenePanel>({
   left: true,
   right: true,
@@ -105,6 +118,7 @@ export const SCENE_PANELS = wordsOf<ScenePanel>({
   back: true,
 })
 
+/** How circulation pumps may take turns. */
 export const PATTERN_KINDS = wordsOf<PatternKind>({
   steady: true,
   pulse: true,
@@ -113,6 +127,7 @@ export const PATTERN_KINDS = wordsOf<PatternKind>({
   random: true,
 })
 
+/** Zones with a speed of their own. */
 export const ZONE_KINDS = wordsOf<ZoneKind>({
   soft: true,
   'large-polyp': true,

@@ -4,7 +4,7 @@ import type {
   DevicePart,
   PipeSeries,
   PumpPart,
-  ValveForm,
+  PieceOf,
 } from '@yew-basin/core'
 import { check, type Checked, type Fault } from '../check.ts'
 import { BulkheadSpec } from '../design/bulkhead.ts'
@@ -33,6 +33,7 @@ export const PART_KINDS = [
   'flow-meter',
   'circulation',
 ] as const
+/** What a part can be. */
 export type PartKind = (typeof PART_KINDS)[number]
 
 /** A pipe or hose with the bore it really has. */
@@ -51,12 +52,13 @@ export class FittingSpec {
 /** A valve or check valve with its maker’s coefficient. */
 export class ValveSpec {
   @OneOf(['gate', 'ball', 'diaphragm'], 'Gate, quarter-turn ball, or diaphragm.')
-  form!: ValveForm
+  form!: PieceOf<'valve'>['form']
 
   @Within(LIMITS.kv, 'Kv of the open valve, m³/h at 1 bar.')
   kvM3PerH!: number
 }
 
+/** What is kept of a nozzle. */
 export class NozzleSpec {
   @Within(LIMITS.bore, 'Bore of its mouth, m.')
   boreM!: number

@@ -1,6 +1,7 @@
 /** A stored object of any format, before it is checked. */
 export type Plain = Readonly<Record<string, unknown>>
 
+/** A value as an object whose keys may be asked; empty where it is none. */
 export function asPlain(value: unknown): Plain {
   return typeof value === 'object' && value !== null ? (value as Plain) : {}
 }

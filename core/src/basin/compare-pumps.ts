@@ -20,6 +20,7 @@ export interface ComparedPump {
   readonly turnoverPerH: number | null
 }
 
+/** Pumps side by side in one place of a design, and what their line asks of each. */
 export interface PumpComparison {
   /** What the network asks of the pump in that place. */
   readonly system: readonly HeadPoint[]

@@ -1,3 +1,4 @@
+export type { Solved } from './solved.ts'
 export { comparePumps, type PumpComparison } from './compare-pumps.ts'
 export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curves.ts'
 export { solveBasin } from './solve.ts'

@@ -23,6 +23,7 @@ export interface DyeVerdict {
   readonly drift: number
 }
 
+/** What a full cell of a dye frame counts; eight bits hold the share (choice). */
 export const FRAME_FULL = 3
 /** Turbulent Schmidt number: eddies spread dye a little better than momentum. */
 const SCHMIDT = 0.7

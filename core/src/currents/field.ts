@@ -41,6 +41,7 @@ export function motionAt(field: Field, place: Vector): Vector {
   }
 }
 
+/** A figure of a field at a place, straight between the cells' middles; SI. */
 export function figureAt(field: Field, figure: FieldFigure, place: Vector): number {
   return between(field.grid, field[figure], place)
 }

@@ -4,10 +4,15 @@ import type { Block, FlowDomain } from './flow-domain.ts'
 
 /** What fills a cell; from ROCK on, the rock of that place in the list. */
 export const WATER = 0
+/** Marks a cell of a panel. */
 export const PANEL = 1
+/** Marks a cell of sand. */
 export const SAND = 2
+/** Marks a cell of the overflow's box. */
 export const BOX = 3
+/** Marks a cell over the water's surface. */
 export const AIR = 4
+/** Marks a cell of the first rock; those after it count on. */
 export const ROCK = 5
 
 /** How fine a field is. */
@@ -37,6 +42,7 @@ export interface Grid {
 
 const LANES = 4
 
+/** The tank's water cut into as many cubes as the fineness asks for, and what fills each. */
 export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
   const { lengthM, widthM, depthM } = domain
   const cellM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
@@ -56,6 +62,7 @@ export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
   return grid
 }
 
+/** A cell's index: x runs fastest, then y, then z. */
 export function cellAt({ cellsX, cellsY }: Grid, x: number, y: number, z: number): number {
   return (z * cellsY + y) * cellsX + x
 }
@@ -86,6 +93,7 @@ function filling(domain: FlowDomain, { x, y, z }: Vector): number {
   return rock < 0 ? WATER : ROCK + rock
 }
 
+/** Is a place inside a block? In m. */
 export function holds(block: Block, x: number, y: number, z: number): boolean {
   return (
     x >= block.fromX &&

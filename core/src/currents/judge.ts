@@ -24,6 +24,7 @@ export interface WaterSpot {
   readonly mostMPerS: number
 }
 
+/** How a field fares against what its zones want: shares by area or volume, zero to one. */
 export interface FieldVerdict {
   readonly zones: readonly ZoneVerdict[]
   readonly waterM3: number
@@ -42,12 +43,14 @@ export interface Thresholds {
   readonly liftMPerS: number
 }
 
+/** Speeds at which water counts as dead and lifts grains, m/s, unless others are given. */
 export const THRESHOLDS: Thresholds = { deadMPerS: DEAD_M_PER_S, liftMPerS: LIFT_M_PER_S }
 
 /** Spots smaller than so many cells are noise of the grid. */
 const LEAST_CELLS = 3
 const MOST_SPOTS = 6
 
+/** Shares of dead and fast water, of lifted sand, and of each zone's faces as wanted. */
 export function judgeField(
   field: Field,
   domain: Pick<FlowDomain, 'rocks' | 'ranges'>,

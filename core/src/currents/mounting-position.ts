@@ -14,6 +14,7 @@ export type PositionFault =
   | { readonly kind: 'draws-air' }
   | { readonly kind: 'in-sand' }
 
+/** What stands in the way of a pump where it hangs; null: nothing does. */
 export function positionFault(pump: CirculationPump, domain: FlowDomain): PositionFault | null {
   const { x, y, z } = openingOf(pump, domain)
   const half = pump.part.bodyM / 2

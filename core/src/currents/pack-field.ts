@@ -26,6 +26,7 @@ export interface PackedField {
   readonly of: string
 }
 
+/** A field as bytes to be kept: a head in JSON, then speeds in Float32. `of` names its domain. */
 export function packField(field: Field, of: string): Uint8Array {
   const { x, y, z, speed, peak, eddy, grid, ...rest } = field
   const { fill, ...size } = grid

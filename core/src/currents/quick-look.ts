@@ -25,6 +25,7 @@ export interface Reach {
 const STEP_M = 0.005
 const FELT_M_PER_S = 0.1
 
+/** How far a stream carries, and what it meets first, by the law of a free jet. */
 export function reachOf(domain: FlowDomain, streamId: string, jet: Jet): Reach {
   const most = Math.hypot(domain.lengthM, domain.widthM, domain.depthM)
   let lengthM = STEP_M
@@ -45,6 +46,7 @@ export function reachOf(domain: FlowDomain, streamId: string, jet: Jet): Reach {
   }
 }
 
+/** The reach of every stream in the water. */
 export function reaches(domain: FlowDomain): Reach[] {
   return domain.streams.map(({ id, jet }) => reachOf(domain, id, jet))
 }
@@ -59,6 +61,7 @@ export function envelopeOf(reach: Reach, count = 12): { atM: number; halfM: numb
   })
 }
 
+/** The place so many metres along a jet's axis. */
 export function alongJet({ from, towards }: Jet, m: number): Vector {
   return { x: from.x + towards.x * m, y: from.y + towards.y * m, z: from.z + towards.z * m }
 }

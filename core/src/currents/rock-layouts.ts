@@ -1,6 +1,7 @@
 import { toMillimetre } from '../quantity/index.ts'
 import type { RockSolid, ZoneKind } from '../scene/index.ts'
 
+/** Rockwork that can be laid at one press. */
 export type RockLayoutName = 'wall' | 'two-islands' | 'bommie-with-arch'
 
 /** The water's box that rock is laid out in. */
@@ -45,6 +46,7 @@ const LAYOUTS: Readonly<Record<RockLayoutName, readonly Share[]>> = {
   ],
 }
 
+/** Their names in the order they are offered. */
 export const ROCK_LAYOUTS = Object.keys(LAYOUTS) as RockLayoutName[]
 
 /** A ready layout fitted to a tank. `newId` gives ids. */

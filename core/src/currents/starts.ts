@@ -4,6 +4,7 @@ import { reachOf } from './quick-look.ts'
 import type { FlowDomain } from './flow-domain.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'
 
+/** Arrangements of pumps to begin from. */
 export type StartName = 'one' | 'two-facing' | 'two-behind' | 'four' | 'cross-flow'
 
 /** A layout to begin from. */
@@ -84,6 +85,7 @@ const STARTS: Readonly<
   },
 }
 
+/** Their names in the order they are offered. */
 export const START_NAMES = Object.keys(STARTS) as StartName[]
 
 /** Tries to lift a stream over what it runs into, in steps of the water's depth. */

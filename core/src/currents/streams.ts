@@ -41,6 +41,7 @@ export function openingOf(pump: CirculationPump, floor: Floor): Vector {
   return { x: alongM, y: floor.widthM - depthM, z }
 }
 
+/** The unit vector a pump blows along: turned in the plan, then tilted up from it. */
 export function towardsOf({ panel, turnDeg, tiltDeg }: CirculationPump): Vector {
   return pointing(NORMAL_DEG[panel] + turnDeg, tiltDeg)
 }

@@ -33,6 +33,7 @@ export interface Passage {
 /** tempered: shatters when it is drilled. */
 export type PanelGlass = 'plain' | 'tempered' | 'acrylic'
 
+/** A panel of a tank that a hole can be drilled in. */
 export type DrilledPanel = 'floor' | 'back' | 'left' | 'right'
 
 /** A hole in the tank for a bulkhead. */

@@ -22,6 +22,7 @@ export function openPipeFlow({ boreM, below }: OpenPipe, riseM: number): number 
   return Math.min(open, fallFlow(below.fall, below.dropM + riseM, open))
 }
 
+/** What holds an open pipe back at a rise of water: its rim, its mouth, or the pipe below. */
 export function ruledBy(pipe: OpenPipe, riseM: number): RuledBy {
   const rim = circularRimFlow(pipe.boreM, riseM)
   const mouth = orificeFlow(pipe.boreM, riseM)

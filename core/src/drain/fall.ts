@@ -16,6 +16,7 @@ export interface Fall {
   readonly shut: boolean
 }
 
+/** A pipe that water falls through, its losses as one law. */
 export function makeFall(line: Line, tables: readonly Pchip[], shut: boolean, water: Water): Fall {
   return { law: linkLaw({ line, tables, pump: null }, water), shut }
 }

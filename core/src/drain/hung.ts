@@ -13,6 +13,7 @@ export function tubeFroude(tubeBoreM: number, flowM3PerS: number): number {
   return speedMPerS(flowM3PerS, tubeBoreM) / Math.sqrt(GRAVITY_M_PER_S2 * tubeBoreM)
 }
 
+/** Whether a hung tube sweeps its air out, by V/√(gD) of its water (hydraulics reference, §6). */
 export function primeVerdict(froude: number): PrimeVerdict {
   if (froude >= SWEPT) return 'stays-primed'
   return froude < GATHERS ? 'doubtful' : 'between'

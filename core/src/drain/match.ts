@@ -24,6 +24,10 @@ export interface Matched {
   readonly levelPerOpeningM: number | null
 }
 
+/**
+ * The valve's K at which a siphon carries a flow and no more: ΔH = (Σh + K V²/2g) (hydraulics
+ * reference, §7), and the opening that has it.
+ */
 export function matchValve(matching: Matching): Matched {
   const { valve, boreM, flowM3PerS, dropM, otherLossM, openK } = matching
   const velocityM = velocityHeadM(speedMPerS(flowM3PerS, boreM))

@@ -21,6 +21,7 @@ export function filledShareOf(boreM: number, flowM3PerS: number): number {
   return (flowM3PerS / ventedFlow(boreM, 1)) ** (3 / 5)
 }
 
+/** How loud a vented pipe is, by the share of its section that water takes. */
 export function noiseBand(boreM: number, flowM3PerS: number): NoiseBand {
   if (flowM3PerS <= ventedFlow(boreM, FILLED.quiet)) return 'quiet'
   if (flowM3PerS <= ventedFlow(boreM, FILLED.usual)) return 'usual'

@@ -12,6 +12,7 @@ export interface AsItStands<Solved extends Stands> {
   readonly solved: Solved
 }
 
+/** A solved design with levels and flows as they are at one moment of a drill, so that it can be drawn. */
 export function asItStands<Solved extends Stands>(
   design: BasinDesign,
   solved: Solved,

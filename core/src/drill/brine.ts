@@ -5,11 +5,13 @@ export interface Brine {
   readonly volumeM3: number
 }
 
+/** Salt and mass of so much water. */
 export function brineOf(volumeM3: number, salinityPpt: number, densityKgPerM3: number): Brine {
   const massKg = volumeM3 * densityKgPerM3
   return { saltKg: (massKg * salinityPpt) / 1000, massKg, volumeM3 }
 }
 
+/** Salinity of a brine, g of salt in a kg of water. */
 export function salinityPpt({ saltKg, massKg }: Brine): number {
   return massKg > 0 ? (1000 * saltKg) / massKg : 0
 }

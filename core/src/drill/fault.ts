@@ -35,8 +35,10 @@ export type DrillFault =
   | { readonly kind: 'water-taken'; readonly flowM3PerS: number }
   | { readonly kind: 'water-kept' }
 
+/** Every thing that can fail in a drill. */
 export type FaultKind = DrillFault['kind']
 
+/** A fault and the moment it begins, s. */
 export interface FaultAt {
   readonly atS: number
   readonly fault: DrillFault

@@ -3,6 +3,7 @@ import type { PumpPart } from '../pump/index.ts'
 import type { Piece } from '../run/index.ts'
 import type { DrillFault } from './fault.ts'
 
+/** What the top-off does now. */
 export type TopOffMode = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'
 
 /** How the system stands between two switchings. */
@@ -30,6 +31,7 @@ export interface Mode {
   readonly takenM3PerS: number
 }
 
+/** Everything works, and nothing has failed yet. */
 export function atTheStart(design: BasinDesign): Mode {
   return {
     design,
@@ -49,6 +51,7 @@ export function atTheStart(design: BasinDesign): Mode {
   }
 }
 
+/** A set with one member more; the one given stays as it is. */
 export function withMember<T>(set: ReadonlySet<T>, member: T): Set<T> {
   return new Set(set).add(member)
 }

@@ -30,6 +30,7 @@ export interface PlantLaws {
   readonly vessels: readonly Vessel[]
 }
 
+/** How water moves between the vessels of a plant, law by law, in the mode it is in. */
 export function plantLaws(
   plant: Plant,
   mode: Mode,

@@ -90,7 +90,9 @@ export interface Spill {
   readonly vessel: number
 }
 
+/** Stands for the sump's rim where a spill is named by its vessel. */
 export const OVER_SUMP = -1
+/** Stands for a line that ends over no tank. */
 export const OUTSIDE = -2
 
 /** Collects vessels with what they hold. */

@@ -21,6 +21,10 @@ export interface Playback {
   readonly log: readonly LogEntry[]
 }
 
+/**
+ * A simulated drill as packed arrays, moment by moment. Layout: `levelsM[moment · vessels +
+ * vessel]`, m over the room's floor.
+ */
 export function playbackOf({ plant, moments, log, drill }: DrillSimulation): Playback {
   const links = moments[0]?.returnFlows.length ?? 0
   const drains = moments[0]?.drainFlows.length ?? 0

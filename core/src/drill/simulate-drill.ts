@@ -72,6 +72,7 @@ const AFTER_AIR_S = 3600
 /** No more moments than this are kept: every other one goes when there are more. */
 const MOST_MOMENTS = 900
 
+/** Steps a system at rest through a drill until it rests again or its time is over. */
 export function simulateDrill(
   steady: SteadyState,
   drill: Drill,

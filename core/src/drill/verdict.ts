@@ -61,6 +61,7 @@ const LITTLE_M = 0.01
 /** A splash smaller than this is rounding, m³. */
 const SPLASH_M3 = 1e-6
 
+/** What a simulated drill came to: spills, margins, when something must be done. */
 export function verdictOf(simulation: DrillSimulation): Verdict {
   const vessels = vesselVerdicts(simulation)
   const rimmed = vessels.filter(({ marginM }) => marginM !== null)

@@ -31,10 +31,12 @@ export function placeOfVessel(vessels: readonly VesselOf[], kind: VesselOf['kind
   return vessels.findIndex((vessel) => vessel.kind === kind && vessel.id === id)
 }
 
+/** Level of a vessel that holds so much, m over the room's floor. */
 export function levelIn({ areaM2, floorM, submergedM3 }: Vessel, volumeM3: number): number {
   return floorM + (volumeM3 + submergedM3) / areaM2
 }
 
+/** What a vessel holds at a level, m³; the inverse of `levelIn`. */
 export function volumeAt({ areaM2, floorM, submergedM3 }: Vessel, levelM: number): number {
   return (levelM - floorM) * areaM2 - submergedM3
 }

@@ -6,6 +6,7 @@ import type { SolvedTank, SolvedWater } from './return/solved.ts'
 
 const HOUR_S = 3600
 
+/** Density and viscosity of the keeper's water, with how far each is known. */
 export const solveWater = memoize((reading: WaterReading): SolvedWater => {
   const { salinityPpt, temperatureC } = reading
   const conductivity = conductivityMSPerCm(salinityPpt, temperatureC)
@@ -22,6 +23,7 @@ export type TankVolumes = Pick<
   'grossVolumeM3' | 'rockVolumeM3' | 'sandVolumeM3' | 'netVolumeM3'
 >
 
+/** Gross and net water of a tank by its inside sizes, m³. */
 export function tankVolumes(tank: DisplayTank): TankVolumes {
   const gross = grossVolumeM3(tank)
   const rock = rockVolumeM3(tank.displacement)

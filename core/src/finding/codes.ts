@@ -80,4 +80,5 @@ export const FINDING_CODES = [
   'meter-off-scale',
 ] as const
 
+/** A finding's code; stored nowhere, printed by the solve command. */
 export type FindingCode = (typeof FINDING_CODES)[number]

@@ -30,6 +30,7 @@ const METRIC = [
   ['63 mm', 54, 80, 112],
 ] as const
 
+/** Bulkheads of the trade's sizes with the hole that each needs. */
 export const BULKHEADS: readonly Bulkhead[] = [
   ...INCH.map(([size, bore, hole, flange]) => ({
     size: `${size} in`,

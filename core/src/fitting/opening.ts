@@ -1,5 +1,6 @@
 import { constantLoss, type Loss } from './loss.ts'
 
+/** How water enters a pipe: the wall flush with it, the pipe standing into the water, or its edge rounded. */
 export type Entrance = 'flush' | 'projecting' | 'rounded'
 
 const ENTRANCE_K: Readonly<Record<Entrance, number>> = {

@@ -4,6 +4,7 @@ const DEGREES = Math.PI / 180
 /** Included angle up to which the first form of each law holds. */
 const NARROW_DEG = 45
 
+/** A change of bore: sudden, or gradual at an included angle. */
 export interface Transition {
   readonly fromBoreM: number
   readonly toBoreM: number

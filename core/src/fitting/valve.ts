@@ -43,6 +43,7 @@ function degreesClosed(opening: number): number {
   return (1 - opening) * QUARTER_TURN_DEGREES
 }
 
+/** A valve and how far it is open. */
 export interface ValveSetting {
   readonly valve: ThrottleValve
   readonly tradeSizeIn: number

@@ -1,12 +1,5 @@
 import { applyEdits, type BasinDesign } from '../design/index.ts'
-import {
-  allDrills,
-  type Drill,
-  isBetter,
-  simulateDrill,
-  type Verdict,
-  verdictOf,
-} from '../drill/index.ts'
+import { allDrills, type Drill, isBetter, type Verdict, drillVerdict } from '../drill/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { drillCandidates } from './drill-candidates.ts'
@@ -30,5 +23,5 @@ const NO_LONGER = sentence('This can no longer happen.')
 function verdictAfter(given: BasinDesign, drillId: string): Verdict | null {
   const steady = steadyState(given)
   const drill = allDrills(steady).find(({ id }) => id === drillId)
-  return drill ? verdictOf(simulateDrill(steady, drill)) : null
+  return drill ? drillVerdict(steady, drill) : null
 }

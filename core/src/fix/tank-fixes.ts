@@ -9,6 +9,7 @@ import {
 import { sentence } from '../quantity/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 
+/** What fixes findings about a tank's water, rim and contents. */
 export const TANK_FIXES: readonly FindingFixes[] = [
   fixesFor(rimOverPanels, ({ tank, index }) => [
     {

@@ -19,6 +19,7 @@ export interface Water {
   readonly kinematicM2PerS: number
 }
 
+/** Density and viscosity of sea water as the keeper reads it (hydraulics reference, §1). */
 export const waterAt = memoize(({ salinityPpt, temperatureC }: WaterReading): Water => {
   const density = densityKgPerM3(salinityPpt, temperatureC)
   const viscosity = viscosityPaS(salinityPpt, temperatureC)

@@ -12,6 +12,7 @@ const PLANE_DECAY = 2.41
 /** 1/e half-width over the distance (the same). */
 const PLANE_SPREAD = 0.116
 
+/** Speed and width of a plane jet at a distance from its slot. */
 export function planeJetAt(slot: Slot, xM: number): JetSection {
   const far = PLANE_DECAY * Math.sqrt(slot.momentumPerWidthM3PerS2 / xM)
   return {

@@ -15,6 +15,7 @@ export const ROUND_DECAY = 6.2
 /** 1/e half-width over the distance (the same). */
 const ROUND_SPREAD = 0.107
 
+/** Speed and width of a round jet at a distance from its nozzle. */
 export function roundJetAt({ boreM, exitSpeedMPerS }: RoundNozzle, xM: number): JetSection {
   const coreM = ROUND_DECAY * boreM
   return {

@@ -7,6 +7,7 @@ export interface Vector {
 
 const RAD_PER_DEG = Math.PI / 180
 
+/** Scalar product. */
 export function dot(a: Vector, b: Vector): number {
   return a.x * b.x + a.y * b.y + a.z * b.z
 }

@@ -22,6 +22,7 @@ export interface KeyFigure {
   readonly finding: Finding | null
 }
 
+/** What the strip, the shelf and the solve command can show of a design. */
 export type KeyFigureName =
   | 'netVolume'
   | 'flow'
@@ -36,4 +37,5 @@ export type KeyFigureName =
   | 'dose'
   | 'drills'
 
+/** Words in the place of a key figure's number. */
 export const keyFigureWords = (text: string): Beside => ({ is: 'words', text })

@@ -19,8 +19,11 @@ const FIRST_BYTE = 4096
 const SPREAD_BYTES = 192
 const CACHE_PAGE_BYTES = 4096
 
+/** Slots of the D3Q19 lattice, one for each direction. */
 export const POPULATIONS = 19
+/** Slots of the moments: density and the three of momentum. */
 export const MOMENTS = 4
+/** Slots of the sums that are kept for means and peaks. */
 export const KEPT = 6
 
 /** Places for a lattice of so many cells; a row before and after each slot may be read, never used. */
@@ -37,6 +40,7 @@ export function planMemory(cells: number, rowCells: number): MemoryPlan {
   return { slotBytes, populations, mask, taus, moments, kept, sources }
 }
 
+/** Pages of WebAssembly memory that hold so many bytes. */
 export function pagesFor(bytes: number): number {
   return Math.ceil(bytes / PAGE_BYTES)
 }

@@ -32,6 +32,7 @@ export interface Layout extends Ways {
   readonly problem: NetworkProblem
 }
 
+/** A design's return side as lines in space, links and nodes. */
 export function layOut(design: BasinDesign): Layout {
   const water = waterAt(design.water)
   const pumps = layPumps(design)

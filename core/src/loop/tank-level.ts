@@ -33,6 +33,7 @@ export interface TankLevels {
   readonly spills: 'box' | 'tank' | null
 }
 
+/** A tank's overflow with all that its level is found by: box, drains, rim; null: it has none. */
 export function overflowing(
   tank: DisplayTank,
   overflow: Overflow,
@@ -77,6 +78,7 @@ function passageFall({ kind, boreM, lengthM }: Passage, water: Water): Fall {
   return makeFall(makeLine([wall], [inlet, bend, bend, exit]), [], false, water)
 }
 
+/** The flow into a tank, and where the water stands that its drains end in. */
 export interface LevelQuestion {
   readonly flowM3PerS: number
   readonly chamberLevelM: (chamberId: string) => number
@@ -121,6 +123,7 @@ export function boxRim({ tank, overflow }: Overflowing): number {
   return standsInside(overflow) ? tank.rimM : (overflow.box?.rimM ?? tank.rimM)
 }
 
+/** Does this box stand in the tank's own water? */
 export function standsInside({ form }: Overflow): boolean {
   return form === 'inner-box'
 }

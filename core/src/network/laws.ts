@@ -80,6 +80,7 @@ export interface LinkHead {
 /** What the law stands on of a link: all but its place in a network. */
 export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump'>
 
+/** Head lost in a link as a function of its flow, m, with its slope. */
 export function linkLaw(link: LinkParts, water: Water): LinkLaw {
   const bores = link.line.map((stretch): BoreLaw => ({
     rePerFlow: stretch.boreM / (stretch.areaM2 * water.kinematicM2PerS),

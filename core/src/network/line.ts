@@ -30,14 +30,17 @@ export interface LossScale {
   readonly fittings: number
 }
 
+/** Head lost in a line, m. */
 export interface LineLoss {
   readonly frictionM: number
   /** Fittings with the exit. */
   readonly fittingsM: number
 }
 
+/** Losses as they are computed, nothing scaled. */
 export const AS_COMPUTED: LossScale = { friction: 1, fittings: 1 }
 
+/** A line of pipe: its losses added up by bore, ready to be asked at any flow. */
 export function makeLine(
   frictions: readonly FrictionLoss[],
   fittings: readonly FittingLoss[],

@@ -37,6 +37,7 @@ export interface Network {
   readonly rhs: number[]
 }
 
+/** A network made ready to be solved: rows of unknown heads, guesses, room for the steps. */
 export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPUTED): Network {
   const { nodes, links, water } = problem
   const { live, row, envelope } = orderJunctions(problem)

@@ -42,6 +42,7 @@ export interface NetworkProblem {
   readonly water: Water
 }
 
+/** Flows of all links, m³/s, and heads of all nodes, m. */
 export interface NetworkSolution {
   /** One a link, m³/s. */
   readonly flowsM3PerS: number[]

@@ -3,6 +3,7 @@ import { converged, notConverged, type Outcome } from './outcome.ts'
 /** Why a bracketed search gives no root. */
 export type RootFailure = 'not-bracketed' | 'too-many-iterations'
 
+/** How near a root must be found, and in how many steps at most. */
 export interface BrentOptions {
   /** The search stops when the bracket is this narrow (in the units of x). */
   readonly tolerance: number

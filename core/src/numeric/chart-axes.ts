@@ -22,6 +22,7 @@ export interface ChartAxes {
   readonly spotOf: (flow: number, head: number) => Spot
 }
 
+/** Why four marked places of a picture give no axes. */
 export type AxesFault = 'same-values' | 'same-spots' | 'parallel-axes'
 
 /** Axes closer to parallel than this sine span no chart. */

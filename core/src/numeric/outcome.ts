@@ -15,10 +15,12 @@ export interface NotConverged<Reason extends string> {
 /** Expected failure is a value; misuse (a NaN bound, an empty table) throws. */
 export type Outcome<T, Reason extends string> = Converged<T> | NotConverged<Reason>
 
+/** A search that found its value. */
 export function converged<T>(value: T, iterations: number): Converged<T> {
   return { ok: true, value, iterations }
 }
 
+/** A search that gave up, and why. */
 export function notConverged<Reason extends string>(
   reason: Reason,
   iterations: number,

@@ -4,8 +4,10 @@ import { cubicHermite, cubicHermiteSlope } from '../numeric/index.ts'
 const LAMINAR_UP_TO_RE = 2000
 const TURBULENT_FROM_RE = 4000
 
+/** How water flows in a pipe. */
 export type Regime = 'laminar' | 'transition' | 'turbulent'
 
+/** The regime at a Reynolds number. */
 export function regimeAt(re: number): Regime {
   if (re <= LAMINAR_UP_TO_RE) return 'laminar'
   return re < TURBULENT_FROM_RE ? 'transition' : 'turbulent'

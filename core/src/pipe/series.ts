@@ -112,8 +112,10 @@ export const SERIES_SIZES: Readonly<Record<PipeSeries, readonly SeriesSize[]>> =
   'ribbed-hose': hose(),
 }
 
+/** Every series of pipe and hose, as they are offered. */
 export const PIPE_SERIES = Object.keys(SERIES_SIZES) as readonly PipeSeries[]
 
+/** Does this series bend by hand? */
 export function isHose(series: PipeSeries): boolean {
   return series === 'smooth-hose' || series === 'braided-hose' || series === 'ribbed-hose'
 }

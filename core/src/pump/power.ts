@@ -12,6 +12,7 @@ export interface PumpPower {
 /** Share of its wire power that an air-cooled pump gives to the water; makers' designs run 40–60 % (choice). */
 const DRY_HEAT_SHARE = 0.5
 
+/** A part's power as a law of its flow. */
 export function pumpPower(part: PumpPart): PumpPower {
   const known = part.power.length >= 2
   return {

@@ -18,10 +18,12 @@ const MINUS = '\u2212'
 /** Units that stand against their number. */
 const CLOSE_UP = new Set(['%', '°', '/h', ''])
 
+/** A quantity by name and its SI value. */
 export function measured(quantity: QuantityName, si: number): Measured {
   return { quantity, si }
 }
 
+/** A quantity in a family's unit, rounded to what can be read. */
 export function show({ quantity, si }: Measured, family: UnitFamily): Shown {
   const { shown: units, larger = [] } = QUANTITIES[quantity]
   const unit = larger.find(({ fromSi: from }) => Math.abs(si) >= from)?.unit ?? units[family]
@@ -57,6 +59,7 @@ export function editable({ quantity, si }: Measured, family: UnitFamily): string
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text
 }
 
+/** A number and its unit, a narrow space between them. */
 export function joined(number: string, unit: string): string {
   return CLOSE_UP.has(unit) ? number + unit : `${number}\u00a0${unit}`
 }

@@ -1,6 +1,7 @@
 /** The two families a keeper can read in. Everything inside is SI; these are used at the edges only. */
 export type UnitFamily = 'metric' | 'us'
 
+/** What is measured; each has its units in both families. */
 export type QuantityName =
   | 'length'
   | 'head'
@@ -45,6 +46,7 @@ export interface Unit {
   readonly decimals: (shown: number) => number
 }
 
+/** The unit of each family, and how fine it is shown. */
 export interface Quantity {
   readonly shown: Readonly<Record<UnitFamily, Unit>>
   /** Other units that may be typed. */
@@ -255,10 +257,12 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   number: { shown: both(plain), alsoTyped: [] },
 }
 
+/** A number as typed in a unit, in SI. */
 export function toSi(shownIn: Unit, shown: number): number {
   return shown * shownIn.factor + (shownIn.offset ?? 0)
 }
 
+/** An SI value as a number in a unit. */
 export function fromSi(shownIn: Unit, si: number): number {
   return (si - (shownIn.offset ?? 0)) / shownIn.factor
 }

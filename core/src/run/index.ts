@@ -25,6 +25,7 @@ export {
   type NozzlePiece,
   type Piece,
   type PieceKind,
+  type PieceOf,
   type PipePiece,
   type ReducerPiece,
   type Run,

@@ -10,6 +10,7 @@ export interface LaidRun {
   readonly mouth: Point
 }
 
+/** Are two places the same to rounding? */
 export function samePoint(a: Point, b: Point): boolean {
   return a === b || (a.xM === b.xM && a.yM === b.yM && a.zM === b.zM)
 }

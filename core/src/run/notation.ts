@@ -32,6 +32,7 @@ export interface NotationFault {
   readonly message: string
 }
 
+/** A typed line read as a run, or where it could not be read and what is possible there. */
 export type ReadNotation =
   | { readonly ok: true; readonly pieces: readonly Piece[] }
   | { readonly ok: false; readonly faults: readonly NotationFault[] }

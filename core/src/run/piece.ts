@@ -3,6 +3,7 @@ import type { PipeSize } from '../pipe/index.ts'
 /** As you stand in front of the tank. */
 export type Direction = 'up' | 'down' | 'left' | 'right' | 'front' | 'back'
 
+/** All of them, in the order they are offered. */
 export const DIRECTIONS = ['up', 'down', 'left', 'right', 'front', 'back'] as const
 
 /** A straight length of the current pipe or hose; lengths run centre to centre of the fittings. */
@@ -13,21 +14,26 @@ export interface PipePiece {
   readonly direction: Direction
 }
 
+/** A fitting's bend, by its radius and angle. */
 export type ElbowForm = 'standard-90' | 'sweep-90' | 'standard-45' | 'hose-bend-90'
 
+/** A bend; its turn follows from the pipes on either side. */
 export interface ElbowPiece {
   readonly id: string
   readonly kind: 'elbow'
   readonly form: ElbowForm
 }
 
+/** A joint that opens by hand. */
 export interface UnionPiece {
   readonly id: string
   readonly kind: 'union'
 }
 
+/** How a valve throttles. */
 export type ValveForm = 'gate' | 'ball' | 'diaphragm'
 
+/** A valve set by hand. */
 export interface ValvePiece {
   readonly id: string
   readonly kind: 'valve'
@@ -38,8 +44,10 @@ export interface ValvePiece {
   readonly kvM3PerH: number | null
 }
 
+/** How a check valve shuts. */
 export type CheckValveForm = 'swing' | 'spring'
 
+/** Lets water one way only. */
 export interface CheckValvePiece {
   readonly id: string
   readonly kind: 'check-valve'
@@ -56,6 +64,7 @@ export interface ReducerPiece {
   readonly angleDeg: number | null
 }
 
+/** A fitting through a wall. */
 export interface BulkheadPiece {
   readonly id: string
   readonly kind: 'bulkhead'
@@ -77,6 +86,7 @@ export interface NozzlePiece {
  */
 export type TeeForm = 'side' | 'straight' | 'split'
 
+/** A tee; the other line names it by its id. */
 export interface TeePiece {
   readonly id: string
   readonly kind: 'tee'
@@ -121,6 +131,7 @@ export interface FreeHosePiece {
   readonly byZM: number
 }
 
+/** Anything the water passes in a run. */
 export type Piece =
   | PipePiece
   | ElbowPiece
@@ -134,7 +145,11 @@ export type Piece =
   | DevicePiece
   | FreeHosePiece
 
+/** What a piece can be. */
 export type PieceKind = Piece['kind']
+
+/** A piece of one kind. */
+export type PieceOf<Kind extends PieceKind> = Extract<Piece, { kind: Kind }>
 
 /** One line of pipe from a pump's outlet or a tee to its end, in the order the water passes. */
 export interface Run {

@@ -3,6 +3,7 @@ import type { Pattern } from './pattern.ts'
 import type { RockSolid } from './rock.ts'
 import { DEFAULT_RANGES, type WantedRange } from './zones.ts'
 
+/** A panel that a circulation pump can hang on. */
 export type ScenePanel = 'left' | 'right' | 'front' | 'back'
 
 /** A circulation pump on a panel, and where it points. */

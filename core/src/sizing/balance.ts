@@ -23,12 +23,14 @@ export interface FlowTarget {
 /** A way to set the return: with valves at full speed, with the speed alone, or with both. */
 export type School = 'valves' | 'speed' | 'both'
 
+/** A valve's place and the opening it is set to. */
 export interface SetValve {
   readonly lineId: string
   readonly pieceId: string
   readonly opening: number
 }
 
+/** What a line gets beside what is wanted for it. */
 export interface LineAgainstTarget {
   readonly lineId: string
   readonly flowM3PerS: number

@@ -15,6 +15,7 @@ import { rank, type RankedOption } from './rank.ts'
 import { tankLines, type Variant, variants } from './variants.ts'
 import type { SizedOption, SizingWish } from './wish.ts'
 
+/** Options worth showing, and how many designs were looked at. */
 export interface SizingAnswer {
   readonly looked: number
   /** All that reach what is wanted and do not run far past it. */

@@ -14,6 +14,7 @@ export interface SizedFlows {
   readonly speed: number
 }
 
+/** Flows and power of a design at rest, by line and by pump. */
 export function sizedFlows(design: BasinDesign, pumpIndex = 0): SizedFlows {
   const { layout, solution } = steadyState(design)
   const { flows } = solution

@@ -15,6 +15,7 @@ export interface Feed {
 /** What a maker's rating is printed for, and what a system comes to. */
 export type LoadClass = 'light' | 'medium' | 'heavy'
 
+/** Lightest first. */
 export const LOAD_CLASSES = ['light', 'medium', 'heavy'] as const satisfies readonly LoadClass[]
 
 /** Share of a food that is no water (choice: frozen food is four fifths water, flakes and seaweed dry to the touch). */
@@ -22,6 +23,7 @@ const DRY_SHARE: Readonly<Record<FeedForm, number>> = { cube: 0.2, dry: 0.92, sh
 
 /** Dry food a day in a cubic metre from which a system counts as medium and as heavy, kg (choice). */
 export const MEDIUM_FROM_KG_PER_M3 = 0.005
+/** Food a day from which a system counts as heavily fed, kg of dry mass per m³ (choice). */
 export const HEAVY_FROM_KG_PER_M3 = 0.012
 
 /** Dry food in a day, kg. */
@@ -38,11 +40,13 @@ export function feedLoadKgPerM3(
   return netVolumeM3 > 0 ? (dryKgPerDay * (1 - otherShare)) / netVolumeM3 : null
 }
 
+/** The class of what is fed a day, kg of dry mass per m³ of water. */
 export function loadClassOf(loadKgPerM3: number): LoadClass {
   if (loadKgPerM3 >= HEAVY_FROM_KG_PER_M3) return 'heavy'
   return loadKgPerM3 >= MEDIUM_FROM_KG_PER_M3 ? 'medium' : 'light'
 }
 
+/** The heavier of two classes. */
 export function heavier(a: LoadClass, b: LoadClass): LoadClass {
   return LOAD_CLASSES.indexOf(a) >= LOAD_CLASSES.indexOf(b) ? a : b
 }

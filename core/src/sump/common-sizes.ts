@@ -45,6 +45,7 @@ function sizeOf(
   }
 }
 
+/** Glass boxes as the trade sells them, inside sizes in m. */
 export const COMMON_SIZES: readonly CommonSize[] = [
   ...METRIC.map((row) => sizeOf(row, MM_M, 'mm')),
   ...INCHES.map((row) => sizeOf(row, INCH_M, 'in')),

@@ -58,6 +58,7 @@ function sum<T>(list: readonly T[], of: (item: T) => number): number {
   return list.reduce((total, item) => total + of(item), 0)
 }
 
+/** What comes down when the pumps stop, where it comes to rest, and whether that stays in the sump. */
 export function drainBack(stopping: Stopping): DrainBack {
   const pipes = (list: readonly StoppingPipe[]) =>
     sum(list, ({ boreM, lengthM, filledShare }) => boreAreaM2(boreM) * lengthM * filledShare)

@@ -30,10 +30,12 @@ export function grossVolumeM3(tank: TankBox): number {
   return floorAreaM2(tank) * tank.waterLevelM
 }
 
+/** Water that rock takes the place of, m³. */
 export function rockVolumeM3({ rockMassKg, rockDensityKgPerM3 }: Displacement): number {
   return rockMassKg / rockDensityKgPerM3
 }
 
+/** Water that sand's grains take the place of, m³. */
 export function sandVolumeM3({ sandMassKg, sandGrainDensityKgPerM3 }: Displacement): number {
   return sandMassKg / sandGrainDensityKgPerM3
 }

@@ -11,6 +11,7 @@ import {
 
 const DUTY_SOURCE = `Darcy–Weisbach with Colebrook–White; Darby 2001 for fittings; Weisbach for part-closed valves. ${BAND_SOURCE}`
 
+/** Flow at the tank, from the line's law and the pump's curve. */
 export function flowWorking(worked: Worked): Working {
   const { line: side, rules } = worked
   return {
@@ -64,6 +65,7 @@ function besides(
   return { rule: sentence(text, values), offBy }
 }
 
+/** Flow over the tank's net water. */
 export function turnoverWorking(worked: Worked): Working {
   const { solvedTank: tank } = worked
   const range = worked.rules.turnoverRangePerH
@@ -97,6 +99,7 @@ export function turnoverWorking(worked: Worked): Working {
   }
 }
 
+/** Head the pump works against. */
 export function headWorking(worked: Worked): Working {
   const { line: side, rules } = worked
   return {
@@ -128,6 +131,7 @@ export function headWorking(worked: Worked): Working {
   }
 }
 
+/** Static lift, from the water it draws to the end it feeds. */
 export function liftWorking(worked: Worked): Working {
   const { line: side, solvedTank: tank } = worked
   const under = side.end === 'under-water'

@@ -4,6 +4,7 @@ import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import { measured, type Sentence, sentence } from '../quantity/index.ts'
 import { NO_NOTE, term, type Term, type Worked, type Working } from './working.ts'
 
+/** Friction along the straight pipe, by Darcy–Weisbach. */
 export function frictionWorking(worked: Worked): Working {
   const { line: side, rules } = worked
   const many = side.stretches.length > 1
@@ -38,6 +39,7 @@ export function frictionWorking(worked: Worked): Working {
   }
 }
 
+/** Losses of fittings, devices and the exit. */
 export function fittingsWorking(worked: Worked): Working {
   const { line: side, rules } = worked
   const counted = side.pieces.filter((piece) => piece.k !== null)
@@ -77,6 +79,7 @@ function pieceWords(kind: string): string {
   return kind.replace('-', ' ')
 }
 
+/** The fastest water in the line. */
 export function fastestWorking(worked: Worked): Working {
   const { line: side } = worked
   const piece = side.pieces.find((solvedPiece) => solvedPiece.pieceId === side.fastestPieceId)

@@ -2,6 +2,7 @@ import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import { measured, sentence } from '../quantity/index.ts'
 import { NO_NOTE, term, type Worked, type Working } from './working.ts'
 
+/** Power from the wire, and what it comes to in a year. */
 export function wirePowerWorking(worked: Worked): Working {
   const { line: side } = worked
   const scaled = side.pump.powerIsScaled
@@ -30,6 +31,7 @@ export function wirePowerWorking(worked: Worked): Working {
   }
 }
 
+/** Share of the wire's power that lifts water. */
 export function wireToWaterWorking(worked: Worked): Working {
   const { line: side, water } = worked
   return {
@@ -57,6 +59,7 @@ export function wireToWaterWorking(worked: Worked): Working {
   }
 }
 
+/** The speed at which the pump just lifts water to the end. */
 export function leastSpeedWorking(worked: Worked): Working {
   const { line: side } = worked
   const fullM = side.pump.shutOffHeadM / side.pump.speed ** 2

@@ -82,6 +82,7 @@ const REGISTRY = {
 /** A figure that can be opened. */
 export type FigureName = keyof typeof REGISTRY
 
+/** Every figure that has a working. */
 export const FIGURES = Object.keys(REGISTRY) as readonly FigureName[]
 
 /** What a figure is one of for each of. */

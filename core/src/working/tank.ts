@@ -1,6 +1,7 @@
 import { measured, sentence } from '../quantity/index.ts'
 import { NO_NOTE, term, type Worked, type Working } from './working.ts'
 
+/** Water between the panels, nothing in it. */
 export function grossVolumeWorking(worked: Worked): Working {
   const { tank, solvedTank } = worked
   return {
@@ -25,6 +26,7 @@ export function grossVolumeWorking(worked: Worked): Working {
   }
 }
 
+/** Water less what rock and sand displace. */
 export function netVolumeWorking(worked: Worked): Working {
   const { solvedTank: tank } = worked
   const { displacement } = worked.tank
@@ -59,6 +61,7 @@ export function netVolumeWorking(worked: Worked): Working {
   }
 }
 
+/** Mass of water, rock and sand on the stand. */
 export function contentsMassWorking(worked: Worked): Working {
   const { solvedTank: tank, water } = worked
   return {
@@ -85,6 +88,7 @@ export function contentsMassWorking(worked: Worked): Working {
   }
 }
 
+/** Flow wanted by the turnover that is set. */
 export function wantedFlowWorking(worked: Worked): Working {
   const { solvedTank } = worked
   const range = worked.rules.turnoverRangePerH
@@ -118,6 +122,7 @@ export function wantedFlowWorking(worked: Worked): Working {
   }
 }
 
+/** The water's density, by its salinity and temperature. */
 export function waterWorking(worked: Worked): Working {
   const { water } = worked
   return {

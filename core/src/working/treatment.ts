@@ -42,6 +42,7 @@ function lighting({ design, solved: { treatment }, deviceId }: About): Lit | nul
   return lit && device && spec ? { device, spec, lit } : null
 }
 
+/** All water of the system, running. */
 export function systemVolume({ solved: { treatment, tanks, sump } }: About): Working {
   const sum = (of: 'grossVolumeM3' | 'rockVolumeM3' | 'sandVolumeM3') =>
     tanks.reduce((total, tank) => total + tank[of], 0)
@@ -76,6 +77,7 @@ export function systemVolume({ solved: { treatment, tanks, sump } }: About): Wor
   }
 }
 
+/** Dry mass fed a day, over the system's water. */
 export function feedLoad({ design, solved: { treatment } }: About): Working | null {
   const { loadKgPerM3, dryFeedKgPerDay, systemVolumeM3 } = treatment.load
   if (loadKgPerM3 === null) return null
@@ -104,6 +106,7 @@ export function feedLoad({ design, solved: { treatment } }: About): Working | nu
   }
 }
 
+/** Share of the sump's throughflow that the skimmer treats. */
 export function shareOfThroughflow(about: About): Working | null {
   const found = skimming(about)
   const share = found?.skimmer.shareOfThroughflow ?? null
@@ -129,6 +132,7 @@ export function shareOfThroughflow(about: About): Working | null {
   }
 }
 
+/** System volumes that pass the skimmer in an hour. */
 export function systemVolumes(about: About): Working | null {
   const { solved } = about
   const found = skimming(about)
@@ -155,6 +159,7 @@ export function systemVolumes(about: About): Working | null {
   }
 }
 
+/** Time water stays in the skimmer's body. */
 export function dwell(about: About): Working | null {
   const found = skimming(about)
   const dwellS = found?.skimmer.dwellS ?? null
@@ -180,6 +185,7 @@ export function dwell(about: About): Working | null {
   }
 }
 
+/** Air drawn, over the water pumped. */
 export function air(about: About): Working | null {
   const found = skimming(about)
   const { airToWater = null } = found?.skimmer ?? {}
@@ -209,6 +215,7 @@ export function air(about: About): Working | null {
   }
 }
 
+/** Water over the skimmer's foot, beside what its maker wants. */
 export function skimmerDepthWorking(about: About): Working | null {
   const skimmed = skimming(about)
   const found = skimmed?.skimmer.depth
@@ -266,6 +273,7 @@ function lampTerms({ device, lit, spec }: Lit): Term[] {
   ]
 }
 
+/** Dose of the lamp, by its flow, age and the water's transmittance. */
 export function dose(about: About): Working | null {
   const lit = lighting(about)
   if (!lit || lit.lit.doseJPerM2 === null) return null
@@ -290,6 +298,7 @@ export function dose(about: About): Working | null {
   }
 }
 
+/** Half-life of what the sterilizer kills, by its dose and the system's water. */
 export function removal(about: About): Working | null {
   const { design, solved } = about
   const lit = lighting(about)

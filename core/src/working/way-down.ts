@@ -8,6 +8,7 @@ function overflowOf({ design, solved, tankId }: About) {
   return own && tank.overflow ? { tank, overflow: tank.overflow, solved: own } : null
 }
 
+/** Water over the overflow's crest, by the weir's law. */
 export function weirHead(about: About): Working | null {
   const own = overflowOf(about)
   if (!own) return null
@@ -50,6 +51,7 @@ export function weirHead(about: About): Working | null {
   }
 }
 
+/** Where a tank's water stands while it runs. */
 export function runningLevel(about: About): Working | null {
   const own = overflowOf(about)
   if (!own) return null
@@ -82,6 +84,7 @@ export function runningLevel(about: About): Working | null {
   }
 }
 
+/** What a drain carries, by its part. */
 export function drainFlow({ design, solved, drainId }: About): Working | null {
   const drain = design.drains.find(({ id }) => id === drainId)
   const own = solved.drains.find((solvedDrain) => solvedDrain.drainId === drainId)
@@ -140,6 +143,7 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
   }
 }
 
+/** What comes down with the power cut. */
 export function drainBackWorking({ solved: { sump } }: About): Working | null {
   const { outage } = sump
   if (!outage) return null
@@ -177,6 +181,7 @@ export function drainBackWorking({ solved: { sump } }: About): Working | null {
   }
 }
 
+/** The highest running level that a power cut leaves in the sump. */
 export function fillLine({ design, solved: { sump } }: About): Working | null {
   const { outage } = sump
   const { box, marginM } = design.sump
@@ -203,6 +208,7 @@ export function fillLine({ design, solved: { sump } }: About): Working | null {
   }
 }
 
+/** Time until the pump draws air without top-off. */
 export function untilAir({ design, solved: { sump } }: About): Working | null {
   const use = sump.waterUse
   if (!use || use.untilAirS === null) return null
@@ -231,6 +237,7 @@ export function untilAir({ design, solved: { sump } }: About): Working | null {
   }
 }
 
+/** Time water stays in a chamber. */
 export function chamberTime({ design, solved: { sump }, chamberId }: About): Working | null {
   const chamber = design.sump.chambers.find(({ id }) => id === chamberId)
   const own = sump.chambers.find((solvedChamber) => solvedChamber.chamberId === chamberId)

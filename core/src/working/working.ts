@@ -53,11 +53,14 @@ export interface Worked {
   readonly rules: RulesOfThumb
 }
 
+/** Nothing to add. */
 export const NO_NOTE: Sentence = sentence('')
 
+/** One symbol of a formula, with its meaning and SI value. */
 export function term(symbol: string, meaning: string, quantity: QuantityName, si: number): Term {
   return { symbol, meaning, value: measured(quantity, si) }
 }
 
+/** Where the band of a solved figure comes from. */
 export const BAND_SOURCE =
   'Band: fittings ± 20 %, friction ± 5 %, solved again with each, root sum of squares.'

@@ -1,3 +1,4 @@
+import { verdictOf } from '../../src/drill/verdict.ts'
 import {
   AT,
   CABINET,
@@ -23,13 +24,12 @@ import {
   type Device,
   QUOTED_TARGETS,
   removalCurve,
-  simulateDrill,
   skimmerCandidates,
   solveBasin,
   steadyState,
   takeOutOf,
-  verdictOf,
 } from '../../src/index.ts'
+import { simulateDrill } from '../../src/lab.ts'
 import {
   deviceSwappedIn,
   keepDevices,

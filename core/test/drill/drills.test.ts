@@ -1,3 +1,5 @@
+import { verdictOf } from '../../src/drill/verdict.ts'
+import { playbackOf } from '../../src/drill/playback.ts'
 import { withChanges } from '../changes.ts'
 import { aBasin } from '../a-basin.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
@@ -16,14 +18,12 @@ import {
   logWords,
   momentAt,
   pairsOf,
-  playbackOf,
-  simulateDrill,
   say,
   singleFailures,
   steadyState,
   type Verdict,
-  verdictOf,
 } from '../../src/index.ts'
+import { simulateDrill } from '../../src/lab.ts'
 import { drillAll } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'
 

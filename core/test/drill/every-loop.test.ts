@@ -5,13 +5,8 @@ import { atTheStart } from '../../src/drill/mode.ts'
 import { plantLaws } from '../../src/drill/plant-laws.ts'
 import { makePlant } from '../../src/drill/plant.ts'
 import { Stepper } from '../../src/drill/step.ts'
-import {
-  allDrills,
-  applyEdits,
-  type BasinDesign,
-  simulateDrill,
-  steadyState,
-} from '../../src/index.ts'
+import { allDrills, applyEdits, type BasinDesign, steadyState } from '../../src/index.ts'
+import { simulateDrill } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'
 
 const TOP_OFF = { flowM3PerS: 100 * L_PER_H, canM3: 0.02, runLimitS: null }

@@ -1,15 +1,9 @@
+import { verdictOf } from '../../src/drill/verdict.ts'
 import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
 import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
-import {
-  allDrills,
-  applyEdits,
-  type BasinDesign,
-  simulateDrill,
-  say,
-  steadyState,
-  verdictOf,
-} from '../../src/index.ts'
+import { allDrills, applyEdits, type BasinDesign, say, steadyState } from '../../src/index.ts'
+import { simulateDrill } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'
 
 /** The end hangs deep: much runs back through it. */

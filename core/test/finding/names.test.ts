@@ -6,11 +6,11 @@ import {
   type BasinDesign,
   fixesOfFinding,
   logWords,
-  simulateDrill,
   say,
   solveBasin,
   steadyState,
 } from '../../src/index.ts'
+import { simulateDrill } from '../../src/lab.ts'
 import type { Sentence } from '../../src/quantity/sentence.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'

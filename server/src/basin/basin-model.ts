@@ -9,6 +9,7 @@ import {
 } from 'sequelize'
 import type { Design } from './design-model.ts'
 
+/** A keeper's basin; deleted ones stay until they are swept. */
 export class Basin extends Model<InferAttributes<Basin>, InferCreationAttributes<Basin>> {
   declare id: CreationOptional<string>
   declare workspaceId: string
@@ -20,6 +21,7 @@ export class Basin extends Model<InferAttributes<Basin>, InferCreationAttributes
   declare designs?: NonAttribute<Design[]>
 }
 
+/** The table of basins. */
 export function defineBasin(sequelize: Sequelize): typeof Basin {
   return Basin.init(
     {

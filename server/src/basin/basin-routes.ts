@@ -5,6 +5,7 @@ import { Refusal } from '../http/refusal.ts'
 import { workspaceOf } from '../http/session.ts'
 import type { BasinService } from './basin-service.ts'
 
+/** `/api/basins`: the shelf. */
 export function basinRoutes(basins: BasinService): Router {
   const routes = Router()
   const named = (request: Request) => [workspaceOf(request), idFrom(request)] as const

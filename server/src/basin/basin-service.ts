@@ -122,6 +122,7 @@ function answerOf(basin: Basin): BasinAnswer {
   }
 }
 
+/** A stored design as it is sent. */
 export function designAnswer(row: Design): DesignAnswer {
   return {
     id: row.id,

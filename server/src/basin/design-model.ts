@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 
+/** A design with its revision; every save makes another. */
 export class Design extends Model<InferAttributes<Design>, InferCreationAttributes<Design>> {
   declare id: CreationOptional<string>
   declare basinId: string
@@ -19,6 +20,7 @@ export class Design extends Model<InferAttributes<Design>, InferCreationAttribut
   declare savedAt: CreationOptional<Date>
 }
 
+/** The table of designs. */
 export function defineDesign(sequelize: Sequelize): typeof Design {
   return Design.init(
     {

@@ -5,6 +5,7 @@ import { Refusal } from '../http/refusal.ts'
 import { workspaceOf } from '../http/session.ts'
 import type { DesignService } from './design-service.ts'
 
+/** `/api/designs`: read, save, and what it was before. */
 export function designRoutes(designs: DesignService): Router {
   const routes = Router()
 

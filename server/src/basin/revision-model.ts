@@ -16,6 +16,7 @@ export class Revision extends Model<InferAttributes<Revision>, InferCreationAttr
   declare savedAt: CreationOptional<Date>
 }
 
+/** The table of what designs were. */
 export function defineRevision(sequelize: Sequelize): typeof Revision {
   return Revision.init(
     {

@@ -40,6 +40,7 @@ function crossFlow(long: number, short: number, printed: Printed): CirculationPa
   return { ...common(printed), form: 'cross-flow', boreM: null, ...slot }
 }
 
+/** Circulation pumps of the made-up world. */
 export const SAMPLE_CIRCULATION: readonly CirculationPart[] = [
   jet(28, { id: 'wren-1', name: 'Wren 1', lPerH: 1200, w: 3, depth: 55, body: 45 }),
   jet(36, { id: 'wren-2', name: 'Wren 2', lPerH: 2400, w: 5, depth: 65, body: 55 }),

@@ -3,13 +3,11 @@ import {
   emptyScene,
   QUOTED_TARGETS,
   type Bulkhead,
-  type DevicePiece,
   type DisplayTank,
   type LineEnd,
   type LineStart,
   type Overflow,
   type Piece,
-  type PipePiece,
   type PlacedPump,
   type Point,
   type ReturnLine,
@@ -17,12 +15,13 @@ import {
   type SumpChamber,
   type SumpWall,
   type TankScene,
-  type TeeForm,
   type Device,
   type DevicePart,
   type TreatmentPlan,
+  type PieceOf,
 } from '@yew-basin/core'
 
+/** New plastic pipe: roughness in m, and a ribbed hose's factor. */
 export const NEW_PIPE = { roughnessM: 1.5e-6, ribbedFactor: 2 }
 
 type Unnamed = Piece extends infer P
@@ -36,20 +35,45 @@ export function inOrder(name: string, ...pieces: readonly Unnamed[]): Piece[] {
   return pieces.map((piece, i) => ({ ...piece, id: piece.id ?? `${name}-${i + 1}` }))
 }
 
+/** A right-angled elbow. */
 export const elbow = { kind: 'elbow', form: 'standard-90' } as const
+/** A hose bent by hand. */
 export const bend = { kind: 'elbow', form: 'hose-bend-90' } as const
+/** A union. */
 export const union = { kind: 'union' } as const
+/** A gate valve, open by a share. */
 export const gate = (opening: number) =>
   ({ kind: 'valve', form: 'gate', opening, kvM3PerH: null }) as const
+/** A ball valve, open by a share. */
 export const ball = (opening: number) =>
   ({ kind: 'valve', form: 'ball', opening, kvM3PerH: null }) as const
-export const pipe = (direction: PipePiece['direction'], lengthM: number) =>
+/** A straight pipe, its length in m. */
+export const pipe = (direction: PieceOf<'pipe'>['direction'], lengthM: number) =>
   ({ kind: 'pipe', direction, lengthM }) as const
+/** A nozzle of this bore, m. */
 export const nozzle = (boreM: number) => ({ kind: 'nozzle', boreM }) as const
-export const tee = (id: string, form: TeeForm = 'side') => ({ kind: 'tee', id, form }) as const
-export const device = (use: DevicePiece['use'], name: string, k: number) =>
-  ({ kind: 'device', use, name, by: 'k', k, kvM3PerH: 5, table: [] }) as const
+/** A tee that another line may start or end at. */
+export const tee = (id: string, form: PieceOf<'tee'>['form'] = 'side'): PieceOf<'tee'> => ({
+  kind: 'tee',
+  id,
+  form,
+})
+/** Something the line passes, its loss as a K. */
+export const device = (
+  use: PieceOf<'device'>['use'],
+  name: string,
+  k: number,
+): Omit<PieceOf<'device'>, 'id'> => ({
+  kind: 'device',
+  use,
+  name,
+  by: 'k',
+  k,
+  kvM3PerH: 5,
+  table: [],
+})
 
+/** A tank of these inside sizes, in m, with nothing in it. */
 export function aTank(
   sizes: Omit<DisplayTank, 'id' | 'xM' | 'yM' | 'displacement' | 'overflow' | 'scene'> & {
     id?: string
@@ -70,6 +94,7 @@ export function aTank(
   }
 }
 
+/** A pump where it stands. */
 export function aPump(
   pumpId: string,
   speed: number,
@@ -82,6 +107,7 @@ export function aPump(
   return { id: 'return-pump', pumpId, speed, stopped: false, chamberId, outlet, inletHeightM }
 }
 
+/** A line of these pieces, each with an id of its own. */
 export function lineOf(
   id: string,
   name: string,
@@ -146,6 +172,7 @@ export function bulkheadOf(size: string): Bulkhead {
   return BULKHEADS.find((bulkhead) => bulkhead.size === size)!
 }
 
+/** A wall between two chambers, its top in m over the sump's floor. */
 export function aWall(
   id: string,
   kind: SumpWall['kind'],

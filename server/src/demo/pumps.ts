@@ -350,6 +350,7 @@ const PRINTED: readonly Printed[] = [
 /** Small to large. */
 export const SAMPLE_PUMPS: readonly PumpPart[] = PRINTED.map(part)
 
+/** A pump of the made-up world by its id. */
 export function samplePump(id: string): PumpPart {
   const found = SAMPLE_PUMPS.find((pump) => pump.id === id)
   if (!found) throw new Error(`the sample library has no pump ${id}`)

@@ -19,6 +19,7 @@ export class StoredField extends Model<
   declare madeAt: CreationOptional<Date>
 }
 
+/** The table of simulated fields. */
 export function defineStoredField(sequelize: Sequelize): typeof StoredField {
   return StoredField.init(
     {

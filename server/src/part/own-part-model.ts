@@ -18,6 +18,7 @@ export class OwnPart extends Model<InferAttributes<OwnPart>, InferCreationAttrib
   declare createdAt: CreationOptional<Date>
 }
 
+/** The table of the keepers' own parts. */
 export function defineOwnPart(sequelize: Sequelize): typeof OwnPart {
   return OwnPart.init(
     {

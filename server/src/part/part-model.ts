@@ -17,6 +17,7 @@ export class Part extends Model<InferAttributes<Part>, InferCreationAttributes<P
   declare position: number
 }
 
+/** The table of the library's parts. */
 export function definePart(sequelize: Sequelize): typeof Part {
   return Part.init(
     {

@@ -17,6 +17,7 @@ export class Workspace extends Model<
   declare createdAt: CreationOptional<Date>
 }
 
+/** The table of guests. */
 export function defineWorkspace(sequelize: Sequelize): typeof Workspace {
   return Workspace.init(
     {

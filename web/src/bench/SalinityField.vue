@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { SolvedWater } from '@yew-basin/core'
+import type { Solved } from '@yew-basin/core'
 import { computed, ref, useId, watch } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { readSalinity, writeSalinity } from './salinity.ts'
 
-const { temperatureC, water } = defineProps<{ temperatureC: number; water: SolvedWater }>()
+const { temperatureC, water } = defineProps<{ temperatureC: number; water: Solved<'water'> }>()
 const model = defineModel<number>({ required: true })
 
 const units = useUnits()

@@ -3,13 +3,12 @@ import {
   comparePumps,
   fixesOfDrill,
   fixesOfFinding,
-  playbackOf,
+  playDrill,
   ratedNeed,
-  simulateDrill,
   size,
   steadyState,
   swaps,
-  verdictOf,
+  drillVerdict,
   type BalanceOption,
   type BasinDesign,
   type ChamberUse,
@@ -24,10 +23,10 @@ import {
   type RatedNeed,
   type SizingAnswer,
   type SizingWish,
-  type SolvedLine,
   type Swap,
   type Verdict,
   editing,
+  type Solved,
 } from '@yew-basin/core'
 import { expose } from 'comlink'
 
@@ -50,9 +49,8 @@ const calls = {
     progress: (done: number, of: number) => void,
   ): SizingAnswer => size({ ...wish, design: design() }, () => crypto.randomUUID(), progress),
   drills: (drills: readonly Drill[]): Verdict[] =>
-    drills.map((drill) => verdictOf(simulateDrill(steadyState(design()), drill))),
-  play: (drill: Drill): Playback =>
-    playbackOf(simulateDrill(steadyState(design()), drill, { keepsMoments: true })),
+    drills.map((drill) => drillVerdict(steadyState(design()), drill)),
+  play: (drill: Drill): Playback => playDrill(steadyState(design()), drill),
   fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
   fixesOfDrill: (drill: Drill, verdict: Verdict): Fix[] => fixesOfDrill(design(), drill, verdict),
   swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),
@@ -60,7 +58,7 @@ const calls = {
     placedId: string,
     chosen: readonly { readonly part: PumpPart; readonly speed: number }[],
   ): PumpComparison => comparePumps(design(), placedId, chosen),
-  ratedNeed: (line: SolvedLine, wantedM3PerS: number): RatedNeed | null =>
+  ratedNeed: (line: Solved<'line'>, wantedM3PerS: number): RatedNeed | null =>
     ratedNeed(design(), line, wantedM3PerS),
   layouts: (layouts: readonly (readonly ChamberUse[])[]): editing.TriedLayout[] =>
     layouts.map((uses) => editing.tryLayout(design(), design().sump.box!, uses)),

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { SolvedOverflow } from '@yew-basin/core'
+import type { Solved } from '@yew-basin/core'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 
 /** What happens with each pipe blocked. */
-defineProps<{ solved: SolvedOverflow }>()
+defineProps<{ solved: Solved<'overflow'> }>()
 const units = useUnits()
 </script>
 

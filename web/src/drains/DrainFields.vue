@@ -7,10 +7,10 @@ import {
   type Drain,
   type Piece,
   type Point,
-  type SolvedDrain,
   setTo,
   type EditPath,
   editing,
+  type Solved,
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -26,7 +26,7 @@ import { INLETS, LANDS, ROLES } from './drain-words.ts'
 /** One drain: what it is for, its inlet, its end and its run. */
 const { drain, solved, index } = defineProps<{
   drain: Drain
-  solved: SolvedDrain
+  solved: Solved<'drain'>
   index: number
 }>()
 const store = useDesign()

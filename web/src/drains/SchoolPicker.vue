@@ -29,7 +29,11 @@ function lay(school: editing.DrainSchool) {
       {{ own.length > 0 ? 'Begin again with another school' : 'How should it be drained?' }}
     </h3>
     <ul class="mt-1 border-t border-rule" aria-label="Schools">
-      <li v-for="offer in editing.DRAIN_SCHOOLS" :key="offer.school" class="border-b border-rule py-2">
+      <li
+        v-for="offer in editing.DRAIN_SCHOOLS"
+        :key="offer.school"
+        class="border-b border-rule py-2"
+      >
         <div class="flex items-center gap-2">
           <span class="grow font-semibold">{{ offer.name }}</span>
           <button

@@ -1,4 +1,4 @@
-import type { DrainRole, DrainState, InletForm, Landing, SolvedDrain } from '@yew-basin/core'
+import type { DrainRole, DrainState, InletForm, Landing, Solved } from '@yew-basin/core'
 
 export const ROLES: readonly { readonly value: DrainRole; readonly label: string }[] = [
   { value: 'siphon', label: 'full siphon' },
@@ -31,7 +31,7 @@ const STATES: Readonly<Record<DrainState, string>> = {
 const NOISE = { quiet: 'quiet', usual: 'usual', most: 'at its most', over: 'loud' } as const
 
 /** How a drain runs, in a word or two. */
-export function stateWords({ state, noise }: SolvedDrain): string {
+export function stateWords({ state, noise }: Solved<'drain'>): string {
   if (state === 'wetted' && noise) return NOISE[noise]
   return STATES[state]
 }

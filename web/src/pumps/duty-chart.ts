@@ -5,8 +5,8 @@ import {
   type BasinDesign,
   type DutyCurves,
   type HeadPoint,
-  type SolvedLine,
   type UnitFamily,
+  type Solved,
 } from '@yew-basin/core'
 
 /** Colours of the theme in use, by the name of their token. */
@@ -17,7 +17,7 @@ type ToPair = (point: HeadPoint) => number[]
 /** What the chart library is given: the pump's curve against the system's, with the duty point. */
 export function dutyChart(
   design: BasinDesign,
-  solved: SolvedLine,
+  solved: Solved<'line'>,
   family: UnitFamily,
   colour: Palette,
 ): Record<string, unknown> {
@@ -70,7 +70,7 @@ export function axis(colour: Palette) {
   }
 }
 
-function lines(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Palette) {
+function lines(curves: DutyCurves, solved: Solved<'line'>, pair: ToPair, colour: Palette) {
   const heads = [...curves.pump, ...(curves.fullSpeed ?? [])].map((point) => point.headM)
   const topM = 1.15 * Math.max(...heads, solved.liftM)
   const line = (
@@ -108,7 +108,7 @@ function lines(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Pal
   ]
 }
 
-function points(curves: DutyCurves, solved: SolvedLine, pair: ToPair, colour: Palette) {
+function points(curves: DutyCurves, solved: Solved<'line'>, pair: ToPair, colour: Palette) {
   const printed = {
     name: 'printed points',
     type: 'scatter',

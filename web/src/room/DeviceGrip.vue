@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toMillimetre, deviceRectangle, type Device, type SolvedDevice } from '@yew-basin/core'
+import { toMillimetre, deviceRectangle, type Device, type Solved } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDrag } from '../section/use-drag.ts'
 import { useUnits } from '../shell/units.ts'
@@ -8,7 +8,7 @@ import { toFloorPlan, type FloorScale } from './room-scale.ts'
 /** A device on the floor: dragged, or moved by the arrow keys, ten times as far with Shift. */
 const { device, solved, scale, chosen } = defineProps<{
   device: Device
-  solved: SolvedDevice
+  solved: Solved<'device'>
   scale: FloorScale
   chosen: boolean
 }>()

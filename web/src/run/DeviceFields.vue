@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { DevicePiece, LossPoint } from '@yew-basin/core'
+import type { LossPoint, PieceOf } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { litresAnHour } from '../parts/part-words.ts'
 import { DEVICE_LOSSES, DEVICE_USES } from './piece-words.ts'
 
-const { piece } = defineProps<{ piece: DevicePiece; position: number }>()
+const { piece } = defineProps<{ piece: PieceOf<'device'>; position: number }>()
 const emit = defineEmits<{ give: [change: object] }>()
 const text = (event: Event) => (event.target as HTMLSelectElement).value
 

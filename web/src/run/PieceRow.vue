@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type FreeHosePiece, type Piece, editing } from '@yew-basin/core'
+import { DIRECTIONS, type Piece, editing, type PieceOf } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
@@ -43,7 +43,7 @@ function setForm(form: string) {
 }
 
 const hoseRows = (at: number) =>
-  rowsOf<FreeHosePiece>(
+  rowsOf<PieceOf<'free-hose'>>(
     ['lengthM', `Length of piece ${at}`, LIMITS.pipeLength],
     ['byXM', `To the right, piece ${at}`, LIMITS.by],
     ['byYM', `To the back, piece ${at}`, LIMITS.by],

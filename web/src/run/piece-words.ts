@@ -1,5 +1,5 @@
 import type { PartAnswer } from '@yew-basin/contract'
-import { type Piece, type PieceKind, editing } from '@yew-basin/core'
+import { type Piece, editing } from '@yew-basin/core'
 
 /** A piece the keeper can put in, as the list of new pieces names it. */
 export interface NewPiece {
@@ -7,7 +7,7 @@ export interface NewPiece {
   readonly make: (id: string, around: editing.Around) => Piece
 }
 
-const KINDS: Readonly<Record<PieceKind, string>> = {
+const KINDS: Readonly<Record<Piece['kind'], string>> = {
   pipe: 'Pipe',
   elbow: 'Elbow',
   union: 'Union',
@@ -22,12 +22,14 @@ const KINDS: Readonly<Record<PieceKind, string>> = {
 }
 
 /** Nothing meets a new tee yet. */
-export const NEW_PIECES: readonly NewPiece[] = (Object.keys(KINDS) as PieceKind[]).map((kind) => ({
-  label: kind === 'tee' ? 'Tee, plugged' : KINDS[kind],
-  make: (id, around) => editing.newPiece(kind, id, around),
-}))
+export const NEW_PIECES: readonly NewPiece[] = (Object.keys(KINDS) as Piece['kind'][]).map(
+  (kind) => ({
+    label: kind === 'tee' ? 'Tee, plugged' : KINDS[kind],
+    make: (id, around) => editing.newPiece(kind, id, around),
+  }),
+)
 
-export function kindWords(kind: PieceKind): string {
+export function kindWords(kind: Piece['kind']): string {
   return KINDS[kind]
 }
 

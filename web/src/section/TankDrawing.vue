@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { DisplayTank, SolvedTank } from '@yew-basin/core'
+import type { DisplayTank, Solved } from '@yew-basin/core'
 import { computed } from 'vue'
 import { rockHeap } from './rocks.ts'
 import type { Scale } from './scale.ts'
 
 const { tank, solved, scale, bottom } = defineProps<{
   tank: DisplayTank
-  solved: SolvedTank
+  solved: Solved<'tank'>
   scale: Scale
   /** Where the stand's legs end on the sheet. */
   bottom: number

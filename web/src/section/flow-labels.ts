@@ -1,4 +1,4 @@
-import type { BasinDesign, SolvedBasin, SolvedLine, SolvedPiece } from '@yew-basin/core'
+import type { BasinDesign, SolvedBasin, Solved } from '@yew-basin/core'
 import type { Scale } from './scale.ts'
 
 /** A flow written beside its pipe. */
@@ -38,7 +38,7 @@ export function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scal
 
 type Spot = Pick<FlowLabel, 'x' | 'y' | 'anchor' | 'speedMPerS'>
 
-const overMouth = ({ mouth }: SolvedLine, scale: Scale): Spot => ({
+const overMouth = ({ mouth }: Solved<'line'>, scale: Scale): Spot => ({
   x: scale.x(mouth.xM),
   y: scale.y(mouth.zM) - 14,
   anchor: 'end',
@@ -53,14 +53,14 @@ const BEYOND_PX = 50
 
 /** Where a flow may be written beside its line's longest upright pipe, best first: under the tank, at its left. */
 function spotsBeside(
-  { pieces }: SolvedLine,
+  { pieces }: Solved<'line'>,
   scale: Scale,
   { underTank, right }: { readonly underTank: number; readonly right: number },
 ): Spot[] {
-  const height = (piece: SolvedPiece) => Math.abs(piece.to.zM - piece.from.zM)
+  const height = (piece: Solved<'piece'>) => Math.abs(piece.to.zM - piece.from.zM)
   const longest = pieces
     .filter((piece) => piece.kind === 'pipe')
-    .reduce<SolvedPiece | null>(
+    .reduce<Solved<'piece'> | null>(
       (best, piece) => (best && height(best) >= height(piece) ? best : piece),
       null,
     )

@@ -1,4 +1,4 @@
-import type { BasinDesign, DisplayTank, SolvedBasin, SolvedOverflow } from '@yew-basin/core'
+import type { BasinDesign, DisplayTank, SolvedBasin, Solved } from '@yew-basin/core'
 import type { Scale } from './scale.ts'
 
 /** An overflow's box and rim on the sheet. */
@@ -35,7 +35,7 @@ export function drawOverflows(
 /** Teeth are drawn no finer than this, px. */
 const LEAST_PITCH_PX = 4
 
-function drawOne(tank: DisplayTank, solved: SolvedOverflow, scale: Scale): DrawnOverflow {
+function drawOne(tank: DisplayTank, solved: Solved<'overflow'>, scale: Scale): DrawnOverflow {
   const overflow = tank.overflow!
   const { box, teeth } = overflow
   const z = (m: number) => scale.y(tank.floorHeightM + m)

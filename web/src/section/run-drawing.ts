@@ -6,7 +6,7 @@ import {
   type PipeSize,
   type Point,
   type Run,
-  type SolvedDrainPiece,
+  type Solved,
 } from '@yew-basin/core'
 import { onSheet, type Sheet, type SheetView } from './scale.ts'
 
@@ -52,7 +52,7 @@ const LEAST_BORE_PX = 2.5
 export const DASH_PX = 22
 
 /** A piece in its place, of a line or of a drain. */
-type Placed = SolvedDrainPiece
+type Placed = Solved<'drain-piece'>
 
 /** What a pipe is full of. */
 export type Filling = 'water' | 'film' | 'air'

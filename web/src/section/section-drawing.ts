@@ -1,11 +1,4 @@
-import type {
-  BasinDesign,
-  DrainRole,
-  DrainState,
-  SolvedBasin,
-  SolvedDrain,
-  SolvedLine,
-} from '@yew-basin/core'
+import type { BasinDesign, DrainRole, DrainState, SolvedBasin, Solved } from '@yew-basin/core'
 import { drawOverflows, type DrawnOverflow } from './overflow-drawing.ts'
 import { drawRun, type Filling } from './run-drawing.ts'
 import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
@@ -19,7 +12,7 @@ export interface SectionOf {
   readonly design: BasinDesign
   readonly solved: SolvedBasin
   /** The line whose lift is drawn, and the chamber it is lifted from. */
-  readonly line: SolvedLine
+  readonly line: Solved<'line'>
   readonly fromChamberId: string | undefined
 }
 
@@ -117,7 +110,7 @@ function fillingOf(role: DrainRole, state: DrainState): Filling {
 }
 
 /** Water that falls from a drain's mouth in air. */
-function drainFall(drain: SolvedDrain, { sump }: BasinDesign, scale: Scale): string | null {
+function drainFall(drain: Solved<'drain'>, { sump }: BasinDesign, scale: Scale): string | null {
   if (drain.flowM3PerS <= 0 || drain.end !== 'above-water' || drain.joinsId !== null) return null
   const { levelM } = sump.chambers.find(({ id }) => id === drain.chamberId)!
   return `M${scale.x(drain.mouth.xM)} ${scale.y(drain.mouth.zM)} V${scale.y(levelM)}`

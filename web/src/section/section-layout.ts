@@ -1,4 +1,4 @@
-import type { BasinDesign, SolvedBasin, SolvedLine } from '@yew-basin/core'
+import type { BasinDesign, SolvedBasin, Solved } from '@yew-basin/core'
 import { CHAMBER_REACH_M, drawsFromBehind, SUMP_REACH_M, type Scale } from './scale.ts'
 
 /** The water a pump draws from, as far as it is known; in an all-in-one it stands behind the tank. */
@@ -19,7 +19,7 @@ export function drawnSump(design: BasinDesign, pumpIndex: number, scale: Scale) 
 }
 
 /** The water of the chambers that lines end in, drawn as far as it is known: round their ends. */
-export function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[], scale: Scale) {
+export function drawnChambers(design: BasinDesign, lines: readonly Solved<'line'>[], scale: Scale) {
   return lines.flatMap((line, i) => {
     const { end, id } = design.returnSide.lines[i]!
     if (end.at !== 'chamber') return []
@@ -43,7 +43,7 @@ export function drawnChambers(design: BasinDesign, lines: readonly SolvedLine[],
 export function fallingWater(
   design: BasinDesign,
   { tanks }: SolvedBasin,
-  line: SolvedLine,
+  line: Solved<'line'>,
   scale: Scale,
 ): { id: string; d: string }[] {
   const air = line.end === 'above-water' || line.end === 'outside-tank'

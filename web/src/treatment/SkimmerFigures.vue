@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Device, SolvedDevice, SolvedSkimmer } from '@yew-basin/core'
+import type { Device, Solved } from '@yew-basin/core'
 import { computed } from 'vue'
 import FigureRow from '../bench/FigureRow.vue'
 import { useUnits } from '../shell/units.ts'
@@ -9,8 +9,8 @@ import { NOISE_NAMES } from './treatment-words.ts'
 /** What a device does here, stands like and costs. */
 const { device, solved, skimmer } = defineProps<{
   device: Device
-  solved: SolvedDevice
-  skimmer: SolvedSkimmer | null
+  solved: Solved<'device'>
+  skimmer: Solved<'skimmer'> | null
 }>()
 const store = useDesign()
 const units = useUnits()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { type DoseTarget, type SolvedSterilizer, setTo } from '@yew-basin/core'
+import { type DoseTarget, setTo, type Solved } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -9,7 +9,7 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** The doses that are quoted, one of them chosen, each against what the lamp gives. */
-const { lit } = defineProps<{ lit: SolvedSterilizer | null }>()
+const { lit } = defineProps<{ lit: Solved<'sterilizer'> | null }>()
 const store = useDesign()
 const units = useUnits()
 const plan = computed(() => store.shown!.treatment)

@@ -3,8 +3,8 @@ import {
   QUANTITIES,
   removalCurve,
   type DoseTarget,
-  type SolvedSterilizer,
   type UnitFamily,
+  type Solved,
 } from '@yew-basin/core'
 import { axis, type Palette } from '../pumps/duty-chart.ts'
 
@@ -15,7 +15,7 @@ const POINTS = 81
 
 /** What the chart of a lamp is drawn from. */
 export interface Lit {
-  readonly lit: SolvedSterilizer
+  readonly lit: Solved<'sterilizer'>
   readonly volumeM3: number
   readonly targets: readonly DoseTarget[]
   readonly target: DoseTarget

@@ -20,6 +20,7 @@ import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Point, Run } from '../../run/index.ts'
 import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'
 
+/** What drains are laid for: a school, a flow, the chamber they end in. */
 export interface DrainWish {
   readonly tankId: string
   readonly school: DrainSchool

@@ -19,6 +19,7 @@ const BEHIND_M = 0.015
 
 /** Teeth and a guard that an overflow begins with (choice). */
 export const NEW_TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
+/** A guard to begin with: share of its face that is open, and its openings, m (choice). */
 export const NEW_GUARD = { openShare: 0.7, leastOpeningM: 0.004 }
 
 /** An overflow as a keeper would begin with it, to be changed from there. */

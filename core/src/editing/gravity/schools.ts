@@ -4,6 +4,7 @@ import type { DrainRole } from '../../design/index.ts'
 export type DrainSchool =
   'vented-standpipe' | 'siphon-emergency' | 'siphon-trickle-emergency' | 'vented-emergency'
 
+/** A way to drain a box: what it wins and what it costs. */
 export interface SchoolWords {
   readonly school: DrainSchool
   readonly name: string
@@ -12,6 +13,7 @@ export interface SchoolWords {
   readonly roles: readonly DrainRole[]
 }
 
+/** The schools, in the order they are offered. */
 export const DRAIN_SCHOOLS: readonly SchoolWords[] = [
   {
     school: 'vented-standpipe',

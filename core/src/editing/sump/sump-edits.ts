@@ -175,6 +175,7 @@ export interface TriedLayout {
   readonly solved: SolvedSump
 }
 
+/** A sump laid out for these uses in its present box, solved at the flows the loop has now. */
 export function tryLayout(
   design: BasinDesign,
   box: SumpBox,

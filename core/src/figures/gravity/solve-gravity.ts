@@ -13,6 +13,7 @@ export interface SolvedGravity {
   readonly loop: SolvedLoop
 }
 
+/** Overflows and drains of a steady state. */
 export function solveGravity(
   steady: SteadyState,
   intoTank: (tankId: string) => { readonly flowM3PerS: number },

@@ -88,6 +88,7 @@ export interface SolvedDrainPiece {
   readonly speedMPerS: number
 }
 
+/** A siphon's valve set so that the siphon carries what comes. */
 export interface SolvedMatch {
   readonly pieceId: string
   readonly form: 'gate' | 'ball'
@@ -125,12 +126,14 @@ export interface SolvedChamber {
   readonly trap: SolvedTrap | null
 }
 
+/** Bubbles that go down with the water between two walls, m/s and m. */
 export interface SolvedTrap {
   readonly downMPerS: number
   /** Largest bubble that goes down with it; null: all do. */
   readonly largestBubbleM: number | null
 }
 
+/** What evaporates, and how long the sump stands it. */
 export interface SolvedWaterUse {
   readonly evaporationM3PerS: number
   /** Until the pump draws air with no top-off; null: its inlet's height is not set, or nothing evaporates. */

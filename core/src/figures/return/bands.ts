@@ -9,6 +9,7 @@ import {
 
 /** How well the losses are known (hydraulics reference, §3): fittings but exits ± 20 %, friction ± 5 %. */
 export const FITTINGS_BAND = 0.2
+/** Friction is known to this share (hydraulics reference, §3). */
 export const FRICTION_BAND = 0.05
 
 /** The network as computed, and with each group of losses at either end of its band. */

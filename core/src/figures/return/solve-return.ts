@@ -15,6 +15,7 @@ export interface RanReturn {
   readonly intoTank: (tankId: string) => { flowM3PerS: number; flowBandM3PerS: number }
 }
 
+/** Lines, pumps and their bands. */
 export function solveReturn(
   { design, layout, network, solution }: SteadyState,
   netVolumeM3: number,

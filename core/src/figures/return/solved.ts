@@ -2,6 +2,7 @@ import type { RunEnd } from '../../layout/index.ts'
 import type { Regime } from '../../pipe/index.ts'
 import type { Point } from '../../run/index.ts'
 
+/** A tank's water: levels in m over its inside floor, volumes in m³, flows in m³/s. */
 export interface SolvedTank {
   readonly tankId: string
   /** Below the running level, with all that stands in it. */
@@ -26,6 +27,7 @@ export interface SolvedTank {
   readonly turnoverBandPerH: number | null
 }
 
+/** The water's properties, SI. */
 export interface SolvedWater {
   readonly densityKgPerM3: number
   readonly viscosityPaS: number
@@ -136,6 +138,7 @@ export interface SolvedLine {
   readonly stretches: readonly SolvedStretch[]
 }
 
+/** The return side: every line, pump and stretch. */
 export interface SolvedReturn {
   /** Of the line the design is known by. */
   readonly status: LineStatus

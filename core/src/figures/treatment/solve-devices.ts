@@ -52,6 +52,7 @@ export function passesM3PerS(
   return Math.max(chamber.throughM3PerS, drawn)
 }
 
+/** A device in its place: what it draws, what it costs, how it fits. */
 export function solveDevice(
   design: BasinDesign,
   device: Device,

@@ -58,6 +58,7 @@ export interface DeviceClearance {
   readonly pullsThroughDoor: boolean
 }
 
+/** A skimmer's figures with the verdicts of both schools of sizing. */
 export interface SolvedSkimmer extends SkimmerFigures {
   readonly deviceId: string
   readonly verdicts: Readonly<Record<SkimmerSchool, SkimmerVerdict>>
@@ -89,6 +90,7 @@ export interface AgainstTarget {
   readonly outruns: boolean | null
 }
 
+/** A sterilizer's dose at its flow, against every target. */
 export interface SolvedSterilizer {
   readonly deviceId: string
   /** zero where no line leads through it. */
@@ -113,6 +115,7 @@ export interface SolvedSterilizer {
   readonly skips: readonly string[]
 }
 
+/** All that cleans the water, with what it has to clean. */
 export interface SolvedTreatment {
   readonly load: SolvedLoad
   readonly devices: readonly SolvedDevice[]

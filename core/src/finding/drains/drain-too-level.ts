@@ -3,6 +3,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Vented pipe needs a fall; the near-level law says what it carries (Manning). */
 export const drainTooLevel = rule({
   code: 'drain-too-level',
   station: 'drains',

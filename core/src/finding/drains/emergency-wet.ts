@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** The emergency pipe carries water in normal running. */
 export const emergencyWet = rule({
   code: 'emergency-wet',
   station: 'drains',

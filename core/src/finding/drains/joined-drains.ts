@@ -3,6 +3,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { rule } from '../rule.ts'
 
+/** A pipe that another runs into takes both with it when it is blocked. */
 export const joinedDrains = rule({
   code: 'joined-drains',
   station: 'drains',

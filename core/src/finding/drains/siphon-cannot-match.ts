@@ -10,6 +10,7 @@ export function unmatched({ drain, solved }: DrainCase): SolvedMatch | null {
   return runs && match && match.opening === null ? match : null
 }
 
+/** No opening of its valve lets the siphon carry what comes. */
 export const siphonCannotMatch = rule({
   code: 'siphon-cannot-match',
   station: 'drains',

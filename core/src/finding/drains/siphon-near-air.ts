@@ -12,6 +12,7 @@ const HELPS: Readonly<Record<Drain['inlet']['form'], string>> = {
   capped: 'The cap helps; listen for it all the same.',
 }
 
+/** Water over a siphon's inlet beside what keeps a vortex from drawing air (hydraulics reference, §7). */
 export const siphonNearAir = rule({
   code: 'siphon-near-air',
   station: 'drains',

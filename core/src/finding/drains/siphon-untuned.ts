@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** More open than what comes: it empties its box, draws air and starts again. */
 export const siphonUntuned = rule({
   code: 'siphon-untuned',
   station: 'drains',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** By the share of the pipe's section that water takes. */
 export const ventedLoud = rule({
   code: 'vented-loud',
   station: 'drains',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { rule } from '../rule.ts'
 
+/** By V/√(gD) of the tube's water (hydraulics reference, §6). */
 export const hungLosesPrime = rule({
   code: 'hung-loses-prime',
   station: 'overflow',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { rule } from '../rule.ts'
 
+/** Openings wider than the guard's limit, or no guard. */
 export const letsAnimalsThrough = rule({
   code: 'lets-animals-through',
   station: 'overflow',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { rule } from '../rule.ts'
 
+/** Over this flow the teeth are no weir any more. */
 export const teethDrowned = rule({
   code: 'teeth-drowned',
   station: 'overflow',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { rule } from '../rule.ts'
 
+/** Tempered glass shatters when it is drilled. */
 export const temperedPanel = rule({
   code: 'tempered-panel',
   station: 'overflow',

@@ -3,6 +3,7 @@ import type { OverflowCase } from '../case/overflow-case.ts'
 import { THICK_M } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** The head over the crest against `THICK_M`; drowned teeth have a finding of their own. */
 export const weirTooShort = rule({
   code: 'weir-too-short',
   station: 'overflow',

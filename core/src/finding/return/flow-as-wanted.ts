@@ -3,6 +3,7 @@ import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-cas
 import { meetsWanted, PAST_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Said because it was asked: neither short nor past. */
 export const flowAsWanted = rule({
   code: 'flow-as-wanted',
   station: 'return',

@@ -3,6 +3,7 @@ import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-cas
 import { PAST_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** A tank that gets more than its wanted flow by the share in `limits`. */
 export const flowPast = rule({
   code: 'flow-past',
   station: 'return',

@@ -3,6 +3,7 @@ import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-cas
 import { meetsWanted, STOP_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** A tank under its wanted flow by more than `limits` lets pass; far under it is a stop. */
 export const flowShort = rule({
   code: 'flow-short',
   station: 'return',

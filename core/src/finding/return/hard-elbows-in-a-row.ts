@@ -30,6 +30,7 @@ const elbowRows = memoize((pieces: readonly Piece[]): ElbowRow[] => {
   return rows
 })
 
+/** Losses of elbows close to each other do not add up as the tables have them. */
 export const hardElbowsInARow = rule({
   code: 'hard-elbows-in-a-row',
   station: 'return',

@@ -5,6 +5,7 @@ import { type LineCase, lineWords } from '../case/line-case.ts'
 import { BORE_MATCH_SHARE } from '../limits.ts'
 import { rule } from '../rule.ts'
 
+/** The line begins in another bore than the pump's outlet. */
 export const outletMismatch = rule({
   code: 'outlet-mismatch',
   station: 'return',

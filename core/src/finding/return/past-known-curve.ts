@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { PumpCase } from '../case/pump-case.ts'
 import { rule } from '../rule.ts'
 
+/** Past the printed points a curve is a guess; the band does not cover it. */
 export const pastKnownCurve = rule({
   code: 'past-known-curve',
   station: 'return',

@@ -37,6 +37,7 @@ function turnBetween(from: PipePiece, to: PipePiece): number {
   return signOf(from.direction) === signOf(to.direction) ? 0 : 180
 }
 
+/** Two pipes of different direction meet, and nothing turns the water. */
 export const turnWithoutElbow = rule({
   code: 'turn-without-elbow',
   station: 'return',

@@ -29,6 +29,7 @@ function fastestPast(line: LineCase): TooFast | null {
   return worst && worst.piece.flowM3PerS > 0 ? worst : null
 }
 
+/** Speeds over which pipe is loud and worn. */
 export const waterTooFast = rule({
   code: 'water-too-fast',
   station: 'return',

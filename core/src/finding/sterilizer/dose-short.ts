@@ -3,6 +3,7 @@ import type { SterilizerCase } from '../case/device-case.ts'
 import { factIf, rule } from '../rule.ts'
 import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
 
+/** Dose at its flow and age, beside the chosen target's. */
 export const doseShort = rule({
   code: 'dose-short',
   station: 'own',

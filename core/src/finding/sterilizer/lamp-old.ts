@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Output falls with its hours; past the rated ones it counts for less. */
 export const lampOld = rule({
   code: 'lamp-old',
   station: 'own',

@@ -3,6 +3,7 @@ import type { DeviceCase } from '../case/device-case.ts'
 import { outOfWindow } from '../device/out-of-window.ts'
 import { factIf, rule } from '../rule.ts'
 
+/** Its flow lies outside what the meter shows. */
 export const meterOffScale = rule({
   code: 'meter-off-scale',
   station: 'own',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import { type OutageCase, outageState, outageValues } from '../case/outage-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Running higher than `fillLine` lets a power cut over the rim. */
 export const aboveFillLine = rule({
   code: 'above-fill-line',
   station: 'sump',

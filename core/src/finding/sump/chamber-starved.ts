@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import type { ChamberCase } from '../case/chamber-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** What its pumps draw against what comes in. */
 export const chamberStarved = rule({
   code: 'chamber-starved',
   station: 'sump',

@@ -3,6 +3,7 @@ import type { ChamberCase } from '../case/chamber-case.ts'
 import { HAND_M } from '../limits.ts'
 import { rule } from '../rule.ts'
 
+/** Length between the walls against `HAND_M`; a bubble trap needs no hand. */
 export const chamberTooShort = rule({
   code: 'chamber-too-short',
   station: 'sump',

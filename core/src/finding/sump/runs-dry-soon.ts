@@ -3,6 +3,7 @@ import type { Whole } from '../case/whole.ts'
 import { DRY_SOON_S } from '../limits.ts'
 import { rule } from '../rule.ts'
 
+/** Evaporation without top-off beside the water over the pump's inlet. */
 export const runsDrySoon = rule({
   code: 'runs-dry-soon',
   station: 'sump',

@@ -2,6 +2,7 @@ import { sentence } from '../../quantity/index.ts'
 import { type OutageCase, outageState, outageValues } from '../case/outage-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** A stop where the power cut of the present level spills; a watch where only the reserve is missing. */
 export const sumpTooSmall = rule({
   code: 'sump-too-small',
   station: 'sump',

@@ -3,6 +3,7 @@ import type { TankCase } from '../case/tank-case.ts'
 import { LEAST_FREEBOARD_M } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Distance from the running level to the rim, beside ripples and a surge. */
 export const littleFreeboard = rule({
   code: 'little-freeboard',
   station: 'tank',

@@ -2,9 +2,12 @@ import type { DeviceKind, DevicePart, NoiseClass } from '@yew-basin/core'
 
 /** Sizes in mm, flows in L/h, as a maker would print them. */
 export const L_PER_H = 1 / 3.6e6
+/** A millimetre in m. */
 export const MM = 1e-3
+/** A litre in m³. */
 export const LITRE = 1e-3
 
+/** As exact as it is printed: nine figures. */
 export const rounded = (si: number) => Number(si.toPrecision(9))
 
 /** A device as its maker prints it. */
@@ -22,6 +25,7 @@ export interface Printed {
   readonly window?: readonly [number, number]
 }
 
+/** A device of the made-up world, from what its box prints. */
 export function part(kind: DeviceKind, printed: Printed): DevicePart {
   const [length, width, height] = printed.mm
   const { window } = printed
