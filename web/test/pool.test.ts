@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { Remote } from 'comlink'
-import type { CoreCalls } from '../src/calc/core-worker.ts'
+import type { CoreCalls } from '../src/calc/core-calls.ts'
 import { oneByOne } from '../src/calc/one-by-one.ts'
 import type { Spawned } from '../src/calc/spawn.ts'
 import { Cancelled, WorkerPool } from '../src/calc/worker-pool.ts'

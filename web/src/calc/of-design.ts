@@ -1,7 +1,7 @@
 import type { BasinDesign } from '@yew-basin/core'
 import type { Remote } from 'comlink'
 import { plain } from '../workspace/plain.ts'
-import type { CoreCalls } from './core-worker.ts'
+import type { CoreCalls } from './core-calls.ts'
 
 /** The design that each worker holds; a worker that is ended is forgotten with it. */
 const heldBy = new WeakMap<Remote<CoreCalls>, BasinDesign>()

@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { CoreCalls } from './core-worker.ts'
-import type { CurrentsCalls } from './currents-worker.ts'
+import type { CoreCalls } from './core-calls.ts'
+import type { CurrentsCalls } from './currents-calls.ts'
 import { type InTurn, oneByOne } from './one-by-one.ts'
 
 /** A worker that was started, and how it is ended in the middle of its loops. */

@@ -12,7 +12,7 @@ import { computed, ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
 import { useLongWork, type Work } from '../calc/long-work.ts'
 import { callback, spawnCurrents } from '../calc/spawn.ts'
-import type { CurrentsCalls, Estimate, SimulatedField } from '../calc/currents-worker.ts'
+import type { CurrentsCalls, Estimate, SimulatedField } from '../calc/currents-calls.ts'
 import { plain } from '../workspace/plain.ts'
 import { notKept } from './currents-words.ts'
 

@@ -1,0 +1,65 @@
+import {
+  balance,
+  comparePumps,
+  fixesOfDrill,
+  fixesOfFinding,
+  playDrill,
+  ratedNeed,
+  size,
+  steadyState,
+  swaps,
+  drillVerdict,
+  type BalanceOption,
+  type BasinDesign,
+  type ChamberUse,
+  type Drill,
+  type Finding,
+  type Fix,
+  type FlowTarget,
+  type OfferedFixes,
+  type Playback,
+  type PumpComparison,
+  type PumpPart,
+  type RatedNeed,
+  type SizingAnswer,
+  type SizingWish,
+  type Swap,
+  type Verdict,
+  editing,
+  type Solved,
+} from '@yew-basin/core'
+
+/** The design that was sent last: what is asked is asked of it, and it is brought to rest once. */
+let held: BasinDesign | null = null
+function design(): BasinDesign {
+  if (!held) throw new Error('no design was sent to this worker')
+  return held
+}
+
+/** Core's long work, off the page's thread. */
+export const coreCalls = {
+  hold(next: BasinDesign): void {
+    held = next
+  },
+  balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>
+    balance(design(), targets, pumpIndex),
+  size: (
+    wish: Omit<SizingWish, 'design'>,
+    progress: (done: number, of: number) => void,
+  ): SizingAnswer => size({ ...wish, design: design() }, () => crypto.randomUUID(), progress),
+  drills: (drills: readonly Drill[]): Verdict[] =>
+    drills.map((drill) => drillVerdict(steadyState(design()), drill)),
+  play: (drill: Drill): Playback => playDrill(steadyState(design()), drill),
+  fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
+  fixesOfDrill: (drill: Drill, verdict: Verdict): Fix[] => fixesOfDrill(design(), drill, verdict),
+  swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),
+  comparePumps: (
+    placedId: string,
+    chosen: readonly { readonly part: PumpPart; readonly speed: number }[],
+  ): PumpComparison => comparePumps(design(), placedId, chosen),
+  ratedNeed: (line: Solved<'line'>, wantedM3PerS: number): RatedNeed | null =>
+    ratedNeed(design(), line, wantedM3PerS),
+  layouts: (layouts: readonly (readonly ChamberUse[])[]): editing.TriedLayout[] =>
+    layouts.map((uses) => editing.tryLayout(design(), design().sump.box!, uses)),
+}
+export type CoreCalls = typeof coreCalls
