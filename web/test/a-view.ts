@@ -1,0 +1,91 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { defineComponent, h, type Component } from 'vue'
+import { createMemoryHistory, createRouter, type Router } from 'vue-router'
+
+const Nothing = defineComponent({ render: () => h('div') })
+
+export interface Shown {
+  readonly wrapper: VueWrapper
+  readonly router: Router
+}
+
+/** A view or a part of one, on the page, charts left out. */
+export async function shown(
+  view: Component,
+  props: Record<string, unknown> = {},
+  at = '/',
+): Promise<Shown> {
+  document.body.innerHTML = ''
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/basins/:id/:station?', name: 'workspace', component: Nothing },
+      { path: '/:all(.*)*', component: Nothing },
+    ],
+  })
+  await router.push(at)
+  const wrapper = mount(view, {
+    props,
+    global: { plugins: [router], stubs: { PlainChart: true } },
+    attachTo: document.body,
+  })
+  await flushPromises()
+  return { wrapper, router }
+}
+
+/** The button with these words, or this name, wherever it is on the page. */
+export function button(words: string | RegExp): HTMLElement {
+  const is = (text: string | null) =>
+    text !== null && (typeof words === 'string' ? text.trim() === words : words.test(text.trim()))
+  const found = [...document.querySelectorAll<HTMLElement>('button, [role=button], a')].find(
+    (one) => is(one.getAttribute('aria-label')) || is(one.textContent),
+  )
+  if (!found) throw new Error(`no button ${String(words)} among ${names().join(', ')}`)
+  return found
+}
+
+const names = () =>
+  [...document.querySelectorAll('button, a')].map(
+    (button) => button.getAttribute('aria-label') ?? button.textContent!.trim(),
+  )
+
+/** Is there such a button? */
+export const hasButton = (words: string | RegExp): boolean => {
+  try {
+    return button(words) !== null
+  } catch {
+    return false
+  }
+}
+
+/** Presses it, and waits for what follows at once. */
+export async function press(words: string | RegExp): Promise<void> {
+  button(words).click()
+  await flushPromises()
+}
+
+/** The field with this label. */
+export function field(label: string): HTMLInputElement {
+  const byName = document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)
+  if (byName) return byName
+  const found = [...document.querySelectorAll('label')].find((one) =>
+    one.textContent!.trim().startsWith(label),
+  )
+  const inside = found?.querySelector<HTMLInputElement>('input, select, textarea')
+  const by = found?.htmlFor ? document.getElementById(found.htmlFor) : null
+  const input = inside ?? (by as HTMLInputElement | null)
+  if (!input) throw new Error(`no field ${label}`)
+  return input
+}
+
+/** Enters it and leaves the field. */
+export async function enter(label: string, value: string): Promise<void> {
+  const input = field(label)
+  input.value = value
+  input.dispatchEvent(new Event('input', { bubbles: true }))
+  input.dispatchEvent(new Event('change', { bubbles: true }))
+  await flushPromises()
+}
+
+/** What the page says. */
+export const text = (): string => document.body.textContent!.replace(/\s+/g, ' ')
