@@ -46,7 +46,7 @@ export function button(words: string | RegExp): HTMLElement {
 
 const names = () =>
   [...document.querySelectorAll('button, a')].map(
-    (button) => button.getAttribute('aria-label') ?? button.textContent!.trim(),
+    (button) => button.getAttribute('aria-label') ?? button.textContent.trim(),
   )
 
 /** Is there such a button? */
@@ -69,7 +69,7 @@ export function field(label: string): HTMLInputElement {
   const byName = document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)
   if (byName) return byName
   const found = [...document.querySelectorAll('label')].find((one) =>
-    one.textContent!.trim().startsWith(label),
+    one.textContent.trim().startsWith(label),
   )
   const inside = found?.querySelector<HTMLInputElement>('input, select, textarea')
   const by = found?.htmlFor ? document.getElementById(found.htmlFor) : null
@@ -88,4 +88,4 @@ export async function enter(label: string, value: string): Promise<void> {
 }
 
 /** What the page says. */
-export const text = (): string => document.body.textContent!.replace(/\s+/g, ' ')
+export const text = (): string => document.body.textContent.replace(/\s+/g, ' ')

@@ -94,7 +94,7 @@ describe('the shelf’s view', () => {
     await shown(ShelfView)
     const row = document.querySelector('[aria-label=Basins] li')!
     expect(row.querySelector('a')!.getAttribute('href')).toMatch(/^\/basins\/b1/)
-    expect([...row.querySelectorAll('dd')].map((dd) => /\d/.test(dd.textContent!))).toEqual([
+    expect([...row.querySelectorAll('dd')].map((dd) => /\d/.test(dd.textContent))).toEqual([
       true,
       true,
       true,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { DIRECTIONS, type Piece, editing, type PieceOf } from '@yew-basin/core'
+import type { editing } from '@yew-basin/core'
+import { DIRECTIONS, type Piece, type PieceOf } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
