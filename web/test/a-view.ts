@@ -1,6 +1,12 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { defineComponent, h, type Component } from 'vue'
-import { createMemoryHistory, createRouter, type Router } from 'vue-router'
+import {
+  createMemoryHistory,
+  createRouter,
+  RouterView,
+  type Router,
+  type RouteRecordRaw,
+} from 'vue-router'
 
 const Nothing = defineComponent({ render: () => h('div') })
 
@@ -9,16 +15,24 @@ export interface Shown {
   readonly router: Router
 }
 
-/** A view or a part of one, on the page, charts left out. */
-export async function shown(
+/** A whole view at its address, charts left out. */
+export const shownAt = (at: string, view: Component, props: Record<string, unknown>) =>
+  onPage(RouterView, {}, { at, routes: [{ path: at, component: view, props }] })
+
+/** A part of a view, on the page. */
+export const shown = (view: Component, props: Record<string, unknown> = {}, at = '/') =>
+  onPage(view, props, { at, routes: [] })
+
+async function onPage(
   view: Component,
-  props: Record<string, unknown> = {},
-  at = '/',
+  props: Record<string, unknown>,
+  { at, routes }: { readonly at: string; readonly routes: readonly RouteRecordRaw[] },
 ): Promise<Shown> {
   document.body.innerHTML = ''
   const router = createRouter({
     history: createMemoryHistory(),
     routes: [
+      ...routes,
       { path: '/basins/:id/:station?', name: 'workspace', component: Nothing },
       { path: '/:all(.*)*', component: Nothing },
     ],

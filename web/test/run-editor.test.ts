@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
-import { editing, insertAt, lineAtTee, writeNotation, type Piece } from '@yew-basin/core'
+import { editing, insertAt, lineAtTee, writeNotation } from '@yew-basin/core'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import LineList from '../src/run/LineList.vue'
 import PieceRow from '../src/run/PieceRow.vue'

@@ -9,7 +9,7 @@ import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
-import { metWords, PANEL_NAMES, PATTERN_NAMES, SEAT_WORDS } from './currents-words.ts'
+import { metWords, PANEL_NAMES, PATTERN_NAMES, POSITION_WORDS } from './currents-words.ts'
 
 /** One circulation pump: where, whereto, how fast and when. */
 const { pump } = defineProps<{ pump: CirculationPump }>()
@@ -38,7 +38,7 @@ const caution = computed(() => {
     const rock = currents.scene!.rocks.find(({ id }) => id === fault.rockId)
     return `Its opening is inside ${rock?.name}: move one of them.`
   }
-  return fault ? SEAT_WORDS[fault.kind] : ''
+  return fault ? POSITION_WORDS[fault.kind] : ''
 })
 const set = (change: Partial<CirculationPump>) => currents.setPump(pump.id, change)
 const setPattern = (change: Partial<Pattern>) => set({ pattern: { ...pump.pattern, ...change } })

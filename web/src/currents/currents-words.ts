@@ -56,7 +56,7 @@ const MET: Readonly<Record<Obstacle, string>> = {
 }
 export const metWords = (met: Obstacle) => MET[met]
 
-export const SEAT_WORDS = {
+export const POSITION_WORDS = {
   'draws-air':
     'Its body stands out of the running water: it draws air, and throws it about. Lower it.',
   'in-sand': 'Its body stands in the sand: lift it.',

@@ -56,7 +56,8 @@ const player = usePlayer(playback)
 watch(
   () => [subject.value, drills.progress] as const,
   ([now, progress]) => {
-    if (!now || progress) return
+    // Other work that ends is no reason to ask the same again.
+    if (!now || progress || played.asked.value === now) return
     void played.start()
     void fixing.start()
   },
