@@ -48,6 +48,8 @@ export function aPage(): void {
   globalThis.structuredClone ??= <T>(value: T) => JSON.parse(JSON.stringify(value)) as T
   Object.defineProperty(document, 'fonts', { value: { load: async () => [] }, configurable: true })
   HTMLCanvasElement.prototype.getContext = () => null
+  // What is called back goes by a channel of its own.
+  globalThis.MessageChannel ??= MessageChannel as unknown as typeof globalThis.MessageChannel
   globalThis.Worker = AWorker as unknown as typeof Worker
 }
 

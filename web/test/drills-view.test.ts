@@ -57,7 +57,7 @@ describe('the drills’ view', () => {
   test('says of each what it came to: margins, what is on the floor, and what happened when', async () => {
     for (const verdict of [drills.verdicts[0]!, drills.verdicts.at(-1)!]) {
       await choose(verdict.drillId)
-      const said = verdictPanel().textContent!
+      const said = verdictPanel().textContent
       expect(said).toContain(say(verdict.title, 'metric'))
       expect(said).toContain(OUTCOME_WORDS[verdict.outcome])
       for (const { name } of verdict.vessels) expect(said).toContain(name)
@@ -149,7 +149,7 @@ describe('a chain of the keeper’s own', () => {
     expect(made.steps).toEqual([{ drillId: 'power-cut', atS: 0 }])
     const steps = () => own().at(-1)!.steps
     const stepButtons = [...document.querySelectorAll<HTMLElement>('button')].filter(
-      (one) => one.textContent!.trim() === 'Step',
+      (one) => one.textContent.trim() === 'Step',
     )
     stepButtons.at(-1)!.click()
     await flushPromises()

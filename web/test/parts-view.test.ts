@@ -32,7 +32,7 @@ beforeEach(async () => {
 })
 
 const list = () =>
-  [...document.querySelectorAll('[aria-label="List of parts"] li')].map((row) => row.textContent!)
+  [...document.querySelectorAll('[aria-label="List of parts"] li')].map((row) => row.textContent)
 
 describe('the parts', () => {
   test('of each kind have a list, each with the figures it is known by', async () => {
