@@ -101,5 +101,8 @@ export async function enter(label: string, value: string): Promise<void> {
   await flushPromises()
 }
 
+/** Words with every kind of space as one blank. */
+export const spaced = (words: string): string => words.replace(/\s+/g, ' ')
+
 /** What the page says. */
-export const text = (): string => document.body.textContent.replace(/\s+/g, ' ')
+export const text = (): string => spaced(document.body.textContent)

@@ -62,7 +62,7 @@ describe('an open basin', () => {
     expect(tankLengthM()).toBeCloseTo(before + 0.3, 12)
     await store.undo()
     expect(tankLengthM()).toBe(before)
-    store.redo()
+    await store.redo()
     expect(tankLengthM()).toBeCloseTo(before + 0.3, 12)
   })
 
