@@ -23,8 +23,7 @@ import {
   steadyState,
   type Verdict,
 } from '../../src/index.ts'
-import { simulateDrill } from '../../src/lab.ts'
-import { drillAll } from '../../src/lab.ts'
+import { drillAll, simulateDrill } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'
 
 const MM = 0.001
@@ -151,7 +150,7 @@ describe('the top-off', () => {
     const raised = fixes.find(({ label }) => label.text.startsWith('Raise'))!
     expect(verdict(applyEdits(big, raised.edits), 'top-off-open').outcome).not.toBe('wet')
   })
-  test('stuck shut: salinity climbs until the pump draws air, as the simulation-dry days say', () => {
+  test('stuck shut: salinity climbs until the pump draws air, as the days until it runs dry say', () => {
     const found = verdict(small, 'top-off-shut')
     expect(happened(found)).toContain('pump-draws-air')
     expect(found.salinityPpt).toBeGreaterThan(35)
