@@ -96,3 +96,30 @@ test('migrations are numbered without a gap, and each bears its file’s name', 
     expect([name, typeof up]).toEqual([file.replace('.ts', ''), 'function'])
   }
 })
+
+describe('settings', () => {
+  const right = { YEW_DATABASE_URL: 'postgres://x', YEW_SESSION_SECRET: 's' }
+  test.each([
+    ['YEW_DATABASE_URL', { YEW_SESSION_SECRET: 's' }],
+    ['YEW_SESSION_SECRET', { YEW_DATABASE_URL: 'postgres://x' }],
+    ['YEW_DATABASE_URL', { ...right, YEW_DATABASE_URL: '' }],
+  ])('without %s name it, and what to do', (name, given) => {
+    expect(() => settingsFrom(given)).toThrow(
+      `${name} is not set; start the application with npm start`,
+    )
+  })
+  test.each(['-1', '65536', '80.5', 'http', '0x50x'])('port %s is none', (port) => {
+    expect(() => settingsFrom({ ...right, YEW_PORT: port })).toThrow('a port from 0 to 65535')
+  })
+  test('have a default for all that is not a secret', () => {
+    expect(settingsFrom(right)).toEqual({
+      databaseUrl: 'postgres://x',
+      sessionSecret: 's',
+      host: '127.0.0.1',
+      port: 4180,
+      webRoot: null,
+      logLevel: 'warn',
+    })
+    expect(settingsFrom({ ...right, YEW_PORT: '0' }).port).toBe(0)
+  })
+})

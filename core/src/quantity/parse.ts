@@ -13,8 +13,9 @@ export type Parsed =
 const NUMBER =
   /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d[\d\s\u202f\u00a0,]*(?:\.\d+)?|\.\d+)(e[+-]?\d+)?)/i
 
-/** "mm", "″", "°F", "m³/h", "kg/m3", "/h"; a 2 or 3 belongs to it unless more follows ("3ft2in"). */
-const UNIT = /^(?:[%‰"'″′]|°?[a-zµ×]+(?:[23²³](?![\w.]))?|°)?(?:\/[a-z]+(?:[23²³](?![\w.]))?)?/i
+/** "mm", "″", "°F", "m³/h", "/h", "L/h/cm²", "g/100 L"; a 2 or 3 belongs to it unless more follows ("3ft2in"). */
+const UNIT =
+  /^(?:[%‰"'″′]|°?[a-zµ×]+(?:[23²³](?![\w.]))?|°)?(?:\/(?:\d+\s?)?[a-z]+(?:[23²³](?![\w.]))?)*/i
 
 /**
  * Reads a quantity in either unit family: "32 mm", "1 1/4 in", "3 ft 2 in", "600 gph". A bare
@@ -62,6 +63,8 @@ function plainNumber(text: string, exponent = ''): number {
 
 function unitNamed(quantity: QuantityName, typed: string): Unit | null {
   const { shown, alsoTyped } = QUANTITIES[quantity]
-  const wanted = typed.toLowerCase()
-  return [shown.metric, shown.us, ...alsoTyped].find((unit) => unit.typed.includes(wanted)) ?? null
+  const wanted = typed.toLowerCase().replace(/\s/g, '')
+  const plain = wanted.replace('²', '2').replace('³', '3')
+  const units = [shown.metric, shown.us, ...alsoTyped]
+  return units.find((unit) => unit.typed.includes(wanted) || unit.typed.includes(plain)) ?? null
 }
