@@ -132,6 +132,7 @@ try {
   await check('Size of the rooms', process.execPath, [inRoot('tools', 'rooms.mjs')], true)
   await check('Names', process.execPath, [inRoot('tools', 'names.mjs')], true)
   await check('Front door', process.execPath, [inRoot('tools', 'front-door.mjs')], true)
+  await check('Shares of tests', process.execPath, [inRoot('tools', 'test-shares.mjs')], true)
   await check('Documentation', process.execPath, [inRoot('tools', 'documented.mjs')], true)
   await check('Documents', process.execPath, [inRoot('tools', 'readmes.mjs')], true)
   await checks()

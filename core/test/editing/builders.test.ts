@@ -43,7 +43,7 @@ function hangsTogether(design: BasinDesign): void {
   const drainTees = tees(drains)
   for (const { tankId, end } of drains) {
     expect(tankIds.has(tankId)).toBe(true)
-    expect(end.at === 'chamber' ? chambers.has(end.id!) : drainTees.has(end.id!)).toBe(true)
+    expect(end.at === 'chamber' ? chambers.has(end.id) : drainTees.has(end.id)).toBe(true)
   }
   const placed = new Set(returnSide.pumps.map(({ id }) => id))
   for (const { start, end } of returnSide.lines) {
