@@ -10,7 +10,6 @@ import {
   type UnitFamily,
 } from '../../src/quantity/units.ts'
 import { readNotation, writeNotation } from '../../src/run/notation.ts'
-import type { Piece } from '../../src/run/piece.ts'
 
 const NAMES = Object.keys(QUANTITIES) as QuantityName[]
 const FAMILIES: readonly UnitFamily[] = ['metric', 'us']
@@ -90,7 +89,6 @@ describe('a run as one typed line', () => {
     'up 300 mm, sterilizer k 5, up 200 mm, reactor kv 3, nozzle 12 mm',
     'tee, up 100 mm, tee straight, up 100 mm, tee split',
   ]
-  const bare = (list: readonly Piece[]) => list.map(({ id: _, ...piece }) => piece)
 
   test.each(LINES)('%s reads back as itself, in either family', (typed) => {
     const first = pieces(typed)
@@ -105,8 +103,8 @@ describe('a run as one typed line', () => {
       )
       if (!read.ok) throw new Error(`${written}: ${read.faults[0]!.message}`)
       expect(read.pieces).toHaveLength(first.length)
-      for (const [i, piece] of bare(read.pieces).entries()) {
-        const was = bare(first)[i]!
+      for (const [i, piece] of read.pieces.entries()) {
+        const was = first[i]!
         expect(piece.kind).toBe(was.kind)
         if (piece.kind === 'pipe' && was.kind === 'pipe') {
           expect(piece.direction).toBe(was.direction)
