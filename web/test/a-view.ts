@@ -52,7 +52,7 @@ export function button(words: string | RegExp): HTMLElement {
   const is = (text: string | null) =>
     text !== null && (typeof words === 'string' ? text.trim() === words : words.test(text.trim()))
   const found = [...document.querySelectorAll<HTMLElement>('button, [role=button], a')].find(
-    (one) => is(one.getAttribute('aria-label')) || is(one.textContent),
+    (node) => is(node.getAttribute('aria-label')) || is(node.textContent),
   )
   if (!found) throw new Error(`no button ${String(words)} among ${names().join(', ')}`)
   return found
@@ -79,16 +79,16 @@ export async function press(words: string | RegExp): Promise<void> {
 }
 
 /** The field with this label. */
-export function field(label: string): HTMLInputElement {
-  const byName = document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)
+export function field(words: string): HTMLInputElement {
+  const byName = document.querySelector<HTMLInputElement>(`[aria-label="${words}"]`)
   if (byName) return byName
-  const found = [...document.querySelectorAll('label')].find((one) =>
-    one.textContent.trim().startsWith(label),
+  const found = [...document.querySelectorAll('label')].find((label) =>
+    label.textContent.trim().startsWith(words),
   )
   const inside = found?.querySelector<HTMLInputElement>('input, select, textarea')
   const by = found?.htmlFor ? document.getElementById(found.htmlFor) : null
   const input = inside ?? (by as HTMLInputElement | null)
-  if (!input) throw new Error(`no field ${label}`)
+  if (!input) throw new Error(`no field ${words}`)
   return input
 }
 

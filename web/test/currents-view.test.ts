@@ -69,7 +69,7 @@ const change = async (input: HTMLInputElement | HTMLSelectElement, to: string) =
 }
 const selectWith = (option: string) =>
   [...document.querySelectorAll('select')].find((select) =>
-    [...select.options].some((one) => one.value === option),
+    [...select.options].some(({ value }) => value === option),
   )!
 
 /** Takes a coarse field, whole. */

@@ -149,7 +149,7 @@ describe('a chain of the keeper’s own', () => {
     expect(made.steps).toEqual([{ drillId: 'power-cut', atS: 0 }])
     const steps = () => own().at(-1)!.steps
     const stepButtons = [...document.querySelectorAll<HTMLElement>('button')].filter(
-      (one) => one.textContent.trim() === 'Step',
+      (node) => node.textContent.trim() === 'Step',
     )
     stepButtons.at(-1)!.click()
     await flushPromises()
@@ -176,7 +176,9 @@ describe('a chain of the keeper’s own', () => {
     await until(() => !drills.stale && !drills.progress, 'it is drilled', 40_000)
     await flushPromises()
     const chains = drills.drills.filter(({ parts }) => parts.length > 0)
-    const offered = [...document.querySelectorAll('select option')].map((one) => one.textContent)
+    const offered = [...document.querySelectorAll('select option')].map(
+      (option) => option.textContent,
+    )
     for (const { title } of chains) expect(offered).not.toContain(say(title, 'metric'))
     expect(button('Chain')).toBeDefined()
   })

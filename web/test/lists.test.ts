@@ -32,8 +32,8 @@ describe('the holes of an overflow', () => {
     await press('Hole')
     await press('Hole')
     expect(holes()).toHaveLength(before.length + 2)
-    const [one, other] = holes().slice(-2)
-    expect(other!.id).not.toBe(one!.id)
+    const [first, second] = holes().slice(-2)
+    expect(second!.id).not.toBe(first!.id)
     for (const { alongM } of holes().slice(-2)) {
       expect(alongM).toBeGreaterThan(0)
       expect(alongM).toBeLessThan(store.design!.tanks[0]!.lengthM)
@@ -47,8 +47,8 @@ describe('the holes of an overflow', () => {
     await press('Hole')
     const last = holes().length
     const select = [...document.querySelectorAll('select')]
-      .filter((one) =>
-        [...one.options].some(({ value }) => value === holes().at(-1)!.bulkhead.size),
+      .filter((select) =>
+        [...select.options].some(({ value }) => value === holes().at(-1)!.bulkhead.size),
       )
       .at(-1)!
     const other = [...select.options].find(({ value }) => value !== select.value)!.value

@@ -95,8 +95,8 @@ describe('findings', () => {
     if (short > 0) cards()[short]!.querySelector('button')!.click()
     await until(() => hasButton(/^Preview/), 'fixes were tried')
     const { fixes } = fixesOfFinding(store.design!, wanted()[short]!)
-    const offered = [...document.querySelectorAll('[aria-label^="Preview: "]')].map((one) =>
-      one.getAttribute('aria-label')!.replace('Preview: ', ''),
+    const offered = [...document.querySelectorAll('[aria-label^="Preview: "]')].map((preview) =>
+      preview.getAttribute('aria-label')!.replace('Preview: ', ''),
     )
     expect(offered).toEqual(fixes.map(({ label }) => say(label, 'metric')))
     const before = flowOf(store.design!)
@@ -157,7 +157,7 @@ describe('pumps', () => {
     const before = store.design
     const flow = flowOf(before!)
     const row = [...document.querySelectorAll<HTMLElement>('li, tr')].find(
-      (one) => one.textContent.includes('Stronger') && one.querySelector('button'),
+      (row) => row.textContent.includes('Stronger') && row.querySelector('button'),
     )!
     row.querySelector('button')!.click()
     await flushPromises()
@@ -248,7 +248,7 @@ describe('two layouts of a sump', () => {
     await until(() => document.querySelectorAll('table').length === 2, 'both were tried')
     const before = store.design
     const take = [...document.querySelectorAll<HTMLElement>('button')].filter(
-      (one) => one.textContent.trim() === 'Take this one',
+      (node) => node.textContent.trim() === 'Take this one',
     )
     expect(take).toHaveLength(2)
     take[1]!.click()

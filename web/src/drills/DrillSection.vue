@@ -110,7 +110,7 @@ const drawn = computed(() => {
 const inWords = computed(() => {
   if (!drawn.value) return ''
   const tanks = drawn.value.tanks.map(
-    ({ tank, solved: one }) => `${tank.name} ${units.text('length', one.surfaceM)}`,
+    ({ tank, solved }) => `${tank.name} ${units.text('length', solved.surfaceM)}`,
   )
   const chambers = (drawn.value.sump?.chambers ?? []).map(
     ({ name, levelM }) => `${name} ${units.text('length', levelM)}`,

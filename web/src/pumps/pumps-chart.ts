@@ -72,9 +72,9 @@ export function pumpsChart(
         symbolSize: 12,
         z: 5,
         data: comparison.pumps
-          .map((pump, n) => ({ one: pump, n }))
-          .filter(({ one: pump }) => pump.solved.flowM3PerS > 0)
-          .map(({ one: pump, n }) => ({
+          .map((pump, n) => ({ pump, n }))
+          .filter(({ pump }) => pump.solved.flowM3PerS > 0)
+          .map(({ pump, n }) => ({
             value: pair(pump.solved),
             itemStyle: {
               color: colour('--sheet'),

@@ -39,8 +39,8 @@ const stateOf = (id: string) =>
 
 function move(index: number, by: 1 | -1) {
   const next = [...sump.value.chambers]
-  const [one] = next.splice(index, 1)
-  next.splice(index + by, 0, one!)
+  const [moved] = next.splice(index, 1)
+  next.splice(index + by, 0, moved!)
   chambers.value = next
 }
 
