@@ -61,7 +61,7 @@ describe('the sample library', () => {
     },
   )
   test.each(SAMPLE_CIRCULATION.map((part) => [part.name, part] as const))(
-    '%s pours no more power into the water than it draws',
+    '%s has a flow, a power and a least speed it can turn at',
     (_, part) => {
       expect(part.flowM3PerS).toBeGreaterThan(0)
       expect(part.powerW).toBeGreaterThan(0)

@@ -209,18 +209,23 @@ describe('balance', () => {
     expect(store.preview!.edits.length).toBeGreaterThan(0)
     store.preview = null
     await flushPromises()
-    const slider = document.querySelector<HTMLInputElement>('input[type=range]')
-    if (slider) {
-      slider.value = '30'
-      slider.dispatchEvent(new Event('input'))
-      await flushPromises()
-      expect(store.design).not.toBe(before)
-    }
+    const slider = document.querySelector<HTMLInputElement>('input[type=range]')!
+    slider.value = '30'
+    slider.dispatchEvent(new Event('input'))
+    await flushPromises()
+    expect(store.design).not.toBe(before)
   }, 90_000)
 })
 
 describe('size it for me', () => {
   test('searches, ranks what reaches the flow, and says when what is wanted has changed since', async () => {
+    store.edit([
+      setTo(['tanks', 0, 'turnoverPerH'], 3),
+      ...store.design!.returnSide.lines.map((_, i) =>
+        setTo(['returnSide', 'lines', i, 'wantedFlowM3PerS'], null),
+      ),
+    ])
+    await store.leave()
     ;({ wrapper } = await shownAt(`/basins/${id}/size`, SizeView, { id }))
     await until(() => !(button('Search') as HTMLButtonElement).disabled, 'parts are there')
     button('Search')
@@ -232,9 +237,7 @@ describe('size it for me', () => {
       60_000,
     )
     await flushPromises()
-    const options = () => document.querySelectorAll('[aria-label=Options] > li').length
-    if (options() === 0) expect(text()).toContain('None of these pumps reaches it')
-    else expect(hasButton('Preview option 1')).toBe(true)
+    expect(hasButton('Preview option 1')).toBe(true)
     store.set(['tanks', 0, 'turnoverPerH'], store.design!.tanks[0]!.turnoverPerH + 1)
     await flushPromises()
     expect(text()).toContain('was changed since')

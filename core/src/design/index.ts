@@ -6,7 +6,6 @@ export {
   type LineEnd,
   type LineStart,
   type OwnDrill,
-  type OwnDrillStep,
   partOf,
   type PlacedPump,
   type ReturnLine,

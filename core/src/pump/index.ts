@@ -7,6 +7,6 @@ export {
   pumpHeadM,
   stoppedLossM,
 } from './curve.ts'
-export type { CurvePoint, PowerPoint, PumpControl, PumpMounting, PumpPart } from './part.ts'
+export type { CurvePoint, PumpPart } from './part.ts'
 export { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from './power.ts'
 export { leastDepthM } from './submergence.ts'

@@ -1,4 +1,4 @@
-export { type CirculationPart, openingM2, powerAtW, type StreamForm } from './part.ts'
+export { type CirculationPart, openingM2, powerAtW } from './part.ts'
 export { levelAt, meanSquareLevel, type Pattern, type PatternKind } from './pattern.ts'
 export { isInside, type RockSolid, solidVolumeM3 } from './rock.ts'
 export {

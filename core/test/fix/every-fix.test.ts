@@ -102,7 +102,7 @@ describe.each(Object.entries(TROUBLED))('%s', (name, design) => {
     }
   })
 
-  test('each fix that is offered ends its finding or makes it less, and says so in words', () => {
+  test('no fix that is offered makes its finding worse, and each says in words what it brings', () => {
     for (const finding of findings) {
       const { fixes, otherwise } = fixesOfFinding(design, finding)
       if (otherwise) reads(otherwise)
