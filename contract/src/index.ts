@@ -1,6 +1,8 @@
 import 'reflect-metadata'
 
-export { check, type Checked, type Fault } from './check.ts'
+export { BODY_BUDGET, budgetFault } from './check/budget.ts'
+export { check } from './check/check.ts'
+export type { Checked, Fault } from './check/fault.ts'
 export { ERRORS, type ErrorCode, type Problem } from './api/errors.ts'
 export { CreateBasin, RenameBasin, SaveDesign } from './api/requests.ts'
 export type {

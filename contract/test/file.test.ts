@@ -191,7 +191,7 @@ describe('a bad file is refused with the place and what is possible', () => {
     [
       'pieces that are no list',
       (f) => (design(f).returnSide.lines[0].run.pieces = {}),
-      'designs[0].design.returnSide.lines[0].run.pieces: must be a list of 0 to 200; it is {}',
+      'designs[0].design.returnSide.lines[0].run.pieces: must be a list of 0 to 200; it is an object',
     ],
     [
       'null among the pieces',
@@ -238,7 +238,7 @@ describe('a bad file is refused with the place and what is possible', () => {
     ['{"format":"yew-basin","formatVersion":1}', /designs|name/],
     [
       `{"format":"yew-basin","formatVersion":2,"name":"x","note":"","designs":${'[{"designs":'.repeat(40)}1${'}]'.repeat(40)}}`,
-      /nested too deep/,
+      /nested deeper than 24/,
     ],
     [
       '{"format":"yew-basin","formatVersion":2,"name":"x","note":"","designs":[{"name":"x","current":true,"design":{"__proto__":{"tanks":1}}}]}',

@@ -51,8 +51,8 @@ export class PipeSizeDocument implements PipeSize {
     'Trade size: inches for schedule pipe, outside diameter in mm for PN pipe, inside diameter for hose (mm, or inches marked "in").',
   )
   @ByRule('size of its series', (size, owner) => {
-    const sizes = SIZES[(owner as PipeSizeDocument).series] as readonly unknown[] | undefined
-    return !sizes || sizes.includes(size) ? null : `must be one of ${sizes.join(', ')}`
+    const sizes: readonly unknown[] = SIZES[(owner as PipeSizeDocument).series]
+    return sizes.includes(size) ? null : `must be one of ${sizes.join(', ')}`
   })
   size!: string
 

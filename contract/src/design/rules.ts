@@ -1,4 +1,6 @@
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsIn,
   IsNumber,
@@ -9,9 +11,11 @@ import {
   Min,
   MinLength,
   registerDecorator,
+  ValidateBy,
   ValidateIf,
   type ValidationArguments,
 } from 'class-validator'
+import { TOGETHER } from '../check/checker.ts'
 import { COUNTS, type Limit } from './limits.ts'
 import { Noted } from './schema-notes.ts'
 
@@ -25,8 +29,11 @@ export function Describes(description: string): PropertyDecorator {
   return Noted({ description })
 }
 
+/** A wrong value in a few signs; a whole object is never written out for it. */
 function shown(value: unknown): string {
-  const text = JSON.stringify(value) ?? 'missing'
+  if (Array.isArray(value)) return `a list of ${value.length}`
+  if (typeof value === 'object' && value !== null) return 'an object'
+  const text = JSON.stringify(typeof value === 'string' ? value.slice(0, 41) : value) ?? 'missing'
   return text.length > 40 ? `${text.slice(0, 40)}…` : text
 }
 
@@ -64,6 +71,14 @@ export function OneOf(words: readonly string[], description: string): PropertyDe
 /** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
 // oxlint-disable-next-line no-control-regex -- these are what is looked for
 const NO_CONTROL = /^[^\u0000-\u0008\u000b-\u001f\u007f]*$/
+/** Half of a sign of two halves, alone: no database keeps it. */
+const NO_HALF_SIGN = /^\P{Surrogate}*$/u
+
+function WholeCharacters(): PropertyDecorator {
+  const text = (value: unknown) => typeof value === 'string' && NO_HALF_SIGN.test(value)
+  const message = 'must be text of whole characters; one is cut in half'
+  return ValidateBy({ name: 'whole characters', validator: { validate: text } }, { message })
+}
 
 /** Plain text with at least one sign that is not a space. */
 export function Text(most: number, description: string, least = 1): PropertyDecorator {
@@ -75,6 +90,7 @@ export function Text(most: number, description: string, least = 1): PropertyDeco
     MaxLength(most, { message }),
     ...(least > 0 ? [Matches(/\S/, { message })] : []),
     Matches(NO_CONTROL, { message: 'must be text without control characters' }),
+    WholeCharacters(),
     Describes(description),
   )
 }
@@ -110,16 +126,13 @@ export function ListOf(least: number, most: number, description: string): Proper
     `must be a list of ${least} to ${most}; ${Array.isArray(args.value) ? `it has ${args.value.length}` : is(args)}`
   return together(
     IsArray({ message }),
-    ByRule('list', (value) =>
-      Array.isArray(value) && (value.length < least || value.length > most)
-        ? `must be a list of ${least} to ${most}; it has ${value.length}`
-        : null,
-    ),
+    ArrayMinSize(least, { message }),
+    ArrayMaxSize(most, { message }),
     Noted({ description, minItems: least, maxItems: most }),
   )
 }
 
-/** A rule of its own: says what is wrong, or null. */
+/** A rule that looks at the whole object: asked once each of its properties is as it must be alone. Says what is wrong, or null. */
 export function ByRule(
   name: string,
   fault: (value: unknown, owner: object) => string | null,
@@ -129,6 +142,7 @@ export function ByRule(
       name,
       target: target.constructor,
       propertyName: key as string,
+      options: { context: TOGETHER },
       validator: {
         validate: (value: unknown, args?: ValidationArguments) =>
           fault(value, args?.object ?? {}) === null,

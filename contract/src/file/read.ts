@@ -1,5 +1,8 @@
-import { check, type Checked, type Fault } from '../check.ts'
+import { budgetFault } from '../check/budget.ts'
+import { checkWithinBudget } from '../check/check.ts'
+import type { Checked, Fault } from '../check/fault.ts'
 import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
+import { eachOf } from '../versions/plain.ts'
 import { migrated } from '../versions/migrations.ts'
 import { BasinFile } from './basin-file.ts'
 
@@ -23,10 +26,10 @@ export function readBasinObject(plain: unknown): Checked<BasinFile> {
   if (format !== FILE_FORMAT) {
     return refused('format', `must be "${FILE_FORMAT}": this is no exported basin`)
   }
-  const fault = versionFault(formatVersion)
+  const fault = versionFault(formatVersion) ?? budgetFault(plain)
   return fault
     ? { ok: false, faults: [fault] }
-    : check(BasinFile, broughtUp(plain, formatVersion as number))
+    : checkWithinBudget(BasinFile, broughtUp(plain, formatVersion as number))
 }
 
 function versionFault(version: unknown): Fault | null {
@@ -48,7 +51,7 @@ function broughtUp(plain: object, fromVersion: number): object {
   return {
     ...plain,
     formatVersion: FORMAT_VERSION,
-    designs: designs.map((design: { design?: unknown }) => ({
+    designs: eachOf(designs, (design) => ({
       ...design,
       design: migrated(design.design, fromVersion),
     })),

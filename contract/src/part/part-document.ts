@@ -6,7 +6,8 @@ import type {
   PumpPart,
   PieceOf,
 } from '@yew-basin/core'
-import { check, type Checked, type Fault } from '../check.ts'
+import { check } from '../check/check.ts'
+import type { Checked, Fault } from '../check/fault.ts'
 import { BulkheadSpec } from '../design/bulkhead.ts'
 import { DevicePartDocument } from '../design/device.ts'
 import { COUNTS, LIMITS } from '../design/limits.ts'
