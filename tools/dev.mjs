@@ -1,55 +1,38 @@
 import { spawn } from 'node:child_process'
-import { APP_ROLE, Cluster, homeFor } from './setup/cluster.mjs'
+import { Application, stopOnSignals } from './setup/application.mjs'
 import { ensurePackages } from './setup/packages.mjs'
-import { inRoot, ROOT } from './setup/paths.mjs'
-import { freePort } from './setup/ports.mjs'
+import { inRoot } from './setup/paths.mjs'
 import { ensurePostgres } from './setup/postgres.mjs'
-import { must, reporting } from './setup/run.mjs'
+import { reporting } from './setup/run.mjs'
+import { startSettings } from './setup/settings.mjs'
+import { whoRuns } from './setup/start-lock.mjs'
 
 const TSX = ['--import', 'tsx', '--conditions=source']
-const children = []
-let cluster = null
-
-async function stop() {
-  for (const child of children) child.kill('SIGTERM')
-  await cluster?.stop()
-  process.exit(0)
-}
-process.on('SIGINT', () => void stop())
-process.on('SIGTERM', () => void stop())
+const WATCHED = ['core', 'contract', 'server'].map((folder) => `--watch-path=${folder}/src`)
+/** Where the pages' own server looks for the API. */
+const API_PORT = '4181'
+const say = (text) => console.log(`· ${text}`)
 
 /** The server restarts and the pages reload as their sources change. */
 await reporting(async () => {
-  const say = (text) => console.log(`· ${text}`)
+  const application = new Application(startSettings({ YEW_PORT: API_PORT, ...process.env }), say)
+  stopOnSignals(application, say)
   await ensurePackages(say)
   const bin = await ensurePostgres(say)
-  cluster = new Cluster({ bin, home: await homeFor(ROOT) })
-  await cluster.start()
-  await must(
-    { step: 'Bringing the database up to date', advice: 'read the error above.' },
-    process.execPath,
-    [...TSX, inRoot('server/src/db/prepare-main.ts')],
-    { env: { YEW_OWNER_URL: cluster.ownerUrl(), YEW_APP_ROLE: APP_ROLE } },
-  )
-  const api = await freePort(4181)
-  const env = {
-    ...process.env,
-    YEW_DATABASE_URL: cluster.appUrl(),
-    YEW_SESSION_SECRET: cluster.secrets.sessionSecret,
-    YEW_PORT: String(api),
+  const other = await application.claim()
+  if (other) {
+    console.log(`${whoRuns(other)}\nStop it first, or set YEW_DATA_DIR to a folder of its own.`)
+    return
   }
-  children.push(
-    spawn(
-      process.execPath,
-      [
-        '--watch-path=core/src',
-        '--watch-path=contract/src',
-        '--watch-path=server/src',
-        ...TSX,
-        inRoot('server/src/main.ts'),
-      ],
-      { cwd: ROOT, stdio: 'inherit', env },
-    ),
-    spawn(inRoot('node_modules/.bin/vite'), [], { cwd: inRoot('web'), stdio: 'inherit', env }),
-  )
+  try {
+    await application.startDatabase(bin)
+    await application.prepare([...TSX, inRoot('server/src/db/prepare-main.ts')])
+    await application.serve([...WATCHED, ...TSX, inRoot('server/src/main.ts')], {})
+  } catch (error) {
+    await application.stop()
+    throw error
+  }
+  const vite = inRoot('node_modules/.bin/vite')
+  const pages = spawn(vite, [], { cwd: inRoot('web'), stdio: 'inherit' })
+  process.once('exit', () => pages.kill('SIGTERM'))
 })

@@ -1,11 +1,11 @@
 import net from 'node:net'
 
-/** Does anything listen there, or may we? */
-function isFree(port) {
+/** May something listen there? */
+export function isFree(port, host = '127.0.0.1') {
   return new Promise((resolve) => {
     const probe = net.createServer()
     probe.once('error', () => resolve(false))
-    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)))
+    probe.listen(port, host, () => probe.close(() => resolve(true)))
   })
 }
 

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync } from 'node:fs'
 import path from 'node:path'
 import { installDebian } from './debian.mjs'
-import { run } from './run.mjs'
+import { run, StepFailed } from './run.mjs'
 
 const DEBIAN_HOME = '/usr/lib/postgresql'
 
@@ -26,4 +26,19 @@ export async function ensurePostgres(say) {
   const folder = await serverFolder()
   if (!folder) throw new Error('PostgreSQL was installed but its initdb cannot be found')
   return folder
+}
+
+/** The programs that open a database of this version: a newer PostgreSQL does not read an older one's files. */
+export async function programsOf(version, bin, data) {
+  const { stdout } = await run(path.join(bin, 'postgres'), ['--version'])
+  const here = /(\d+)/.exec(stdout)?.[1]
+  if (here === version) return bin
+  const other = path.join(DEBIAN_HOME, version, 'bin')
+  if (existsSync(path.join(other, 'postgres'))) return other
+  throw new StepFailed(
+    'Opening the database',
+    `${data} was made by PostgreSQL ${version}; this machine has ${here}`,
+    `install postgresql-${version} and start again; or, on a machine that has it, run: npm run backup -- FILE, ` +
+      `then here, with YEW_DATA_DIR set to a new folder: npm run restore -- FILE. Nothing in the folder was touched.`,
+  )
 }
