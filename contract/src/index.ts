@@ -4,14 +4,23 @@ export { BODY_BUDGET, budgetFault } from './check/budget.ts'
 export { check } from './check/check.ts'
 export type { Checked, Fault } from './check/fault.ts'
 export { ERRORS, type ErrorCode, type Problem } from './api/errors.ts'
-export { CreateBasin, RenameBasin, SaveDesign } from './api/requests.ts'
+export { BIN_DAYS, QUOTAS, type QuotaName, type Usage } from './api/quotas.ts'
+export { CreateBasin, RecoverWorkspace, RenameBasin, SaveDesign } from './api/requests.ts'
 export type {
   BasinAnswer,
+  BinAnswer,
+  BinEntry,
   DesignAnswer,
+  HistoryAnswer,
+  HistoryEntry,
   PartAnswer,
   PartsAnswer,
+  RecoveryKeyAnswer,
   RevisionAnswer,
+  SavedAnswer,
   ShelfEntry,
+  ShelfFigures,
+  ShelfPage,
   WorkspaceAnswer,
 } from './api/answers.ts'
 export { DesignDocument } from './design/design-document.ts'

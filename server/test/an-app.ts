@@ -1,4 +1,4 @@
-import type { BasinAnswer, DesignAnswer, Problem, ShelfEntry } from '@yew-basin/contract'
+import type { BasinAnswer, DesignAnswer, Problem, ShelfEntry, ShelfPage } from '@yew-basin/contract'
 import type { Express } from 'express'
 import pg from 'pg'
 import request from 'supertest'
@@ -6,8 +6,11 @@ import type { Sequelize } from 'sequelize'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
+import { computeFigures } from '../src/job/compute-figures.ts'
+import type { DesignJob, Jobs } from '../src/job/jobs.ts'
+import { thinRevisions } from '../src/basin/thin-revisions.ts'
 
-const urlOf = (kind: 'OWNER' | 'APP', database: string) =>
+const urlOf = (kind: 'ADMIN' | 'OWNER' | 'APP', database: string) =>
   process.env[`YEW_TEST_${kind}_URL`]!.replace('%7Bdatabase%7D', database).replace(
     '{database}',
     database,
@@ -18,12 +21,14 @@ export interface TestApp {
   readonly app: Express
   readonly sequelize: Sequelize
   readonly ownerUrl: string
+  /** What was wanted of the queue, done now. */
+  readonly work: () => Promise<void>
   readonly close: () => Promise<void>
 }
 
 export async function anApp(): Promise<TestApp> {
   const database = `test_${process.pid}_${Math.floor(performance.now() * 1000)}`
-  const admin = new pg.Client({ connectionString: urlOf('OWNER', 'postgres') })
+  const admin = new pg.Client({ connectionString: urlOf('ADMIN', 'postgres') })
   await admin.connect()
   await cloned(admin, database)
   await admin.end()
@@ -37,10 +42,12 @@ export async function anApp(): Promise<TestApp> {
     webRoot: null,
     logLevel: 'silent',
   }
+  const jobs = new JobsAtHand(sequelize)
   return {
-    app: makeApp(settings, { sequelize, sessionPool: pool }, logAt('silent')),
+    app: makeApp(settings, { sequelize, sessionPool: pool, jobs }, logAt('silent')),
     sequelize,
     ownerUrl: urlOf('OWNER', database),
+    work: () => jobs.work(),
     close: async () => {
       await sequelize.close()
       await pool.end()
@@ -48,11 +55,36 @@ export async function anApp(): Promise<TestApp> {
   }
 }
 
+/** Where nothing is stored, nothing is to be done. */
+export const NO_JOBS: Jobs = { figuresWanted: () => undefined, thinningWanted: () => undefined }
+
+/** Jobs that wait until a test lets them be done. */
+class JobsAtHand implements Jobs {
+  readonly #waiting: (() => Promise<unknown>)[] = []
+  readonly #sequelize: Sequelize
+
+  constructor(sequelize: Sequelize) {
+    this.#sequelize = sequelize
+  }
+
+  figuresWanted(job: DesignJob): void {
+    this.#waiting.push(() => computeFigures(this.#sequelize, job))
+  }
+
+  thinningWanted(job: DesignJob): void {
+    this.#waiting.push(() => thinRevisions(this.#sequelize, job))
+  }
+
+  async work(): Promise<void> {
+    for (const run of this.#waiting.splice(0)) await run()
+  }
+}
+
 /** A template can be cloned by one at a time; the next test file waits its turn. */
 async function cloned(admin: pg.Client, database: string): Promise<void> {
   for (let turn = 0; ; turn++) {
     try {
-      await admin.query(`CREATE DATABASE ${database} TEMPLATE yew_basin`)
+      await admin.query(`CREATE DATABASE ${database} TEMPLATE yew_basin OWNER yew_owner`)
       return
     } catch (error) {
       if (turn === 50) throw error
@@ -75,8 +107,8 @@ export class Guest {
     return guest
   }
 
-  async shelf(): Promise<ShelfEntry[]> {
-    return (await this.agent.get('/api/basins').expect(200)).body as ShelfEntry[]
+  async shelf(): Promise<readonly ShelfEntry[]> {
+    return ((await this.agent.get('/api/basins').expect(200)).body as ShelfPage).entries
   }
 
   /** The basin of that name, opened. */

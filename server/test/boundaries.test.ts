@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { ERRORS } from '@yew-basin/contract'
+import pg from 'pg'
 import request from 'supertest'
 import { settingsFrom } from '../src/settings.ts'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
@@ -16,8 +17,9 @@ describe('one guest and another', () => {
     const mine = await one.open('Lantern')
     const calls = [
       () => other.agent.get(`/api/basins/${mine.id}`),
-      () => other.agent.patch(`/api/basins/${mine.id}`).send({ name: 'Taken' }),
-      () => other.agent.delete(`/api/basins/${mine.id}`),
+      () =>
+        other.agent.patch(`/api/basins/${mine.id}`).set('If-Match', '1').send({ name: 'Taken' }),
+      () => other.agent.delete(`/api/basins/${mine.id}`).set('If-Match', '1'),
       () => other.agent.post(`/api/basins/${mine.id}/restore`),
       () => other.agent.post(`/api/basins/${mine.id}/duplicate`),
       () => other.agent.get(`/api/basins/${mine.id}/export`),
@@ -36,12 +38,12 @@ describe('one guest and another', () => {
   test('a forged cookie is no session', async () => {
     const forged =
       's%3Aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa.bbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbb'
-    await request(app.app).get('/api/basins').set('Cookie', `yew.sid=${forged}`).expect(401)
+    await request(app.app).get('/api/basins').set('Cookie', `yew-0.sid=${forged}`).expect(401)
   })
   test('the cookie is signed, HttpOnly and stays on this site', async () => {
     const { headers } = await request(app.app).post('/api/workspace').expect(201)
     const cookie = String(headers['set-cookie'])
-    expect(cookie).toMatch(/^yew\.sid=s%3A/)
+    expect(cookie).toMatch(/^yew-0\.sid=s%3A/)
     expect(cookie).toMatch(/HttpOnly/)
     expect(cookie).toMatch(/SameSite=Lax/)
   })
@@ -90,14 +92,14 @@ describe('the database', () => {
   })
   test('itself refuses a second current design and a revision below 1', async () => {
     const guest = await Guest.arrive(app)
-    const { id } = await guest.open('Lantern')
-    await expect(
-      app.sequelize.query(
-        `INSERT INTO designs (id, basin_id, name, is_current, format_version, document) VALUES (gen_random_uuid(), :id, 'x', true, 1, '{}')`,
-        { replacements: { id } },
-      ),
-    ).rejects.toThrow(/Validation error/)
-    await expect(app.sequelize.query('UPDATE designs SET revision = 0')).rejects.toThrow(/check/)
+    const { current } = await guest.open('Lantern')
+    const owner = new pg.Client({ connectionString: app.ownerUrl })
+    await owner.connect()
+    const twin = `INSERT INTO designs (id, basin_id, workspace_id, name, is_current, format_version, document)
+      SELECT gen_random_uuid(), basin_id, workspace_id, name, true, 1, '{}' FROM designs WHERE id = $1`
+    await expect(owner.query(twin, [current.id])).rejects.toThrow(/one_current_design/)
+    await expect(owner.query('UPDATE designs SET revision = 0')).rejects.toThrow(/check/)
+    await owner.end()
   })
 })
 

@@ -26,6 +26,7 @@ export default async function setup() {
       },
     },
   )
+  process.env.YEW_TEST_ADMIN_URL = cluster.adminUrl('{database}')
   process.env.YEW_TEST_OWNER_URL = cluster.ownerUrl('{database}')
   process.env.YEW_TEST_APP_URL = cluster.appUrl('{database}')
   globalThis.yewTestCluster = { cluster, home }

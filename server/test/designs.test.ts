@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
-import type { DesignAnswer, RevisionAnswer } from '@yew-basin/contract'
+import type { DesignAnswer, RevisionAnswer, SavedAnswer } from '@yew-basin/contract'
 import { applyEdits, setTo } from '@yew-basin/core'
+import pg from 'pg'
 import { thinRevisions } from '../src/basin/thin-revisions.ts'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
 
@@ -23,8 +24,10 @@ const wider = (answer: DesignAnswer, widthM: number): DesignAnswer => ({
 
 describe('saving', () => {
   test('raises the revision and keeps what was sent', async () => {
-    const saved = (await guest.save(wider(design, 0.7)).expect(200)).body as DesignAnswer
+    const saved = (await guest.save(wider(design, 0.7)).expect(200)).body as SavedAnswer
     expect(saved.revision).toBe(2)
+    // The design itself is what was sent: it does not come back.
+    expect(Object.keys(saved).sort()).toEqual(['id', 'revision', 'savedAt'])
     const again = (await guest.agent.get(`/api/designs/${design.id}`).expect(200))
       .body as DesignAnswer
     expect(again).toMatchObject({ revision: 2, design: { tanks: [{ widthM: 0.7 }] } })
@@ -65,7 +68,9 @@ describe('earlier states', () => {
   test('can be read back, newest first', async () => {
     let now = design
     for (const widthM of [0.6, 0.7, 0.8]) {
-      now = (await guest.save(wider(now, widthM)).expect(200)).body as DesignAnswer
+      const next = wider(now, widthM)
+      const saved = (await guest.save(next).expect(200)).body as SavedAnswer
+      now = { ...next, revision: saved.revision }
     }
     const before = (
       await guest.agent.get(`/api/designs/${design.id}/revisions/before/4`).expect(200)
@@ -75,22 +80,34 @@ describe('earlier states', () => {
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/x`).expect(404)
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/99999999999`).expect(404)
   })
-  test('are thinned with age: all of a day, then one an hour, then one a day, and the newest 200', async () => {
-    await app.sequelize.query(
-      `INSERT INTO revisions (design_id, revision, format_version, document, saved_at)
-       SELECT :id, n, 1, '{}', now() - interval '60 days' + n * interval '10 minutes'
-       FROM generate_series(2, 1000) n`,
-      { replacements: { id: design.id } },
+  test('are thinned with age: all of a day, then one an hour, then one a day, and the newest 50', async () => {
+    const owner = new pg.Client({ connectionString: app.ownerUrl })
+    await owner.connect()
+    await owner.query(
+      `INSERT INTO revisions (design_id, workspace_id, revision, format_version, document, saved_at)
+       SELECT id, workspace_id, n, 1, '{}', now() - interval '60 days' + n * interval '10 minutes'
+       FROM designs, generate_series(2, 1000) n WHERE id = $1`,
+      [design.id],
     )
-    await thinRevisions(app.sequelize, design.id)
-    const [rows] = await app.sequelize.query(
-      'SELECT revision FROM revisions WHERE design_id = :id ORDER BY revision',
-      {
-        replacements: { id: design.id },
-      },
+    const { rows } = await owner.query('SELECT workspace_id FROM designs WHERE id = $1', [
+      design.id,
+    ])
+    const workspaceId = (rows[0] as { workspace_id: string }).workspace_id
+    // Another keeper's word does nothing here.
+    const stranger = '00000000-0000-4000-8000-000000000000'
+    expect(await thinRevisions(app.sequelize, { workspaceId: stranger, designId: design.id })).toBe(
+      0,
     )
-    const kept = rows.map((row) => (row as { revision: number }).revision)
-    expect(kept.filter((revision) => revision > 800)).toHaveLength(200)
-    expect(kept.filter((revision) => revision > 1 && revision <= 800).length).toBeLessThanOrEqual(7)
+    expect(
+      await thinRevisions(app.sequelize, { workspaceId, designId: design.id }),
+    ).toBeGreaterThan(940)
+    const left = await owner.query(
+      'SELECT revision FROM revisions WHERE design_id = $1 ORDER BY revision',
+      [design.id],
+    )
+    await owner.end()
+    const kept = left.rows.map((row) => (row as { revision: number }).revision)
+    expect(kept.filter((revision) => revision > 950)).toHaveLength(50)
+    expect(kept.filter((revision) => revision > 1 && revision <= 950).length).toBeLessThanOrEqual(7)
   })
 })

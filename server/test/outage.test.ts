@@ -4,7 +4,7 @@ import request from 'supertest'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
-import { anApp, Guest, problem } from './an-app.ts'
+import { anApp, Guest, NO_JOBS, problem } from './an-app.ts'
 
 test('a fault of the database is reported as ours, without its words, and passes when it does', async () => {
   const app = await anApp()
@@ -33,8 +33,10 @@ test('a database that does not answer is reported as that, and asks to try again
     webRoot: null,
     logLevel: 'silent',
   }
-  const app = makeApp(settings, { sequelize, sessionPool: pool }, logAt('silent'))
-  expect(problem(await request(app).post('/api/workspace').expect(503)).code).toBe('no-database')
+  const app = makeApp(settings, { sequelize, sessionPool: pool, jobs: NO_JOBS }, logAt('silent'))
+  const answer = await request(app).post('/api/workspace').expect(503)
+  expect(problem(answer).code).toBe('no-database')
+  expect(Number(answer.headers['retry-after'])).toBeGreaterThan(0)
   await sequelize.close()
   await pool.end()
 })

@@ -58,26 +58,29 @@ describe('parts', () => {
     })
     const { parts } = (await guest.get('/api/parts').expect(200)).body as Listing
     expect(parts.find(({ kind }) => kind === 'pump')!.id).toBe(kept.id)
+    const at = (revision: number) => ({ 'If-Match': `"${revision}"` })
+    const address = `/api/parts/${kept.id}`
     await guest
-      .put(`/api/parts/${kept.id}`)
+      .put(address)
+      .set(at(1))
       .send({ ...PUMP, name: 'Better' })
       .expect(200)
-    await guest.put(`/api/parts/${kept.id}`).send(VALVE).expect(422)
-    await guest.delete(`/api/parts/${kept.id}`).expect(204)
-    await guest.delete(`/api/parts/${kept.id}`).expect(404)
+    await guest.put(address).set(at(2)).send(VALVE).expect(422)
+    await guest.delete(address).set(at(2)).expect(204)
+    await guest.delete(address).set(at(3)).expect(404)
   })
   test('nobody reaches another’s', async () => {
     const [one, other] = [await aGuest(), await aGuest()]
     const kept = (await one.post('/api/parts').send(VALVE).expect(201)).body as PartAnswer
     const { parts } = (await other.get('/api/parts')).body as Listing
     expect(parts.some(({ id }) => id === kept.id)).toBe(false)
-    await other.put(`/api/parts/${kept.id}`).send(VALVE).expect(404)
-    await other.delete(`/api/parts/${kept.id}`).expect(404)
+    await other.put(`/api/parts/${kept.id}`).set('If-Match', '1').send(VALVE).expect(404)
+    await other.delete(`/api/parts/${kept.id}`).set('If-Match', '1').expect(404)
   })
   test('the sample library can’t be changed', async () => {
     const guest = await aGuest()
-    await guest.put('/api/parts/gate-20').send(VALVE).expect(404)
-    await guest.delete('/api/parts/gate-20').expect(404)
+    await guest.put('/api/parts/gate-20').set('If-Match', '1').send(VALVE).expect(404)
+    await guest.delete('/api/parts/gate-20').set('If-Match', '1').expect(404)
   })
   test.each([
     ['no kind', { ...VALVE, kind: 'tap' }, 'kind'],

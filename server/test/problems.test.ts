@@ -6,7 +6,7 @@ import request from 'supertest'
 import { bodyAs, idFrom, ifMatch, jsonOnly } from '../src/http/body.ts'
 import { answerProblem, noSuchAddress } from '../src/http/problems.ts'
 import { Refusal } from '../src/http/refusal.ts'
-import { atMost, ownOriginOnly } from '../src/http/security.ts'
+import { atMostFromAddress, ownOriginOnly } from '../src/http/security.ts'
 
 /** An application of one address, and what it logs as a fault of ours. */
 function anApi(...handlers: (RequestHandler | ErrorRequestHandler)[]) {
@@ -160,7 +160,7 @@ describe('a request', () => {
     }
   })
   test('is one of so many, and no more', async () => {
-    const { app } = anApi(atMost(2, 1), fine)
+    const { app } = anApi(atMostFromAddress({ limit: 2, minutes: 1 }), fine)
     await request(app).get('/x').expect(200)
     await request(app).get('/x').expect(200)
     const answer = await request(app).get('/x').expect(429)

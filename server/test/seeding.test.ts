@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { connect } from '../src/db/connect.ts'
-import { grantTo, migrate } from '../src/db/migrate.ts'
+import { migrate } from '../src/db/migrate.ts'
+import { grantTo } from '../src/db/rights.ts'
 import { seedDemo } from '../src/demo/seed.ts'
 import { Basin } from '../src/basin/basin-model.ts'
 import { Part } from '../src/part/part-model.ts'

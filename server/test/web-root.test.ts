@@ -5,6 +5,7 @@ import path from 'node:path'
 import request from 'supertest'
 import pg from 'pg'
 import type { Express } from 'express'
+import { NO_JOBS } from './an-app.ts'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
@@ -36,7 +37,7 @@ beforeAll(() => {
     YEW_SESSION_SECRET: 'a secret for tests only',
     YEW_WEB_ROOT: root,
   })
-  app = makeApp(settings, { sequelize, sessionPool: pool }, logAt('silent'))
+  app = makeApp(settings, { sequelize, sessionPool: pool, jobs: NO_JOBS }, logAt('silent'))
 })
 afterAll(async () => {
   rmSync(root, { recursive: true })

@@ -1,13 +1,53 @@
-import type { BasinDesign } from '@yew-basin/core'
+import type { BasinDesign, Finding, KeyFigure } from '@yew-basin/core'
 import type { PartSpec } from '../part/part-document.ts'
+import type { Usage } from './quotas.ts'
+
+/** What the shelf shows of a design, computed once for a revision of it by one version of the core. */
+export interface ShelfFigures {
+  readonly figures: readonly Pick<KeyFigure, 'id' | 'label' | 'value'>[]
+  /** The worst that was found; null: nothing. */
+  readonly worst: Pick<Finding, 'severity' | 'title'> | null
+}
 
 /** A basin on the shelf. */
 export interface ShelfEntry {
   readonly id: string
   readonly name: string
   readonly note: string
+  /** Of its name and note. */
+  readonly revision: number
   readonly changedAt: string
-  readonly design: BasinDesign
+  /** null: being computed. */
+  readonly figures: ShelfFigures | null
+}
+
+/** A page of the shelf, the oldest basin first. */
+export interface ShelfPage {
+  readonly entries: readonly ShelfEntry[]
+  /** Where the next page begins; null: this is the last. */
+  readonly next: string | null
+}
+
+/** Something deleted that can still be had back. */
+export interface BinEntry {
+  readonly thing: 'basin' | 'part'
+  readonly id: string
+  readonly name: string
+  readonly deletedAt: string
+  /** When it is gone for good. */
+  readonly goneAt: string
+}
+
+/** What lies in the bin, the latest first. */
+export interface BinAnswer {
+  readonly entries: readonly BinEntry[]
+}
+
+/** A save that arrived: the design itself is what was sent. */
+export interface SavedAnswer {
+  readonly id: string
+  readonly revision: number
+  readonly savedAt: string
 }
 
 /** One design and where it stands. */
@@ -24,6 +64,8 @@ export interface BasinAnswer {
   readonly id: string
   readonly name: string
   readonly note: string
+  /** Of its name and note; the design has its own. */
+  readonly revision: number
   readonly current: DesignAnswer
 }
 
@@ -38,6 +80,26 @@ export interface RevisionAnswer {
 export interface WorkspaceAnswer {
   readonly kind: 'guest'
   readonly createdAt: string
+  /** A key was made that opens this shelf in another browser. */
+  readonly hasRecoveryKey: boolean
+  readonly usage: Usage
+}
+
+/** A recovery key, shown once: only its hash is kept. */
+export interface RecoveryKeyAnswer {
+  readonly key: string
+}
+
+/** An earlier state of something small that is kept, such as a part or a name. */
+export interface HistoryEntry {
+  readonly revision: number
+  readonly savedAt: string
+  readonly content: Readonly<Record<string, unknown>>
+}
+
+/** Earlier states, the latest first. */
+export interface HistoryAnswer {
+  readonly entries: readonly HistoryEntry[]
 }
 
 /** One part of the sample library, or of the keeper's own. */
@@ -46,6 +108,8 @@ export type PartAnswer = PartSpec & {
   readonly name: string
   /** The keeper's own: it can be changed. */
   readonly own: boolean
+  /** Of the keeper's own; the library's is 0. */
+  readonly revision: number
 }
 
 /** Parts of the library and the keeper's own. */

@@ -1,10 +1,13 @@
+import type { QuotaName } from './quotas.ts'
+
 /** Every way a request can be refused: its code, HTTP status and what it means. */
 export const ERRORS = {
   'bad-request': { status: 400, title: 'The request could not be read' },
   'no-session': { status: 401, title: 'This browser has no workspace yet' },
   'foreign-origin': { status: 403, title: 'The request came from another site' },
   'not-found': { status: 404, title: 'There is no such thing in your workspace' },
-  'revision-moved': { status: 412, title: 'This design was saved elsewhere first' },
+  'over-quota': { status: 409, title: 'Your shelf has no room for it' },
+  'revision-moved': { status: 412, title: 'It was saved elsewhere first' },
   'too-large': { status: 413, title: 'The request is too large' },
   'not-bytes': { status: 415, title: 'The request must be bytes' },
   'not-json': { status: 415, title: 'The request must be JSON' },
@@ -29,4 +32,6 @@ export interface Problem {
   readonly faults?: readonly { readonly path: string; readonly message: string }[]
   /** For revision-moved: what is stored now. */
   readonly current?: unknown
+  /** For over-quota: which. */
+  readonly quota?: QuotaName
 }

@@ -16,6 +16,12 @@ export class RenameBasin {
   name!: string
 }
 
+/** A recovery key as somebody typed or scanned it. */
+export class RecoverWorkspace {
+  @Text(100, 'The key, with or without its dashes.')
+  key!: string
+}
+
 /** The whole design as it is to be; the revision it changes goes in If-Match. */
 export class SaveDesign {
   @Type(() => DesignDocument)

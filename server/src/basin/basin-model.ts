@@ -9,12 +9,14 @@ import {
 } from 'sequelize'
 import type { Design } from './design-model.ts'
 
-/** A keeper's basin; deleted ones stay until they are swept. */
+/** A keeper's basin; deleted ones stay in the bin until they are swept. */
 export class Basin extends Model<InferAttributes<Basin>, InferCreationAttributes<Basin>> {
   declare id: CreationOptional<string>
   declare workspaceId: string
   declare name: string
   declare note: string
+  /** Of name and note. */
+  declare revision: CreationOptional<number>
   /** Set when deleted; the row stays a while, so that a delete can be undone. */
   declare deletedAt: CreationOptional<Date | null>
   declare createdAt: CreationOptional<Date>
@@ -29,6 +31,7 @@ export function defineBasin(sequelize: Sequelize): typeof Basin {
       workspaceId: { type: DataTypes.UUID, allowNull: false },
       name: { type: DataTypes.TEXT, allowNull: false },
       note: { type: DataTypes.TEXT, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
       deletedAt: DataTypes.DATE,
       createdAt: DataTypes.DATE,
     },

@@ -1,55 +1,101 @@
 import { CreateBasin, readBasinObject, RenameBasin } from '@yew-basin/contract'
-import { Router, type Request } from 'express'
-import { bodyAs, idFrom } from '../http/body.ts'
+import { bodyAs, idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
-import { workspaceOf } from '../http/session.ts'
-import type { BasinService } from './basin-service.ts'
+import type { Route } from '../http/routes.ts'
+import type { Jobs } from '../job/jobs.ts'
+import { BasinService } from './basin-service.ts'
+import { shelfPage } from './shelf.ts'
 
-/** `/api/basins`: the shelf. */
-export function basinRoutes(basins: BasinService): Router {
-  const routes = Router()
-  const named = (request: Request) => [workspaceOf(request), idFrom(request)] as const
-
-  routes.get('/', async (request, response) => {
-    response.json(await basins.shelf(workspaceOf(request)))
-  })
-  routes.post('/', async (request, response) => {
-    const workspaceId = workspaceOf(request)
-    const { name } = bodyAs(CreateBasin, request)
-    response.status(201).json(await basins.create(workspaceId, name))
-  })
-  routes.post('/import', async (request, response) => {
-    const workspaceId = workspaceOf(request)
-    const read = readBasinObject(request.body)
-    if (!read.ok) {
-      throw new Refusal('invalid', 'Nothing was imported.', { faults: read.faults })
-    }
-    response.status(201).json(await basins.bringIn(workspaceId, read.value))
-  })
-  routes.get('/:id', async (request, response) => {
-    response.json(await basins.open(...named(request)))
-  })
-  routes.patch('/:id', async (request, response) => {
-    const where = named(request)
-    const { name } = bodyAs(RenameBasin, request)
-    response.json(await basins.rename(...where, name))
-  })
-  routes.delete('/:id', async (request, response) => {
-    await basins.remove(...named(request))
-    response.status(204).end()
-  })
-  routes.post('/:id/restore', async (request, response) => {
-    response.json(await basins.restore(...named(request)))
-  })
-  routes.post('/:id/duplicate', async (request, response) => {
-    response.status(201).json(await basins.duplicate(...named(request)))
-  })
-  routes.get('/:id/export', async (request, response) => {
-    const file = await basins.file(...named(request))
-    response.attachment(`${fileName(file.name)}.yew-basin.json`).type('application/json')
-    response.send(JSON.stringify(file, null, 2) + '\n')
-  })
-  return routes
+/** The shelf, and whole basins. */
+export function basinRoutes(jobs: Jobs): readonly Route[] {
+  const basins = new BasinService(jobs)
+  return [
+    {
+      method: 'get',
+      path: '/basins',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const { after } = request.query
+        const place = typeof after === 'string' && after !== '' ? after : null
+        response.json(await shelfPage(access, jobs, place))
+      },
+    },
+    {
+      method: 'post',
+      path: '/basins',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const { name } = bodyAs(CreateBasin, request)
+        response.status(201).json(await basins.create(access, name))
+      },
+    },
+    {
+      method: 'post',
+      path: '/basins/import',
+      most: '2mb',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const read = readBasinObject(request.body)
+        if (!read.ok) {
+          throw new Refusal('invalid', 'Nothing was imported.', { faults: read.faults })
+        }
+        response.status(201).json(await basins.bringIn(access, read.value))
+      },
+    },
+    {
+      method: 'get',
+      path: '/basins/:id',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        response.json(await basins.open(access, idFrom(request)))
+      },
+    },
+    {
+      method: 'patch',
+      path: '/basins/:id',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const seen = { id: idFrom(request), changed: ifMatch(request) }
+        const { name } = bodyAs(RenameBasin, request)
+        response.json(await basins.rename(access, seen, name))
+      },
+    },
+    {
+      method: 'delete',
+      path: '/basins/:id',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        await basins.remove(access, { id: idFrom(request), changed: ifMatch(request) })
+        response.status(204).end()
+      },
+    },
+    {
+      method: 'post',
+      path: '/basins/:id/restore',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        response.json(await basins.restore(access, idFrom(request)))
+      },
+    },
+    {
+      method: 'post',
+      path: '/basins/:id/duplicate',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        response.status(201).json(await basins.duplicate(access, idFrom(request)))
+      },
+    },
+    {
+      method: 'get',
+      path: '/basins/:id/export',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const file = await basins.file(access, idFrom(request))
+        response.attachment(`${fileName(file.name)}.yew-basin.json`).type('application/json')
+        response.send(JSON.stringify(file, null, 2) + '\n')
+      },
+    },
+  ]
 }
 
 function fileName(name: string): string {

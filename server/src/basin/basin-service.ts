@@ -5,106 +5,102 @@ import {
   type BasinAnswer,
   type BasinFile,
   type DesignAnswer,
-  type ShelfEntry,
 } from '@yew-basin/contract'
-import type { Sequelize } from 'sequelize'
+import type { Transaction } from 'sequelize'
+import type { Access } from '../db/access.ts'
+import { changeKept, findKept, restoreKept, type KeptTable } from '../db/kept.ts'
 import { STARTER_DESIGN } from '../demo/basins.ts'
-import { Refusal } from '../http/refusal.ts'
+import type { Jobs } from '../job/jobs.ts'
 import { Basin } from './basin-model.ts'
 import { addBasin, contentsOf, designOf, type NewBasin } from './basin-store.ts'
 import { Design } from './design-model.ts'
 
-/** What a keeper does with whole basins. Every call names the workspace; nothing reaches beyond it. */
+/** Basins among the things that are kept. */
+export const BASINS: KeptTable<Basin> = {
+  model: Basin,
+  words: 'basin',
+  sent: ({ id, name, note, revision }) => ({ id, name, note, revision }),
+}
+
+/** What a keeper does with whole basins. */
 export class BasinService {
-  readonly #sequelize: Sequelize
+  readonly #jobs: Jobs
 
-  constructor(sequelize: Sequelize) {
-    this.#sequelize = sequelize
+  constructor(jobs: Jobs) {
+    this.#jobs = jobs
   }
 
-  async shelf(workspaceId: string): Promise<ShelfEntry[]> {
-    const basins = await Basin.findAll({
-      where: { workspaceId, deletedAt: null },
-      include: { model: Design, as: 'designs', where: { isCurrent: true } },
-      order: [
-        ['createdAt', 'ASC'],
-        ['id', 'ASC'],
-      ],
-    })
-    return basins.map((basin) => {
-      const current = currentOf(basin)
-      return {
-        id: basin.id,
-        name: basin.name,
-        note: basin.note,
-        changedAt: current.savedAt.toISOString(),
-        design: designOf(current),
-      }
-    })
+  open(access: Access, id: string): Promise<BasinAnswer> {
+    return access.within(async (transaction) => answerOf(await withDesigns(id, transaction)))
   }
 
-  async open(workspaceId: string, id: string): Promise<BasinAnswer> {
-    return answerOf(await this.#find(workspaceId, id))
-  }
-
-  create(workspaceId: string, name: string): Promise<BasinAnswer> {
+  create(access: Access, name: string): Promise<BasinAnswer> {
     const design = { name: 'first design', current: true, design: STARTER_DESIGN }
-    return this.#add(workspaceId, { name, note: '', designs: [design] })
+    return this.#add(access, () => ({ name, note: '', designs: [design] }))
   }
 
-  bringIn(workspaceId: string, file: BasinFile): Promise<BasinAnswer> {
-    return this.#add(workspaceId, file)
+  bringIn(access: Access, file: BasinFile): Promise<BasinAnswer> {
+    return this.#add(access, () => file)
   }
 
-  async duplicate(workspaceId: string, id: string): Promise<BasinAnswer> {
-    const basin = await this.#find(workspaceId, id)
-    const name = `${basin.name} copy`.slice(0, COUNTS.nameLength)
-    return this.#add(workspaceId, { ...contentsOf(basin), name })
+  duplicate(access: Access, id: string): Promise<BasinAnswer> {
+    return this.#add(access, async (transaction) => {
+      const basin = await withDesigns(id, transaction)
+      const name = `${basin.name} copy`.slice(0, COUNTS.nameLength)
+      return { ...contentsOf(basin), name }
+    })
   }
 
-  async rename(workspaceId: string, id: string, name: string): Promise<BasinAnswer> {
-    const basin = await this.#find(workspaceId, id)
-    await basin.update({ name })
-    return answerOf(basin)
+  rename(
+    access: Access,
+    { id, changed }: { readonly id: string; readonly changed: number },
+    name: string,
+  ): Promise<BasinAnswer> {
+    return access.within(async (transaction) => {
+      await changeKept(BASINS, { id, changed }, { name }, transaction)
+      return answerOf(await withDesigns(id, transaction))
+    })
   }
 
-  async remove(workspaceId: string, id: string): Promise<void> {
-    const basin = await this.#find(workspaceId, id)
-    await basin.update({ deletedAt: new Date() })
+  /** Into the bin. */
+  remove(access: Access, seen: { readonly id: string; readonly changed: number }): Promise<void> {
+    return access.within(async (transaction) => {
+      await changeKept(BASINS, seen, { deletedAt: new Date() }, transaction)
+    })
   }
 
   /** Takes a delete back. */
-  async restore(workspaceId: string, id: string): Promise<BasinAnswer> {
-    const basin = await Basin.findOne({ where: { id, workspaceId }, include: 'designs' })
-    if (!basin) throw noBasin()
-    await basin.update({ deletedAt: null })
-    return answerOf(basin)
-  }
-
-  async file(workspaceId: string, id: string): Promise<BasinFile> {
-    const contents = contentsOf(await this.#find(workspaceId, id))
-    return { format: FILE_FORMAT, formatVersion: FORMAT_VERSION, ...contents } as BasinFile
-  }
-
-  async #find(workspaceId: string, id: string): Promise<Basin> {
-    const basin = await Basin.findOne({
-      where: { id, workspaceId, deletedAt: null },
-      include: 'designs',
+  restore(access: Access, id: string): Promise<BasinAnswer> {
+    return access.within(async (transaction) => {
+      await restoreKept(BASINS, id, transaction)
+      return answerOf(await withDesigns(id, transaction))
     })
-    if (!basin) throw noBasin()
-    return basin
   }
 
-  async #add(workspaceId: string, contents: NewBasin): Promise<BasinAnswer> {
-    const { id } = await this.#sequelize.transaction((transaction) =>
-      addBasin(workspaceId, contents, transaction),
+  file(access: Access, id: string): Promise<BasinFile> {
+    return access.within(async (transaction) => {
+      const contents = contentsOf(await withDesigns(id, transaction))
+      return { format: FILE_FORMAT, formatVersion: FORMAT_VERSION, ...contents } as BasinFile
+    })
+  }
+
+  async #add(
+    access: Access,
+    contents: (transaction: Transaction) => NewBasin | Promise<NewBasin>,
+  ): Promise<BasinAnswer> {
+    const { workspaceId } = access
+    const basin = await access.within(async (transaction) =>
+      addBasin(workspaceId, await contents(transaction), transaction),
     )
-    return this.open(workspaceId, id)
+    this.#jobs.figuresWanted({ workspaceId, designId: currentOf(basin).id })
+    return answerOf(basin)
   }
 }
 
-function noBasin(): Refusal {
-  return new Refusal('not-found', 'This basin is not in your workspace, or was deleted.')
+async function withDesigns(id: string, transaction: Transaction): Promise<Basin> {
+  const basin = await findKept(BASINS, id, transaction)
+  basin.designs = await Design.findAll({ where: { basinId: id }, transaction })
+  return basin
 }
 
 function currentOf(basin: Basin): Design {
@@ -118,12 +114,15 @@ function answerOf(basin: Basin): BasinAnswer {
     id: basin.id,
     name: basin.name,
     note: basin.note,
+    revision: basin.revision,
     current: designAnswer(currentOf(basin)),
   }
 }
 
 /** A stored design as it is sent. */
-export function designAnswer(row: Design): DesignAnswer {
+export function designAnswer(
+  row: Pick<Design, 'id' | 'name' | 'revision' | 'savedAt' | 'document' | 'formatVersion'>,
+): DesignAnswer {
   return {
     id: row.id,
     name: row.name,

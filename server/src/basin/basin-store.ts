@@ -1,6 +1,8 @@
 import { FORMAT_VERSION, migrated } from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
 import type { Transaction } from 'sequelize'
+import { CORE_VERSION } from '../job/core-version.ts'
+import { shelfFigures } from '../job/shelf-figures.ts'
 import { Basin } from './basin-model.ts'
 import { Design } from './design-model.ts'
 import { Revision } from './revision-model.ts'
@@ -23,35 +25,38 @@ export async function addBasin(
   transaction: Transaction,
 ): Promise<Basin> {
   const basin = await Basin.create({ workspaceId, name, note }, { transaction })
-  for (const stored of designs) {
-    const design = await Design.create(
-      {
-        basinId: basin.id,
-        name: stored.name,
-        isCurrent: stored.current,
-        formatVersion: FORMAT_VERSION,
-        document: stored.design,
-      },
-      { transaction },
-    )
-    await keepRevision(design, transaction)
-  }
+  const rows = designs.map((stored) => ({
+    basinId: basin.id,
+    workspaceId,
+    name: stored.name,
+    isCurrent: stored.current,
+    formatVersion: FORMAT_VERSION,
+    document: stored.design,
+    bytes: Buffer.byteLength(JSON.stringify(stored.design)),
+  }))
+  const added = await Design.bulkCreate(rows, { transaction })
+  await Revision.bulkCreate(added.map(revisionOf), { transaction })
+  basin.designs = added
   return basin
 }
 
-/** Every living basin of one workspace, copied into another in the same order. */
-export async function copyBasins(
-  fromId: string,
-  toId: string,
-  transaction: Transaction,
-): Promise<void> {
-  const basins = await Basin.findAll({
-    where: { workspaceId: fromId, deletedAt: null },
-    include: 'designs',
-    order: [['createdAt', 'ASC']],
-    transaction,
-  })
-  for (const basin of basins) await addBasin(toId, contentsOf(basin), transaction)
+const revisionOf = (design: Design) => {
+  const { id: designId, workspaceId, revision, formatVersion, document, savedAt, bytes } = design
+  return { designId, workspaceId, revision, formatVersion, document, savedAt, bytes }
+}
+
+/** Lays figures for the shelf beside designs just stored, where somebody can wait for it. */
+export async function addFigures(basin: Basin, transaction: Transaction): Promise<void> {
+  for (const design of basin.designs ?? []) {
+    await design.update(
+      {
+        shelfFigures: shelfFigures(designOf(design)),
+        figuresRevision: design.revision,
+        figuresCore: CORE_VERSION,
+      },
+      { transaction },
+    )
+  }
 }
 
 /** What a basin holds, ready to be stored again under another name or owner. */
@@ -65,12 +70,6 @@ export function contentsOf(basin: Basin): NewBasin {
       design: designOf(design),
     })),
   }
-}
-
-/** Writes down the state a design was saved in. */
-export async function keepRevision(design: Design, transaction: Transaction): Promise<void> {
-  const { id: designId, revision, formatVersion, document, savedAt } = design
-  await Revision.create({ designId, revision, formatVersion, document, savedAt }, { transaction })
 }
 
 /** A stored document in the present format. */

@@ -1,3 +1,4 @@
+import type { ShelfFigures } from '@yew-basin/contract'
 import {
   DataTypes,
   Model,
@@ -11,6 +12,7 @@ import {
 export class Design extends Model<InferAttributes<Design>, InferCreationAttributes<Design>> {
   declare id: CreationOptional<string>
   declare basinId: string
+  declare workspaceId: string
   declare name: string
   declare isCurrent: boolean
   declare formatVersion: number
@@ -18,6 +20,12 @@ export class Design extends Model<InferAttributes<Design>, InferCreationAttribut
   declare document: object
   declare revision: CreationOptional<number>
   declare savedAt: CreationOptional<Date>
+  /** Of the document as text: what the workspace's quota counts. */
+  declare bytes: number
+  /** What the shelf shows, of which revision and computed by which core; null: not yet. */
+  declare shelfFigures: CreationOptional<ShelfFigures | null>
+  declare figuresRevision: CreationOptional<number | null>
+  declare figuresCore: CreationOptional<string | null>
 }
 
 /** The table of designs. */
@@ -26,12 +34,17 @@ export function defineDesign(sequelize: Sequelize): typeof Design {
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
       basinId: { type: DataTypes.UUID, allowNull: false },
+      workspaceId: { type: DataTypes.UUID, allowNull: false },
       name: { type: DataTypes.TEXT, allowNull: false },
       isCurrent: { type: DataTypes.BOOLEAN, allowNull: false },
       formatVersion: { type: DataTypes.INTEGER, allowNull: false },
       document: { type: DataTypes.JSONB, allowNull: false },
       revision: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
       savedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+      bytes: { type: DataTypes.INTEGER, allowNull: false },
+      shelfFigures: DataTypes.JSONB,
+      figuresRevision: DataTypes.INTEGER,
+      figuresCore: DataTypes.TEXT,
     },
     { sequelize, tableName: 'designs', underscored: true, timestamps: false },
   )

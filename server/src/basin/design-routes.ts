@@ -1,32 +1,46 @@
 import { SaveDesign } from '@yew-basin/contract'
-import { Router } from 'express'
 import { bodyAs, idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
-import { workspaceOf } from '../http/session.ts'
-import type { DesignService } from './design-service.ts'
+import type { Route } from '../http/routes.ts'
+import type { Jobs } from '../job/jobs.ts'
+import { DesignService } from './design-service.ts'
 
-/** `/api/designs`: read, save, and what it was before. */
-export function designRoutes(designs: DesignService): Router {
-  const routes = Router()
-
-  routes.get('/:id', async (request, response) => {
-    const answer = await designs.open(workspaceOf(request), idFrom(request))
-    response.set('ETag', `"${answer.revision}"`).json(answer)
-  })
-  routes.put('/:id', async (request, response) => {
-    const workspaceId = workspaceOf(request)
-    const id = idFrom(request)
-    const changed = ifMatch(request)
-    const { design } = bodyAs(SaveDesign, request)
-    const answer = await designs.save(workspaceId, id, changed, design)
-    response.set('ETag', `"${answer.revision}"`).json(answer)
-  })
-  routes.get('/:id/revisions/before/:revision', async (request, response) => {
-    const revision = Number(request.params.revision)
-    if (!Number.isInteger(revision) || revision < 1 || revision > 2 ** 31 - 1) {
-      throw new Refusal('not-found', 'That is no revision.')
-    }
-    response.json(await designs.before(workspaceOf(request), idFrom(request), revision))
-  })
-  return routes
+/** Designs: read, save, and what they were before. */
+export function designRoutes(jobs: Jobs): readonly Route[] {
+  const designs = new DesignService(jobs)
+  return [
+    {
+      method: 'get',
+      path: '/designs/:id',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const answer = await designs.open(access, idFrom(request))
+        response.set('ETag', `"${answer.revision}"`).json(answer)
+      },
+    },
+    {
+      method: 'put',
+      path: '/designs/:id',
+      most: '1mb',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const seen = { id: idFrom(request), changed: ifMatch(request) }
+        const { design } = bodyAs(SaveDesign, request)
+        const answer = await designs.save(access, seen, design)
+        response.set('ETag', `"${answer.revision}"`).json(answer)
+      },
+    },
+    {
+      method: 'get',
+      path: '/designs/:id/revisions/before/:revision',
+      who: 'keeper',
+      run: async ({ request, response }, access) => {
+        const revision = Number(request.params.revision)
+        if (!Number.isInteger(revision) || revision < 1 || revision > 2 ** 31 - 1) {
+          throw new Refusal('not-found', 'That is no revision.')
+        }
+        response.json(await designs.before(access, idFrom(request), revision))
+      },
+    },
+  ]
 }

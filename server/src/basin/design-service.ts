@@ -1,84 +1,100 @@
-import { FORMAT_VERSION, type DesignAnswer, type RevisionAnswer } from '@yew-basin/contract'
+import {
+  FORMAT_VERSION,
+  type DesignAnswer,
+  type RevisionAnswer,
+  type SavedAnswer,
+} from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
-import { Op, type Sequelize } from 'sequelize'
+import { Op, type Transaction } from 'sequelize'
+import type { Access } from '../db/access.ts'
 import { Refusal } from '../http/refusal.ts'
+import type { Jobs } from '../job/jobs.ts'
 import { Basin } from './basin-model.ts'
 import { designAnswer } from './basin-service.ts'
-import { designOf, keepRevision } from './basin-store.ts'
+import { designOf } from './basin-store.ts'
 import { Design } from './design-model.ts'
 import { Revision } from './revision-model.ts'
-import { thinRevisions } from './thin-revisions.ts'
 
 /** Every so many saves the old revisions are thinned. */
 const THIN_EVERY = 50
 
+/** What `save_design` answers: the new state, or what stands there instead. */
+interface SaveRow {
+  readonly saved: boolean
+  readonly name: string
+  readonly revision: number
+  readonly saved_at: Date
+  readonly format_version: number
+  readonly document: object
+}
+
 /** Reads and saves one design of a workspace. */
 export class DesignService {
-  readonly #sequelize: Sequelize
+  readonly #jobs: Jobs
 
-  constructor(sequelize: Sequelize) {
-    this.#sequelize = sequelize
+  constructor(jobs: Jobs) {
+    this.#jobs = jobs
   }
 
-  async open(workspaceId: string, id: string): Promise<DesignAnswer> {
-    return designAnswer(await this.#find(workspaceId, id))
+  open(access: Access, id: string): Promise<DesignAnswer> {
+    return access.within(async (transaction) => designAnswer(await findDesign(id, transaction)))
   }
 
   /** Saves over the revision that was changed; if another stands there now, refuses and shows it. */
   async save(
-    workspaceId: string,
-    id: string,
-    changed: number,
+    access: Access,
+    { id, changed }: { readonly id: string; readonly changed: number },
     design: BasinDesign,
-  ): Promise<DesignAnswer> {
-    await this.#find(workspaceId, id)
-    const saved = await this.#sequelize.transaction(async (transaction) => {
-      const [, rows] = await Design.update(
-        {
-          document: design,
-          formatVersion: FORMAT_VERSION,
-          revision: changed + 1,
-          savedAt: new Date(),
-        },
-        { where: { id, revision: changed }, returning: true, transaction },
-      )
-      const row = rows[0]
-      if (row) await keepRevision(row, transaction)
-      return row
-    })
-    if (!saved) {
-      const current = await this.open(workspaceId, id)
-      throw new Refusal(
-        'revision-moved',
-        `You changed revision ${changed}; it is at ${current.revision} now.`,
-        { current },
-      )
-    }
-    if (saved.revision % THIN_EVERY === 0) await thinRevisions(this.#sequelize, id)
-    return designAnswer(saved)
+  ): Promise<SavedAnswer> {
+    const [row] = await access.call<SaveRow>('SELECT * FROM save_design($1, $2, $3, $4, $5)', [
+      id,
+      changed,
+      FORMAT_VERSION,
+      JSON.stringify(design),
+    ])
+    if (!row) throw noDesign()
+    if (!row.saved) throw moved(changed, id, row)
+    const job = { workspaceId: access.workspaceId, designId: id }
+    this.#jobs.figuresWanted(job)
+    if (row.revision % THIN_EVERY === 0) this.#jobs.thinningWanted(job)
+    return { id, revision: row.revision, savedAt: row.saved_at.toISOString() }
   }
 
   /** The newest kept state older than a revision, so that undo outlives the session. */
-  async before(workspaceId: string, id: string, revision: number): Promise<RevisionAnswer> {
-    await this.#find(workspaceId, id)
-    const row = await Revision.findOne({
-      where: { designId: id, revision: { [Op.lt]: revision } },
-      order: [['revision', 'DESC']],
+  before(access: Access, id: string, revision: number): Promise<RevisionAnswer> {
+    return access.within(async (transaction) => {
+      await findDesign(id, transaction)
+      const row = await Revision.findOne({
+        where: { designId: id, revision: { [Op.lt]: revision } },
+        order: [['revision', 'DESC']],
+        transaction,
+      })
+      if (!row) throw new Refusal('not-found', `Nothing is kept from before revision ${revision}.`)
+      return {
+        revision: row.revision,
+        savedAt: row.savedAt.toISOString(),
+        design: designOf(row),
+      }
     })
-    if (!row) throw new Refusal('not-found', `Nothing is kept from before revision ${revision}.`)
-    return {
-      revision: row.revision,
-      savedAt: row.savedAt.toISOString(),
-      design: designOf(row),
-    }
-  }
-
-  async #find(workspaceId: string, id: string): Promise<Design> {
-    const design = await Design.findOne({
-      where: { id },
-      include: { model: Basin, as: 'basin', where: { workspaceId, deletedAt: null } },
-    })
-    if (!design) throw new Refusal('not-found', 'This design is not in your workspace.')
-    return design
   }
 }
+
+/** A design whose basin is not in the bin. */
+export async function findDesign(id: string, transaction: Transaction): Promise<Design> {
+  const design = await Design.findOne({
+    where: { id },
+    include: { model: Basin, as: 'basin', where: { deletedAt: null } },
+    transaction,
+  })
+  if (!design) throw noDesign()
+  return design
+}
+
+function moved(changed: number, id: string, row: SaveRow): Refusal {
+  const { name, revision, saved_at: savedAt, format_version: formatVersion, document } = row
+  const current = designAnswer({ id, name, revision, savedAt, formatVersion, document })
+  const detail = `You changed revision ${changed}; it is at ${revision} now.`
+  return new Refusal('revision-moved', detail, { current })
+}
+
+const noDesign = () => new Refusal('not-found', 'This design is not in your workspace.')

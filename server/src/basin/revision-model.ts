@@ -10,10 +10,12 @@ import {
 /** A state a design was saved in. */
 export class Revision extends Model<InferAttributes<Revision>, InferCreationAttributes<Revision>> {
   declare designId: string
+  declare workspaceId: string
   declare revision: number
   declare formatVersion: number
   declare document: object
   declare savedAt: CreationOptional<Date>
+  declare bytes: number
 }
 
 /** The table of what designs were. */
@@ -21,10 +23,12 @@ export function defineRevision(sequelize: Sequelize): typeof Revision {
   return Revision.init(
     {
       designId: { type: DataTypes.UUID, primaryKey: true },
+      workspaceId: { type: DataTypes.UUID, allowNull: false },
       revision: { type: DataTypes.INTEGER, primaryKey: true },
       formatVersion: { type: DataTypes.INTEGER, allowNull: false },
       document: { type: DataTypes.JSONB, allowNull: false },
       savedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+      bytes: { type: DataTypes.INTEGER, allowNull: false },
     },
     { sequelize, tableName: 'revisions', underscored: true, timestamps: false },
   )

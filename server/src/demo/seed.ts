@@ -1,6 +1,6 @@
 import type { Sequelize } from 'sequelize'
 import { Basin } from '../basin/basin-model.ts'
-import { addBasin } from '../basin/basin-store.ts'
+import { addBasin, addFigures } from '../basin/basin-store.ts'
 import { Part } from '../part/part-model.ts'
 import { Workspace } from '../workspace/workspace-model.ts'
 import { DEMO_BASINS } from './basins.ts'
@@ -39,5 +39,11 @@ export async function seedDemo(owner: Sequelize): Promise<void> {
         transaction,
       )
     }
+    const standing = await Basin.findAll({
+      where: { workspaceId: demo.id },
+      include: 'designs',
+      transaction,
+    })
+    for (const basin of standing) await addFigures(basin, transaction)
   })
 }

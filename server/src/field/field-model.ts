@@ -13,6 +13,7 @@ export class StoredField extends Model<
   InferCreationAttributes<StoredField>
 > {
   declare designId: string
+  declare workspaceId: string
   declare tankId: string
   /** As core packs it. */
   declare bytes: Buffer
@@ -24,6 +25,7 @@ export function defineStoredField(sequelize: Sequelize): typeof StoredField {
   return StoredField.init(
     {
       designId: { type: DataTypes.UUID, primaryKey: true },
+      workspaceId: { type: DataTypes.UUID, allowNull: false },
       tankId: { type: DataTypes.TEXT, primaryKey: true },
       bytes: { type: DataTypes.BLOB, allowNull: false },
       madeAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },

@@ -1,6 +1,24 @@
 import { pino, type Logger } from 'pino'
 
-/** The one log of the server: a line of JSON each. What signs a guest in is never in it. */
+/** As much of an error's words as tells what it is: a driver quotes what was sent. */
+const MOST_WORDS = 300
+
+/** An error without what it carries: statements and their values are what keepers wrote. */
+function errorShown(error: Error & { code?: string; parent?: { code?: string } }): object {
+  const [, ...frames] = (error.stack ?? '').split('\n    at ')
+  return {
+    type: error.name,
+    code: error.code ?? error.parent?.code,
+    message: String(error.message).slice(0, MOST_WORDS),
+    at: frames.slice(0, 12),
+  }
+}
+
+/** The one log of the server: a line of JSON each. What signs a guest in is never in it, nor what keepers wrote. */
 export function logAt(level: string): Logger {
-  return pino({ level, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] })
+  return pino({
+    level,
+    redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+    serializers: { err: errorShown },
+  })
 }

@@ -1,3 +1,4 @@
+import { QUOTAS, type QuotaName } from '@yew-basin/contract'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { ConnectionError } from 'sequelize'
 import { Refusal } from './refusal.ts'
@@ -15,9 +16,13 @@ export const answerProblem: ErrorRequestHandler = (error: unknown, request, resp
   }
   const refusal = asRefusal(error)
   if (refusal.code === 'server-fault') request.log?.error(error)
+  if (refusal.problem.status === 503) response.set('Retry-After', RETRY_AFTER_S)
   response.status(refusal.problem.status).type('application/problem+json')
   response.send(JSON.stringify(refusal.problem))
 }
+
+/** The database is started again in about this time. */
+const RETRY_AFTER_S = '2'
 
 /** What the driver says when the server is away or going: system errors, and PostgreSQL's classes 08 and 57P. */
 const LOST = /^(ECONNREFUSED|ECONNRESET|EPIPE|08\w{3}|57P0\d)$/
@@ -38,8 +43,23 @@ function isLostDatabase(error: unknown): boolean {
   )
 }
 
+/** A quota that the database found used up names itself. */
+function quotaOf(error: unknown): QuotaName | null {
+  const { parent } = (error ?? {}) as { parent?: { code?: string; message?: string } }
+  const name = parent?.code === 'YB001' ? parent.message : undefined
+  return name !== undefined && Object.hasOwn(QUOTAS, name) ? (name as QuotaName) : null
+}
+
+function overQuota(quota: QuotaName): Refusal {
+  const { most, words, way } = QUOTAS[quota]
+  const shown = quota === 'bytes' ? `${most / 1e6} MB` : `${most} ${words}`
+  return new Refusal('over-quota', `No room: ${shown} is the most a shelf holds. ${way}`, { quota })
+}
+
 function asRefusal(error: unknown): Refusal {
   if (error instanceof Refusal) return error
+  const quota = quotaOf(error)
+  if (quota) return overQuota(quota)
   if (error instanceof ConnectionError || isLostDatabase(error)) {
     return new Refusal(
       'no-database',

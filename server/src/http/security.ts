@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express'
-import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit'
+import { ipKeyGenerator, rateLimit, type RateLimitRequestHandler } from 'express-rate-limit'
 import helmet from 'helmet'
 import { Refusal } from './refusal.ts'
 
@@ -44,14 +44,36 @@ function hostOf(origin: string): string | null {
   return URL.canParse(origin) ? new URL(origin).host : null
 }
 
-/** At most so many requests a minute from one address. */
-export function atMost(limit: number, minutes: number): RateLimitRequestHandler {
+/** How many requests in how long. */
+export interface RateLimit {
+  readonly limit: number
+  readonly minutes: number
+}
+
+/** At most so many requests from one address, whoever they are. */
+export function atMostFromAddress(rate: RateLimit): RateLimitRequestHandler {
+  return rateLimit({ ...common(rate), ...refusing(rate, 'from one address') })
+}
+
+/** At most so many requests of one keeper; without a session, of one address. */
+export function atMostFromKeeper(rate: RateLimit): RateLimitRequestHandler {
   return rateLimit({
-    windowMs: minutes * 60_000,
-    limit,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (_request, _response, next) =>
-      next(new Refusal('too-many', `No more than ${limit} in ${minutes} min from one address.`)),
+    ...common(rate),
+    keyGenerator: ({ session, ip }) => session?.workspaceId ?? ipKeyGenerator(ip ?? ''),
+    ...refusing(rate, 'from one keeper'),
   })
 }
+
+const common = ({ limit, minutes }: RateLimit) => ({
+  windowMs: minutes * 60_000,
+  limit,
+  standardHeaders: 'draft-8' as const,
+  legacyHeaders: false,
+})
+
+const refusing = ({ limit, minutes }: RateLimit, who: string) => ({
+  handler: ((_request, _response, next) =>
+    next(
+      new Refusal('too-many', `No more than ${limit} in ${minutes} min ${who}.`),
+    )) as RequestHandler,
+})

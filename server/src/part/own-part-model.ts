@@ -15,6 +15,9 @@ export class OwnPart extends Model<InferAttributes<OwnPart>, InferCreationAttrib
   declare kind: PartKind
   declare name: string
   declare spec: object
+  declare revision: CreationOptional<number>
+  /** Set when deleted: it lies in the bin. */
+  declare deletedAt: CreationOptional<Date | null>
   declare createdAt: CreationOptional<Date>
 }
 
@@ -27,6 +30,8 @@ export function defineOwnPart(sequelize: Sequelize): typeof OwnPart {
       kind: { type: DataTypes.TEXT, allowNull: false },
       name: { type: DataTypes.TEXT, allowNull: false },
       spec: { type: DataTypes.JSONB, allowNull: false },
+      revision: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
+      deletedAt: DataTypes.DATE,
       createdAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'own_parts', underscored: true, updatedAt: false },

@@ -1,9 +1,9 @@
-import { readPart, type PartsAnswer } from '@yew-basin/contract'
-import { Router, type Request } from 'express'
-import { idFrom } from '../http/body.ts'
+import { readPart } from '@yew-basin/contract'
+import type { Request } from 'express'
+import { idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
-import { workspaceOf } from '../http/session.ts'
-import type { PartService, SentPart } from './part-service.ts'
+import type { Route } from '../http/routes.ts'
+import { parts, type SentPart } from './part-service.ts'
 
 function sentPart(request: Request): SentPart {
   const read = readPart(request.body)
@@ -11,24 +11,52 @@ function sentPart(request: Request): SentPart {
   throw new Refusal('invalid', 'Some fields cannot be as sent.', { faults: read.faults })
 }
 
+const seen = (request: Request) => ({ id: idFrom(request), changed: ifMatch(request) })
+
 /** The sample library and the keeper's own parts. */
-export function partRoutes(parts: PartService): Router {
-  const routes = Router()
-  routes.get('/', async (request, response) => {
-    const answer: PartsAnswer = { parts: await parts.all(workspaceOf(request)) }
-    response.json(answer)
-  })
-  routes.post('/', async (request, response) => {
-    const workspaceId = workspaceOf(request)
-    response.status(201).json(await parts.keep(workspaceId, sentPart(request)))
-  })
-  routes.put('/:id', async (request, response) => {
-    const workspaceId = workspaceOf(request)
-    response.json(await parts.change(workspaceId, idFrom(request), sentPart(request)))
-  })
-  routes.delete('/:id', async (request, response) => {
-    await parts.remove(workspaceOf(request), idFrom(request))
-    response.status(204).end()
-  })
-  return routes
-}
+export const partRoutes: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/parts',
+    who: 'keeper',
+    run: async ({ response }, access) => {
+      response.json({ parts: await parts.all(access) })
+    },
+  },
+  {
+    method: 'post',
+    path: '/parts',
+    most: '200kb',
+    who: 'keeper',
+    run: async ({ request, response }, access) => {
+      response.status(201).json(await parts.keep(access, sentPart(request)))
+    },
+  },
+  {
+    method: 'put',
+    path: '/parts/:id',
+    most: '200kb',
+    who: 'keeper',
+    run: async ({ request, response }, access) => {
+      const part = seen(request)
+      response.json(await parts.change(access, part, sentPart(request)))
+    },
+  },
+  {
+    method: 'delete',
+    path: '/parts/:id',
+    who: 'keeper',
+    run: async ({ request, response }, access) => {
+      await parts.remove(access, seen(request))
+      response.status(204).end()
+    },
+  },
+  {
+    method: 'post',
+    path: '/parts/:id/restore',
+    who: 'keeper',
+    run: async ({ request, response }, access) => {
+      response.json(await parts.restore(access, idFrom(request)))
+    },
+  },
+]

@@ -1,11 +1,10 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
-import type { Sequelize } from 'sequelize'
+import type { Transaction } from 'sequelize'
+import type { Access } from '../db/access.ts'
+import { changeKept, findKept, restoreKept, type KeptTable } from '../db/kept.ts'
 import { Refusal } from '../http/refusal.ts'
 import { OwnPart } from './own-part-model.ts'
 import { Part } from './part-model.ts'
-
-/** Own parts a workspace may keep. */
-const MOST_OWN_PARTS = 500
 
 /** What is sent to be kept. */
 export interface SentPart {
@@ -14,90 +13,84 @@ export interface SentPart {
   readonly spec: object
 }
 
-/** The sample library and a workspace's own parts. Every call names the workspace; nothing reaches beyond it. */
-export class PartService {
-  readonly #sequelize: Sequelize
+type Seen = { readonly id: string; readonly changed: number }
 
-  constructor(sequelize: Sequelize) {
-    this.#sequelize = sequelize
-  }
+/** A keeper's own parts among the things that are kept. */
+export const OWN_PARTS: KeptTable<OwnPart> = { model: OwnPart, words: 'part', sent: ownAnswer }
 
-  async all(workspaceId: string): Promise<PartAnswer[]> {
-    const samples = await Part.findAll({
-      order: [
-        ['kind', 'ASC'],
-        ['position', 'ASC'],
-      ],
-    })
-    const own = await OwnPart.findAll({
-      where: { workspaceId },
-      order: [
-        ['createdAt', 'ASC'],
-        ['id', 'ASC'],
-      ],
-    })
-    return [
-      ...own.map(ownAnswer),
-      ...samples.map(({ id, kind, name, spec }) =>
-        answer(id, { kind, name, stored: spec, own: false }),
+/** The sample library and a workspace's own parts. */
+export const parts = {
+  all: (access: Access): Promise<PartAnswer[]> =>
+    access.within(async (transaction) => [
+      ...(await ownOnes(transaction)).map(ownAnswer),
+      ...(await samples(transaction)).map(({ id, kind, name, spec }) =>
+        answer({ id, kind, name, spec, own: false, revision: 0 }),
       ),
-    ]
-  }
+    ]),
 
-  keep(workspaceId: string, sent: SentPart): Promise<PartAnswer> {
-    return this.#sequelize.transaction(async (transaction) => {
-      const held = await OwnPart.count({ where: { workspaceId }, transaction })
-      if (held >= MOST_OWN_PARTS) {
-        throw new Refusal(
-          'invalid',
-          `You keep ${held} parts of your own; ${MOST_OWN_PARTS} is the most.`,
-        )
+  keep: (access: Access, sent: SentPart): Promise<PartAnswer> =>
+    access.within(async (transaction) =>
+      ownAnswer(
+        await OwnPart.create({ workspaceId: access.workspaceId, ...sent }, { transaction }),
+      ),
+    ),
+
+  change: (access: Access, seen: Seen, { kind, name, spec }: SentPart): Promise<PartAnswer> =>
+    access.within(async (transaction) => {
+      const part = await findKept(OWN_PARTS, seen.id, transaction)
+      if (part.kind !== kind) {
+        throw new Refusal('invalid', `It is a ${part.kind} and stays one.`)
       }
-      const part = await OwnPart.create({ workspaceId, ...sent }, { transaction })
-      return ownAnswer(part)
-    })
-  }
+      return ownAnswer(await changeKept(OWN_PARTS, seen, { name, spec }, transaction))
+    }),
 
-  async change(workspaceId: string, id: string, sent: SentPart): Promise<PartAnswer> {
-    const part = await this.#find(workspaceId, id)
-    if (part.kind !== sent.kind) {
-      throw new Refusal('invalid', `It is a ${part.kind} and stays one.`)
-    }
-    await part.update({ name: sent.name, spec: sent.spec })
-    return ownAnswer(part)
-  }
+  /** Into the bin. */
+  remove: (access: Access, seen: Seen): Promise<void> =>
+    access.within(async (transaction) => {
+      await changeKept(OWN_PARTS, seen, { deletedAt: new Date() }, transaction)
+    }),
 
-  async remove(workspaceId: string, id: string): Promise<void> {
-    const part = await this.#find(workspaceId, id)
-    await part.destroy()
-  }
-
-  async #find(workspaceId: string, id: string): Promise<OwnPart> {
-    const part = await OwnPart.findOne({ where: { workspaceId, id } })
-    if (!part) throw new Refusal('not-found', 'This part is not among your own.')
-    return part
-  }
+  restore: (access: Access, id: string): Promise<PartAnswer> =>
+    access.within(async (transaction) => {
+      await restoreKept(OWN_PARTS, id, transaction)
+      return ownAnswer(await findKept(OWN_PARTS, id, transaction))
+    }),
 }
 
-function ownAnswer({ id, kind, name, spec }: OwnPart): PartAnswer {
-  return answer(id, { kind, name, stored: spec, own: true })
+const ownOnes = (transaction: Transaction) =>
+  OwnPart.findAll({
+    where: { deletedAt: null },
+    order: [
+      ['createdAt', 'ASC'],
+      ['id', 'ASC'],
+    ],
+    transaction,
+  })
+
+const samples = (transaction: Transaction) =>
+  Part.findAll({
+    order: [
+      ['kind', 'ASC'],
+      ['position', 'ASC'],
+    ],
+    transaction,
+  })
+
+function ownAnswer({ id, kind, name, spec, revision }: OwnPart): PartAnswer {
+  return answer({ id, kind, name, spec, own: true, revision })
+}
+
+interface Shown {
+  readonly id: string
+  readonly kind: PartKind
+  readonly name: string
+  readonly spec: object
+  readonly own: boolean
+  readonly revision: number
 }
 
 /** A pump is known in designs by its part's id and name. */
-function answer(
-  id: string,
-  {
-    kind,
-    name,
-    stored,
-    own,
-  }: {
-    readonly kind: PartKind
-    readonly name: string
-    readonly stored: object
-    readonly own: boolean
-  },
-): PartAnswer {
-  const spec = kind === 'pump' ? { ...stored, id, name } : stored
-  return { id, kind, name, own, spec } as PartAnswer
+function answer({ spec, ...shown }: Shown): PartAnswer {
+  const { id, kind, name } = shown
+  return { ...shown, spec: kind === 'pump' ? { ...spec, id, name } : spec } as PartAnswer
 }

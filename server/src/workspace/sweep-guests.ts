@@ -1,39 +1,29 @@
-import type { Sequelize } from 'sequelize'
+import { BIN_DAYS } from '@yew-basin/contract'
+import { QueryTypes, type Sequelize } from 'sequelize'
 
 /** A guest whose session went sooner than this after they came may still be on the way in. */
 const YOUNG_DAYS = 2
 /** So many at a time, so that nobody waits behind a sweep. */
 const AT_A_TIME = 100
-const DAY_MS = 24 * 3600 * 1000
 
-/**
- * Takes out the workspaces of guests whose session is gone: only that session could open them, so nobody loses
- * anything. Answers how many.
- */
-export async function sweepGuests(sequelize: Sequelize): Promise<number> {
-  let swept = 0
-  for (;;) {
-    const [rows] = await sequelize.query(
-      `DELETE FROM workspaces WHERE id IN (
-         SELECT id FROM workspaces
-         WHERE kind = 'guest'
-           AND created_at < now() - make_interval(days => :youngDays)
-           AND NOT EXISTS (
-             SELECT 1 FROM session WHERE session.sess->>'workspaceId' = workspaces.id::text)
-         ORDER BY created_at
-         LIMIT :atATime)
-       RETURNING id`,
-      { replacements: { youngDays: YOUNG_DAYS, atATime: AT_A_TIME } },
-    )
-    swept += rows.length
-    if (rows.length < AT_A_TIME) return swept
-  }
+/** What a sweep did. */
+export interface Swept {
+  /** Workspaces put into the bin: no session opens them and no key was made. */
+  readonly binned: number
+  /** What lay in the bin long enough and is gone. */
+  readonly gone: number
 }
 
-/** Sweeps now and once a day; gives what stops it. A sweep that fails is reported and tried again the next day. */
-export function sweepDaily(sequelize: Sequelize, tell: (error: Error) => void): () => void {
-  const sweep = () => void sweepGuests(sequelize).catch((error: unknown) => tell(error as Error))
-  sweep()
-  const timer = setInterval(sweep, DAY_MS)
-  return () => clearInterval(timer)
+/** Sweeps what nobody can reach any more, by a function of the database that looks at the right itself. */
+export async function sweepGuests(sequelize: Sequelize): Promise<Swept> {
+  const total = { binned: 0, gone: 0 }
+  for (;;) {
+    const [swept] = await sequelize.query<Swept>('SELECT * FROM sweep($1, $2, $3)', {
+      bind: [BIN_DAYS, YOUNG_DAYS, AT_A_TIME],
+      type: QueryTypes.SELECT,
+    })
+    total.binned += swept!.binned
+    total.gone += swept!.gone
+    if (swept!.binned < AT_A_TIME && swept!.gone < AT_A_TIME) return total
+  }
 }
