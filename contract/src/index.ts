@@ -19,7 +19,6 @@ export type {
   RevisionAnswer,
   SavedAnswer,
   ShelfEntry,
-  ShelfFigures,
   ShelfPage,
   WorkspaceAnswer,
 } from './api/answers.ts'

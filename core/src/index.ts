@@ -174,6 +174,8 @@ export {
   type KeyFigure,
   type KeyFigureName,
   keyFigures,
+  shelfFigures,
+  type ShelfFigures,
   STATE_OF,
   worstDrillFigure,
 } from './key-figures/index.ts'

@@ -21,6 +21,7 @@ export interface TestApp {
   readonly app: Express
   readonly sequelize: Sequelize
   readonly ownerUrl: string
+  readonly adminUrl: string
   /** What was wanted of the queue, done now. */
   readonly work: () => Promise<void>
   readonly close: () => Promise<void>
@@ -34,6 +35,7 @@ export async function anApp(): Promise<TestApp> {
   await admin.end()
   const sequelize = connect(urlOf('APP', database))
   const pool = new pg.Pool({ connectionString: urlOf('APP', database), max: 3 })
+  pool.on('error', () => undefined)
   const settings = {
     databaseUrl: '',
     sessionSecret: 'a secret for tests only',
@@ -47,6 +49,7 @@ export async function anApp(): Promise<TestApp> {
     app: makeApp(settings, { sequelize, sessionPool: pool, jobs }, logAt('silent')),
     sequelize,
     ownerUrl: urlOf('OWNER', database),
+    adminUrl: urlOf('ADMIN', database),
     work: () => jobs.work(),
     close: async () => {
       await sequelize.close()

@@ -1,10 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
-import {
-  QUOTAS,
-  type PartsAnswer,
-  type QuotaName,
-  type WorkspaceAnswer,
-} from '@yew-basin/contract'
+import { QUOTAS, type PartsAnswer, type QuotaName, type WorkspaceAnswer } from '@yew-basin/contract'
 import { applyEdits, setTo } from '@yew-basin/core'
 import pg from 'pg'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'

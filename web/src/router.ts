@@ -51,6 +51,11 @@ export const router = createRouter({
       component: () => import('./parts/PartsView.vue'),
       props: (route) => ({ from: typeof route.query.from === 'string' ? route.query.from : '' }),
     },
+    {
+      path: '/safekeeping',
+      name: 'safekeeping',
+      component: () => import('./safekeeping/SafekeepingView.vue'),
+    },
     { path: '/:nowhere(.*)*', name: 'nowhere', component: () => import('./shell/NowhereView.vue') },
   ],
 })

@@ -1,12 +1,14 @@
 import type { DesignAnswer, PartAnswer, ShelfEntry } from '@yew-basin/contract'
 import type { ErrorCode } from '@yew-basin/contract/errors'
-import type { BasinDesign } from '@yew-basin/core'
+import { shelfFigures, solveBasin, type BasinDesign } from '@yew-basin/core'
 import { createPinia, setActivePinia } from 'pinia'
 
 interface Kept {
   name: string
   note: string
   deleted: boolean
+  /** Revision of its name. */
+  named: number
   design: BasinDesign
   revision: number
   before: { revision: number; design: BasinDesign }[]
@@ -27,7 +29,13 @@ export class AServer {
   readonly asked: Asked[] = []
   readonly basins = new Map<string, Kept>()
   readonly fields = new Map<string, Uint8Array>()
+  readonly histories = new Map<string, object[]>()
   parts: PartAnswer[] = []
+  /** The shelf's figures have been computed. */
+  figured = true
+  hasKey = false
+  /** What lies in the bin besides basins. */
+  binned: PartAnswer[] = []
   /** Requests fail as without a network. */
   down = false
   /** The next request is refused so. */
@@ -49,6 +57,7 @@ export class AServer {
       name,
       note: '',
       deleted: false,
+      named: 1,
       design: copied(design),
       revision: 1,
       before: [],
@@ -71,13 +80,22 @@ export class AServer {
 
   #basin(id: string) {
     const kept = this.basins.get(id)!
-    return { id, name: kept.name, note: kept.note, current: this.#design(id, kept) }
+    const { name, note, named: revision } = kept
+    return { id, name, note, revision, current: this.#design(id, kept) }
   }
 
   #shelf(): ShelfEntry[] {
     return [...this.basins]
       .filter(([, { deleted }]) => !deleted)
-      .map(([id, { name, note, design }]) => ({ id, name, note, changedAt: SAVED_AT, design }))
+      .map(([id, { name, note, named, design }]) => ({
+        id,
+        name,
+        note,
+        revision: named,
+        changedAt: SAVED_AT,
+        figures: this.figured ? shelfFigures(solveBasin(design)) : null,
+        figuresCurrent: this.figured,
+      }))
   }
 
   async #answer(path: string, how: RequestInit) {
@@ -92,6 +110,12 @@ export class AServer {
       return problem(code, faults ? { faults } : {})
     }
     const [, , what, id, more, at] = path.split('/')
+    if (method !== 'GET' && ['basins', 'parts'].includes(what!) && id && id !== 'import') {
+      const moved = this.#movedOn(what!, { id, more }, how)
+      if (moved) return moved
+    }
+    if (what === 'workspace') return this.#ofWorkspace(id)
+    if (what === 'bin') return this.#ofBin(method)
     if (what === 'basins') return this.#ofBasins(method, { id, more }, sent)
     if (what === 'designs')
       return this.#ofDesigns(
@@ -99,7 +123,7 @@ export class AServer {
         { id: id!, at: more === 'revisions' ? path.split('/').at(-1)! : null },
         { sent, how },
       )
-    if (what === 'parts') return this.#ofParts(method, id, sent)
+    if (what === 'parts') return this.#ofParts(method, { id, more }, sent)
     if (what === 'fields') return this.#ofFields(method, `${id} ${more ?? at}`, how)
     return problem('not-found')
   }
@@ -111,7 +135,7 @@ export class AServer {
   ) {
     if (!id)
       return method === 'GET'
-        ? json(this.#shelf())
+        ? json({ entries: this.#shelf(), next: null })
         : json(this.#basin(this.has((sent as { name: string }).name)))
     if (id === 'import') {
       const file = sent as { name: string; designs: { design: BasinDesign }[] }
@@ -121,7 +145,10 @@ export class AServer {
     if (!kept || (kept.deleted && more !== 'restore')) return problem('not-found')
     if (more === 'duplicate') return json(this.#basin(this.has(`${kept.name} copy`, kept.design)))
     if (more === 'restore') kept.deleted = false
-    if (method === 'PATCH') kept.name = (sent as { name: string }).name
+    if (method === 'PATCH') {
+      kept.name = (sent as { name: string }).name
+      kept.named++
+    }
     if (method === 'DELETE') {
       kept.deleted = true
       return nothing()
@@ -152,18 +179,92 @@ export class AServer {
     return json(this.#design(basinId, kept))
   }
 
-  #ofParts(method: string, id: string | undefined, sent: unknown) {
-    if (method === 'GET') return json({ parts: this.parts })
+  /** Names and parts are changed over the revision that was seen, and no other. */
+  #movedOn(
+    what: string,
+    { id, more }: { id: string; more?: string | undefined },
+    how: RequestInit,
+  ) {
+    if (more === 'restore' || more === 'duplicate') return null
+    const part = this.parts.find((known) => known.id === id)
+    const basin = this.basins.get(id)
+    const revision = what === 'parts' ? part?.revision : basin?.named
+    const seen = Number((how.headers as Record<string, string>)['If-Match']?.replaceAll('"', ''))
+    if (revision === undefined || revision === seen) return null
+    return problem('revision-moved', { current: part ?? { name: basin!.name } })
+  }
+
+  #ofWorkspace(what: string | undefined) {
+    if (what === 'recovery-key') {
+      this.hasKey = true
+      return json({ key: 'ABCD-EFGH-JKMN' })
+    }
+    if (what === 'recover') return problem('not-found')
+    const room = (used: number) => ({ used, most: 100 })
+    const usage = {
+      basins: room(this.basins.size),
+      designs: room(3),
+      parts: room(this.parts.length),
+      fields: room(0),
+      bytes: { used: 1_500_000, most: 256_000_000 },
+    }
+    return json({ kind: 'guest', createdAt: SAVED_AT, hasRecoveryKey: this.hasKey, usage })
+  }
+
+  #ofBin(method: string) {
     if (method === 'DELETE') {
-      this.parts = this.parts.filter((part) => part.id !== id)
+      for (const [id, { deleted }] of this.basins) if (deleted) this.basins.delete(id)
+      this.binned = []
+      return nothing()
+    }
+    const entry = (thing: string, id: string, name: string) => ({
+      thing,
+      id,
+      name,
+      deletedAt: new Date().toISOString(),
+      goneAt: new Date(Date.now() + 12.5 * 86_400_000).toISOString(),
+    })
+    const basins = [...this.basins].filter(([, { deleted }]) => deleted)
+    return json({
+      entries: [
+        ...basins.map(([id, { name }]) => entry('basin', id, name)),
+        ...this.binned.map(({ id, name }) => entry('part', id, name)),
+      ],
+    })
+  }
+
+  #ofParts(
+    method: string,
+    { id, more }: { id?: string | undefined; more?: string | undefined },
+    sent: unknown,
+  ) {
+    if (more === 'history') return json({ entries: this.histories.get(id!) ?? [] })
+    if (more === 'restore') {
+      const back = this.binned.find((part) => part.id === id)
+      if (!back) return problem('not-found')
+      this.binned = this.binned.filter((part) => part !== back)
+      this.parts = [back, ...this.parts]
+      return json(back)
+    }
+    if (method === 'GET') return json({ parts: this.parts })
+    const known = this.parts.find((part) => part.id === id)
+    if (method === 'DELETE') {
+      this.parts = this.parts.filter((part) => part !== known)
+      if (known) this.binned.push(known)
       return nothing()
     }
     const body = sent as { name: string; spec: object }
     const own = id ?? `own-${++this.#made}`
+    if (known) {
+      const { kind, name, spec, revision } = known
+      const before = { revision, savedAt: SAVED_AT, content: { kind, name, spec } }
+      this.histories.set(own, [before, ...(this.histories.get(own) ?? [])])
+    }
     const part = {
       ...body,
       id: own,
       own: true,
+      revision: (known?.revision ?? 0) + 1,
       spec: { ...body.spec, id: own, name: body.name },
     } as unknown as PartAnswer
     this.parts = [part, ...this.parts.filter((other) => other.id !== own)]

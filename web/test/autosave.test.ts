@@ -32,7 +32,12 @@ function aServer(...answers: (() => { status: number; body: unknown } | 'down')[
     return {
       ok: next.status < 400,
       status: next.status,
-      headers: { get: () => type },
+      headers: {
+        get: (name: string) =>
+          name === 'Retry-After'
+            ? ((next.body as { retryAfter?: number }).retryAfter ?? null)
+            : type,
+      },
       json: async () => next.body,
     }
   }
@@ -47,6 +52,11 @@ const refuses =
     status: 400,
     body: { code, title: code, detail: code, ...more },
   })
+
+/** What was asked of the browser's store has happened: no timer is part of it. */
+async function written(): Promise<void> {
+  for (let turn = 0; turn < 50; turn++) await Promise.resolve()
+}
 
 describe('autosave', () => {
   let now: BasinDesign
@@ -113,6 +123,45 @@ describe('autosave', () => {
     await jest.advanceTimersByTimeAsync(1600)
     expect(autosave.state.value).toBe('saved')
   })
+  test('what is kept is said, and whether leaving would lose it', async () => {
+    aServer(down)
+    expect([autosave.kept.value, autosave.wouldLose.value]).toEqual(['nothing', false])
+    change(2)
+    expect([autosave.kept.value, autosave.wouldLose.value]).toEqual(['keeping', true])
+    await jest.advanceTimersByTimeAsync(600)
+    expect([autosave.state.value, autosave.kept.value]).toEqual(['offline', 'kept'])
+    expect(autosave.wouldLose.value).toBe(false)
+  })
+  test('where nothing can be kept, leaving would lose it until the server has it', async () => {
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    aServer(down, saves(5))
+    change(2)
+    await jest.advanceTimersByTimeAsync(600)
+    expect([autosave.kept.value, autosave.wouldLose.value]).toEqual(['lost', true])
+    await jest.advanceTimersByTimeAsync(1600)
+    expect([autosave.state.value, autosave.wouldLose.value]).toEqual(['saved', false])
+    full.mockRestore()
+  })
+  test('a fault of the server’s own is tried three times, then waits for the keeper', async () => {
+    const fault = refuses('server-fault')
+    const sent = aServer(fault, fault, fault, saves(5))
+    change(2)
+    await jest.advanceTimersByTimeAsync(60_000)
+    expect([autosave.state.value, sent.length]).toEqual(['refused', 3])
+    autosave.retryNow()
+    await jest.advanceTimersByTimeAsync(10)
+    expect(autosave.state.value).toBe('saved')
+  })
+  test('a server that asks to wait is not asked before', async () => {
+    const sent = aServer(refuses('no-database', { retryAfter: 9 }), saves(5))
+    change(2)
+    await jest.advanceTimersByTimeAsync(9000)
+    expect(sent).toHaveLength(1)
+    await jest.advanceTimersByTimeAsync(1000)
+    expect(autosave.state.value).toBe('saved')
+  })
   test('a revision that moved is a conflict; keeping mine saves over theirs', async () => {
     const sent = aServer(refuses('revision-moved', { current: answer(7, design(9)) }), saves(8))
     change(2)
@@ -140,6 +189,8 @@ describe('autosave', () => {
     ['not-found', 'gone'],
     ['invalid', 'refused'],
     ['too-many', 'offline'],
+    ['over-quota', 'refused'],
+    ['too-large', 'refused'],
     ['no-database', 'offline'],
   ])('a server that says %s leaves it %s, with the work kept here', async (code, state) => {
     aServer(refuses(code, { faults: [{ path: 'design.tank', message: 'must be an object' }] }))
@@ -147,33 +198,41 @@ describe('autosave', () => {
     await jest.advanceTimersByTimeAsync(600)
     expect(autosave.state.value).toBe(state)
     expect(Object.keys(localStorage)).toContain('yew.draft.d.this')
-    if (state === 'refused') expect(autosave.fault.value).toBe('design.tank must be an object')
+    if (code === 'invalid') expect(autosave.fault.value).toBe('design.tank must be an object')
+    if (code === 'over-quota') expect(autosave.fault.value).toBe('over-quota')
   })
-  test('left-over work is found again, and known for a conflict when the server moved on', () => {
+  test('left-over work is found again, and known for a conflict when the server moved on', async () => {
     change(2)
+    await written()
     const same = new Autosave(() => now)
     same.begin(answer(4, design(1)))
-    expect(same.recovered(answer(4, design(1)))).toMatchObject({ design: { n: 2 }, moved: false })
+    expect(await same.recovered(answer(4, design(1)))).toMatchObject({
+      design: { n: 2 },
+      moved: false,
+    })
     const moved = new Autosave(() => now)
     moved.begin(answer(6, design(5)))
-    expect(moved.recovered(answer(6, design(5)))).toMatchObject({ moved: true })
+    expect(await moved.recovered(answer(6, design(5)))).toMatchObject({ moved: true })
     expect(moved.state.value).toBe('conflict')
   })
-  test('what arrived as the page was left is nobody’s conflict', () => {
+  test('what arrived as the page was left is nobody’s conflict', async () => {
     change(2)
+    await written()
     const back = new Autosave(() => now)
     back.begin(answer(5, design(2)))
-    expect(back.recovered(answer(5, design(2)))).toBeNull()
+    expect(await back.recovered(answer(5, design(2)))).toBeNull()
     expect(back.state.value).toBe('saved')
+    await written()
     expect(Object.keys(localStorage)).not.toContain('yew.draft.d.this')
   })
   test('what arrives only after the page came back is no conflict either', async () => {
     const sent = aServer(refuses('revision-moved', { current: answer(5, design(2)) }), saves(6))
     change(2)
     jest.clearAllTimers()
+    await written()
     const back = new Autosave(() => now)
     back.begin(answer(4, design(1)))
-    expect(back.recovered(answer(4, design(1)))).toMatchObject({ moved: false })
+    expect(await back.recovered(answer(4, design(1)))).toMatchObject({ moved: false })
     back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
     expect(back.state.value).toBe('saved')
@@ -187,9 +246,13 @@ describe('autosave', () => {
     change(2)
     void autosave.save()
     change(3)
+    await written()
     const back = new Autosave(() => now)
     back.begin(answer(5, design(2)))
-    expect(back.recovered(answer(5, design(2)))).toMatchObject({ design: { n: 3 }, moved: false })
+    expect(await back.recovered(answer(5, design(2)))).toMatchObject({
+      design: { n: 3 },
+      moved: false,
+    })
     const sent = aServer(saves(6))
     back.markDirty()
     await jest.advanceTimersByTimeAsync(600)
@@ -200,9 +263,13 @@ describe('autosave', () => {
     change(2)
     void autosave.save()
     change(3)
+    await written()
     const back = new Autosave(() => now)
     back.begin(answer(4, design(1)))
-    expect(back.recovered(answer(4, design(1)))).toMatchObject({ design: { n: 3 }, moved: false })
+    expect(await back.recovered(answer(4, design(1)))).toMatchObject({
+      design: { n: 3 },
+      moved: false,
+    })
     const sent = aServer(refuses('revision-moved', { current: answer(5, design(2)) }), saves(6))
     back.markDirty()
     await jest.advanceTimersByTimeAsync(600)

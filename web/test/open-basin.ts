@@ -20,7 +20,7 @@ export async function anOpenBasin(design: BasinDesign = aFullDesign()) {
   localStorage.setItem('yew.known', 'yes')
   setActivePinia(createPinia())
   const current = { id: 'd', name: 'Design', revision: 1, savedAt: '2026-01-01T00:00:00Z', design }
-  const basin: BasinAnswer = { id: 'b', name: 'Basin', note: '', current }
+  const basin: BasinAnswer = { id: 'b', name: 'Basin', note: '', revision: 1, current }
   const answers: Readonly<Record<string, unknown>> = {
     '/api/basins/b': basin,
     '/api/parts': { parts: [] },

@@ -67,13 +67,14 @@ describe('the parts', () => {
   test('of the keeper’s own are among the pumps as soon as they are kept, changed or gone', async () => {
     const parts = useParts()
     await parts.want()
-    const own = await parts.keep(null, 'pump', 'Mine', newSpec('pump'))
+    const sent = { kind: 'pump', name: 'Mine', spec: newSpec('pump') } as const
+    const own = await parts.keep({ id: null, revision: 0 }, sent)
     expect(parts.pumps[0]!.id).toBe(own.id)
-    await parts.keep(own.id, 'pump', 'Mine, cleaned', newSpec('pump'))
+    await parts.keep(own, { ...sent, name: 'Mine, cleaned' })
     expect(parts.parts.filter(({ id }) => id === own.id).map(({ name }) => name)).toEqual([
       'Mine, cleaned',
     ])
-    await parts.remove(own.id)
+    await parts.remove(own)
     expect(parts.pumps.map(({ id }) => id)).toEqual(['small', 'large'])
     expect(fetched()).toBe(1)
   })
@@ -81,9 +82,8 @@ describe('the parts', () => {
     const parts = useParts()
     await parts.want()
     server.down = true
-    await expect(parts.keep(null, 'pump', 'Mine', newSpec('pump'))).rejects.toThrow(
-      'does not answer',
-    )
+    const sent = { kind: 'pump', name: 'Mine', spec: newSpec('pump') } as const
+    await expect(parts.keep({ id: null, revision: 0 }, sent)).rejects.toThrow('does not answer')
     expect(parts.parts).toHaveLength(3)
   })
 })

@@ -15,6 +15,7 @@ const part = (kind: string, id: string, name: string, own: boolean): PartAnswer 
     kind,
     name,
     own,
+    revision: own ? 1 : 0,
     spec: { ...newSpec(kind as PartAnswer['kind']), id, name },
   }) as unknown as PartAnswer
 
@@ -49,6 +50,53 @@ describe('the parts', () => {
     expect(hasButton('Change My pump')).toBe(true)
     expect(hasButton('Delete My pump')).toBe(true)
     expect(hasButton('Copy My pump into your own')).toBe(false)
+  })
+
+  test('half typed outlives its view, and is left only when that is said', async () => {
+    await press('Change My pump')
+    await enter('Name', 'Half a na')
+    await shown(PartsView, { from: '' })
+    expect(field('Name').value).toBe('Half a na')
+    // Another one is begun meanwhile: the first still waits.
+    await press('Copy Library pump into your own')
+    expect(field('Name').value).toBe('Library pump, mine')
+    await press('Change My pump')
+    expect(field('Name').value).toBe('Half a na')
+    await press('Leave it')
+    await press('Change My pump')
+    expect(field('Name').value).toBe('My pump')
+  })
+
+  test('changed in another tab meanwhile is asked about; mine goes over theirs when I say so', async () => {
+    await press('Change My pump')
+    await enter('Name', 'Mine')
+    const own = server.parts.findIndex(({ id }) => id === 'mine')
+    server.parts[own] = { ...server.parts[own]!, name: 'Theirs', revision: 4 }
+    await press(/^Keep it/)
+    await flushPromises()
+    expect(text()).toContain('as “Theirs”')
+    expect(server.parts.some(({ name }) => name === 'Mine')).toBe(false)
+    await press('Keep mine')
+    await flushPromises()
+    expect(server.parts.find(({ id }) => id === 'mine')).toMatchObject({
+      name: 'Mine',
+      revision: 5,
+    })
+  })
+
+  test('a change and a delete can be undone by their notices', async () => {
+    await press('Change My pump')
+    await enter('Name', 'Renamed')
+    await press(/^Keep it/)
+    await flushPromises()
+    await useNotices().notices.at(-1)!.action!.run()
+    await flushPromises()
+    expect(server.parts.find(({ id }) => id === 'mine')!.name).toBe('My pump')
+    await press('Delete My pump')
+    await flushPromises()
+    expect(server.parts.some(({ id }) => id === 'mine')).toBe(false)
+    await useNotices().notices.at(-1)!.action!.run()
+    expect(server.parts.some(({ id }) => id === 'mine')).toBe(true)
   })
 
   test('a copy becomes one’s own under a name of its own', async () => {

@@ -5,6 +5,7 @@ import ImportDialog from '../src/shelf/ImportDialog.vue'
 import NameDialog from '../src/shelf/NameDialog.vue'
 import { useShelf } from '../src/shelf/shelf-store.ts'
 import { useNotices } from '../src/shell/notices.ts'
+import { shelfFigures, solveBasin } from '@yew-basin/core'
 import { aDesign } from './a-design.ts'
 import { aBrowser, AServer } from './a-server.ts'
 import { button, enter, field, press, shown, text } from './a-view.ts'
@@ -31,7 +32,7 @@ describe('the shelf', () => {
     const made = await shelf.create('Upper reef')
     expect(made!.name).toBe('Upper reef')
     expect(names()).toEqual(['Lower reef', 'Upper reef'])
-    await shelf.rename(made!.id, 'Top reef')
+    await shelf.rename(shelf.entries[1]!, 'Top reef')
     await shelf.duplicate(made!.id)
     expect(names()).toEqual(['Lower reef', 'Top reef', 'Top reef copy'])
   })
@@ -47,7 +48,7 @@ describe('the shelf', () => {
     await notice!.action!.run()
     expect(names()).toEqual(['Lower reef'])
     expect(shelf.entries[0]!.id).toBe(id)
-    expect(shelf.entries[0]!.design).toEqual(DESIGN)
+    expect(server.basins.get(id)!.design).toEqual(DESIGN)
   })
 
   test('a delete that failed is not offered for undoing', async () => {
@@ -68,6 +69,58 @@ describe('the shelf', () => {
     expect(await shelf.create('One more')).toBeNull()
     expect([names(), server.basins.size]).toEqual([[], 0])
     expect(useNotices().notices[0]!.text).toContain('too-many')
+  })
+
+  test('a rename can be undone, and one that came too late says what it is called now', async () => {
+    server.has('Lower reef')
+    const shelf = useShelf()
+    await shelf.load()
+    const seen = shelf.entries[0]!
+    await shelf.rename(seen, 'Top reef')
+    await useNotices().notices[0]!.action!.run()
+    expect(names()).toEqual(['Lower reef'])
+    await shelf.rename(seen, 'Late reef')
+    expect(names()).toEqual(['Lower reef'])
+    expect(useNotices().notices.at(-1)!.text).toContain('it is called Lower reef now')
+  })
+
+  test('figures that are being worked out are said to be, and come by themselves', async () => {
+    jest.useFakeTimers()
+    server.has('Lower reef')
+    server.figured = false
+    await shown(ShelfView)
+    expect(text()).toContain('being worked out')
+    server.figured = true
+    await jest.advanceTimersByTimeAsync(2000)
+    expect(text()).not.toContain('being worked out')
+    expect(text()).toContain('Net water')
+    jest.useRealTimers()
+  })
+
+  test('a basin that was open here shows the page’s own figures, of the save they are of', async () => {
+    const id = server.has('Lower reef')
+    server.figured = false
+    const shelf = useShelf()
+    const figures = shelfFigures(solveBasin(DESIGN))
+    shelf.leftBasin(id, '2026-01-01T10:00:00Z', figures)
+    await shelf.load()
+    expect(shelf.entries[0]).toMatchObject({ figures, figuresCurrent: true })
+    shelf.leftBasin(id, '2026-01-01T09:00:00Z', figures)
+    await shelf.load()
+    expect(shelf.entries[0]!.figures).toBeNull()
+  })
+
+  test('of many is drawn in parts and searched by name', async () => {
+    for (let n = 1; n <= 70; n++) server.has(`Reef ${n}`)
+    await shown(ShelfView)
+    const rows = () => document.querySelectorAll('[aria-label=Basins] > li').length
+    expect(rows()).toBe(60)
+    await press('Show 10 more of 70')
+    expect(rows()).toBe(70)
+    await enter('Find among 70', 'reef 66')
+    expect(rows()).toBe(1)
+    await enter('Find among 70', 'nothing')
+    expect(text()).toContain('None of them is called so')
   })
 
   test('that cannot be read says why, and reads again when it is asked', async () => {

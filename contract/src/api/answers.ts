@@ -1,13 +1,6 @@
-import type { BasinDesign, Finding, KeyFigure } from '@yew-basin/core'
+import type { BasinDesign, ShelfFigures } from '@yew-basin/core'
 import type { PartSpec } from '../part/part-document.ts'
 import type { Usage } from './quotas.ts'
-
-/** What the shelf shows of a design, computed once for a revision of it by one version of the core. */
-export interface ShelfFigures {
-  readonly figures: readonly Pick<KeyFigure, 'id' | 'label' | 'value'>[]
-  /** The worst that was found; null: nothing. */
-  readonly worst: Pick<Finding, 'severity' | 'title'> | null
-}
 
 /** A basin on the shelf. */
 export interface ShelfEntry {
@@ -17,8 +10,10 @@ export interface ShelfEntry {
   /** Of its name and note. */
   readonly revision: number
   readonly changedAt: string
-  /** null: being computed. */
+  /** null: being computed for the first time. */
   readonly figures: ShelfFigures | null
+  /** Whether they are of the design as it is saved; else they are being computed anew. */
+  readonly figuresCurrent: boolean
 }
 
 /** A page of the shelf, the oldest basin first. */

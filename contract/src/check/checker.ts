@@ -1,3 +1,4 @@
+/// <reference path="./class-transformer.d.ts" />
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import {
   getMetadataStorage,

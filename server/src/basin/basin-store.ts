@@ -1,8 +1,7 @@
 import { FORMAT_VERSION, migrated } from '@yew-basin/contract'
-import type { BasinDesign } from '@yew-basin/core'
+import { shelfFigures, solveBasin, type BasinDesign } from '@yew-basin/core'
 import type { Transaction } from 'sequelize'
 import { CORE_VERSION } from '../job/core-version.ts'
-import { shelfFigures } from '../job/shelf-figures.ts'
 import { Basin } from './basin-model.ts'
 import { Design } from './design-model.ts'
 import { Revision } from './revision-model.ts'
@@ -50,7 +49,7 @@ export async function addFigures(basin: Basin, transaction: Transaction): Promis
   for (const design of basin.designs ?? []) {
     await design.update(
       {
-        shelfFigures: shelfFigures(designOf(design)),
+        shelfFigures: shelfFigures(solveBasin(designOf(design))),
         figuresRevision: design.revision,
         figuresCore: CORE_VERSION,
       },

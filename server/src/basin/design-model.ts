@@ -1,4 +1,4 @@
-import type { ShelfFigures } from '@yew-basin/contract'
+import type { ShelfFigures } from '@yew-basin/core'
 import {
   DataTypes,
   Model,

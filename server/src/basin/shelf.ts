@@ -65,6 +65,8 @@ function cardsAfter(
   )
 }
 
-function entryOf({ id, name, note, revision, savedAt, figures }: Card): ShelfEntry {
-  return { id, name, note, revision, changedAt: savedAt.toISOString(), figures }
+function entryOf({ savedAt, figures, current, ...card }: Card): ShelfEntry {
+  const { id, name, note, revision } = card
+  const changedAt = savedAt.toISOString()
+  return { id, name, note, revision, changedAt, figures, figuresCurrent: current }
 }

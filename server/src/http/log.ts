@@ -1,4 +1,4 @@
-import { pino, type Logger } from 'pino'
+import { pino, type Logger, type LoggerOptions } from 'pino'
 
 /** As much of an error's words as tells what it is: a driver quotes what was sent. */
 const MOST_WORDS = 300
@@ -16,9 +16,12 @@ function errorShown(error: Error & { code?: string; parent?: { code?: string } }
 
 /** The one log of the server: a line of JSON each. What signs a guest in is never in it, nor what keepers wrote. */
 export function logAt(level: string): Logger {
-  return pino({
-    level,
-    redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
-    serializers: { err: errorShown },
-  })
+  return pino(LOG_OPTIONS(level))
 }
+
+/** How it writes, wherever to. */
+export const LOG_OPTIONS = (level: string): LoggerOptions => ({
+  level,
+  redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+  serializers: { err: errorShown },
+})

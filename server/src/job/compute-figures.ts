@@ -1,10 +1,10 @@
+import { shelfFigures, solveBasin } from '@yew-basin/core'
 import type { Sequelize } from 'sequelize'
 import { designOf } from '../basin/basin-store.ts'
 import { Design } from '../basin/design-model.ts'
 import { Access } from '../db/access.ts'
 import { CORE_VERSION } from './core-version.ts'
 import type { DesignJob } from './jobs.ts'
-import { shelfFigures } from './shelf-figures.ts'
 
 /** Computes a design's figures for the shelf and keeps them with the revision they are of. */
 export async function computeFigures(
@@ -16,7 +16,7 @@ export async function computeFigures(
     if (!design) return
     await Design.update(
       {
-        shelfFigures: shelfFigures(designOf(design)),
+        shelfFigures: shelfFigures(solveBasin(designOf(design))),
         figuresRevision: design.revision,
         figuresCore: CORE_VERSION,
       },

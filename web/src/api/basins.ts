@@ -1,23 +1,31 @@
 import type {
   BasinAnswer,
+  BinAnswer,
+  BinEntry,
   DesignAnswer,
+  HistoryAnswer,
   PartAnswer,
   PartKind,
   PartsAnswer,
+  RecoveryKeyAnswer,
   RevisionAnswer,
-  ShelfEntry,
+  SavedAnswer,
+  ShelfPage,
+  WorkspaceAnswer,
 } from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
 import { request } from './client.ts'
 
 export const basinsApi = {
-  shelf: () => request<ShelfEntry[]>('/basins'),
+  shelf: (after: string | null) =>
+    request<ShelfPage>(after === null ? '/basins' : `/basins?after=${encodeURIComponent(after)}`),
   open: (id: string) => request<BasinAnswer>(`/basins/${id}`),
   create: (name: string) => request<BasinAnswer>('/basins', { method: 'POST', body: { name } }),
-  rename: (id: string, name: string) =>
-    request<BasinAnswer>(`/basins/${id}`, { method: 'PATCH', body: { name } }),
+  rename: (id: string, changed: number, name: string) =>
+    request<BasinAnswer>(`/basins/${id}`, { method: 'PATCH', body: { name }, ifMatch: changed }),
   duplicate: (id: string) => request<BasinAnswer>(`/basins/${id}/duplicate`, { method: 'POST' }),
-  remove: (id: string) => request<void>(`/basins/${id}`, { method: 'DELETE' }),
+  remove: (id: string, changed: number) =>
+    request<void>(`/basins/${id}`, { method: 'DELETE', ifMatch: changed }),
   restore: (id: string) => request<BasinAnswer>(`/basins/${id}/restore`, { method: 'POST' }),
   bringIn: (json: string) => request<BasinAnswer>('/basins/import', { method: 'POST', json }),
   exportAddress: (id: string) => `/api/basins/${id}/export`,
@@ -26,7 +34,7 @@ export const basinsApi = {
 export const designsApi = {
   open: (id: string) => request<DesignAnswer>(`/designs/${id}`),
   save: (id: string, changed: number, design: BasinDesign, keepalive = false) =>
-    request<DesignAnswer>(`/designs/${id}`, {
+    request<SavedAnswer>(`/designs/${id}`, {
       method: 'PUT',
       body: { design },
       ifMatch: changed,
@@ -45,9 +53,26 @@ interface SentPart {
 export const partsApi = {
   all: () => request<PartsAnswer>('/parts'),
   keep: (body: SentPart) => request<PartAnswer>('/parts', { method: 'POST', body }),
-  change: (id: string, body: SentPart) =>
-    request<PartAnswer>(`/parts/${id}`, { method: 'PUT', body }),
-  remove: (id: string) => request<void>(`/parts/${id}`, { method: 'DELETE' }),
+  change: (id: string, changed: number, body: SentPart) =>
+    request<PartAnswer>(`/parts/${id}`, { method: 'PUT', body, ifMatch: changed }),
+  remove: (id: string, changed: number) =>
+    request<void>(`/parts/${id}`, { method: 'DELETE', ifMatch: changed }),
+  restore: (id: string) => request<PartAnswer>(`/parts/${id}/restore`, { method: 'POST' }),
+  history: (id: string) => request<HistoryAnswer>(`/parts/${id}/history`),
+}
+
+/** Whose shelf this is, and what lies in its bin. */
+export const shelfApi = {
+  workspace: () => request<WorkspaceAnswer>('/workspace'),
+  makeKey: () => request<RecoveryKeyAnswer>('/workspace/recovery-key', { method: 'POST' }),
+  recover: (key: string) =>
+    request<WorkspaceAnswer>('/workspace/recover', { method: 'POST', body: { key } }),
+  bin: () => request<BinAnswer>('/bin'),
+  emptyBin: () => request<void>('/bin', { method: 'DELETE' }),
+  restore: ({ thing, id }: BinEntry) =>
+    request<unknown>(`/${thing === 'basin' ? 'basins' : 'parts'}/${id}/restore`, {
+      method: 'POST',
+    }),
 }
 
 /** Fields of currents, as core packs them. */

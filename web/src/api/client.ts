@@ -3,17 +3,20 @@ import type { Problem } from '@yew-basin/contract/errors'
 /** The server refused, and said why. */
 export class Refused extends Error {
   readonly problem: Problem
+  /** The server asks to wait so long before the next try; 0: it says nothing of it. */
+  readonly retryAfterMs: number
 
-  constructor(problem: Problem) {
+  constructor(problem: Problem, retryAfterMs = 0) {
     super(problem.detail || problem.title)
     this.problem = problem
+    this.retryAfterMs = retryAfterMs
   }
 }
 
 /** The server could not be reached, or did not answer as itself. */
 export class Unreachable extends Error {
   constructor() {
-    super('Yew Basin’s server does not answer. Your work is kept in this browser.')
+    super('Yew Basin’s server does not answer.')
   }
 }
 
@@ -31,7 +34,7 @@ interface Request {
 
 /** One request to our own server. A visitor without a workspace is given one, and the request goes again. */
 export async function request<Answer>(path: string, options: Request = {}): Promise<Answer> {
-  if (localStorage.getItem(KNOWN) === null) await askForWorkspace()
+  if (!isKnown()) await askForWorkspace()
   const answer = await send(path, options)
   if (answer.status !== 401) return read<Answer>(answer)
   await askForWorkspace()
@@ -41,12 +44,31 @@ export async function request<Answer>(path: string, options: Request = {}): Prom
 /** Set once this browser has been given a workspace; the cookie itself is not ours to read. */
 const KNOWN = 'yew.known'
 let asking: Promise<unknown> | null = null
+let known = false
+
+/** Where storage is forbidden the page itself remembers. */
+function isKnown(): boolean {
+  try {
+    return known || localStorage.getItem(KNOWN) !== null
+  } catch {
+    return known
+  }
+}
+
+function remember(): void {
+  known = true
+  try {
+    localStorage.setItem(KNOWN, 'yes')
+  } catch {
+    // The cookie counts; asking once more does no harm.
+  }
+}
 
 /** Asks once, however many requests are waiting for it. */
 function askForWorkspace(): Promise<unknown> {
   asking ??= send('/workspace', { method: 'POST' })
     .then((answer) => read(answer))
-    .then(() => localStorage.setItem(KNOWN, 'yes'))
+    .then(() => remember())
     .finally(() => (asking = null))
   return asking
 }
@@ -83,6 +105,12 @@ async function read<Answer>(answer: Response): Promise<Answer> {
   if (answer.ok && kind.includes('json')) return (await answer.json()) as Answer
   if (answer.ok && kind.includes('octet-stream'))
     return new Uint8Array(await answer.arrayBuffer()) as Answer
-  if (kind.includes('problem+json')) throw new Refused((await answer.json()) as Problem)
+  if (kind.includes('problem+json')) {
+    const seconds = Number(answer.headers.get('Retry-After') ?? 0)
+    throw new Refused(
+      (await answer.json()) as Problem,
+      Number.isFinite(seconds) ? seconds * 1000 : 0,
+    )
+  }
   throw new Unreachable()
 }

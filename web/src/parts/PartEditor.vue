@@ -2,7 +2,8 @@
 import type { BulkheadSpec, FittingSpec, NozzleSpec, ValveSpec } from '@yew-basin/contract'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import type { CirculationPart, DevicePart, PipeSize, PumpPart } from '@yew-basin/core'
-import { ref, shallowRef } from 'vue'
+import type { PartAnswer } from '@yew-basin/contract'
+import { ref, shallowRef, watch } from 'vue'
 import { Refused } from '../api/client.ts'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -10,6 +11,8 @@ import PipeSizePicker from '../run/PipeSizePicker.vue'
 import { VALVE_FORMS } from '../run/piece-words.ts'
 import { useNotices } from '../shell/notices.ts'
 import { isDevice, type PartDraft } from './part-words.ts'
+import PartConflict from './PartConflict.vue'
+import { usePartDrafts } from './part-drafts.ts'
 import { useParts } from './parts-store.ts'
 import PumpEditor from './PumpEditor.vue'
 import CirculationEditor from './CirculationEditor.vue'
@@ -20,31 +23,59 @@ const { draft } = defineProps<{ draft: PartDraft }>()
 const emit = defineEmits<{ done: [] }>()
 const store = useParts()
 const notices = useNotices()
+const drafts = usePartDrafts()
 const name = ref(draft.name)
 const spec = shallowRef<object>(draft.spec)
 const faults = ref<readonly string[]>([])
 const busy = ref(false)
+/** What another tab kept meanwhile. */
+const theirs = shallowRef<PartAnswer | null>(null)
+watch([name, spec], () => {
+  drafts.change({ name: name.value, spec: spec.value as PartAnswer['spec'] })
+})
 const give = (change: object) => {
   spec.value = { ...spec.value, ...change }
 }
 
-async function keep() {
+async function keep(over = draft.revision) {
   busy.value = true
   faults.value = []
   try {
     const named = draft.kind === 'pump' || draft.kind === 'circulation' || isDevice(draft.kind)
     const sent = named ? { ...spec.value, id: 'own', name: name.value } : spec.value
-    await store.keep(draft.id, draft.kind, name.value, sent)
-    notices.tell(`${name.value} is among your parts.`)
+    const kept = await store.keep(
+      { id: draft.id, revision: over },
+      { kind: draft.kind, name: name.value, spec: sent },
+    )
+    notices.tell(
+      `${name.value} is among your parts.`,
+      draft.id === null ? {} : { action: { label: 'Undo', run: () => store.undo(kept) } },
+    )
     emit('done')
   } catch (error) {
     const problem = error instanceof Refused ? error.problem : null
+    if (problem?.code === 'revision-moved') {
+      theirs.value = problem.current as PartAnswer
+      return
+    }
     faults.value = problem?.faults?.map(({ path, message }) => `${path} ${message}`) ?? [
       (error as Error).message,
     ]
   } finally {
     busy.value = false
   }
+}
+
+function keepMine() {
+  const { revision } = theirs.value!
+  theirs.value = null
+  drafts.change({ revision })
+  void keep(revision)
+}
+function takeTheirs() {
+  store.put(theirs.value!)
+  theirs.value = null
+  emit('done')
 }
 </script>
 
@@ -131,8 +162,16 @@ async function keep() {
       <li v-for="fault in faults" :key="fault">{{ fault }}</li>
     </ul>
     <div class="flex gap-2">
-      <button class="button button-main" :disabled="busy" @click="keep">Keep it</button>
+      <button class="button button-main" :disabled="busy" @click="keep()">Keep it</button>
       <button class="button" @click="$emit('done')">Leave it</button>
     </div>
+    <PartConflict
+      v-if="theirs"
+      :theirs="theirs"
+      :mine="name"
+      @mine="keepMine"
+      @theirs="takeTheirs"
+      @close="theirs = null"
+    />
   </section>
 </template>

@@ -2,7 +2,7 @@
 import { Copy, Pencil, Plus, Trash2 } from '@lucide/vue'
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import { sizeWords } from '@yew-basin/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import BrandLink from '../shell/BrandLink.vue'
 import { useNotices } from '../shell/notices.ts'
@@ -11,6 +11,7 @@ import { useUnits } from '../shell/units.ts'
 import UnitSwitch from '../shell/UnitSwitch.vue'
 import PartEditor from './PartEditor.vue'
 import { KINDS, newSpec, type PartDraft } from './part-words.ts'
+import { usePartDrafts } from './part-drafts.ts'
 import { useParts } from './parts-store.ts'
 
 /** The sample library and the keeper's own parts. */
@@ -21,29 +22,33 @@ const notices = useNotices()
 onMounted(() => void store.load())
 document.title = 'Parts · Yew Basin'
 
-const kind = ref<PartKind>('pump')
-const draft = shallowRef<PartDraft | null>(null)
+const drafts = usePartDrafts()
+/** Each beginning is an editor of its own. */
+const begun = ref(0)
+const kind = ref<PartKind>(drafts.draft?.kind ?? 'pump')
 const shown = computed(() => store.parts.filter((part) => part.kind === kind.value))
 const oneWord = computed(() => KINDS.find((known) => known.kind === kind.value)!.one)
 
 function make() {
-  draft.value = {
-    id: null,
-    kind: kind.value,
-    name: `My ${oneWord.value}`,
-    spec: newSpec(kind.value) as PartAnswer['spec'],
-  }
+  const spec = newSpec(kind.value) as PartAnswer['spec']
+  begin({ id: null, revision: 0, kind: kind.value, name: `My ${oneWord.value}`, spec })
 }
-function edit(part: PartAnswer) {
-  draft.value = { id: part.id, kind: part.kind, name: part.name, spec: part.spec }
+function edit({ id, revision, kind: its, name, spec }: PartAnswer) {
+  begin({ id, revision, kind: its, name, spec })
 }
-function copy(part: PartAnswer) {
-  draft.value = { id: null, kind: part.kind, name: `${part.name}, mine`, spec: part.spec }
+function copy({ id: of, kind: its, name, spec }: PartAnswer) {
+  begin({ id: null, of, revision: 0, kind: its, name: `${name}, mine`, spec })
+}
+function begin(draft: PartDraft) {
+  begun.value++
+  if (drafts.begin(draft)) notices.tell('What you had begun to change is here again.')
 }
 async function remove(part: PartAnswer) {
   try {
-    await store.remove(part.id)
-    notices.tell(`${part.name} is gone. Designs that use it keep it as it was.`)
+    await store.remove(part)
+    notices.tell(`${part.name} is in the bin. Designs that use it keep it as it was.`, {
+      action: { label: 'Undo', run: () => store.restore(part.id) },
+    })
   } catch (error) {
     notices.tell((error as Error).message, { tone: 'bad' })
   }
@@ -174,10 +179,10 @@ function figures(part: PartAnswer): string {
           </ul>
         </section>
         <PartEditor
-          v-if="draft"
-          :key="`${draft.id}${draft.kind}${draft.name}`"
-          :draft="draft"
-          @done="draft = null"
+          v-if="drafts.draft"
+          :key="`${drafts.draft.id}${drafts.draft.kind}${begun}`"
+          :draft="drafts.draft"
+          @done="drafts.end()"
         />
         <p v-else class="text-ink-soft">
           Copy a part of the library, or make one of your own, to change its figures here.

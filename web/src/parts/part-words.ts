@@ -160,6 +160,10 @@ export function newSpec(kind: PartKind): object {
 export interface PartDraft {
   /** null: not kept yet. */
   readonly id: string | null
+  /** The part it is a copy of. */
+  readonly of?: string
+  /** Which was seen; 0 where nothing is kept yet. */
+  readonly revision: number
   readonly kind: PartKind
   readonly name: string
   readonly spec: PartAnswer['spec']

@@ -2,6 +2,7 @@ import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { partsApi } from '../api/basins.ts'
+import type { PartDraft } from './part-words.ts'
 
 /** The sample library and the keeper's own parts. */
 export const useParts = defineStore('parts', () => {
@@ -30,25 +31,41 @@ export const useParts = defineStore('parts', () => {
 
   /** Keeps a new part, or changes one of the keeper's own. Gives what is kept; throws what the server says. */
   async function keep(
-    id: string | null,
-    kind: PartKind,
-    name: string,
-    spec: object,
+    { id, revision }: Pick<PartDraft, 'id' | 'revision'>,
+    sent: { readonly kind: PartKind; readonly name: string; readonly spec: object },
   ): Promise<PartAnswer> {
-    const kept = await (id === null
-      ? partsApi.keep({ kind, name, spec })
-      : partsApi.change(id, { kind, name, spec }))
-    parts.value =
-      id === null
-        ? [kept, ...parts.value]
-        : parts.value.map((part) => (part.id === id ? kept : part))
+    const kept = await (id === null ? partsApi.keep(sent) : partsApi.change(id, revision, sent))
+    put(kept)
     return kept
   }
 
-  async function remove(id: string): Promise<void> {
-    await partsApi.remove(id)
+  /** Into the bin. */
+  async function remove({ id, revision }: PartAnswer): Promise<void> {
+    await partsApi.remove(id, revision)
     parts.value = parts.value.filter((part) => part.id !== id)
   }
 
-  return { parts, pumps, fault, ready, load, want, keep, remove }
+  /** Out of the bin. */
+  async function restore(id: string): Promise<void> {
+    put(await partsApi.restore(id))
+  }
+
+  /** Back to what it was before its last change; that change stays in its history. */
+  async function undo({ id, revision }: PartAnswer): Promise<void> {
+    const { entries } = await partsApi.history(id)
+    const before = entries[0]
+    if (!before) return
+    const { kind, name, spec } = before.content as Pick<PartAnswer, 'kind' | 'name' | 'spec'>
+    put(await partsApi.change(id, revision, { kind, name, spec }))
+  }
+
+  /** What the server has now takes the place of what stands here, or comes first. */
+  function put(part: PartAnswer): void {
+    const known = parts.value.some(({ id }) => id === part.id)
+    parts.value = known
+      ? parts.value.map((other) => (other.id === part.id ? part : other))
+      : [part, ...parts.value]
+  }
+
+  return { parts, pumps, fault, ready, load, want, keep, remove, restore, undo, put }
 })

@@ -2,8 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Copy, Download, Ellipsis, Pencil, Trash2 } from '@lucide/vue'
 import type { ShelfEntry } from '@yew-basin/contract'
-import { keyFigures, say, solveBasin, type KeyFigureName } from '@yew-basin/core'
-import { computed } from 'vue'
+import { say } from '@yew-basin/core'
 import { RouterLink } from 'vue-router'
 import { basinsApi } from '../api/basins.ts'
 import StateMark from '../shell/StateMark.vue'
@@ -13,10 +12,6 @@ const { entry } = defineProps<{ entry: ShelfEntry }>()
 defineEmits<{ rename: []; duplicate: []; remove: [] }>()
 
 const units = useUnits()
-const solved = computed(() => solveBasin(entry.design))
-const worst = computed(() => solved.value.findings[0])
-const SHOWN: readonly KeyFigureName[] = ['netVolume', 'flow', 'turnover']
-const figures = computed(() => keyFigures(solved.value).filter(({ id }) => SHOWN.includes(id)))
 const item =
   'flex w-full items-center gap-2 rounded px-3 py-1.5 text-left ui-active:bg-sunk data-[headlessui-state~=active]:bg-sunk'
 </script>
@@ -35,16 +30,22 @@ const item =
       <p v-if="entry.note" class="caption">{{ entry.note }}</p>
     </div>
     <div class="col-span-2 row-start-2 sm:col-span-1 sm:row-start-auto">
-      <dl class="flex flex-wrap gap-x-6 gap-y-1">
-        <div v-for="{ id, label, value } in figures" :key="id">
-          <dt class="caption inline">{{ label }}&nbsp;</dt>
-          <dd class="inline font-semibold">{{ units.text(value.quantity, value.si) }}</dd>
-        </div>
-      </dl>
-      <p v-if="worst" class="mt-1 flex items-center gap-2">
-        <StateMark :state="worst.severity" :size="14" />
-        <span>{{ say(worst.title, units.family) }}</span>
-      </p>
+      <p v-if="!entry.figures" class="caption">Its figures are being worked out…</p>
+      <template v-else>
+        <dl class="flex flex-wrap gap-x-6 gap-y-1" :class="{ 'opacity-60': !entry.figuresCurrent }">
+          <div v-for="{ id, label, value } in entry.figures.figures" :key="id">
+            <dt class="caption inline">{{ label }}&nbsp;</dt>
+            <dd class="inline font-semibold">{{ units.text(value.quantity, value.si) }}</dd>
+          </div>
+        </dl>
+        <p v-if="!entry.figuresCurrent" class="caption">
+          Of how it was; its figures are being worked out again…
+        </p>
+        <p v-else-if="entry.figures.worst" class="mt-1 flex items-center gap-2">
+          <StateMark :state="entry.figures.worst.severity" :size="14" />
+          <span>{{ say(entry.figures.worst.title, units.family) }}</span>
+        </p>
+      </template>
     </div>
     <Menu as="div" class="relative row-start-1 col-start-2 sm:col-start-auto sm:row-start-auto">
       <MenuButton class="icon-button" :aria-label="`More for ${entry.name}`"

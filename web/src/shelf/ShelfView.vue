@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { Plus, Upload } from '@lucide/vue'
-import { onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { KeyRound, Plus, Upload } from '@lucide/vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
 import type { ShelfEntry } from '@yew-basin/contract'
 import BrandLink from '../shell/BrandLink.vue'
 import ThemeSwitch from '../shell/ThemeSwitch.vue'
@@ -9,6 +9,7 @@ import UnitSwitch from '../shell/UnitSwitch.vue'
 import BasinRow from './BasinRow.vue'
 import ImportDialog from './ImportDialog.vue'
 import NameDialog from './NameDialog.vue'
+import OnlyHere from '../safekeeping/OnlyHere.vue'
 import { useShelf } from './shelf-store.ts'
 
 const shelf = useShelf()
@@ -18,7 +19,19 @@ const naming = ref<'new' | ShelfEntry | null>(null)
 
 onMounted(() => {
   document.title = 'Yew Basin'
-  void shelf.load()
+  void shelf.load().then(() => shelf.awaitFigures())
+})
+onUnmounted(() => shelf.leave())
+
+/** So many cards are drawn at once; the rest when it is asked for, or by its name. */
+const STEP = 60
+const drawn = ref(STEP)
+const wanted = ref('')
+const found = computed(() => {
+  const words = wanted.value.trim().toLowerCase()
+  return words === ''
+    ? shelf.entries
+    : shelf.entries.filter(({ name, note }) => `${name} ${note}`.toLowerCase().includes(words))
 })
 
 async function named(name: string) {
@@ -28,7 +41,7 @@ async function named(name: string) {
     const basin = await shelf.create(name)
     if (basin) await router.push(`/basins/${basin.id}/tank`)
   } else if (what) {
-    await shelf.rename(what.id, name)
+    await shelf.rename(what, name)
   }
 }
 </script>
@@ -55,6 +68,7 @@ async function named(name: string) {
         </button>
       </div>
 
+      <OnlyHere />
       <p v-if="shelf.state === 'loading'" class="mt-12 text-ink-soft" role="status">
         Fetching your basins…
       </p>
@@ -74,9 +88,20 @@ async function named(name: string) {
           yours.
         </p>
       </div>
-      <ul v-else class="mt-8 divide-y divide-rule border-y border-rule" aria-label="Basins">
+      <label v-if="shelf.entries.length > 12" class="mt-6 block max-w-sm">
+        <span class="caption">Find among {{ shelf.entries.length }}</span>
+        <input v-model="wanted" type="search" class="box mt-1" />
+      </label>
+      <p v-if="shelf.entries.length > 0 && found.length === 0" class="mt-8 text-ink-soft">
+        None of them is called so.
+      </p>
+      <ul
+        v-if="found.length > 0"
+        class="mt-8 divide-y divide-rule border-y border-rule"
+        aria-label="Basins"
+      >
         <BasinRow
-          v-for="entry in shelf.entries"
+          v-for="entry in found.slice(0, drawn)"
           :key="entry.id"
           :entry="entry"
           @rename="naming = entry"
@@ -84,7 +109,15 @@ async function named(name: string) {
           @remove="shelf.remove(entry)"
         />
       </ul>
-      <p class="caption mt-8 max-w-2xl">
+      <button v-if="found.length > drawn" class="button mt-4" @click="drawn += STEP">
+        Show {{ Math.min(STEP, found.length - drawn) }} more of {{ found.length }}
+      </button>
+      <p class="mt-8 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <RouterLink to="/safekeeping" class="flex items-center gap-2 text-needle hover:underline">
+          <KeyRound :size="16" /> Recovery key and bin
+        </RouterLink>
+      </p>
+      <p class="caption mt-2 max-w-2xl">
         Nobody signs up: this browser keeps the key to your shelf. Export a basin to keep a copy of
         your own. Figures are estimates with bands; measure before you trust them.
       </p>

@@ -4,18 +4,29 @@ import { clockTime } from '../shell/clock.ts'
 import type { SaveState } from './autosave.ts'
 import { saveFile } from '../shell/save-file.ts'
 import { useDesign } from './design-store.ts'
+import type { KeptState } from './drafts.ts'
 
 const store = useDesign()
 
-const TEXTS: Record<Exclude<SaveState, 'saved' | 'refused'>, string> = {
+const TEXTS: Record<Exclude<SaveState, 'saved' | 'refused' | 'offline'>, string> = {
   waiting: 'Unsaved',
   saving: 'Saving…',
-  offline: 'Offline, kept here',
   conflict: 'Saved elsewhere first',
   gone: 'Basin is gone',
 }
+/** “Kept here” is said once it is. */
+const OFFLINE: Record<KeptState, string> = {
+  nothing: 'Offline',
+  keeping: 'Offline, being kept here…',
+  kept: 'Offline, kept here',
+  lost: 'Offline, and this browser keeps nothing: leaving loses it',
+}
 const text = computed(() => {
-  if (store.saveState === 'refused') return `Not saved: ${store.saveFault}`
+  if (store.saveState === 'offline') return OFFLINE[store.kept]
+  if (store.saveState === 'refused') {
+    const where = store.kept === 'kept' ? ' It is kept in this browser.' : ''
+    return `Not saved: ${store.saveFault}${where}`
+  }
   if (store.saveState !== 'saved') return TEXTS[store.saveState]
   return `Saved ${clockTime(store.savedAt)}`
 })
@@ -32,12 +43,16 @@ function rescue() {
 <template>
   <span class="flex items-center gap-2 text-sm" :class="bad ? 'text-aril' : 'text-ink-soft'">
     <span role="status" data-testid="save-state">{{ text }}</span>
-    <button v-if="store.saveState === 'offline'" class="underline" @click="store.retryNow">
+    <button
+      v-if="store.saveState === 'offline' || store.saveState === 'refused'"
+      class="shrink-0 underline"
+      @click="store.retryNow"
+    >
       Try now
     </button>
     <button
-      v-if="store.saveState === 'gone' || store.saveState === 'refused'"
-      class="underline"
+      v-if="store.saveState === 'gone' || store.saveState === 'refused' || store.kept === 'lost'"
+      class="shrink-0 underline"
       @click="rescue"
     >
       Download it

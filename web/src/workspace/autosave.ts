@@ -1,10 +1,11 @@
-import type { DesignAnswer } from '@yew-basin/contract'
+import type { DesignAnswer, SavedAnswer } from '@yew-basin/contract'
 import type { BasinDesign } from '@yew-basin/core'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused, Unreachable } from '../api/client.ts'
+import type { ErrorCode } from '@yew-basin/contract/errors'
 import { sameDesign } from './differences.ts'
-import { Drafts, tabName } from './drafts.ts'
+import { Drafts, type KeptState } from './drafts.ts'
 
 /**
  * saved: the server has it. waiting: it will in a moment. saving: on its way. offline: kept here,
@@ -14,8 +15,16 @@ import { Drafts, tabName } from './drafts.ts'
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused' | 'gone'
 
 const PAUSE_MS = 500
+/** A fault of the server's own is tried again so often; then it stands there until the keeper tries. */
+const FAULT_TRIES = 3
 const FIRST_RETRY_MS = 1500
 const LAST_RETRY_MS = 20_000
+
+/** A save that arrived, with the design it was of. */
+type Saved = SavedAnswer & { readonly design: BasinDesign }
+
+/** Refusals that pass by themselves. */
+const PASSING: ReadonlySet<ErrorCode> = new Set(['no-database', 'too-many', 'no-session'])
 
 /** Saves a design as it changes, one save at a time, never over a revision it has not seen. */
 export class Autosave {
@@ -33,9 +42,15 @@ export class Autosave {
   #sending: BasinDesign | null = null
   /** Sent without an answer, now or before the page was left: it may have arrived, or arrive yet. */
   #unanswered: BasinDesign | null = null
-  #drafts: Drafts | null = null
+  readonly #drafts = shallowRef<Drafts | null>(null)
+  #faults = 0
   #timer: ReturnType<typeof setTimeout> | undefined
   #retryMs = FIRST_RETRY_MS
+
+  /** Whether what is not saved is kept in this browser. */
+  readonly kept = computed<KeptState>(() => this.#drafts.value?.state.value ?? 'nothing')
+  /** Leaving the page now would lose work: the server does not have it, and nothing here keeps it. */
+  readonly wouldLose = computed(() => this.state.value !== 'saved' && this.kept.value !== 'kept')
 
   /** @param read the design as it is on the screen now */
   constructor(read: () => BasinDesign | null) {
@@ -46,7 +61,7 @@ export class Autosave {
   begin(answer: DesignAnswer): void {
     clearTimeout(this.#timer)
     this.#designId = answer.id
-    this.#drafts = new Drafts(answer.id, tabName())
+    this.#drafts.value = new Drafts(answer.id)
     this.theirs.value = null
     this.#unanswered = null
     this.#settle(answer)
@@ -59,12 +74,12 @@ export class Autosave {
     const state = this.state.value
     if (design === this.#savedDesign && (state === 'waiting' || state === 'saved')) {
       clearTimeout(this.#timer)
-      this.#drafts?.drop()
+      this.#drafts.value?.drop()
       this.state.value = 'saved'
       return
     }
     const sent = this.#sending ?? this.#unanswered
-    this.#drafts?.keep({ revision: this.#revision, design, sent, at: Date.now() })
+    this.#drafts.value?.keep({ revision: this.#revision, design, sent, at: Date.now() })
     if (state === 'conflict' || state === 'gone' || state === 'saving') return
     if (state !== 'offline') this.state.value = 'waiting'
     this.#schedule(PAUSE_MS)
@@ -111,7 +126,7 @@ export class Autosave {
     if (!answer) return null
     this.theirs.value = null
     this.#settle(answer)
-    this.#drafts?.drop()
+    this.#drafts.value?.drop()
     return answer
   }
 
@@ -119,11 +134,12 @@ export class Autosave {
    * Left-over work found in this browser: its design, and whether the server has moved on since. What was on its
    * way when the page was left has arrived by now, or will: the same on both sides is nobody's conflict.
    */
-  recovered(answer: DesignAnswer): { design: BasinDesign; moved: boolean } | null {
-    const draft = this.#drafts?.take(Date.now())
-    if (!draft) return null
+  async recovered(answer: DesignAnswer): Promise<{ design: BasinDesign; moved: boolean } | null> {
+    const drafts = this.#drafts.value
+    const draft = await drafts?.take(Date.now()).catch(() => null)
+    if (!draft || drafts !== this.#drafts.value) return null
     if (sameDesign(draft.design, answer.design)) {
-      this.#drafts?.drop()
+      drafts?.drop()
       return null
     }
     this.#unanswered = draft.sent
@@ -137,7 +153,7 @@ export class Autosave {
   }
 
   retryNow(): void {
-    if (this.state.value === 'offline') void this.save()
+    if (this.state.value === 'offline' || this.state.value === 'refused') void this.save()
   }
 
   /** The page is left: what waits goes out now. */
@@ -145,25 +161,32 @@ export class Autosave {
     if (this.state.value === 'waiting' || this.state.value === 'offline') await this.save(true)
   }
 
-  #arrived(answer: DesignAnswer): void {
+  #arrived(answer: Saved): void {
     this.#sending = null
     this.#unanswered = null
     this.#settle(answer)
-    if (this.#read() === answer.design) this.#drafts?.drop()
+    if (this.#read() === answer.design) this.#drafts.value?.drop()
     else this.markDirty()
   }
 
-  #settle(answer: DesignAnswer): void {
+  #settle(answer: Saved): void {
     this.#revision = answer.revision
     this.savedAt.value = answer.savedAt
     this.#savedDesign = answer.design
     this.#retryMs = FIRST_RETRY_MS
+    this.#faults = 0
     this.state.value = 'saved'
   }
 
   #schedule(ms: number): void {
     clearTimeout(this.#timer)
     this.#timer = setTimeout(() => void this.save(), ms)
+  }
+
+  /** Sent again it would be refused again. */
+  #isFinal(code: ErrorCode): boolean {
+    if (code === 'server-fault') return ++this.#faults >= FAULT_TRIES
+    return !PASSING.has(code)
   }
 
   #failed(error: unknown): void {
@@ -178,11 +201,14 @@ export class Autosave {
       this.state.value = 'gone'
     } else if (code === 'invalid') {
       const faults = (error as Refused).problem.faults ?? []
-      this.fault.value = faults.map((fault) => `${fault.path} ${fault.message}`).join('; ')
+      const said = faults.map((fault) => `${fault.path} ${fault.message}`).join('; ')
+      this.fault.value = said || error.message
+      this.state.value = 'refused'
+    } else if (code !== null && this.#isFinal(code)) {
       this.state.value = 'refused'
     } else {
       this.state.value = 'offline'
-      this.#schedule(this.#retryMs)
+      this.#schedule(Math.max(this.#retryMs, error instanceof Refused ? error.retryAfterMs : 0))
       this.#retryMs = Math.min(this.#retryMs * 2, LAST_RETRY_MS)
     }
   }

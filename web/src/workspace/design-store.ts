@@ -49,6 +49,9 @@ function listen(saves: Autosave, press: () => void): void {
   useEventListener(window, ['pointerdown', 'focusin'], press, { capture: true })
   useEventListener(window, 'online', () => saves.retryNow())
   useEventListener(window, 'pagehide', () => void saves.leave())
+  useEventListener(window, 'beforeunload', (event) => {
+    if (saves.wouldLose.value) event.preventDefault()
+  })
 }
 
 /** The opened basin: its design, what is solved of it, its history and its saves. */
@@ -80,7 +83,8 @@ export const useDesign = defineStore('design', () => {
     history.begin(answer.current.design, answer.current.revision)
     saves.begin(answer.current)
     // Work that did not reach the server last time is put on top of what it has.
-    const left = saves.recovered(answer.current)
+    const left = await saves.recovered(answer.current)
+    if (opened.basin.value !== answer) return
     if (left) {
       history.put(left.design)
       if (!left.moved) notices.tell('Changes that had not been saved are back.')
@@ -131,6 +135,8 @@ export const useDesign = defineStore('design', () => {
     savedAt: saves.savedAt,
     saveFault: saves.fault,
     theirs: saves.theirs,
+    kept: saves.kept,
+    wouldLose: saves.wouldLose,
     ...useConflict(saves, history, opened),
     open,
     edit,

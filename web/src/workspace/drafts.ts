@@ -1,73 +1,108 @@
 import type { BasinDesign } from '@yew-basin/core'
+import { ref, toRaw } from 'vue'
+import { draftStore, type DraftStore, type StoredDraft } from '../keep/draft-store.ts'
+import { openTabs, thisTab } from '../keep/tab.ts'
 
-/** Work that has not reached the server yet, kept in this browser. */
-export interface RecoveredDraft {
-  readonly revision: number
-  readonly design: BasinDesign
-  /** What was on its way to the server meanwhile; it arrives even when the page is left. */
-  readonly sent: BasinDesign | null
-  readonly at: number
-}
+/** A draft as the saves know it. */
+export type Draft = Pick<StoredDraft, 'revision' | 'design' | 'sent' | 'at'>
 
-/** A draft of another tab that has been left alone this long belongs to a tab that is gone. */
+/** Where no browser tells which tabs are open: left alone this long, a draft belongs to a tab that is gone. */
 const ABANDONED_MS = 15_000
 
-/** One key a design and tab, so that two tabs never write over each other. */
-export class Drafts {
-  readonly #prefix: string
-  readonly #own: string
+/** nothing: there is nothing to keep. keeping: on its way. kept: it truly is. lost: this browser keeps nothing. */
+export type KeptState = 'nothing' | 'keeping' | 'kept' | 'lost'
 
-  constructor(designId: string, tab: string) {
-    this.#prefix = `yew.draft.${designId}.`
-    this.#own = this.#prefix + tab
+/** What a page needs to keep drafts; given in tests. */
+export interface Keeping {
+  readonly store: Promise<DraftStore>
+  readonly tab: Promise<string>
+  readonly tabs: () => Promise<ReadonlySet<string> | null>
+}
+
+const here = (): Keeping => ({ store: draftStore(), tab: thisTab(), tabs: openTabs })
+
+/** The drafts of one design: one a tab and revision, so that two tabs never write over each other. */
+export class Drafts {
+  readonly state = ref<KeptState>('nothing')
+  readonly #designId: string
+  readonly #keeping: Keeping
+  /** The newest to be kept; those before it that were not written yet need not be. */
+  #wanted: Draft | null = null
+  #writing: Promise<void> | null = null
+
+  constructor(designId: string, keeping: Keeping = here()) {
+    this.#designId = designId
+    this.#keeping = keeping
   }
 
-  keep(draft: RecoveredDraft): void {
-    try {
-      localStorage.setItem(this.#own, JSON.stringify(draft))
-    } catch {
-      // A full or forbidden store leaves the work in memory, where the save state already shows it.
-    }
+  keep(draft: Draft): void {
+    this.#wanted = draft
+    this.state.value = 'keeping'
+    this.#write()
   }
 
   drop(): void {
-    localStorage.removeItem(this.#own)
+    this.#wanted = null
+    this.state.value = 'nothing'
+    this.#write()
+  }
+
+  /** Resolves when what was asked last is done. */
+  async settled(): Promise<void> {
+    while (this.#writing) await this.#writing
   }
 
   /** This tab's draft, else the newest that a closed tab left behind; it becomes this tab's. */
-  take(now: number): RecoveredDraft | null {
-    const own = readDraft(this.#own)
-    if (own) return own
-    const left = Object.keys(localStorage)
-      .filter((key) => key.startsWith(this.#prefix))
-      .map((key) => ({ key, draft: readDraft(key) }))
-      .filter(({ draft }) => draft !== null && now - draft.at > ABANDONED_MS)
-      .sort((a, b) => b.draft!.at - a.draft!.at)[0]
+  async take(now: number): Promise<Draft | null> {
+    const [tab, all] = await Promise.all([this.#keeping.tab, this.#all()])
+    const newest = (drafts: readonly StoredDraft[]) => [...drafts].sort((a, b) => b.at - a.at)[0]
+    const own = newest(all.filter((draft) => draft.tab === tab))
+    if (own) {
+      this.state.value = 'kept'
+      return own
+    }
+    const open = await this.#keeping.tabs()
+    const left = newest(
+      all.filter((draft) => (open ? !open.has(draft.tab) : now - draft.at > ABANDONED_MS)),
+    )
     if (!left) return null
-    localStorage.removeItem(left.key)
-    const taken = { ...left.draft!, at: now }
-    this.keep(taken)
+    const taken = { ...left, tab, at: now }
+    await (await this.#keeping.store).put(taken, [left])
+    this.state.value = 'kept'
     return taken
   }
-}
 
-function readDraft(key: string): RecoveredDraft | null {
-  const text = localStorage.getItem(key)
-  if (text === null) return null
-  try {
-    const draft = JSON.parse(text) as Partial<RecoveredDraft>
-    const whole = typeof draft.revision === 'number' && typeof draft.at === 'number' && draft.design
-    return whole ? { ...(draft as RecoveredDraft), sent: draft.sent ?? null } : null
-  } catch {
-    return null
+  #write(): void {
+    this.#writing ??= this.#writeAll().finally(() => (this.#writing = null))
+  }
+
+  /** Until what is wanted is what is kept. */
+  async #writeAll(): Promise<void> {
+    let done: Draft | null | undefined
+    while (done !== this.#wanted) {
+      done = this.#wanted
+      try {
+        await this.#writeOne(done)
+        if (done === this.#wanted && done) this.state.value = 'kept'
+      } catch {
+        if (done === this.#wanted && done) this.state.value = 'lost'
+      }
+    }
+  }
+
+  async #writeOne(draft: Draft | null): Promise<void> {
+    const [store, tab] = await Promise.all([this.#keeping.store, this.#keeping.tab])
+    const own = (await this.#all()).filter((stored) => stored.tab === tab)
+    if (!draft) return store.remove(own)
+    const { revision, design, sent, at } = draft
+    const plain = { design: raw(design), sent: sent && raw(sent) }
+    await store.put({ designId: this.#designId, tab, revision, at, ...plain }, own)
+  }
+
+  async #all(): Promise<readonly StoredDraft[]> {
+    return (await this.#keeping.store).ofDesign(this.#designId)
   }
 }
 
-/** This tab's name: the same after a reload, another in another tab. */
-export function tabName(): string {
-  const known = sessionStorage.getItem('yew.tab')
-  if (known) return known
-  const made = crypto.randomUUID()
-  sessionStorage.setItem('yew.tab', made)
-  return made
-}
+/** Without Vue's wrapping, which no store can copy. */
+const raw = (design: BasinDesign): BasinDesign => toRaw(design)

@@ -1,13 +1,18 @@
+import { shelfFigures } from '@yew-basin/core'
 import { watch } from 'vue'
 import { onBeforeRouteLeave } from 'vue-router'
+import { useShelf } from '../shelf/shelf-store.ts'
 import { useDesign } from './design-store.ts'
 
 /** Long enough for a save on loopback; a lost connection does not hold the keeper here. */
 const LEAVE_MS = 1500
+const LOSES =
+  'This design is not saved, and this browser keeps nothing: leaving now loses your last changes. Leave?'
 
 /** Opens a basin for a view, names the page after it, and saves before the view is left. */
 export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesign> {
   const store = useDesign()
+  const shelf = useShelf()
   watch(
     id,
     (now) => {
@@ -25,9 +30,12 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
     },
     { immediate: true },
   )
-  onBeforeRouteLeave((to) => {
+  onBeforeRouteLeave(async (to) => {
     store.continues = to.params.id === id() ? id() : null
-    return Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))])
+    await Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))])
+    if (store.saveState === 'saved' && store.solved && !store.preview)
+      shelf.leftBasin(id(), store.savedAt, shelfFigures(store.solved))
+    return store.continues !== null || !store.wouldLose || window.confirm(LOSES)
   })
   return store
 }
