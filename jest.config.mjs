@@ -33,6 +33,8 @@ export default {
       globalSetup: '<rootDir>/test/database.setup.mjs',
       globalTeardown: '<rootDir>/test/database.teardown.mjs',
     }),
+    // How a start goes: the set-up scripts as they are.
+    project('tools', { testMatch: ['<rootDir>/test/**/*.test.mjs'] }),
     project('web', {
       testEnvironment: 'jsdom',
       transform: { '\\.ts$': swc(), '\\.vue$': '<rootDir>/test/vue-transform.mjs' },

@@ -7,7 +7,9 @@ import { defaultServerConditions, defineConfig } from 'vite'
 function coreFingerprint() {
   const folder = new URL('../core/src/', import.meta.url).pathname
   const hash = createHash('sha256')
-  for (const name of readdirSync(folder, { recursive: true }).sort()) {
+  for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' }).sort((a, b) =>
+    a.localeCompare(b),
+  )) {
     if (name.endsWith('.ts')) hash.update(name).update(readFileSync(path.join(folder, name)))
   }
   return hash.digest('hex').slice(0, 16)

@@ -139,7 +139,7 @@ try {
   await Promise.all([
     jest('Unit tests', ['core', 'contract', 'web'], '100%'),
     // Many of these wait on one database: side by side they only run into each other's time limits.
-    jest('Server tests', ['server'], '1'),
+    jest('Server tests', ['server', 'tools'], '1'),
   ])
   await browser(chromium)
 } catch (error) {

@@ -30,7 +30,7 @@ test('a basin is made, renamed, duplicated, deleted and brought back', async ({ 
   await expect(row(page, 'Inlet copy')).toBeVisible()
   await chooses(keeper, 'Inlet', 'Delete')
   await expect(row(page, 'Inlet')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).last().click()
   await expect(row(page, 'Inlet')).toBeVisible()
 })
 

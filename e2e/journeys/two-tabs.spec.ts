@@ -95,7 +95,7 @@ test('a save that is refused says which field and why, and offers the work as a 
   )
   await keeper.field('Length').fill('1350')
   await expect(page.getByTestId('save-state')).toHaveText(
-    'Not saved: design.tanks[0].lengthM must be a number',
+    'Not saved: design.tanks[0].lengthM must be a number. It is kept in this browser.',
   )
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Download it' }).click()

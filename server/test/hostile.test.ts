@@ -104,7 +104,7 @@ test('a lost connection to the database ends nothing: the next request goes thro
       "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename = 'yew_app' AND datname = current_database()",
     )
     const [answers] = await Promise.all([Promise.all(asked), cut])
-    for (const { status } of answers) expect([200, 503]).toContain(status)
+    for (const { status, text } of answers) expect([200, 503, text]).toContain(status)
     await guest.agent.get('/api/basins')
     expect((await guest.agent.get('/api/basins')).status).toBe(200)
   }
@@ -119,7 +119,7 @@ test('the log says what went wrong and nothing of what was sent', () => {
       done()
     },
   })
-  const error = Object.assign(new Error(`invalid value "${'reef '.repeat(200)}"`), {
+  const error = Object.assign(new Error(`invalid value "my secret ${'reef '.repeat(200)}"`), {
     sql: 'INSERT INTO designs VALUES (my secret reef)',
     parameters: ['my secret reef'],
     parent: { code: '22P02', detail: 'my secret reef' },

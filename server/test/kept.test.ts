@@ -18,7 +18,7 @@ const THINGS = [
     thing: 'part',
     address: '/api/parts',
     first: { kind: 'valve', name: 'First', spec: { form: 'gate', kvM3PerH: 22 } },
-    then: { kind: 'valve', name: 'Then', spec: { form: 'ball', kvM3PerH: 30 } },
+    after: { kind: 'valve', name: 'Then', spec: { form: 'ball', kvM3PerH: 30 } },
     before: { kind: 'valve', name: 'First', spec: { form: 'gate', kvM3PerH: 22 } },
     way: 'put',
   },
@@ -26,18 +26,18 @@ const THINGS = [
     thing: 'basin',
     address: '/api/basins',
     first: { name: 'First' },
-    then: { name: 'Then' },
+    after: { name: 'Then' },
     before: { name: 'First', note: '' },
     way: 'patch',
   },
 ] as const
 
-describe.each(THINGS)('a $thing', ({ thing, address, first, then, before, way }) => {
+describe.each(THINGS)('a $thing', ({ thing, address, first, after, before, way }) => {
   const make = async () =>
     (await guest.agent.post(address).send(first).expect(201)).body as PartAnswer
   const change = (id: string, revision: number | null) => {
     const asked = guest.agent[way](`${address}/${id}`)
-    return (revision === null ? asked : asked.set('If-Match', `"${revision}"`)).send(then)
+    return (revision === null ? asked : asked.set('If-Match', `"${revision}"`)).send(after)
   }
 
   test('is changed only over the revision that was seen', async () => {

@@ -74,6 +74,10 @@ describe('what goes wrong', () => {
     ['a shutdown', Object.assign(new Error('x'), { code: '57P01' })],
     ['a lost connection', Object.assign(new Error('x'), { code: '08006' })],
     ['one that was terminated', new Error('Connection terminated unexpectedly')],
+    [
+      'one that was known to be lost',
+      new Error('Client has encountered a connection error and is not queryable'),
+    ],
     ['one behind another', Object.assign(new Error('x'), { parent: { code: 'EPIPE' } })],
     ['the cause of another', new Error('x', { cause: { code: 'ECONNRESET' } })],
   ])('%s says that the database does not answer, and is not logged as ours', async (_, error) => {

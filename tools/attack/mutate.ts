@@ -68,7 +68,7 @@ export function mutated(plain: unknown, random: () => number): unknown {
     else if (way < 0.85)
       table[pick(['extra', 'constructor', 'toString', '\ud800'])] = structuredClone(pick(JUNK))
     else if (way < 0.95) table[key] = structuredClone(pick(all).holder)
-    else if (Array.isArray(holder)) holder.push(...(structuredClone(holder) as unknown[]))
+    else if (Array.isArray(holder)) holder.push(...structuredClone(holder))
   }
   // What JSON cannot say cannot be sent.
   return JSON.parse(JSON.stringify(copy)) as unknown

@@ -16,6 +16,7 @@ export class Application {
   #cluster = null
   #server = null
   #kept = []
+  /** @type {Promise<void> | null} */
   #stopping = null
 
   constructor(settings, say) {

@@ -23,12 +23,12 @@ const WANTED_PORT = 54180
 const START_WITHIN_MS = 60_000
 const STOP_WITHIN_MS = 60_000
 
-/** Its log holds no statement, for statements hold what keepers wrote. */
+/** Its log tells of itself alone: errors quote what keepers wrote, and the server tells of those. */
 const ALWAYS = {
   listen_addresses: '127.0.0.1',
   unix_socket_directories: '',
+  log_min_messages: 'log',
   log_min_error_statement: 'panic',
-  log_parameter_max_length_on_error: '0',
 }
 /** For tests: faster, and lost on a power cut. */
 const THROWAWAY = { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' }
@@ -173,8 +173,13 @@ export class Cluster {
     await giveToServer(passwordFile)
     try {
       await this.#must('Creating the database', 'initdb', [
-        ...['-D', making, '-U', ADMIN, `--pwfile=${passwordFile}`],
-        ...['--auth=scram-sha-256', '--encoding=UTF8', '--locale=C.UTF-8', '--data-checksums'],
+        `--pgdata=${making}`,
+        `--username=${ADMIN}`,
+        `--pwfile=${passwordFile}`,
+        '--auth=scram-sha-256',
+        '--encoding=UTF8',
+        '--locale=C.UTF-8',
+        '--data-checksums',
         ...(this.#durable ? [] : ['--no-sync']),
       ])
     } finally {

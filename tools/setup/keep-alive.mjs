@@ -13,6 +13,7 @@ export class KeptAlive {
   #say
   #stopping = false
   #tries = 0
+  /** @type {Promise<void> | null} */
   #again = null
   #timer = undefined
   #wake = () => {}

@@ -1,8 +1,8 @@
-import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
 import { Text } from '../design/rules.ts'
+import { Nested } from '../check/nested.ts'
 
 /** A new basin. */
 export class CreateBasin {
@@ -24,7 +24,7 @@ export class RecoverWorkspace {
 
 /** The whole design as it is to be; the revision it changes goes in If-Match. */
 export class SaveDesign {
-  @Type(() => DesignDocument)
+  @Nested(() => DesignDocument)
   @IsObject({ message: 'must be a design: an object' })
   @ValidateNested()
   design!: DesignDocument

@@ -1,11 +1,10 @@
-/// <reference path="./class-transformer.d.ts" />
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import {
   getMetadataStorage,
   type ValidationArguments,
   type ValidatorConstraintInterface,
 } from 'class-validator'
-import { joined, type Findings } from './fault.ts'
+import { pathAt, type Findings } from './fault.ts'
+import { nestedIn } from './nested.ts'
 
 type Class = new () => object
 type Metadata = ReturnType<
@@ -62,7 +61,7 @@ class Checker {
     const owner = new this.#type() as Record<string, unknown>
     for (const key of Object.keys(plain)) {
       if (this.#properties.has(key)) owner[key] = valueIn(plain, key)
-      else findings.add(joined(path, key), 'is not a property of this format')
+      else findings.add(pathAt(path, key), 'is not a property of this format')
     }
     for (const property of this.#properties.values()) {
       if (findings.full) return owner
@@ -81,8 +80,8 @@ class Checker {
     const value = owner[name]
     if (!conditions.every((holds) => holds(owner, value))) return
     const message = firstFault(own, owner, value)
-    if (message !== null) findings.add(joined(path, name), message)
-    else if (nested) owner[name] = readNested(value, nested, joined(path, name), findings)
+    if (message !== null) findings.add(pathAt(path, name), message)
+    else if (nested) owner[name] = readNested(value, nested, pathAt(path, name), findings)
   }
 
   #askTogether(owner: Record<string, unknown>, path: string, findings: Findings): void {
@@ -91,7 +90,7 @@ class Checker {
       const value = owner[name]
       if (!conditions.every((holds) => holds(owner, value))) continue
       const message = firstFault(together, owner, value)
-      if (message !== null) findings.add(joined(path, name), message)
+      if (message !== null) findings.add(pathAt(path, name), message)
     }
   }
 }
@@ -175,12 +174,12 @@ function propertyOf(type: Class, name: string, all: readonly Metadata[]): Proper
 }
 
 function nestedClass(type: Class, name: string): NonNullable<Property['nested']> {
-  const metadata = defaultMetadataStorage.findTypeMetadata(type, name)
-  const whole = metadata.typeFunction() as Class
-  const { property = '', subTypes = [] } = metadata.options?.discriminator ?? {}
-  const byName = new Map(subTypes.map(({ name: kind, value }) => [kind, value as Class]))
+  const nested = nestedIn(type, name)
+  if (!nested) throw new Error(`${type.name}.${name} is nested, and of no class`)
+  const { whole, key, kinds } = nested
+  if (key === null) return () => checkerOf(whole())
   return (plain) => {
-    const kind = valueIn(plain, property)
-    return checkerOf((typeof kind === 'string' && byName.get(kind)) || whole)
+    const kind = valueIn(plain, key)
+    return checkerOf((typeof kind === 'string' && kinds.get(kind)) || whole())
   }
 }

@@ -27,7 +27,7 @@ export class Findings {
 }
 
 /** Name of a property of what stands at a path; what somebody sent as a name is shown shortened. */
-export function joined(parent: string, property: string): string {
+export function pathAt(parent: string, property: string): string {
   const name = property.length > 80 ? `${property.slice(0, 80)}…` : property
   return parent === '' ? name : `${parent}.${name}`
 }

@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign } from '@yew-basin/core'
 import { DrainDocument } from './drain.ts'
@@ -14,6 +13,7 @@ import { TankDocument } from './tank.ts'
 import { TreatmentDocument } from './treatment.ts'
 import { WaterDocument } from './water.ts'
 import { plumbingFault } from './plumbing.ts'
+import { Nested } from '../check/nested.ts'
 
 const anObject = { message: 'must be an object' }
 
@@ -29,51 +29,51 @@ export class TariffDocument {
 /** One design of a basin: all the core needs to solve it. */
 export class DesignDocument implements BasinDesign {
   @ListOf(1, COUNTS.tanks, 'Display tanks on this sump; a design is known by the first.')
-  @Type(() => TankDocument)
+  @Nested(() => TankDocument)
   @ValidateNested({ each: true })
   tanks!: TankDocument[]
 
-  @Type(() => WaterDocument)
+  @Nested(() => WaterDocument)
   @IsObject(anObject)
   @ValidateNested()
   water!: WaterDocument
 
   @ListOf(0, COUNTS.drains, 'Drain pipes of all tanks.')
-  @Type(() => DrainDocument)
+  @Nested(() => DrainDocument)
   @ValidateNested({ each: true })
   drains!: DrainDocument[]
 
-  @Type(() => SumpDocument)
+  @Nested(() => SumpDocument)
   @IsObject(anObject)
   @ValidateNested()
   @ByRule('a way down that holds together', (_, owner) => gravityFault(owner as DesignDocument))
   @ByRule('equipment that has its place', (_, owner) => equipmentFault(owner as DesignDocument))
   sump!: SumpDocument
 
-  @Type(() => ReturnSideDocument)
+  @Nested(() => ReturnSideDocument)
   @IsObject(anObject)
   @ValidateNested()
   @ByRule('plumbing that holds together', (_, owner) => plumbingFault(owner as DesignDocument))
   returnSide!: ReturnSideDocument
 
   @ListOf(1, COUNTS.pumps, 'The pumps this design uses, as they were when chosen.')
-  @Type(() => PumpPartDocument)
+  @Nested(() => PumpPartDocument)
   @ValidateNested({ each: true })
   pumps!: PumpPartDocument[]
 
-  @Type(() => TariffDocument)
+  @Nested(() => TariffDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('What the keeper pays for electricity; null: not set.')
   tariff!: TariffDocument | null
 
   @ListOf(0, COUNTS.ownDrills, 'Bad days of the keeper’s own making.')
-  @Type(() => OwnDrillDocument)
+  @Nested(() => OwnDrillDocument)
   @ValidateNested({ each: true })
   @ByRule('drills with ids of their own', (_, owner) => ownDrillFault(owner as DesignDocument))
   drills!: OwnDrillDocument[]
 
-  @Type(() => TreatmentDocument)
+  @Nested(() => TreatmentDocument)
   @IsObject(anObject)
   @ValidateNested()
   @Describes('What the water has to be cleaned of, and by what it is judged.')

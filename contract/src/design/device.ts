@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, Matches, ValidateIf, ValidateNested } from 'class-validator'
 import type {
   Cabinet,
@@ -17,6 +16,7 @@ import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, ByRule, ListOf, OneOf, OrNull, Describes, Text, Within } from './rules.ts'
 import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 const anObject = { message: 'must be an object' }
 const aSwitch = { message: 'must be true or false' }
@@ -80,7 +80,7 @@ export class SkimmerSpecDocument implements SkimmerSpec {
   @OneOf(SKIMMER_FORMS, 'Stands in the water, beside the sump, or hangs on its rim.')
   form!: SkimmerForm
 
-  @Type(() => RatedVolumesDocument)
+  @Nested(() => RatedVolumesDocument)
   @IsObject(anObject)
   @ValidateNested()
   @Describes('System volume it is printed for, by load.')
@@ -98,7 +98,7 @@ export class SkimmerSpecDocument implements SkimmerSpec {
   @Within(LIMITS.neck, 'Bore of its neck, m.')
   neckBoreM!: number
 
-  @Type(() => WorkingDepthDocument)
+  @Nested(() => WorkingDepthDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Depths of water it works in; null: it stands dry.')
@@ -194,19 +194,19 @@ export class DevicePartDocument implements DevicePart {
   @Within(LIMITS.priceClass, 'From 1, cheap, to 5, dear.')
   priceClass!: number
 
-  @Type(() => FlowWindowDocument)
+  @Nested(() => FlowWindowDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Flows through it that it works at; null: none is given.')
   window!: FlowWindowDocument | null
 
-  @Type(() => SkimmerSpecDocument)
+  @Nested(() => SkimmerSpecDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Of a skimmer; null: it is none.')
   skimmer!: SkimmerSpecDocument | null
 
-  @Type(() => SterilizerSpecDocument)
+  @Nested(() => SterilizerSpecDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Of a sterilizer; null: it is none.')
@@ -251,7 +251,7 @@ export class DeviceDocument implements Device {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
 
-  @Type(() => DevicePartDocument)
+  @Nested(() => DevicePartDocument)
   @IsObject(anObject)
   @ValidateNested()
   @Describes('What it is, as it was when chosen.')
@@ -279,7 +279,7 @@ export class DeviceDocument implements Device {
   @IdOrNull('The line whose water passes it.')
   lineId!: string | null
 
-  @Type(() => LampDocument)
+  @Nested(() => LampDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Of a sterilizer; null: another kind.')
@@ -335,7 +335,7 @@ export class CabinetDocument implements Cabinet {
   topM!: number
 
   @ListOf(0, COUNTS.doors, 'Its openings.')
-  @Type(() => CabinetDoorDocument)
+  @Nested(() => CabinetDoorDocument)
   @ValidateNested({ each: true })
   doors!: CabinetDoorDocument[]
 }

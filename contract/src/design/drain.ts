@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { Drain, DrainRole, InletForm, Landing } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
@@ -6,13 +5,14 @@ import { PointDocument } from './point.ts'
 import { Id, OneOf, Text, Within } from './rules.ts'
 import { RunDocument } from './run.ts'
 import { DRAIN_ROLES, INLET_FORMS, LANDINGS } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 /** Where the water goes into a drain. */
 export class DrainInletDocument {
   @OneOf(INLET_FORMS, 'Its form.')
   form!: InletForm
 
-  @Type(() => PointDocument)
+  @Nested(() => PointDocument)
   @IsObject({ message: 'must be a place: an object with xM, yM and zM' })
   @ValidateNested()
   place!: PointDocument
@@ -47,17 +47,17 @@ export class DrainDocument implements Drain {
   @OneOf(DRAIN_ROLES, 'What it is for.')
   role!: DrainRole
 
-  @Type(() => DrainInletDocument)
+  @Nested(() => DrainInletDocument)
   @IsObject({ message: 'must be an inlet: an object with form, place and openAreaRatio' })
   @ValidateNested()
   inlet!: DrainInletDocument
 
-  @Type(() => RunDocument)
+  @Nested(() => RunDocument)
   @IsObject({ message: 'must be a run: an object with size, pieces, roughnessM and ribbedFactor' })
   @ValidateNested()
   run!: RunDocument
 
-  @Type(() => DrainEndDocument)
+  @Nested(() => DrainEndDocument)
   @IsObject({ message: 'must be an end: an object with at, id and landing' })
   @ValidateNested()
   end!: DrainEndDocument

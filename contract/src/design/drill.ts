@@ -1,8 +1,8 @@
-import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
 import type { OwnDrill } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, ListOf, Text, Within } from './rules.ts'
+import { Nested } from '../check/nested.ts'
 
 /** One drill in a chain of the keeper’s own. */
 export class OwnDrillStepDocument {
@@ -22,7 +22,7 @@ export class OwnDrillDocument implements OwnDrill {
   name!: string
 
   @ListOf(1, COUNTS.drillSteps, 'What happens when.')
-  @Type(() => OwnDrillStepDocument)
+  @Nested(() => OwnDrillStepDocument)
   @ValidateNested({ each: true })
   steps!: OwnDrillStepDocument[]
 }

@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type {
   DrilledPanel,
@@ -15,6 +14,7 @@ import { BulkheadDocument } from './bulkhead.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, ListOf, OneOf, OrNull, Describes, Within, WithinOrNull } from './rules.ts'
 import { OVERFLOW_FORMS, OVERFLOW_PLACES } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 const anObject = { message: 'must be an object' }
 
@@ -95,7 +95,7 @@ export class HoleDocument implements Hole {
   @Within(LIMITS.holePlace, 'Its middle up the panel, or back from the front of the floor, m.')
   upM!: number
 
-  @Type(() => BulkheadDocument)
+  @Nested(() => BulkheadDocument)
   @IsObject(anObject)
   @ValidateNested()
   @Describes('The bulkhead that goes in it, as it was when chosen from the parts.')
@@ -116,7 +116,7 @@ export class OverflowDocument implements Overflow {
   @Within(LIMITS.rimLength, 'Length of its rim, m.')
   rimLengthM!: number
 
-  @Type(() => TeethDocument)
+  @Nested(() => TeethDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Its teeth; null: smooth.')
@@ -126,7 +126,7 @@ export class OverflowDocument implements Overflow {
   @Describes('The tops of the teeth are open above.')
   openAbove!: boolean
 
-  @Type(() => GuardDocument)
+  @Nested(() => GuardDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('A mesh over its openings; null: none.')
@@ -135,13 +135,13 @@ export class OverflowDocument implements Overflow {
   @WithinOrNull(LIMITS.slotWidth, 'The smallest animal that must stay in the tank, m across.')
   keepsInM!: number | null
 
-  @Type(() => OverflowBoxDocument)
+  @Nested(() => OverflowBoxDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('The box the drains stand in; null for rear chambers.')
   box!: OverflowBoxDocument | null
 
-  @Type(() => PassageDocument)
+  @Nested(() => PassageDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Holes or tubes on the way to the box; null: the rim lets straight into it.')
@@ -151,7 +151,7 @@ export class OverflowDocument implements Overflow {
   chamberId!: string | null
 
   @ListOf(0, COUNTS.holes, 'Holes in the tank.')
-  @Type(() => HoleDocument)
+  @Nested(() => HoleDocument)
   @ValidateNested({ each: true })
   holes!: HoleDocument[]
 

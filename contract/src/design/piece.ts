@@ -1,9 +1,9 @@
-import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { Direction, LossPoint, PieceOf } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
 import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Nested } from '../check/nested.ts'
 
 const KINDS = [
   'pipe',
@@ -95,7 +95,7 @@ class ReducerPieceDocument extends PieceDocument implements PieceOf<'reducer'> {
   @OneOf(['reducer'], 'From here on the run has another size.')
   declare kind: 'reducer'
 
-  @Type(() => PipeSizeDocument)
+  @Nested(() => PipeSizeDocument)
   @IsObject({ message: 'must be a pipe size: an object with series, size and boreM' })
   @ValidateNested()
   to!: PipeSizeDocument
@@ -163,7 +163,7 @@ class DevicePieceDocument extends PieceDocument implements PieceOf<'device'> {
   kvM3PerH!: number
 
   @ListOf(0, COUNTS.curvePoints, 'Printed head loss; flow and head rise from above zero.')
-  @Type(() => LossPointDocument)
+  @Nested(() => LossPointDocument)
   @ValidateNested({ each: true })
   @ByRule('a usable table', (_, owner) => tableFault(owner as DevicePieceDocument))
   table!: LossPointDocument[]

@@ -1,9 +1,9 @@
-import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
 import type { CurvePoint, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Nested } from '../check/nested.ts'
 
 /** A point of a pump's curve as it is stored. */
 export class CurvePointDocument implements CurvePoint {
@@ -45,7 +45,7 @@ export class PumpPartDocument implements PumpPart {
     COUNTS.curvePoints,
     'Printed points, flow rising. Empty: only the two numbers below are known.',
   )
-  @Type(() => CurvePointDocument)
+  @Nested(() => CurvePointDocument)
   @ValidateNested({ each: true })
   @ByRule('a usable curve', (_, owner) => usable(owner as PumpPartDocument))
   curve!: CurvePointDocument[]
@@ -64,7 +64,7 @@ export class PumpPartDocument implements PumpPart {
     COUNTS.curvePoints,
     'Wire power by flow, flow rising. Empty: the rated power is scaled.',
   )
-  @Type(() => PowerPointDocument)
+  @Nested(() => PowerPointDocument)
   @ValidateNested({ each: true })
   power!: PowerPointDocument[]
 

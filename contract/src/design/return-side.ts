@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type { LineEnd, LineStart, PlacedPump, ReturnLine } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
@@ -15,6 +14,7 @@ import {
 } from './rules.ts'
 import { PointDocument } from './point.ts'
 import { RunDocument } from './run.ts'
+import { Nested } from '../check/nested.ts'
 
 const aPlace = { message: 'must be a place: an object with xM, yM and zM' }
 
@@ -36,7 +36,7 @@ export class PlacedPumpDocument implements PlacedPump {
   @Id('The chamber it draws from.')
   chamberId!: string
 
-  @Type(() => PointDocument)
+  @Nested(() => PointDocument)
   @IsObject(aPlace)
   @ValidateNested()
   outlet!: PointDocument
@@ -65,7 +65,7 @@ export class LineEndDocument implements LineEnd {
   @IdOrNull('The tank, chamber or tee; null when capped.')
   id!: string | null
 
-  @Type(() => PointDocument)
+  @Nested(() => PointDocument)
   @IsObject(aPlace)
   @ValidateNested()
   @OrNull('The bulkhead or clip it must reach; null: wherever its pieces lead.')
@@ -83,17 +83,17 @@ export class ReturnLineDocument implements ReturnLine {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
 
-  @Type(() => LineStartDocument)
+  @Nested(() => LineStartDocument)
   @IsObject({ message: 'must be a start: an object with at and id' })
   @ValidateNested()
   start!: LineStartDocument
 
-  @Type(() => RunDocument)
+  @Nested(() => RunDocument)
   @IsObject({ message: 'must be a run: an object with size, pieces, roughnessM and ribbedFactor' })
   @ValidateNested()
   run!: RunDocument
 
-  @Type(() => LineEndDocument)
+  @Nested(() => LineEndDocument)
   @IsObject({ message: 'must be an end: an object with at, id, place and breakDepthM' })
   @ValidateNested()
   end!: LineEndDocument
@@ -105,12 +105,12 @@ export class ReturnLineDocument implements ReturnLine {
 /** From the sump back to the tanks. */
 export class ReturnSideDocument {
   @ListOf(1, COUNTS.placedPumps, 'Pumps where they stand.')
-  @Type(() => PlacedPumpDocument)
+  @Nested(() => PlacedPumpDocument)
   @ValidateNested({ each: true })
   pumps!: PlacedPumpDocument[]
 
   @ListOf(1, COUNTS.lines, 'Lines, each from a pump or a tee to its end.')
-  @Type(() => ReturnLineDocument)
+  @Nested(() => ReturnLineDocument)
   @ValidateNested({ each: true })
   lines!: ReturnLineDocument[]
 

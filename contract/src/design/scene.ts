@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type {
   CirculationPart,
@@ -15,6 +14,7 @@ import type {
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, ByRule, ListOf, OneOf, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { PATTERN_KINDS, SCENE_PANELS, ZONE_KINDS } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 const anObject = { message: 'must be an object' }
 
@@ -88,7 +88,7 @@ export class CirculationPumpDocument implements CirculationPump {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
 
-  @Type(() => CirculationPartDocument)
+  @Nested(() => CirculationPartDocument)
   @IsObject(anObject)
   @ValidateNested()
   @Describes('As it was when chosen.')
@@ -117,7 +117,7 @@ export class CirculationPumpDocument implements CirculationPump {
   @ByRule('a speed it has', (speed, owner) => speedFault(speed, owner as CirculationPumpDocument))
   speed!: number
 
-  @Type(() => PatternDocument)
+  @Nested(() => PatternDocument)
   @IsObject(anObject)
   @ValidateNested()
   pattern!: PatternDocument
@@ -201,25 +201,25 @@ export class WantedRangeDocument implements WantedRange {
 /** What stands in a tank’s water and what moves it. */
 export class SceneDocument implements TankScene {
   @ListOf(0, COUNTS.rocks, 'Rock as simple solids.')
-  @Type(() => RockDocument)
+  @Nested(() => RockDocument)
   @ValidateNested({ each: true })
   @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   rocks!: RockDocument[]
 
   @ListOf(0, COUNTS.circulationPumps, 'Circulation pumps.')
-  @Type(() => CirculationPumpDocument)
+  @Nested(() => CirculationPumpDocument)
   @ValidateNested({ each: true })
   @ByRule('ids of their own', (list) => twiceFault(list, 'id'))
   pumps!: CirculationPumpDocument[]
 
   @ListOf(0, COUNTS.lines, 'Lines whose end is turned; the others point as they lead.')
-  @Type(() => NozzleAimDocument)
+  @Nested(() => NozzleAimDocument)
   @ValidateNested({ each: true })
   @ByRule('one for a line', (list) => twiceFault(list, 'lineId'))
   nozzles!: NozzleAimDocument[]
 
   @ListOf(ZONE_KINDS.length, ZONE_KINDS.length, 'The speeds wanted, one for each zone.')
-  @Type(() => WantedRangeDocument)
+  @Nested(() => WantedRangeDocument)
   @ValidateNested({ each: true })
   @ByRule('one for a zone', (list) => twiceFault(list, 'zone'))
   ranges!: WantedRangeDocument[]

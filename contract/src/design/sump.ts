@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type {
   ChamberUse,
@@ -14,6 +13,7 @@ import { COUNTS, LIMITS } from './limits.ts'
 import { TeethDocument } from './overflow.ts'
 import { Id, ListOf, OneOf, OrNull, Describes, Text, Within, WithinOrNull } from './rules.ts'
 import { CHAMBER_USES, WALL_KINDS } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 const anObject = { message: 'must be an object' }
 const aSwitch = { message: 'must be true or false' }
@@ -50,7 +50,7 @@ export class ChamberDocument implements SumpChamber {
   @Within(LIMITS.submerged, 'What lies in it under water, m³.')
   submergedM3!: number
 
-  @Type(() => DepthRangeDocument)
+  @Nested(() => DepthRangeDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Depths its skimmer works in; null: none set.')
@@ -104,7 +104,7 @@ export class SumpWallDocument implements SumpWall {
   @Within(LIMITS.slot, 'Height of the slot under it, m; 0 but for an under-wall.')
   slotM!: number
 
-  @Type(() => TeethDocument)
+  @Nested(() => TeethDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Its teeth; null but for a comb.')
@@ -143,18 +143,18 @@ export class TopOffDocument implements TopOff {
 /** Where the water waits between the drains and the pump. */
 export class SumpDocument implements Sump {
   @ListOf(1, COUNTS.chambers, 'Its chambers, left to right.')
-  @Type(() => ChamberDocument)
+  @Nested(() => ChamberDocument)
   @ValidateNested({ each: true })
   chambers!: ChamberDocument[]
 
-  @Type(() => SumpBoxDocument)
+  @Nested(() => SumpBoxDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('Its sizes; null: not set, and each chamber stands at its given level.')
   box!: SumpBoxDocument | null
 
   @ListOf(0, COUNTS.chambers - 1, 'One wall between each two chambers; none without sizes.')
-  @Type(() => SumpWallDocument)
+  @Nested(() => SumpWallDocument)
   @ValidateNested({ each: true })
   walls!: SumpWallDocument[]
 
@@ -170,18 +170,18 @@ export class SumpDocument implements Sump {
   @Within(LIMITS.submerged, 'What hung equipment lets go when the pump stops, m³.')
   hungWaterM3!: number
 
-  @Type(() => TopOffDocument)
+  @Nested(() => TopOffDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('What makes up for evaporation; null: the keeper tops up by hand.')
   topOff!: TopOffDocument | null
 
   @ListOf(0, COUNTS.devices, 'What works on its water, in it and beside it.')
-  @Type(() => DeviceDocument)
+  @Nested(() => DeviceDocument)
   @ValidateNested({ each: true })
   devices!: DeviceDocument[]
 
-  @Type(() => CabinetDocument)
+  @Nested(() => CabinetDocument)
   @IsObject(anObject)
   @ValidateNested()
   @OrNull('What it stands in; null: not set.')

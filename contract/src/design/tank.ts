@@ -1,10 +1,10 @@
-import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
 import type { Displacement, DisplayTank } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { OverflowDocument } from './overflow.ts'
 import { Id, OrNull, Describes, Text, Within } from './rules.ts'
 import { SceneDocument } from './scene.ts'
+import { Nested } from '../check/nested.ts'
 
 /** What stands in the display and takes the water’s place. */
 export class DisplacementDocument implements Displacement {
@@ -62,7 +62,7 @@ export class TankDocument implements DisplayTank {
   @Within(LIMITS.floorHeight, 'Height of the tank’s inside floor over the room’s floor, m.')
   floorHeightM!: number
 
-  @Type(() => DisplacementDocument)
+  @Nested(() => DisplacementDocument)
   @IsObject({ message: 'must be an object' })
   @ValidateNested()
   displacement!: DisplacementDocument
@@ -70,13 +70,13 @@ export class TankDocument implements DisplayTank {
   @Within(LIMITS.turnover, 'Wanted net volumes of this tank through the sump, per hour.')
   turnoverPerH!: number
 
-  @Type(() => OverflowDocument)
+  @Nested(() => OverflowDocument)
   @IsObject({ message: 'must be an object' })
   @ValidateNested()
   @OrNull('How its water leaves; null: not set, and it stands at the given level.')
   overflow!: OverflowDocument | null
 
-  @Type(() => SceneDocument)
+  @Nested(() => SceneDocument)
   @IsObject({ message: 'must be an object' })
   @ValidateNested()
   @Describes('What stands in its water and what moves it.')

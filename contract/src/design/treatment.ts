@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer'
 import { ValidateNested } from 'class-validator'
 import type {
   DoseTarget,
@@ -11,6 +10,7 @@ import type {
 import { COUNTS, LIMITS } from './limits.ts'
 import { Id, IdOrNull, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 import { FEED_FORMS, LOAD_CLASS_WORDS } from './way-words.ts'
+import { Nested } from '../check/nested.ts'
 
 /** A food as the keeper gives it. */
 export class FeedDocument implements Feed {
@@ -59,7 +59,7 @@ export class DoseTargetDocument implements DoseTarget {
 /** What the water has to be cleaned of, and how the keeper judges what cleans it. */
 export class TreatmentDocument implements TreatmentPlan {
   @ListOf(0, COUNTS.feeds, 'What is fed in a day.')
-  @Type(() => FeedDocument)
+  @Nested(() => FeedDocument)
   @ValidateNested({ each: true })
   feeds!: FeedDocument[]
 
@@ -76,7 +76,7 @@ export class TreatmentDocument implements TreatmentPlan {
   factor!: number
 
   @ListOf(0, COUNTS.targets, 'Doses that are quoted.')
-  @Type(() => DoseTargetDocument)
+  @Nested(() => DoseTargetDocument)
   @ValidateNested({ each: true })
   targets!: DoseTargetDocument[]
 

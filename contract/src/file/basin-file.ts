@@ -1,9 +1,9 @@
-import { Type } from 'class-transformer'
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
 import { ByRule, ListOf, OneOf, Describes, Text } from '../design/rules.ts'
 import { FILE_FORMAT, FORMAT_VERSION } from '../versions/format.ts'
+import { Nested } from '../check/nested.ts'
 
 /** One design of the basin, with its name. */
 export class FileDesign {
@@ -14,7 +14,7 @@ export class FileDesign {
   @Describes('The one design that is in use.')
   current!: boolean
 
-  @Type(() => DesignDocument)
+  @Nested(() => DesignDocument)
   @IsObject({ message: 'must be a design: an object' })
   @ValidateNested()
   design!: DesignDocument
@@ -38,7 +38,7 @@ export class BasinFile {
   note!: string
 
   @ListOf(1, COUNTS.designs, 'Its designs; exactly one is current.')
-  @Type(() => FileDesign)
+  @Nested(() => FileDesign)
   @ValidateNested({ each: true })
   @ByRule('one current design', (designs) => {
     if (!Array.isArray(designs) || designs.length === 0) return null

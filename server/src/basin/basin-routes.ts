@@ -9,6 +9,10 @@ import { shelfPage } from './shelf.ts'
 /** The shelf, and whole basins. */
 export function basinRoutes(jobs: Jobs): readonly Route[] {
   const basins = new BasinService(jobs)
+  return [...shelfRoutes(basins, jobs), ...ofOneBasin(basins)]
+}
+
+function shelfRoutes(basins: BasinService, jobs: Jobs): readonly Route[] {
   return [
     {
       method: 'get',
@@ -42,6 +46,11 @@ export function basinRoutes(jobs: Jobs): readonly Route[] {
         response.status(201).json(await basins.bringIn(access, read.value))
       },
     },
+  ]
+}
+
+function ofOneBasin(basins: BasinService): readonly Route[] {
+  return [
     {
       method: 'get',
       path: '/basins/:id',

@@ -39,11 +39,14 @@ export async function changeKept<M extends Model & KeptRow>(
   values: object,
   transaction: Transaction,
 ): Promise<M> {
-  const [, rows] = await table.model.update({ ...values, revision: changed + 1 } as never, {
-    where: { id, revision: changed, deletedAt: null } as WhereOptions,
-    returning: true,
-    transaction,
-  })
+  const [, rows] = await table.model.update(
+    { ...values, revision: changed + 1 },
+    {
+      where: { id, revision: changed, deletedAt: null } as WhereOptions,
+      returning: true,
+      transaction,
+    },
+  )
   const row = rows[0]
   if (row) return row
   const current = await findKept(table, id, transaction)
@@ -60,9 +63,12 @@ export async function restoreKept<M extends Model & KeptRow>(
   id: string,
   transaction: Transaction,
 ): Promise<void> {
-  const [count] = await model.update({ deletedAt: null } as never, {
-    where: { id } as WhereOptions,
-    transaction,
-  })
+  const [count] = await model.update(
+    { deletedAt: null },
+    {
+      where: { id } as WhereOptions,
+      transaction,
+    },
+  )
   if (count === 0) throw new Refusal('not-found', `This ${words} is no longer in the bin.`)
 }

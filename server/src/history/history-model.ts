@@ -7,7 +7,10 @@ import {
 } from 'sequelize'
 
 /** What a kept thing was before a change; written by the database itself. */
-export class History extends Model<InferAttributes<History>, InferCreationAttributes<History>> {
+export class HistoryRow extends Model<
+  InferAttributes<HistoryRow>,
+  InferCreationAttributes<HistoryRow>
+> {
   declare thing: string
   declare id: string
   declare revision: number
@@ -16,8 +19,8 @@ export class History extends Model<InferAttributes<History>, InferCreationAttrib
 }
 
 /** The table of what small things were. */
-export function defineHistory(sequelize: Sequelize): typeof History {
-  return History.init(
+export function defineHistory(sequelize: Sequelize): typeof HistoryRow {
+  return HistoryRow.init(
     {
       thing: { type: DataTypes.TEXT, primaryKey: true },
       id: { type: DataTypes.UUID, primaryKey: true },

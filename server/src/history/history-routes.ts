@@ -3,13 +3,13 @@ import type { Request } from 'express'
 import type { Access } from '../db/access.ts'
 import { idFrom } from '../http/body.ts'
 import type { Route } from '../http/routes.ts'
-import { History } from './history-model.ts'
+import { HistoryRow } from './history-model.ts'
 
 /** What a thing was, the latest first. */
 async function historyOf(access: Access, thing: string, request: Request): Promise<HistoryAnswer> {
   const id = idFrom(request)
   const rows = await access.within((transaction) =>
-    History.findAll({ where: { thing, id }, order: [['revision', 'DESC']], transaction }),
+    HistoryRow.findAll({ where: { thing, id }, order: [['revision', 'DESC']], transaction }),
   )
   return {
     entries: rows.map(({ revision, savedAt, content }) => ({

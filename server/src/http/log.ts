@@ -3,13 +3,16 @@ import { pino, type Logger, type LoggerOptions } from 'pino'
 /** As much of an error's words as tells what it is: a driver quotes what was sent. */
 const MOST_WORDS = 300
 
+/** What an error quotes is what was sent. */
+const withoutQuotes = (words: string) => words.replace(/"[^"]*("|$)/g, '"…"')
+
 /** An error without what it carries: statements and their values are what keepers wrote. */
 function errorShown(error: Error & { code?: string; parent?: { code?: string } }): object {
   const [, ...frames] = (error.stack ?? '').split('\n    at ')
   return {
     type: error.name,
     code: error.code ?? error.parent?.code,
-    message: String(error.message).slice(0, MOST_WORDS),
+    message: withoutQuotes(String(error.message)).slice(0, MOST_WORDS),
     at: frames.slice(0, 12),
   }
 }
@@ -24,4 +27,12 @@ export const LOG_OPTIONS = (level: string): LoggerOptions => ({
   level,
   redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
   serializers: { err: errorShown },
+  hooks: {
+    // An error without words of ours would have its own for them.
+    logMethod(given, write) {
+      const [first, ...more] = given
+      const bare = first instanceof Error && more.length === 0
+      write.apply(this, bare ? [first, 'a fault of ours'] : given)
+    },
+  },
 })

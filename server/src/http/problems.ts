@@ -27,17 +27,20 @@ const RETRY_AFTER_S = '2'
 /** What the driver says when the server is away or going: system errors, and PostgreSQL's classes 08 and 57P. */
 const LOST = /^(ECONNREFUSED|ECONNRESET|EPIPE|08\w{3}|57P0\d)$/
 
+/** The driver's own words where it gives no code. */
+const LOST_WORDS =
+  /connection (terminated|timeout|error and is not queryable)|client (was|has) .*clos/i
+
 function isLostDatabase(error: unknown): boolean {
-  const { code, cause, parent } = (error ?? {}) as {
+  const { code, message, cause, parent } = (error ?? {}) as {
     code?: unknown
+    message?: unknown
     cause?: unknown
     parent?: unknown
   }
   if (typeof code === 'string' && LOST.test(code)) return true
-  const terminated =
-    error instanceof Error && /connection (terminated|timeout)/i.test(error.message)
   return (
-    terminated ||
+    (typeof message === 'string' && LOST_WORDS.test(message)) ||
     (cause !== undefined && isLostDatabase(cause)) ||
     (parent !== undefined && isLostDatabase(parent))
   )

@@ -4,7 +4,7 @@ import { jsonOnly } from './body.ts'
 import { atMostFromAddress } from './security.ts'
 
 /** What a handler is given. */
-export interface Asked {
+export interface Exchange {
   readonly request: Request
   readonly response: Response
 }
@@ -25,8 +25,8 @@ interface Common {
 /** An address of the API: who may ask there, and what is done. There are no others. */
 export type Route = Common &
   (
-    | { readonly who: 'anyone'; readonly run: (asked: Asked) => Promise<void> }
-    | { readonly who: 'keeper'; readonly run: (asked: Asked, access: Access) => Promise<void> }
+    | { readonly who: 'anyone'; readonly run: (asked: Exchange) => Promise<void> }
+    | { readonly who: 'keeper'; readonly run: (asked: Exchange, access: Access) => Promise<void> }
   )
 
 /** Type of what is no JSON. */

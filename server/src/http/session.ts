@@ -86,8 +86,8 @@ export function workspaceOf(request: Request): string {
 /** A session that opens another workspace from now on; the cookie is a new one. */
 export function newSession(request: Request, workspaceId: string): Promise<void> {
   return new Promise((resolve, reject) => {
-    request.session.regenerate((error: unknown) => {
-      if (error) return reject(error as Error)
+    request.session.regenerate((error: Error | null | undefined) => {
+      if (error) return reject(error)
       request.session.workspaceId = workspaceId
       resolve()
     })

@@ -34,7 +34,7 @@ async function empty() {
         >
           <span class="min-w-0 grow">
             <span class="font-semibold">{{ entry.name }}</span>
-            <span class="caption">
+            <span class="caption ml-2">
               {{ entry.thing === 'basin' ? 'a basin' : 'a part of your own' }},
               {{ left(entry.goneAt) }}</span
             >

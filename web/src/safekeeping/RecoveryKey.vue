@@ -8,10 +8,15 @@ import { saveFile } from '../shell/save-file.ts'
 const { recoveryKey } = defineProps<{ recoveryKey: string }>()
 defineEmits<{ done: [] }>()
 const notices = useNotices()
+const LOOPBACK = /^(localhost|127\.|\[?::1)/
 const picture = ref('')
 
-/** The key stands behind a #: browsers never send that part to a server. */
-const address = () => `${location.origin}/safekeeping#${recoveryKey}`
+/**
+ * What a camera reads: the address that opens the shelf, its key behind a #, which browsers never send to a server.
+ * An address on this machine alone leads nowhere from another one: then the key itself.
+ */
+const address = () =>
+  LOOPBACK.test(location.hostname) ? recoveryKey : `${location.origin}/safekeeping#${recoveryKey}`
 
 watch(
   () => recoveryKey,
@@ -34,7 +39,7 @@ async function copy() {
   }
 }
 function save() {
-  const text = `Recovery key of a Yew Basin shelf\n\n${recoveryKey}\n\n${address()}\n`
+  const text = `Recovery key of a Yew Basin shelf at ${location.origin}\n\n${recoveryKey}\n`
   saveFile('yew-basin-recovery-key.txt', text, 'text/plain')
 }
 </script>

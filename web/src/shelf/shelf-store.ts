@@ -1,9 +1,9 @@
 import type { ShelfEntry } from '@yew-basin/contract'
-import type { ShelfFigures } from '@yew-basin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { basinsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
+import { useOwnFigures } from './own-figures.ts'
 import { useNotices } from '../shell/notices.ts'
 
 /** Figures that are being computed are asked for again after these waits. */
@@ -17,18 +17,7 @@ export const useShelf = defineStore('shelf', () => {
   const notices = useNotices()
   const allCurrent = computed(() => entries.value.every(({ figuresCurrent }) => figuresCurrent))
   let timer: ReturnType<typeof setTimeout> | undefined
-  /** What this page itself computed of a basin it had open, and which save that was of. */
-  const own = new Map<string, { readonly savedAt: string; readonly figures: ShelfFigures }>()
-
-  /** A basin is left: its card need not wait for the server's figures. */
-  const leftBasin = (id: string, savedAt: string, figures: ShelfFigures) =>
-    void own.set(id, { savedAt, figures })
-
-  function withOwn(entry: ShelfEntry): ShelfEntry {
-    const known = own.get(entry.id)
-    if (entry.figuresCurrent || known?.savedAt !== entry.changedAt) return entry
-    return { ...entry, figures: known.figures, figuresCurrent: true }
-  }
+  const { leftBasin, withOwn } = useOwnFigures()
 
   /** All pages of the shelf; the first is shown while the others come. */
   async function load(): Promise<void> {

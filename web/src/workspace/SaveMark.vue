@@ -24,8 +24,8 @@ const OFFLINE: Record<KeptState, string> = {
 const text = computed(() => {
   if (store.saveState === 'offline') return OFFLINE[store.kept]
   if (store.saveState === 'refused') {
-    const where = store.kept === 'kept' ? ' It is kept in this browser.' : ''
-    return `Not saved: ${store.saveFault}${where}`
+    const where = store.kept === 'kept' ? '. It is kept in this browser.' : ''
+    return `Not saved: ${store.saveFault.replace(/\.$/, '')}${where}`
   }
   if (store.saveState !== 'saved') return TEXTS[store.saveState]
   return `Saved ${clockTime(store.savedAt)}`

@@ -52,6 +52,18 @@ export class Autosave {
   /** Leaving the page now would lose work: the server does not have it, and nothing here keeps it. */
   readonly wouldLose = computed(() => this.state.value !== 'saved' && this.kept.value !== 'kept')
 
+  /** What views see of it. */
+  readonly shown = {
+    saveState: this.state,
+    savedAt: this.savedAt,
+    saveFault: this.fault,
+    theirs: this.theirs,
+    kept: this.kept,
+    wouldLose: this.wouldLose,
+    retryNow: () => this.retryNow(),
+    leave: () => this.leave(),
+  }
+
   /** @param read the design as it is on the screen now */
   constructor(read: () => BasinDesign | null) {
     this.#read = read

@@ -131,12 +131,7 @@ export const useDesign = defineStore('design', () => {
     ...selection,
     canUndo: history.canUndo,
     canRedo: history.canRedo,
-    saveState: saves.state,
-    savedAt: saves.savedAt,
-    saveFault: saves.fault,
-    theirs: saves.theirs,
-    kept: saves.kept,
-    wouldLose: saves.wouldLose,
+    ...saves.shown,
     ...useConflict(saves, history, opened),
     open,
     edit,
@@ -145,7 +140,5 @@ export const useDesign = defineStore('design', () => {
     redo: () => step(false),
     look: (fix: Fix) => (preview.value = fix),
     applyFix: (fix: Fix) => edit(fix.edits),
-    retryNow: () => saves.retryNow(),
-    leave: () => saves.leave(),
   }
 })
