@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { solveBasin } from '@yew-basin/core'
 import { readdirSync, readFileSync } from 'node:fs'
-import { mutated, randomFrom } from '../../tools/attack/mutate.ts'
+import { mutated } from '../../tools/attack/mutate.ts'
+import { randomFrom } from '../../tools/attack/random.mjs'
 import {
   BODY_BUDGET,
   budgetFault,

@@ -1,4 +1,5 @@
-import { JUNK, mutated, randomFrom } from './mutate.ts'
+import { JUNK, mutated } from './mutate.ts'
+import { randomFrom } from './random.mjs'
 
 /** What came of a run of requests. */
 export interface FuzzReport {

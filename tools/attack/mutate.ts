@@ -1,15 +1,3 @@
-/** A number from 0 to 1, from a seed: the same run again whenever it is asked for. */
-export function randomFrom(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
-
 /** Values that stand for something else, or trip whoever takes them at their word. */
 export const JUNK: readonly unknown[] = [
   null,
@@ -52,7 +40,7 @@ function places(value: unknown, found: { holder: Holder; key: string }[] = []) {
   return found
 }
 
-/** A copy of plain data with one to four things wrong in it. */
+/** A copy of plain data with one to four things changed in it, most of them for the worse. */
 export function mutated(plain: unknown, random: () => number): unknown {
   const copy = structuredClone(plain)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
@@ -63,6 +51,11 @@ export function mutated(plain: unknown, random: () => number): unknown {
     const { holder, key } = pick(all)
     const table = holder as Record<string, unknown>
     const way = random()
+    if (typeof table[key] === 'number' && random() < 0.7) {
+      // Often still what can be: those are solved.
+      table[key] = table[key] * (random() < 0.5 ? 0.5 + random() : 3 * random() - 0.5)
+      continue
+    }
     if (way < 0.55) table[key] = structuredClone(pick(JUNK))
     else if (way < 0.75) delete table[key]
     else if (way < 0.85)

@@ -1,4 +1,13 @@
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync } from 'node:fs'
+import {
+  accessSync,
+  chmodSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+} from 'node:fs'
 import path from 'node:path'
 import { asStepFailed, StepFailed } from './run.mjs'
 import { giveToServer, reachable } from './server-user.mjs'
@@ -15,6 +24,19 @@ export async function homeFor(checkout, chosen = process.env.YEW_DATA_DIR) {
   return path.join('/var/lib/yew-basin', checkout.replace(/[^\w]+/g, '-'))
 }
 
+/** Node calls a folder that cannot be made on a disk that can only be read “not found”: what its parent says. */
+function reasonOf(home, error) {
+  if (error.code !== 'ENOENT') return error
+  let parent = path.dirname(home)
+  while (!existsSync(parent)) parent = path.dirname(parent)
+  try {
+    accessSync(parent, constants.W_OK)
+    return error
+  } catch (reason) {
+    return reason
+  }
+}
+
 /** Makes the folder where it is missing; what it holds is left as it is. */
 export function makeHome(home) {
   try {
@@ -22,7 +44,7 @@ export function makeHome(home) {
     if (isRoot()) chmodSync(home, 0o755)
     readdirSync(home)
   } catch (error) {
-    throw asStepFailed(`Making the data folder ${home}`, error)
+    throw asStepFailed(`Making the data folder ${home}`, reasonOf(home, error))
   }
 }
 

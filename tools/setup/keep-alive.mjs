@@ -1,7 +1,7 @@
 /** Waits before each new try: soon at first, for most ends are a single one. */
 const WAITS_MS = [100, 300, 1000, 3000, 10_000]
 /** What ran this long had started well: the next end is a first one again. */
-const WELL_MS = 30_000
+const WELL_MS = 1000
 
 /**
  * Keeps a program running: where it ends by itself it is started again, as often as it takes, until it is stopped.

@@ -30,4 +30,10 @@ const read = readBasinFile(textOf(file))
 if (!read.ok) {
   refuse(read.faults.map(({ path, message }) => `${path || 'the file'}: ${message}`))
 }
-process.stdout.write(JSON.stringify(solvedFile(read.value, asked), null, 2) + '\n')
+try {
+  process.stdout.write(JSON.stringify(solvedFile(read.value, asked), null, 2) + '\n')
+} catch (error) {
+  refuse([
+    `${file}: could not be solved, which is a fault of Yew Basin's: ${(error as Error).message}`,
+  ])
+}
