@@ -28,6 +28,7 @@ await reporting(async () => {
       NODE_ENV: 'production',
       YEW_WEB_ROOT: inRoot('web', 'dist'),
     })
+    application.backUpNightly()
     console.log(`\nYew Basin is at ${address}\nCtrl-C stops it; what you made is kept.`)
   } catch (error) {
     await application.stop()

@@ -135,6 +135,13 @@ export class Editor {
     return this
   }
 
+  /** The same keeper at another copy of the application. */
+  elsewhere(app) {
+    const other = new Editor(app.origin)
+    other.#cookie = this.#cookie.replace(/^yew-\d+/, `yew-${app.port}`)
+    return Object.assign(other, { basin: this.basin, design: this.design })
+  }
+
   get cookie() {
     return this.#cookie
   }

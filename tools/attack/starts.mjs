@@ -174,6 +174,35 @@ const SCENES = [
       }),
   },
   {
+    name: 'a backup of what runs comes back elsewhere, with every save',
+    short: true,
+    run: () =>
+      withApp(async (app) => {
+        const keeper = await new Editor(app.origin).arrive()
+        await keeper.save(0.77)
+        const folder = dataFolder()
+        const file = path.join(folder, 'all.dump')
+        const tool = (name, home) =>
+          run(process.execPath, [inRoot('tools', `${name}.mjs`), file], {
+            env: { YEW_DATA_DIR: home },
+          })
+        const made = await tool('backup', app.home)
+        const other = new RunningApp()
+        const restored = await tool('restore', other.home)
+        const up = await other.start()
+        const fault = first(
+          wants(made.code === 0, made.output),
+          wants(restored.code === 0, restored.output),
+          wants(up, other.output),
+        )
+        const pages =
+          up && (await fetch(`${other.origin}/api/workspace`, { method: 'POST' })).status
+        await other.stop()
+        for (const home of [other.home, folder]) rmSync(home, { recursive: true, force: true })
+        return first(fault, wants(there?.design.tanks[0].widthM === 0.77, 'the save is not there'))
+      }),
+  },
+  {
     name: 'a taken port is said, and no other is taken',
     short: true,
     run: async () => {

@@ -1,3 +1,4 @@
+import { backUpNightly } from './backup.mjs'
 import { Cluster } from './cluster.mjs'
 import { homeFor, makeHome } from './data-folder.mjs'
 import { KeptAlive } from './keep-alive.mjs'
@@ -18,6 +19,8 @@ export class Application {
   #kept = []
   /** @type {Promise<void> | null} */
   #stopping = null
+  #bin = ''
+  #endBackups = async () => {}
 
   constructor(settings, say) {
     this.#settings = settings
@@ -29,26 +32,27 @@ export class Application {
   }
 
   /** Takes the data folder for this start; or gives what the start that has it wrote of itself. */
-  async claim() {
+  async claim({ needsPort = true } = {}) {
     const { port, host, dataDir } = this.#settings
     const home = await homeFor(ROOT, dataDir)
     makeHome(home)
+    this.home = home
     const { lock, other } = await takeLock(home)
     if (other) return other
     this.#lock = lock
     lock.tell(null)
-    if (!(await isFree(port, host))) {
+    if (needsPort && !(await isFree(port, host))) {
       throw new StepFailed(
         'Starting the server',
         `port ${port} is taken by another program`,
         `choose another one: YEW_PORT=${port + 1} npm start`,
       )
     }
-    this.home = home
     return null
   }
 
   async startDatabase(bin) {
+    this.#bin = bin
     const cluster = new Cluster({
       bin,
       home: this.home,
@@ -94,6 +98,14 @@ export class Application {
     return address
   }
 
+  /** A copy of all that is kept each night, in the data folder. */
+  backUpNightly() {
+    const { home } = this
+    const url = this.#cluster.ownerUrl()
+    const { sessionSecret } = this.#cluster.secrets
+    this.#endBackups = backUpNightly({ bin: this.#bin, url, sessionSecret, home, say: this.#say })
+  }
+
   #keep(name, process) {
     const kept = new KeptAlive({ name, say: this.#say, ...process })
     kept.watch()
@@ -104,6 +116,7 @@ export class Application {
   stop() {
     this.#stopping ??= (async () => {
       endCommands()
+      await this.#endBackups()
       await Promise.all(this.#kept.map((kept) => kept.letGo()))
       await this.#server?.stop()
       await this.#cluster?.stop()

@@ -68,6 +68,11 @@ export function standingDatabase(home) {
   )
 }
 
+/** A database that did not become whole is kept beside, out of the way of the next try. */
+export function putAside(home) {
+  renameSync(databaseFolder(home), path.join(home, `postgres.unfinished-${Date.now()}`))
+}
+
 /**
  * An empty folder to make a database in, which takes its place only when it is whole. What an interrupted first
  * start left is put aside, never deleted.

@@ -6,6 +6,12 @@ import { readNeededState, writeState } from './state-file.mjs'
 const NAMES = ['adminPassword', 'ownerPassword', 'appPassword', 'sessionSecret']
 const secret = () => randomBytes(24).toString('hex')
 
+/** The secret of cookies that were signed before, in place of the one made here. */
+export function keepSessionSecret(home, sessionSecret) {
+  const file = path.join(home, 'secrets.json')
+  writeState(file, { ...readNeededState(file, 'start again.'), sessionSecret }, 0o600)
+}
+
 /**
  * Passwords and the session secret of a data folder; made when the folder has no database yet. A database without
  * them cannot be opened, so they are never made anew beside one.
