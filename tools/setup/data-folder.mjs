@@ -78,8 +78,12 @@ export function putAside(home) {
  * start left is put aside, never deleted.
  */
 export async function makingFolder(home) {
-  const making = path.join(home, 'postgres.making')
-  if (existsSync(making)) renameSync(making, path.join(home, `postgres.unfinished-${Date.now()}`))
+  for (const name of readdirSync(home)) {
+    if (name.startsWith('postgres.making'))
+      renameSync(path.join(home, name), path.join(home, name.replace('making', 'unfinished')))
+  }
+  // A name of its own: what an interrupted start left running finds nothing of ours to write into.
+  const making = path.join(home, `postgres.making-${Date.now()}-${process.pid}`)
   mkdirSync(making, { mode: 0o700 })
   await giveToServer(making)
   chmodSync(making, 0o700)

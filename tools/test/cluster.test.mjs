@@ -142,8 +142,8 @@ describe('a start that was killed', () => {
   })
   test('the first time, is healed: what it left half made is put aside', async () => {
     const folder = aFolder()
-    mkdirSync(path.join(folder, 'postgres.making'))
-    writeFileSync(path.join(folder, 'postgres.making', 'half'), 'made')
+    mkdirSync(path.join(folder, 'postgres.making-1'))
+    writeFileSync(path.join(folder, 'postgres.making-1', 'half'), 'made')
     const cluster = await aCluster(folder)
     await cluster.start()
     await cluster.stop()
