@@ -108,6 +108,7 @@ export class RunningApp {
 export class Editor {
   #origin
   #cookie = ''
+  #written = { of: null, parts: [] }
 
   constructor(origin) {
     this.#origin = origin
@@ -148,12 +149,17 @@ export class Editor {
 
   /** Saves the design with this width of its first tank. */
   save(widthM, changed = this.design.revision) {
-    const design = structuredClone(this.design.design)
-    design.tanks[0].widthM = widthM
-    return this.ask(`/designs/${this.design.id}`, {
+    const { design, id } = this.design
+    if (this.#written.of !== design) {
+      // Written once, for a load is to be the server's and not its sender's.
+      const marked = structuredClone(design)
+      marked.tanks[0].widthM = '@'
+      this.#written = { of: design, parts: JSON.stringify({ design: marked }).split('"@"') }
+    }
+    return this.ask(`/designs/${id}`, {
       method: 'PUT',
       headers: { 'If-Match': `"${changed}"` },
-      body: JSON.stringify({ design }),
+      body: this.#written.parts.join(String(widthM)),
     })
   }
 

@@ -130,6 +130,8 @@ export class Application {
 /** Stops an application when we are told to end, or when the npm that started us is gone. */
 export function stopOnSignals(application, say) {
   let told = false
+  // Whoever read what we say may leave; that ends nothing.
+  for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {})
   const end = () => {
     if (!told) say('Stopping')
     told = true

@@ -1,4 +1,5 @@
 import { CreateBasin, readBasinObject, RenameBasin } from '@yew-basin/contract'
+import { BASIN_BODY } from '../http/body-budget.ts'
 import { bodyAs, idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
 import type { Route } from '../http/routes.ts'
@@ -37,6 +38,7 @@ function shelfRoutes(basins: BasinService, jobs: Jobs): readonly Route[] {
       method: 'post',
       path: '/basins/import',
       most: '2mb',
+      budget: BASIN_BODY,
       who: 'keeper',
       run: async ({ request, response }, access) => {
         const read = readBasinObject(request.body)

@@ -92,7 +92,7 @@ export class BasinService {
     const basin = await access.within(async (transaction) =>
       addBasin(workspaceId, await contents(transaction), transaction),
     )
-    this.#jobs.figuresWanted({ workspaceId, designId: currentOf(basin).id })
+    this.#jobs.figuresWanted({ workspaceId, designId: currentOf(basin).id }, 'now')
     return answerOf(basin)
   }
 }

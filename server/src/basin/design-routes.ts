@@ -1,4 +1,5 @@
 import { SaveDesign } from '@yew-basin/contract'
+import { DESIGN_BODY } from '../http/body-budget.ts'
 import { bodyAs, idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
 import type { Route } from '../http/routes.ts'
@@ -21,7 +22,8 @@ export function designRoutes(jobs: Jobs): readonly Route[] {
     {
       method: 'put',
       path: '/designs/:id',
-      most: '1mb',
+      most: '400kb',
+      budget: DESIGN_BODY,
       who: 'keeper',
       run: async ({ request, response }, access) => {
         const seen = { id: idFrom(request), changed: ifMatch(request) }

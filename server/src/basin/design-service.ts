@@ -55,7 +55,7 @@ export class DesignService {
     if (!row) throw noDesign()
     if (!row.saved) throw moved(changed, id, row)
     const job = { workspaceId: access.workspaceId, designId: id }
-    this.#jobs.figuresWanted(job)
+    this.#jobs.figuresWanted(job, 'later')
     if (row.revision % THIN_EVERY === 0) this.#jobs.thinningWanted(job)
     return { id, revision: row.revision, savedAt: row.saved_at.toISOString() }
   }

@@ -29,7 +29,7 @@ export async function shelfPage(
 ): Promise<ShelfPage> {
   const cards = await access.within((transaction) => cardsAfter(placeOf(after), transaction))
   for (const { designId, current } of cards) {
-    if (!current) jobs.figuresWanted({ workspaceId: access.workspaceId, designId })
+    if (!current) jobs.figuresWanted({ workspaceId: access.workspaceId, designId }, 'now')
   }
   const last = cards.length === PAGE ? cards[PAGE - 1] : undefined
   return { entries: cards.map(entryOf), next: last?.place ?? null }

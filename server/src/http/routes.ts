@@ -1,6 +1,7 @@
 import express, { Router, type Request, type RequestHandler, type Response } from 'express'
 import type { Access } from '../db/access.ts'
 import { jsonOnly } from './body.ts'
+import { holdToBudget, SMALL_BODY, type TextBudget } from './body-budget.ts'
 import { atMostFromAddress } from './security.ts'
 
 /** What a handler is given. */
@@ -15,7 +16,9 @@ interface Common {
   readonly method: Method
   readonly path: string
   /** Largest body it takes; a name is a few bytes. */
-  readonly most?: '10kb' | '200kb' | '1mb' | '2mb'
+  readonly most?: '10kb' | '200kb' | '400kb' | '2mb'
+  /** How much its text may hold; a name holds little. */
+  readonly budget?: TextBudget
   /** So many a quarter of an hour from one address, where more would be an attack. */
   readonly rare?: number
   /** Bodies are JSON unless they are a field's bytes. */
@@ -55,10 +58,11 @@ function admitted(route: Route, accessOf: (request: Request) => Access): Request
   }
 }
 
-function bodyOf({ method, most = '10kb', bytes }: Route): RequestHandler[] {
+function bodyOf({ method, most = '10kb', budget = SMALL_BODY, bytes }: Route): RequestHandler[] {
   if (method === 'get') return []
   if (bytes) return [express.raw({ type: BYTES, limit: bytes })]
-  return [jsonOnly, express.json({ limit: most })]
+  const verify = (_request: unknown, _response: unknown, sent: Buffer) => holdToBudget(sent, budget)
+  return [jsonOnly, express.json({ limit: most, verify })]
 }
 
 function handled(route: Route, accessOf: (request: Request) => Access): RequestHandler {

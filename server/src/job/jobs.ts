@@ -7,7 +7,7 @@ export interface DesignJob {
 /** Where work is put that nobody waits for. */
 export interface Jobs {
   /** The shelf's figures of a design are to be computed. */
-  readonly figuresWanted: (job: DesignJob) => void
+  readonly figuresWanted: (job: DesignJob, when: 'now' | 'later') => void
   /** The earlier states of a design are to be thinned. */
   readonly thinningWanted: (job: DesignJob) => void
 }

@@ -5,8 +5,10 @@ import { computeFigures } from './compute-figures.ts'
 import type { DesignJob, Jobs } from './jobs.ts'
 import { thinRevisions } from '../basin/thin-revisions.ts'
 
-/** What was wanted is sent in one go this long after the first of it: a design saved ten times is solved once. */
-const GATHER_MS = 800
+/** A card that somebody looks at is computed at once; one whose design is being worked on when that has calmed down. */
+const WAIT_MS = { now: 200, later: 10_000 } as const
+/** How often it is looked what is due: one round trip for all of it. */
+const LOOK_MS = 250
 /** Jobs taken at once; between two of them requests get their turn. */
 const AT_ONCE = 20
 const TRY_AGAIN_MS = 2000
@@ -21,7 +23,7 @@ export class Queue implements Jobs {
   readonly #boss: PgBoss
   readonly #sequelize: Sequelize
   readonly #tell: (error: Error) => void
-  readonly #wanted = new Map<string, { name: Queued; job: DesignJob }>()
+  readonly #wanted = new Map<string, { name: Queued; job: DesignJob; due: number }>()
   #timer: NodeJS.Timeout | undefined
   #running = false
   #stopped = false
@@ -70,23 +72,27 @@ export class Queue implements Jobs {
     await this.#boss.stop({ graceful: true, timeout: 3000, wait: true })
   }
 
-  figuresWanted(job: DesignJob): void {
-    this.#want('figures', job)
+  figuresWanted(job: DesignJob, when: 'now' | 'later'): void {
+    this.#want('figures', job, WAIT_MS[when])
   }
 
   thinningWanted(job: DesignJob): void {
-    this.#want('thin', job)
+    this.#want('thin', job, WAIT_MS.later)
   }
 
-  #want(name: Queued, job: DesignJob): void {
-    this.#wanted.set(`${name} ${job.designId}`, { name, job })
-    this.#timer ??= setTimeout(() => void this.#send(), GATHER_MS)
+  #want(name: Queued, job: DesignJob, wait: number): void {
+    const key = `${name} ${job.designId}`
+    const due = Math.min(Date.now() + wait, this.#wanted.get(key)?.due ?? Infinity)
+    this.#wanted.set(key, { name, job, due })
+    this.#timer ??= setTimeout(() => void this.#send(), LOOK_MS)
   }
 
   async #send(): Promise<void> {
-    this.#timer = undefined
-    const batch = [...this.#wanted.values()]
-    this.#wanted.clear()
+    const now = Date.now()
+    const batch = [...this.#wanted.values()].filter(({ due }) => due <= now)
+    for (const { name, job } of batch) this.#wanted.delete(`${name} ${job.designId}`)
+    this.#timer = this.#wanted.size > 0 ? setTimeout(() => void this.#send(), LOOK_MS) : undefined
+    if (batch.length === 0) return
     try {
       await this.#boss.insert(
         batch.map(({ name, job }) => ({ name, data: job, singletonKey: job.designId })),
