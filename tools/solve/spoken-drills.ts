@@ -29,6 +29,8 @@ export interface SpokenDrills {
   readonly survival: {
     readonly single: Readonly<Record<DrillOutcome, number>>
     readonly double: Readonly<Record<DrillOutcome, number>>
+    /** Pairs left out: so many lines make all of them take too long in one go; the application tries them with progress. */
+    readonly untried: number
     readonly points: Named
     readonly pairs: Named
   }

@@ -25,15 +25,21 @@ export interface Survival {
   readonly double: Readonly<Record<DrillOutcome, number>>
   /** Failures that alone put water on the floor. */
   readonly points: readonly { readonly drillId: string; readonly title: Sentence }[]
+  /** Pairs that were not tried: too many at once for a design of so many lines. */
+  readonly untried: number
   /** Pairs that do, though neither does alone. */
   readonly pairs: readonly { readonly drillId: string; readonly title: Sentence }[]
 }
 
-/** @param pairs the drills whose verdicts are `double` */
+/**
+ * @param pairs the drills whose verdicts are `double`
+ * @param untried how many pairs there are besides
+ */
 export function survivalOf(
   single: readonly Verdict[],
   double: readonly Verdict[],
   pairs: readonly Drill[],
+  untried = 0,
 ): Survival {
   const parts = new Map(pairs.map(({ id, parts }) => [id, parts]))
   const wetAlone = new Set(
@@ -43,6 +49,7 @@ export function survivalOf(
   return {
     single: counted(single),
     double: counted(double),
+    untried,
     points: single.filter(({ outcome }) => outcome === 'wet').map(named),
     pairs: double
       .filter(

@@ -223,6 +223,13 @@ describe('all of them together', () => {
     )
     expect(points).toHaveLength(single.wet)
   })
+  test('pairs that would take too long in one go are left out, and counted', () => {
+    const pairs = pairsOf(singleFailures(allDrills(steadyState(design)))).length
+    const { survival } = drillAll(steadyState(design), pairs * design.returnSide.lines.length - 1)
+    expect(survival.untried).toBe(pairs)
+    expect(survival.double).toEqual({ wet: 0, watch: 0, dry: 0 })
+    expect(drillAll(steadyState(design)).survival.untried).toBe(0)
+  })
   test('no pair is one failure twice', () => {
     for (const { faults } of pairsOf(singleFailures(drillsOf(steadyState(design))))) {
       const names = faults.map(({ fault }) => JSON.stringify(fault))
