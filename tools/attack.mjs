@@ -55,9 +55,15 @@ async function requests(count) {
     writeFileSync(
       holds,
       JSON.stringify({
-        ...{ origin: app.origin, cookie: keeper.cookie, basinId: keeper.basin.id },
-        ...{ designId: keeper.design.id, partId: kept.body.id, tankId: design.tanks[0].id },
-        ...{ design, file, part },
+        origin: app.origin,
+        cookie: keeper.cookie,
+        basinId: keeper.basin.id,
+        designId: keeper.design.id,
+        partId: kept.body.id,
+        tankId: design.tanks[0].id,
+        design,
+        file,
+        part,
       }),
     )
     return await beside('requests', { count, seed, holds })

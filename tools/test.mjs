@@ -141,6 +141,12 @@ try {
     // Many of these wait on one database: side by side they only run into each other's time limits.
     jest('Server tests', ['server', 'tools'], '1'),
   ])
+  await check(
+    'Attack, the short form',
+    process.execPath,
+    [inRoot('tools', 'attack.mjs'), '--short'],
+    true,
+  )
   await browser(chromium)
 } catch (error) {
   if (!(error instanceof StepFailed)) throw error

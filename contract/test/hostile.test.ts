@@ -99,6 +99,28 @@ describe('a body over its budget is refused before it is walked', () => {
     expect(visits).toBeLessThanOrEqual(25_000)
   })
 
+  test('a design of more pieces than can be built is refused with their number', () => {
+    const file = aFile()
+    const { returnSide } = file.designs[0].design
+    const [line] = returnSide.lines
+    const pieces = (n: number) =>
+      Array.from({ length: 200 }, (_, i) => ({
+        id: `p${n}-${i}`,
+        kind: 'pipe',
+        lengthM: 0.1,
+        direction: 'up',
+      }))
+    returnSide.lines = Array.from({ length: 9 }, (_, n) => ({
+      ...line,
+      id: `l${n}`,
+      run: { ...line.run, pieces: pieces(n) },
+    }))
+    const read = readBasinObject(file)
+    expect(read.ok ? '' : read.faults.map(({ message }) => message).join()).toContain(
+      'at most 1500 pieces',
+    )
+  })
+
   test('a hundred faults are enough', () => {
     const drains = Array.from({ length: 24 }, () => keys(60))
     const read = readBasinObject(withFileDrains(drains))

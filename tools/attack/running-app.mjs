@@ -19,6 +19,7 @@ export function dataFolder() {
 export class RunningApp {
   output = ''
   #child = null
+  /** @type {Promise<string | number> | null} */
   #ended = null
 
   constructor({ home = dataFolder(), port, env = {} } = {}) {
@@ -60,8 +61,8 @@ export class RunningApp {
     return this.#child.pid
   }
 
-  /** What it ended with. */
-  ended() {
+  /** @returns {Promise<string | number>} what it ended with */
+  async ended() {
     return this.#ended
   }
 

@@ -195,8 +195,6 @@ const SCENES = [
           wants(restored.code === 0, restored.output),
           wants(up, other.output),
         )
-        const pages =
-          up && (await fetch(`${other.origin}/api/workspace`, { method: 'POST' })).status
         await other.stop()
         for (const home of [other.home, folder]) rmSync(home, { recursive: true, force: true })
         return first(fault, wants(there?.design.tanks[0].widthM === 0.77, 'the save is not there'))

@@ -113,6 +113,8 @@ export const LIMITS = {
 /** How many of a thing a document may hold. */
 export const COUNTS = {
   pieces: 200,
+  /** In all lines and drains together. */
+  allPieces: 1500,
   pumps: 20,
   tanks: 8,
   chambers: 12,

@@ -1,4 +1,5 @@
 import type { BasinDesign, PumpPart, ReturnLine } from '@yew-basin/core'
+import { COUNTS } from './limits.ts'
 
 /**
  * What does not hold together in a design, in words; null when all of it does. Says nothing about
@@ -6,7 +7,13 @@ import type { BasinDesign, PumpPart, ReturnLine } from '@yew-basin/core'
  */
 export function plumbingFault(design: BasinDesign): string | null {
   if (!isShaped(design)) return null
-  return repeated(design) ?? pumpFault(design) ?? lineFault(design) ?? lostLine(design)
+  return (
+    tooManyPieces(design) ??
+    repeated(design) ??
+    pumpFault(design) ??
+    lineFault(design) ??
+    lostLine(design)
+  )
 }
 
 const STARTS: readonly string[] = ['pump', 'tee']
@@ -28,6 +35,18 @@ function isShaped({ tanks, pumps, sump, returnSide }: BasinDesign): boolean {
       Array.isArray(run?.pieces) &&
       run.pieces.every((piece: { id?: unknown } | null) => typeof piece?.id === 'string'),
   )
+}
+
+/** A run may be long; all of them together must stay what a keeper can build and a page can solve. */
+function tooManyPieces({ drains, returnSide }: BasinDesign): string | null {
+  const runs: readonly { readonly run: { readonly pieces: readonly unknown[] } }[] = [
+    ...returnSide.lines,
+    ...drains,
+  ]
+  const count = runs.reduce((sum, { run }) => sum + run.pieces.length, 0)
+  return count > COUNTS.allPieces
+    ? `must have at most ${COUNTS.allPieces} pieces in all lines and drains; it has ${count}`
+    : null
 }
 
 function repeated({ tanks, pumps, returnSide }: BasinDesign): string | null {
