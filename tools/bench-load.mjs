@@ -50,7 +50,7 @@ async function saving(editors, seconds) {
 /** How long the server's loop was held while huge and hostile requests came, as another one's ping felt it. */
 async function heldBy(editor, other, bodies) {
   const report = []
-  for (const [name, body] of bodies) {
+  for (const [name, body, address] of bodies) {
     const pings = []
     let going = true
     const pinging = (async () => {
@@ -62,8 +62,8 @@ async function heldBy(editor, other, bodies) {
     })()
     await pause(100)
     const started = performance.now()
-    const { status } = await editor.ask(`/designs/${editor.design.id}`, {
-      method: 'PUT',
+    const { status } = await editor.ask(address ?? `/designs/${editor.design.id}`, {
+      method: address ? 'POST' : 'PUT',
       headers: { 'If-Match': '"1"' },
       body,
     })
@@ -126,7 +126,15 @@ function pgbench(bin, cluster) {
 }
 
 const KEYS = Object.fromEntries(Array.from({ length: 60_000 }, (_, i) => [`k${i}`, 1]))
-const HOSTILE = (design) => [
+const HOSTILE = (design, file) => [
+  [
+    'an import of twenty designs',
+    JSON.stringify({
+      ...file,
+      designs: Array.from({ length: 20 }, (_, i) => ({ ...file.designs[0], current: i === 0 })),
+    }),
+    '/basins/import',
+  ],
   [
     '150 000 ids',
     JSON.stringify({
@@ -183,8 +191,10 @@ await reporting(async () => {
     say(`  refused: ${Object.keys(refused).length ? JSON.stringify(refused) : 'none'}`)
     const fresh = await new Editor(origin).arrive()
     say(await shelf(fresh, application.cluster, 1500))
+    const file = (await fresh.ask(`/basins/${fresh.basin.id}/export`)).body
     say('Beside hostile requests:')
-    for (const told of await heldBy(editors[0], editors[1], HOSTILE(fresh.design.design))) say(told)
+    for (const told of await heldBy(editors[0], editors[1], HOSTILE(fresh.design.design, file)))
+      say(told)
     say('pgbench on the same cluster, 10 clients:')
     say(pgbench(bin, application.cluster))
   } finally {

@@ -40,6 +40,15 @@ describe('one guest and another', () => {
       's%3Aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa.bbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbb'
     await request(app.app).get('/api/basins').set('Cookie', `yew-0.sid=${forged}`).expect(401)
   })
+  test('cookies carry the port’s name; one of another port is none, one of before is taken over', async () => {
+    const { headers } = await request(app.app).post('/api/workspace').expect(201)
+    const value = String(headers['set-cookie']).split(';')[0]!.split('=')[1]!
+    const asked = (name: string) =>
+      request(app.app).get('/api/basins').set('Cookie', `${name}=${value}`)
+    await asked('yew-4181.sid').expect(401)
+    const known = await asked('yew.sid').expect(200)
+    expect(String(known.headers['set-cookie'])).toMatch(/^yew-0\.sid=/)
+  })
   test('the cookie is signed, HttpOnly and stays on this site', async () => {
     const { headers } = await request(app.app).post('/api/workspace').expect(201)
     const cookie = String(headers['set-cookie'])

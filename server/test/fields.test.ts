@@ -1,6 +1,14 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { DesignAnswer } from '@yew-basin/contract'
-import { packField, planField, domainOf, solveBasin, type Field } from '@yew-basin/core'
+import {
+  packField,
+  planField,
+  domainOf,
+  solveBasin,
+  type BasinDesign,
+  type Field,
+} from '@yew-basin/core'
+import pg from 'pg'
 import { anApp, Guest, problem, type TestApp } from './an-app.ts'
 
 let app: TestApp
@@ -43,6 +51,26 @@ function bytesOf(answer: DesignAnswer, of: string): Buffer {
   return Buffer.from(packField(field, of))
 }
 
+/** The design with one tank, its drains and its lines less. */
+function withoutTank(whole: BasinDesign, id: string): BasinDesign {
+  const { returnSide } = whole
+  const lines = returnSide.lines.filter(({ end }) => end.id !== id)
+  const tees = new Set(lines.filter(({ start }) => start.at === 'tee').map(({ start }) => start.id))
+  const tidied = lines.map((line) => ({
+    ...line,
+    run: {
+      ...line.run,
+      pieces: line.run.pieces.filter((piece) => piece.kind !== 'tee' || tees.has(piece.id)),
+    },
+  }))
+  return {
+    ...whole,
+    tanks: whole.tanks.filter((tank) => tank.id !== id),
+    drains: whole.drains.filter(({ tankId }) => tankId !== id),
+    returnSide: { ...returnSide, lines: tidied },
+  }
+}
+
 const address = (tankId: string) => `/api/fields/${design.id}/${tankId}`
 const put = (who: Guest, tankId: string, body: Buffer, type = 'application/octet-stream') =>
   who.agent.put(address(tankId)).set('Content-Type', type).send(body)
@@ -66,6 +94,29 @@ describe('a field', () => {
     await new Promise((done) => setTimeout(done, 0))
     const answer = await guest.agent.get(address(tankId())).responseType('blob')
     expect(Buffer.compare(answer.body as Buffer, bytesOf(design, 'mine'))).toBe(0)
+  })
+  test('goes with its tank: a save without the tank takes its row along', async () => {
+    const sisters = (await guest.open('Two Sisters')).current
+    const east = sisters.design.tanks[1]!.id
+    const at = `/api/fields/${sisters.id}/${east}`
+    await guest.agent
+      .put(at)
+      .set('Content-Type', 'application/octet-stream')
+      .send(bytesOf(design, 'east'))
+      .expect(204)
+    const rows = async () => {
+      const owner = new pg.Client({ connectionString: app.ownerUrl })
+      await owner.connect()
+      const { rowCount } = await owner.query('SELECT 1 FROM fields WHERE design_id = $1', [
+        sisters.id,
+      ])
+      await owner.end()
+      return rowCount
+    }
+    expect(await rows()).toBe(1)
+    const without = withoutTank(sisters.design, east)
+    await guest.save({ ...sisters, design: without }).expect(200)
+    expect(await rows()).toBe(0)
   })
   test('of a tank that is not there is refused', async () => {
     await put(guest, 'pond', bytesOf(design, 'x')).expect(404)

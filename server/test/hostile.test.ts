@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { BasinFile, PartAnswer } from '@yew-basin/contract'
-import type { AddressInfo, Server } from 'node:net'
+import { connect as connectTo, type AddressInfo, type Server } from 'node:net'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { Writable } from 'node:stream'
 import pg from 'pg'
@@ -91,6 +91,33 @@ describe('a huge body', () => {
     expect([413, 422, 400]).toContain(answer.status)
     await answer.text()
     expect(delay.max / 1e6).toBeLessThan(500)
+  })
+})
+
+describe('a request that is broken off', () => {
+  const half = 'PUT /api/designs/1 HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\n'
+  test.each([
+    ['in its headers', half],
+    ['in its body', `${half}Content-Length: 1000\r\nCookie: @\r\n\r\n{"design":`],
+    ['before its first word', ''],
+    [
+      'with a length it does not keep',
+      `${half}Content-Length: 3\r\nCookie: @\r\n\r\n{"design":{}}`,
+    ],
+    ['and is no HTTP', '\u0000\u0001 nothing of the kind\r\n\r\n'],
+  ])('%s ends nothing', async (_, text) => {
+    const { port } = server.address() as AddressInfo
+    for (let round = 0; round < 5; round++) {
+      const socket = connectTo(port, '127.0.0.1')
+      socket.on('error', () => undefined)
+      await new Promise((connected) => socket.once('connect', connected))
+      socket.write(text.replace('@', holds.cookie))
+      await new Promise((sent) => setTimeout(sent, 20))
+      socket.destroy()
+    }
+    const answer = await fetch(`${holds.origin}/api/basins`, { headers: { Cookie: holds.cookie } })
+    expect(answer.status).toBe(200)
+    await answer.text()
   })
 })
 

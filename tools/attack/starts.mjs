@@ -195,6 +195,8 @@ const SCENES = [
           wants(restored.code === 0, restored.output),
           wants(up, other.output),
         )
+        // The same browser's cookie opens the same shelf there, by the name that cookies have on that port.
+        const there = up ? await keeper.elsewhere(other).stored() : null
         await other.stop()
         for (const home of [other.home, folder]) rmSync(home, { recursive: true, force: true })
         return first(fault, wants(there?.design.tanks[0].widthM === 0.77, 'the save is not there'))
