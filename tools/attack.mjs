@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { commands } from './attack/commands.mjs'
@@ -21,6 +21,8 @@ const short = words.includes('--short')
 const asked = words.filter((word) => !word.startsWith('--'))
 const seed = Number(words.find((word) => word.startsWith('--seed='))?.slice(7) ?? 1)
 const scratch = mkdtempSync(path.join(os.tmpdir(), 'yew-attack-run-'))
+// The database's own user must be able to pass through it.
+chmodSync(scratch, 0o755)
 const opened = []
 
 /** A bundle, removed when all is done. */
@@ -42,34 +44,47 @@ async function beside(round, given) {
   return JSON.parse(stdout.trim().split('\n').at(-1))
 }
 
+/** One keeper may ask 6000 times in five minutes: each batch is another's. */
+const BATCH = 4000
+
 async function requests(count) {
   const app = new RunningApp({ env: { YEW_THROWAWAY: '1' } })
+  const failures = []
+  const told = []
   try {
     if (!(await app.start())) return { failures: [app.output], told: 'it did not start' }
-    const keeper = await new Editor(app.origin).arrive()
-    const part = { kind: 'valve', name: 'Mine', spec: { form: 'gate', kvM3PerH: 22 } }
-    const kept = await keeper.ask('/parts', { method: 'POST', body: JSON.stringify(part) })
-    const holds = path.join(scratch, 'holds.json')
-    const file = (await keeper.ask(`/basins/${keeper.basin.id}/export`)).body
-    const { design } = keeper.design
-    writeFileSync(
-      holds,
-      JSON.stringify({
-        origin: app.origin,
-        cookie: keeper.cookie,
-        basinId: keeper.basin.id,
-        designId: keeper.design.id,
-        partId: kept.body.id,
-        tankId: design.tanks[0].id,
-        design,
-        file,
-        part,
-      }),
-    )
-    return await beside('requests', { count, seed, holds })
+    for (let sent = 0; sent < count; sent += BATCH) {
+      const holds = path.join(scratch, `holds-${sent}.json`)
+      writeFileSync(holds, JSON.stringify(await footholds(app.origin)))
+      const given = { count: Math.min(BATCH, count - sent), seed: seed + sent, holds }
+      const batch = await beside('requests', given)
+      failures.push(...batch.failures)
+      told.push(batch.told)
+    }
+    return { failures, told: told.join('\n  ') }
   } finally {
     await app.stop()
     rmSync(app.home, { recursive: true, force: true })
+  }
+}
+
+/** A keeper with things that are really there. */
+async function footholds(origin) {
+  const keeper = await new Editor(origin).arrive()
+  const part = { kind: 'valve', name: 'Mine', spec: { form: 'gate', kvM3PerH: 22 } }
+  const kept = await keeper.ask('/parts', { method: 'POST', body: JSON.stringify(part) })
+  const file = (await keeper.ask(`/basins/${keeper.basin.id}/export`)).body
+  const { design } = keeper.design
+  return {
+    origin,
+    cookie: keeper.cookie,
+    basinId: keeper.basin.id,
+    designId: keeper.design.id,
+    partId: kept.body.id,
+    tankId: design.tanks[0].id,
+    design,
+    file,
+    part,
   }
 }
 
