@@ -1,6 +1,5 @@
 import { chromium, expect, test, type Page } from '@playwright/test'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { Keeper } from '../keeper.ts'
@@ -64,7 +63,7 @@ test('a browser killed a second after typing without a server finds its work', a
   await cutSaves(page)
   await keeper.field('Length').fill('1350')
   await page.waitForTimeout(1000)
-  execFileSync('pkill', ['-KILL', '-f', `yew-mark=${path.basename(profile)}`])
+  for (const pid of processesWith(`yew-mark=${path.basename(profile)}`)) kill(pid)
   await context.close().catch(() => undefined)
   context = await open()
   const again = new Keeper(context.pages()[0]!)
@@ -74,6 +73,26 @@ test('a browser killed a second after typing without a server finds its work', a
   await context.close()
   rmSync(profile, { recursive: true, force: true })
 })
+
+function processesWith(words: string): number[] {
+  const told = (pid: string) => {
+    try {
+      return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+    } catch {
+      return ''
+    }
+  }
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name) && told(name).includes(words))
+    .map(Number)
+}
+function kill(pid: number): void {
+  try {
+    process.kill(pid, 'SIGKILL')
+  } catch {
+    // It went with its parent.
+  }
+}
 
 /** Ways a browser keeps nothing. */
 const STORES: readonly [string, () => void][] = [

@@ -73,7 +73,7 @@ export async function kills({ rounds, seed, say }) {
       const savers = editors.map((editor) => new Saver(editor))
       await pause(50 + random() * 350)
       const server = random() < 0.5
-      const pid = server ? await app.serverPid() : app.postmasterPid()
+      const pid = server ? app.serverPid() : app.postmasterPid()
       if (pid) process.kill(pid, 'SIGKILL')
       await pause(100)
       const wait = await app.answers()

@@ -4,7 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { inRoot } from '../setup/paths.mjs'
 import { freePort } from '../setup/ports.mjs'
-import { run } from '../setup/run.mjs'
+import { processesWith } from './processes.mjs'
 
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
@@ -76,9 +76,8 @@ export class RunningApp {
   }
 
   /** The server's process, as a child of ours. */
-  async serverPid() {
-    const { stdout } = await run('pgrep', ['-P', String(this.pid), '-f', 'server/dist/main.js'])
-    return Number(stdout.trim().split('\n')[0]) || null
+  serverPid() {
+    return processesWith('server/dist/main.js', this.pid)[0] ?? null
   }
 
   postmasterPid() {

@@ -3,6 +3,7 @@ import http from 'node:http'
 import path from 'node:path'
 import { inRoot } from '../setup/paths.mjs'
 import { run } from '../setup/run.mjs'
+import { processesWith } from './processes.mjs'
 import { dataFolder, Editor, RunningApp } from './running-app.mjs'
 
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
@@ -24,10 +25,7 @@ async function left(pids, withinMs = 20_000) {
 }
 
 /** Every server process on this machine. */
-async function servers() {
-  const { stdout } = await run('pgrep', ['-f', 'server/dist/main.js'])
-  return stdout.split('\n').filter(Boolean).map(Number)
-}
+const servers = () => processesWith('server/dist/main.js')
 
 const wants = (holds, what) => (holds ? null : what)
 const first = (...faults) => faults.find((fault) => fault !== null) ?? null
@@ -219,10 +217,10 @@ const SCENES = [
     name: 'SIGTERM to npm stops everything',
     short: true,
     run: async () => {
-      const before = await servers()
+      const before = servers()
       const app = new RunningApp()
       if (!(await app.start(NPM))) return app.output
-      const mine = (await servers()).filter((pid) => !before.includes(pid))
+      const mine = servers().filter((pid) => !before.includes(pid))
       mine.push(app.postmasterPid())
       app.signal('SIGTERM')
       await app.ended()
@@ -242,7 +240,7 @@ const SCENES = [
       if (!(await app.start())) return app.output
       const keeper = await new Editor(app.origin).arrive()
       await keeper.save(0.77)
-      const server = await app.serverPid()
+      const server = app.serverPid()
       app.signal('SIGKILL')
       const alive = await left([server])
       const again = await app.start()

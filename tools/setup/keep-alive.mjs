@@ -1,5 +1,5 @@
 /** Waits before each new try: soon at first, for most ends are a single one. */
-const WAITS_MS = [100, 300, 1000, 3000, 10_000]
+const WAITS_MS = [100, 300, 1000, 3000]
 /** What ran this long had started well: the next end is a first one again. */
 const WELL_MS = 1000
 
