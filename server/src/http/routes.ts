@@ -58,11 +58,18 @@ function admitted(route: Route, accessOf: (request: Request) => Access): Request
   }
 }
 
+/** Bodies whose parsing alone takes a while. */
+const LARGE: ReadonlySet<string> = new Set(['400kb', '2mb'])
+
+/** Whoever waits meanwhile has their turn between the parsing and the checking. */
+const afterOthers: RequestHandler = (_request, _response, next) => void setImmediate(next)
+
 function bodyOf({ method, most = '10kb', budget = SMALL_BODY, bytes }: Route): RequestHandler[] {
   if (method === 'get') return []
   if (bytes) return [express.raw({ type: BYTES, limit: bytes })]
   const verify = (_request: unknown, _response: unknown, sent: Buffer) => holdToBudget(sent, budget)
-  return [jsonOnly, express.json({ limit: most, verify })]
+  const parsed = [jsonOnly, express.json({ limit: most, verify })]
+  return LARGE.has(most) ? [...parsed, afterOthers] : parsed
 }
 
 function handled(route: Route, accessOf: (request: Request) => Access): RequestHandler {
