@@ -96,6 +96,14 @@ async function cloned(admin: pg.Client, database: string): Promise<void> {
   }
 }
 
+/** A connection of the tables' owner, for what no request can do. */
+export async function ownerOf({ ownerUrl }: TestApp): Promise<pg.Client> {
+  const owner = new pg.Client({ connectionString: ownerUrl })
+  owner.on('error', () => undefined)
+  await owner.connect()
+  return owner
+}
+
 /** A visitor with a workspace: every call carries the session's cookie. */
 export class Guest {
   readonly agent: ReturnType<typeof request.agent>

@@ -1,8 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { BasinAnswer, BasinFile, PartsAnswer } from '@yew-basin/contract'
 import { solveBasin } from '@yew-basin/core'
-import pg from 'pg'
-import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+import { anApp, Guest, problem, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let guest: Guest
@@ -112,8 +111,7 @@ describe('files', () => {
   test('a file that the database refuses half-way leaves nothing behind', async () => {
     const { file } = await exported('Lantern')
     const before = await guest.shelf()
-    const owner = new pg.Client({ connectionString: app.ownerUrl })
-    await owner.connect()
+    const owner = await ownerOf(app)
     await owner.query("ALTER TABLE designs ADD CONSTRAINT no_poison CHECK (name <> 'poison')")
     const second = { ...file.designs[0], name: 'poison', current: false }
     await guest.agent

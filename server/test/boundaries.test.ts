@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { ERRORS } from '@yew-basin/contract'
-import pg from 'pg'
 import request from 'supertest'
 import { settingsFrom } from '../src/settings.ts'
-import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+import { anApp, Guest, problem, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 beforeAll(async () => {
@@ -102,8 +101,7 @@ describe('the database', () => {
   test('itself refuses a second current design and a revision below 1', async () => {
     const guest = await Guest.arrive(app)
     const { current } = await guest.open('Lantern')
-    const owner = new pg.Client({ connectionString: app.ownerUrl })
-    await owner.connect()
+    const owner = await ownerOf(app)
     const twin = `INSERT INTO designs (id, basin_id, workspace_id, name, is_current, format_version, document)
       SELECT gen_random_uuid(), basin_id, workspace_id, name, true, 1, '{}' FROM designs WHERE id = $1`
     await expect(owner.query(twin, [current.id])).rejects.toThrow(/one_current_design/)

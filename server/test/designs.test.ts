@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { DesignAnswer, RevisionAnswer, SavedAnswer } from '@yew-basin/contract'
 import { applyEdits, setTo } from '@yew-basin/core'
-import pg from 'pg'
 import { thinRevisions } from '../src/basin/thin-revisions.ts'
-import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+import { anApp, Guest, problem, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let guest: Guest
@@ -81,8 +80,7 @@ describe('earlier states', () => {
     await guest.agent.get(`/api/designs/${design.id}/revisions/before/99999999999`).expect(404)
   })
   test('are thinned with age: all of a day, then one an hour, then one a day, and the newest 50', async () => {
-    const owner = new pg.Client({ connectionString: app.ownerUrl })
-    await owner.connect()
+    const owner = await ownerOf(app)
     await owner.query(
       `INSERT INTO revisions (design_id, workspace_id, revision, format_version, document, saved_at)
        SELECT id, workspace_id, n, 1, '{}', now() - interval '60 days' + n * interval '10 minutes'

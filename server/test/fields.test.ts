@@ -8,8 +8,7 @@ import {
   type BasinDesign,
   type Field,
 } from '@yew-basin/core'
-import pg from 'pg'
-import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+import { anApp, Guest, problem, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let guest: Guest
@@ -105,8 +104,7 @@ describe('a field', () => {
       .send(bytesOf(design, 'east'))
       .expect(204)
     const rows = async () => {
-      const owner = new pg.Client({ connectionString: app.ownerUrl })
-      await owner.connect()
+      const owner = await ownerOf(app)
       const { rowCount } = await owner.query('SELECT 1 FROM fields WHERE design_id = $1', [
         sisters.id,
       ])

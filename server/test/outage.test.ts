@@ -4,13 +4,12 @@ import request from 'supertest'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
-import { anApp, Guest, NO_JOBS, problem } from './an-app.ts'
+import { anApp, Guest, NO_JOBS, problem, ownerOf } from './an-app.ts'
 
 test('a fault of the database is reported as ours, without its words, and passes when it does', async () => {
   const app = await anApp()
   const guest = await Guest.arrive(app)
-  const owner = new pg.Client({ connectionString: app.ownerUrl })
-  await owner.connect()
+  const owner = await ownerOf(app)
   await owner.query('REVOKE SELECT ON basins FROM yew_app')
   const refused = await guest.agent.get('/api/basins').expect(500)
   expect(problem(refused)).toMatchObject({ code: 'server-fault' })

@@ -1,16 +1,15 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { QUOTAS, type PartsAnswer, type QuotaName, type WorkspaceAnswer } from '@yew-basin/contract'
 import { applyEdits, setTo } from '@yew-basin/core'
-import pg from 'pg'
-import { anApp, Guest, problem, type TestApp } from './an-app.ts'
+import type pg from 'pg'
+import { anApp, Guest, problem, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let owner: pg.Client
 let guest: Guest
 beforeAll(async () => {
   app = await anApp()
-  owner = new pg.Client({ connectionString: app.ownerUrl })
-  await owner.connect()
+  owner = await ownerOf(app)
 })
 afterAll(async () => {
   await owner.end()

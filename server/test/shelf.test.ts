@@ -1,8 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { ShelfPage } from '@yew-basin/contract'
 import { applyEdits, keyFigures, setTo, solveBasin } from '@yew-basin/core'
-import pg from 'pg'
-import { anApp, Guest, type TestApp } from './an-app.ts'
+import { anApp, Guest, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let guest: Guest
@@ -45,8 +44,7 @@ describe('the shelf', () => {
     expect((await lantern()).figures).not.toEqual(before)
   })
   test('comes in pages, each once, in order, and carries no document', async () => {
-    const owner = new pg.Client({ connectionString: app.ownerUrl })
-    await owner.connect()
+    const owner = await ownerOf(app)
     await owner.query(
       `WITH made AS (
          INSERT INTO basins (id, workspace_id, name, note, created_at)

@@ -1,15 +1,14 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { RecoveryKeyAnswer } from '@yew-basin/contract'
-import pg from 'pg'
+import type pg from 'pg'
 import { sweepGuests } from '../src/workspace/sweep-guests.ts'
-import { anApp, Guest, type TestApp } from './an-app.ts'
+import { anApp, Guest, type TestApp, ownerOf } from './an-app.ts'
 
 let app: TestApp
 let owner: pg.Client
 beforeAll(async () => {
   app = await anApp()
-  owner = new pg.Client({ connectionString: app.ownerUrl })
-  await owner.connect()
+  owner = await ownerOf(app)
 })
 afterAll(async () => {
   await owner.end()

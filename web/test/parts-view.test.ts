@@ -84,6 +84,19 @@ describe('the parts', () => {
     })
   })
 
+  test('changed in another tab meanwhile can be kept beside it, as a part of its own', async () => {
+    await press('Change My pump')
+    await enter('Name', 'Mine')
+    const own = server.parts.findIndex(({ id }) => id === 'mine')
+    server.parts[own] = { ...server.parts[own]!, name: 'Theirs', revision: 4 }
+    await press(/^Keep it/)
+    await flushPromises()
+    await press('Keep both')
+    await flushPromises()
+    const names = server.parts.filter((one) => one.own).map(({ name }) => name)
+    expect(names.sort((a, b) => a.localeCompare(b))).toEqual(['Mine', 'Theirs'])
+  })
+
   test('a change and a delete can be undone by their notices', async () => {
     await press('Change My pump')
     await enter('Name', 'Renamed')

@@ -4,7 +4,6 @@ import { TextEncoder } from 'node:util'
 import OnlyHere from '../src/safekeeping/OnlyHere.vue'
 import SafekeepingView from '../src/safekeeping/SafekeepingView.vue'
 import { useSafekeeping } from '../src/safekeeping/safekeeping-store.ts'
-import { useNotices } from '../src/shell/notices.ts'
 import { aDesign } from './a-design.ts'
 import { aBrowser, AServer } from './a-server.ts'
 import { enter, hasButton, press, shown, text } from './a-view.ts'
@@ -56,7 +55,11 @@ describe('a recovery key', () => {
     expect(text()).toContain('nothing leads back to it')
     await press('Open the other one')
     await flushPromises()
-    expect(useNotices().notices.at(-1)!.tone).toBe('bad')
+    expect(text()).toContain('refused: not-found')
+    await enter('Open another shelf here, by its key', ' ')
+    document.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }))
+    await flushPromises()
+    expect(text()).toContain('Type the key')
   })
   test('is spoken of once on the shelf', async () => {
     await shown(OnlyHere)

@@ -37,19 +37,20 @@ const give = (change: object) => {
   spec.value = { ...spec.value, ...change }
 }
 
-async function keep(over = draft.revision) {
+/** @param id null: as a part of its own */
+async function keep(over = draft.revision, id = draft.id) {
   busy.value = true
   faults.value = []
   try {
     const named = draft.kind === 'pump' || draft.kind === 'circulation' || isDevice(draft.kind)
     const sent = named ? { ...spec.value, id: 'own', name: name.value } : spec.value
     const kept = await store.keep(
-      { id: draft.id, revision: over },
+      { id, revision: over },
       { kind: draft.kind, name: name.value, spec: sent },
     )
     notices.tell(
       `${name.value} is among your parts.`,
-      draft.id === null ? {} : { action: { label: 'Undo', run: () => store.undo(kept) } },
+      id === null ? {} : { action: { label: 'Undo', run: () => store.undo(kept) } },
     )
     emit('done')
   } catch (error) {
@@ -71,6 +72,11 @@ function keepMine() {
   theirs.value = null
   drafts.change({ revision })
   void keep(revision)
+}
+async function keepBoth() {
+  store.put(theirs.value!)
+  theirs.value = null
+  await keep(0, null)
 }
 function takeTheirs() {
   store.put(theirs.value!)
@@ -171,6 +177,7 @@ function takeTheirs() {
       :mine="name"
       @mine="keepMine"
       @theirs="takeTheirs"
+      @both="keepBoth"
       @close="theirs = null"
     />
   </section>

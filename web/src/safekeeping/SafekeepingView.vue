@@ -15,13 +15,14 @@ const store = useSafekeeping()
 const router = useRouter()
 const notices = useNotices()
 const typed = ref('')
+const keyFault = ref('')
 const renewing = ref(false)
 const leaving = ref(false)
 
 onMounted(async () => {
   document.title = 'Safekeeping · Yew Basin'
   // Come by a code: the key stands behind the #, and does not stay in the address.
-  const brought = decodeURIComponent(location.hash.slice(1))
+  const brought = location.hash.slice(1)
   if (brought) {
     typed.value = brought
     await router.replace({ name: 'safekeeping' })
@@ -39,13 +40,15 @@ async function renew() {
 }
 /** A shelf of one's own that has no key would be left behind. */
 function open() {
-  if (typed.value.trim() === '') return
+  keyFault.value = typed.value.trim() === '' ? 'Type the key, or paste it.' : ''
+  if (keyFault.value) return
   if (store.workspace && !store.workspace.hasRecoveryKey) leaving.value = true
   else void recover()
 }
 async function recover() {
   leaving.value = false
-  if (!(await store.recover(typed.value))) return
+  keyFault.value = await store.recover(typed.value)
+  if (keyFault.value) return
   typed.value = ''
   notices.tell('This is the shelf of your key now.')
   await router.push('/')
@@ -97,8 +100,11 @@ async function recover() {
                 autocomplete="off"
                 autocapitalize="characters"
                 spellcheck="false"
+                :aria-invalid="keyFault !== ''"
+                aria-describedby="key-fault"
               />
             </label>
+            <p id="key-fault" class="min-h-5 text-sm text-aril" role="alert">{{ keyFault }}</p>
             <button class="button mt-2" type="submit">Open that shelf</button>
           </form>
         </section>

@@ -47,7 +47,16 @@ export const useSafekeeping = defineStore('safekeeping', () => {
       key.value = (await shelfApi.makeKey()).key
       told.value = true
     })
-  const recover = (typed: string) => change(() => shelfApi.recover(typed))
+  /** Opens the shelf of a key; what is wrong with the key, or nothing. */
+  async function recover(typed: string): Promise<string> {
+    try {
+      await shelfApi.recover(typed)
+      await load()
+      return ''
+    } catch (error) {
+      return (error as Error).message
+    }
+  }
   const restore = (entry: BinEntry) => change(() => shelfApi.restore(entry))
   const empty = () => change(() => shelfApi.emptyBin())
 

@@ -16,7 +16,7 @@ import {
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 import { useNotices } from '../shell/notices.ts'
@@ -42,6 +42,14 @@ function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
 /** What stands in a chamber goes with it, whatever moved or took it. */
 function keptWith(now: BasinDesign | null, edits: readonly Edit[]): readonly Edit[] {
   return now ? editing.keepDevices(now, applyEdits(now, edits)) : []
+}
+
+/** A save that stands still is said where the keeper looks, however far down the page that is. */
+function tellOfRefusals(saves: Autosave): void {
+  const notices = useNotices()
+  watch(saves.state, (state) => {
+    if (state === 'refused') notices.tell(`Not saved: ${saves.fault.value}`, { tone: 'bad' })
+  })
 }
 
 /** A lost connection that is back, and a page that is left, both ask for a save. */
@@ -116,6 +124,7 @@ export const useDesign = defineStore('design', () => {
   }
 
   listen(saves, history.press)
+  tellOfRefusals(saves)
 
   return {
     basin: opened.basin,
