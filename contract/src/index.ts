@@ -39,7 +39,7 @@ export {
 } from './part/part-document.ts'
 export { curveFaults } from './design/curve-faults.ts'
 export { BasinFile, FileDesign } from './file/basin-file.ts'
-export { readBasinFile, readBasinObject } from './file/read.ts'
+export { readBasinFile, readBasinInTurns, readBasinObject } from './file/read.ts'
 export { FILE_FORMAT, FORMAT_VERSION } from './versions/format.ts'
 export { MIGRATIONS, migrated, type Migration } from './versions/migrations.ts'
 export { DESIGN_CLASSES } from './file/classes.ts'

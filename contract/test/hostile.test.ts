@@ -8,6 +8,7 @@ import {
   budgetFault,
   check,
   readBasinFile,
+  readBasinInTurns,
   readBasinObject,
   readPart,
   SaveDesign,
@@ -35,6 +36,25 @@ describe('files that are wrong are refused, and nothing falls over them', () => 
     }
     expect(refused).toBeGreaterThan(75)
   })
+
+  test.each(SAMPLES)(
+    '%s read one design at a time is read alike, with a turn after each',
+    async (_, sample) => {
+      const random = randomFrom(18)
+      let turns = 0
+      const turn = () => Promise.resolve(void (turns += 1))
+      for (let i = 0; i < 60; i++) {
+        const file: unknown = i === 0 ? sample : mutated(sample, random)
+        const [once, inTurns] = [readBasinObject(file), await readBasinInTurns(file, turn)]
+        const told = (read: typeof once) =>
+          read.ok
+            ? JSON.stringify(read.value)
+            : read.faults.map(({ path, message }) => `${path}: ${message}`).sort()
+        expect(told(inTurns)).toEqual(told(once))
+      }
+      expect(turns).toBeGreaterThan(30)
+    },
+  )
 
   test.each<[string, (file: Plain) => void, string]>([
     ['drills missing', (f) => delete f.designs[0].design.drills, 'drills'],

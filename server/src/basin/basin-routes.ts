@@ -1,4 +1,5 @@
-import { CreateBasin, readBasinObject, RenameBasin } from '@yew-basin/contract'
+import { setImmediate } from 'node:timers/promises'
+import { CreateBasin, readBasinInTurns, RenameBasin } from '@yew-basin/contract'
 import { BASIN_BODY } from '../http/body-budget.ts'
 import { bodyAs, idFrom, ifMatch } from '../http/body.ts'
 import { Refusal } from '../http/refusal.ts'
@@ -41,7 +42,7 @@ function shelfRoutes(basins: BasinService, jobs: Jobs): readonly Route[] {
       budget: BASIN_BODY,
       who: 'keeper',
       run: async ({ request, response }, access) => {
-        const read = readBasinObject(request.body)
+        const read = await readBasinInTurns(request.body, setImmediate)
         if (!read.ok) {
           throw new Refusal('invalid', 'Nothing was imported.', { faults: read.faults })
         }
