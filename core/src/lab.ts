@@ -3,16 +3,29 @@
 export { Lattice, SLIPS } from './lattice/index.ts'
 export { type Jet, sectionOf } from './jet/index.ts'
 export { waterAt } from './fluid/index.ts'
-export { EXIT_LOSS, type ThreeKFitting, threeKLoss } from './fitting/index.ts'
+export {
+  EXIT_LOSS,
+  type LossKind,
+  teeLaw,
+  type ThreeKFitting,
+  threeKLoss,
+  valveLoss,
+} from './fitting/index.ts'
 export { DEFAULT_RANGES } from './scene/index.ts'
 export {
+  Bands,
+  type LinkPump,
   makeLine,
   makeNetwork,
   type NetworkLink,
   type NetworkNode,
   type NetworkProblem,
+  type NetworkSolution,
   solveNetwork,
+  type SolvedFlows,
+  solveWithLosses,
 } from './network/index.ts'
+export type { FittingLoss, FrictionLoss } from './run/index.ts'
 export { type EditData } from './design/index.ts'
 export { steadyStatesSearched } from './loop/index.ts'
 export { drillAll, simulateDrill } from './drill/index.ts'

@@ -1,3 +1,4 @@
+import type { LossKind } from '../src/fitting/spread.ts'
 import { constantLoss, type Loss } from '../src/fitting/loss.ts'
 import { makerLoss } from '../src/fitting/maker.ts'
 import { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from '../src/fitting/opening.ts'
@@ -81,4 +82,20 @@ function valveOf(given: CheckFitting, valve: ThrottleValve): Loss | null {
     opening,
     kvM3PerH: given.kv_m3_h ?? null,
   })
+}
+
+/** How well a table's fitting is known. */
+export function kindOf({
+  type,
+  kv_m3_h,
+  open_fraction,
+  degrees_closed,
+}: CheckFitting): LossKind | 'exit' {
+  if (type === 'exit') return 'exit'
+  if (['maker_kv', 'maker_cv', 'fixed_K'].includes(type)) return 'device'
+  const partClosed =
+    (type === 'gate_valve' && (open_fraction ?? 1) < 0.9) ||
+    (type === 'ball_valve' && (degrees_closed ?? 0) > 9)
+  if (partClosed) return 'part-closed-valve'
+  return kv_m3_h === undefined ? 'fitting' : 'device'
 }

@@ -2,6 +2,7 @@ import { pumpCurve, type PumpPart } from '@yew-basin/core'
 import {
   EXIT_LOSS,
   makeLine,
+  teeLaw,
   threeKLoss,
   waterAt,
   type NetworkLink,
@@ -13,13 +14,26 @@ import {
 const PIPE = { boreM: 0.0409, tradeSizeIn: 1.5 }
 const TAKEOFF = { boreM: 0.0209, tradeSizeIn: 0.75 }
 
+const TAKEOFF_TEE = teeLaw(PIPE.boreM, TAKEOFF.boreM)
+const END_TEE = teeLaw(PIPE.boreM, PIPE.boreM)
+
+/** Riser or piece before, piece after, takeoff; at the last the two nozzles. */
+function legsOf(n: number): [number, number, number] {
+  const before = n === 0 ? 0 : 12 + n
+  return n < 12 ? [before, 13 + n, 1 + n] : [before, 25, 26]
+}
+
 /** A pump, a manifold with twelve takeoffs back to the sump, and two nozzles over the tank. */
 export function manifold(part: PumpPart, speed: number): NetworkProblem {
   const nodes: NetworkNode[] = [
-    { id: 'sump', headM: 0 },
-    { id: 'left nozzle', headM: 1.5 },
-    { id: 'right nozzle', headM: 1.52 },
-    ...Array.from({ length: 13 }, (_, n) => ({ id: `tee ${n + 1}`, headM: null })),
+    { id: 'sump', headM: 0, tee: null },
+    { id: 'left nozzle', headM: 1.5, tee: null },
+    { id: 'right nozzle', headM: 1.52, tee: null },
+    ...Array.from({ length: 13 }, (_, n) => ({
+      id: `tee ${n + 1}`,
+      headM: null,
+      tee: { law: n < 12 ? TAKEOFF_TEE : END_TEE, legs: legsOf(n) },
+    })),
   ]
   const tee = (n: number) => 3 + n
   const pump = { curve: pumpCurve(part), outletBoreM: part.outletBoreM, speed, stopped: false }
@@ -40,7 +54,7 @@ export function manifold(part: PumpPart, speed: number): NetworkProblem {
         to: 0,
         pipe: TAKEOFF,
         lengthM: 0.6 + 0.05 * n,
-        fittings: ['tee-branch', 'elbow-90'],
+        fittings: ['elbow-90'],
         endK: 60 + 5 * n,
       }),
     ),
@@ -50,7 +64,7 @@ export function manifold(part: PumpPart, speed: number): NetworkProblem {
         to: tee(n + 1),
         pipe: PIPE,
         lengthM: 0.12,
-        fittings: ['tee-run'],
+        fittings: [],
       }),
     ),
     {
@@ -59,7 +73,7 @@ export function manifold(part: PumpPart, speed: number): NetworkProblem {
         to: 1,
         pipe: PIPE,
         lengthM: 1.9,
-        fittings: ['tee-run', 'elbow-90', 'elbow-90'],
+        fittings: ['elbow-90', 'elbow-90'],
         endK: 1,
       }),
       oneWay: true,
@@ -70,13 +84,13 @@ export function manifold(part: PumpPart, speed: number): NetworkProblem {
         to: 2,
         pipe: PIPE,
         lengthM: 2.6,
-        fittings: ['tee-branch', 'elbow-90'],
+        fittings: ['elbow-90'],
         endK: 1,
       }),
       oneWay: true,
     },
   ]
-  return { nodes, links, water: waterAt({ salinityPpt: 35, temperatureC: 25 }) }
+  return { nodes, links, water: waterAt({ salinityPpt: 35, temperatureC: 25 }), tree: null }
 }
 
 function run(
@@ -100,9 +114,9 @@ function run(
   const losses = fittings.map((fitting) => ({
     boreM,
     loss: threeKLoss(fitting, tradeSizeIn),
-    exit: false,
+    kind: 'fitting' as const,
   }))
-  const end = endK > 0 ? [{ boreM, loss: { ...EXIT_LOSS, k: endK }, exit: true }] : []
-  const line = makeLine([{ boreM, lengthM, roughnessM: 1.5e-6, factor: 1 }], [...losses, ...end])
+  const end = endK > 0 ? [{ boreM, loss: { ...EXIT_LOSS, k: endK }, kind: 'exit' as const }] : []
+  const line = makeLine([{ boreM, lengthM, roughnessM: 1.5e-6, factor: 1, ribbed: false }], [...losses, ...end])
   return { id, from, to, line, tables: [], pump: null, oneWay: false, shut: false }
 }

@@ -27,16 +27,19 @@ function lit(flowLPerH: number): Lit {
         reaches: 'reached',
         killPerPass: 0.99,
         removalPerS: 2e-4,
+        mixedRemovalPerS: 2.2e-4,
         halfLifeS: 3000,
         flowForItM3PerS: DOSE_FLOW / TARGET!.mostJPerM2,
         outruns: true,
       },
     ],
+    path: 'sump-to-sump' as const,
+    overflowM3PerS: 5e-4,
     fromChamberId: null,
     toChamberId: null,
     skips: [],
   }
-  return { lit: sterilizer, volumeM3: 0.5, targets: QUOTED_TARGETS, target: TARGET! }
+  return { lit: sterilizer, water: { displayM3: 0.4, sumpM3: 0.1 }, targets: QUOTED_TARGETS, target: TARGET! }
 }
 
 interface Series {

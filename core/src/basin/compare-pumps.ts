@@ -1,7 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import type { SolvedPump } from '../figures/index.ts'
 import { steadyState } from '../loop/index.ts'
-import { AS_COMPUTED } from '../network/index.ts'
 import { pumpCurve, type PumpPart } from '../pump/index.ts'
 import { type HeadPoint, pumpPoints, systemCurve } from './curves.ts'
 import { solveBasin } from './solve.ts'
@@ -45,7 +44,7 @@ export function comparePumps(
   const reach = steadyState(widest ? pumpSwappedIn(design, widest, placedId) : design).layout
   const pump = reach.pumps.find(({ placed }) => placed.id === placedId)
   return {
-    system: pump ? systemCurve(reach, pump, AS_COMPUTED, samples) : [],
+    system: pump ? systemCurve(reach, pump, samples) : [],
     pumps: chosen.map(({ part, speed }) => compared(design, { placedId, part, speed, samples })),
   }
 }

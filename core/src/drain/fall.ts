@@ -1,10 +1,9 @@
 import type { Water } from '../fluid/index.ts'
 import {
   type Line,
+  inOneLine,
   linkHead,
   type LinkHead,
-  linkLaw,
-  type LinkLaw,
   type LinkSearch,
   searchOf,
 } from '../network/index.ts'
@@ -12,23 +11,25 @@ import { type Pchip, risingRoot } from '../numeric/index.ts'
 
 /** Full pipe that water falls through under its own weight. */
 export interface Fall {
-  readonly law: LinkLaw
+  readonly line: Line
+  readonly tables: readonly Pchip[]
   readonly shut: boolean
+  readonly water: Water
 }
 
 /** A pipe that water falls through, its losses as one law. */
 export function makeFall(line: Line, tables: readonly Pchip[], shut: boolean, water: Water): Fall {
-  return { law: linkLaw({ line, tables, pump: null }, water), shut }
+  return { line, tables, shut, water }
 }
 
 /** Two stretches of pipe, one after the other. */
 export function inSeries(first: Fall, then: Fall): Fall {
-  const law = {
-    ...first.law,
-    bores: [...first.law.bores, ...then.law.bores],
-    tables: [...first.law.tables, ...then.law.tables],
+  return {
+    line: inOneLine(first.line, then.line),
+    tables: [...first.tables, ...then.tables],
+    shut: first.shut || then.shut,
+    water: first.water,
   }
-  return { law, shut: first.shut || then.shut }
 }
 
 /** A pipe that costs nothing would let all through: this stands for it, m³/s. */
@@ -51,13 +52,19 @@ export class FallSearch {
 
   constructor(fall: Fall) {
     this.fall = fall
-    this.#link = searchOf(fall.law)
+    this.#link = searchOf({ line: fall.line, tables: fall.tables, pump: null }, fall.water)
   }
 
   /** Head that a flow loses, exit included, m. */
   headM(flowM3PerS: number): number {
     linkHead(this.#link, flowM3PerS, this.#at)
     return this.#at.headM
+  }
+
+  /** The same with its slope, s/m²; read at once, it holds nothing until the next call. */
+  lossAt(flowM3PerS: number): Readonly<LinkHead> {
+    linkHead(this.#link, flowM3PerS, this.#at)
+    return this.#at
   }
 
   /** Flow whose losses use up a head: H = (Σ K + f L/D) V²/2g. */

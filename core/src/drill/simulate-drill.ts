@@ -1,3 +1,4 @@
+import { netWater } from '../figures/index.ts'
 import { waterAt } from '../fluid/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { zeros } from '../numeric/index.ts'
@@ -129,7 +130,8 @@ class DrillWalk {
     this.#freshKgPerM3 = waterAt({ temperatureC, salinityPpt: 0 }).densityKgPerM3
     this.#freshBefore = plant.topOffSupply < 0 ? 0 : this.#volumes[plant.topOffSupply]!
     const density = waterAt(design.water).densityKgPerM3
-    this.#startBrine = brineOf(this.#saltyM3(), salinityPpt, density)
+    const { displayM3, sumpM3 } = netWater(plant.steady)
+    this.#startBrine = brineOf(displayM3 + sumpM3, salinityPpt, density)
     this.#brine = this.#startBrine
   }
 
@@ -230,18 +232,6 @@ class DrillWalk {
     }
     this.#freshBefore = freshNow + volumes[air]!
     this.#lostBefore += lostM3
-  }
-
-  #saltyM3(): number {
-    const { topOffSupply, places, linePipes, drainPipes, heldUp } = this.#plant
-    let total = 0
-    places.forEach((place, v) => {
-      if (place && v !== topOffSupply) total += this.#volumes[v]!
-    })
-    for (const { vessel } of [...linePipes, ...drainPipes, ...heldUp]) {
-      total += this.#volumes[vessel]!
-    }
-    return total
   }
 
   #keep(timeS: number, levels: number[]): void {

@@ -1,4 +1,5 @@
 import type { SteadyState } from '../loop/index.ts'
+import { netWater } from './gravity/net-water.ts'
 import { solveGravity } from './gravity/solve-gravity.ts'
 import type {
   RunningOverflow,
@@ -64,7 +65,12 @@ export function figuresOf(steady: SteadyState): Figures {
     sump,
     loop,
     returnSide,
-    treatment: solveTreatment(design, { tanks, overflows, sump, returnSide, clearances }),
+    treatment: solveTreatment(design, {
+      water: netWater(steady),
+      sump,
+      returnSide,
+      clearances,
+    }),
     totals: totalsOf(tanks, returnSide),
     rulesOfThumb: rulesOfThumb(layout, leadOf({ returnSide }), tanks[0]!.turnoverPerH),
   }

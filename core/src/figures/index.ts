@@ -1,6 +1,7 @@
 export { asItRuns } from './as-it-runs.ts'
 export { type Figures, figuresOf } from './figures.ts'
 export { joinedMatch } from './gravity/joined-match.ts'
+export { netWater } from './gravity/net-water.ts'
 export { solveSump } from './gravity/solve-sump.ts'
 export type {
   DrainState,
@@ -14,7 +15,6 @@ export type {
 } from './gravity/solved-gravity.ts'
 export { drawsAirBelowM } from './gravity/water-use.ts'
 export { leadOf } from './lead.ts'
-export { FITTINGS_BAND, FRICTION_BAND } from './return/bands.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
 export type {
   SolvedLine,
@@ -28,7 +28,6 @@ export { DERATED_SHARE, rulesOfThumb, type RulesOfThumb } from './rules-of-thumb
 export { type SkimmerCandidate, skimmerCandidates, swapped } from './treatment/candidates.ts'
 export { cabinetRectangle, deviceRectangle, heightsOf, sumpRectangle } from './treatment/place.ts'
 export { removalCurve } from './treatment/removal-curve.ts'
-export { pieceOfDevice } from './treatment/solve-devices.ts'
 export { NEW_LAMP } from './treatment/solve-sterilizer.ts'
 export type {
   AgainstTarget,

@@ -19,9 +19,10 @@ export interface LineCut {
 
 /** A line's stretches, from its start to its end. */
 export function cutLine(fixed: FixedLine, tees: Tees): LineCut[] {
-  return cutAtTees(fixed, tees).map(([firstPiece, endPiece, teeId], n) => {
-    const start = n === 0 ? fixed.startLoss : null
-    const end = teeId === null ? fixed.endLoss : null
+  const cuts = cutAtTees(fixed, tees)
+  return cuts.map(([firstPiece, endPiece, teeId], n) => {
+    const start = n === 0 ? fixed.startLosses : []
+    const isLast = n === cuts.length - 1
     const losses = fixed.losses.slice(firstPiece, endPiece)
     const frictions = flatMap(losses, ({ friction }): FrictionLoss[] =>
       friction ? [friction] : [],
@@ -31,7 +32,7 @@ export function cutLine(fixed: FixedLine, tees: Tees): LineCut[] {
       firstPiece,
       endPiece,
       teeId,
-      line: makeLine(frictions, [...(start ? [start] : []), ...fittings, ...(end ? [end] : [])]),
+      line: makeLine(frictions, [...start, ...fittings, ...(isLast ? fixed.endLosses : [])]),
       tables: flatMap(losses, ({ table }): Pchip[] => (table ? [table] : [])),
       shut: losses.some(({ shut }) => shut),
       hasCheck: fixed.placed
@@ -43,7 +44,7 @@ export function cutLine(fixed: FixedLine, tees: Tees): LineCut[] {
 
 /**
  * Cuts a line at its tees. A tee that lets a line out belongs to the stretch after it, one that
- * takes a line in to the stretch before it: that is where its K sits (hydraulics reference, §5).
+ * takes a line in to the stretch before it.
  */
 function cutAtTees({ placed }: FixedLine, tees: Tees): [number, number, string | null][] {
   const cuts: [number, number, string | null][] = []

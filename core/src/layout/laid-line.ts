@@ -9,6 +9,8 @@ export interface PlacedTee {
   readonly tee: TeePiece
   readonly lineId: string
   readonly place: Point
+  /** Of all three legs: an equal tee, with adapters where another bore meets it. */
+  readonly boreM: number
   /** The other line that meets it here; null: plugged. */
   readonly other: { readonly lineId: string; readonly joins: boolean } | null
 }
@@ -22,10 +24,10 @@ export interface FixedLine extends LaidRun {
   /** Its place in the design's list. */
   readonly index: number
   readonly start: Point
-  /** What the tee it leaves costs it; null at a pump. */
-  readonly startLoss: FittingLoss | null
-  /** An open pipe's exit, or the tee it ends in; null at a nozzle or a cap. */
-  readonly endLoss: FittingLoss | null
+  /** The adapter from the pump's outlet or the tee it leaves, where bores differ. */
+  readonly startLosses: readonly FittingLoss[]
+  /** An open pipe's exit, or the adapter to the tee it ends in. */
+  readonly endLosses: readonly FittingLoss[]
 }
 
 /** The same against the water at its end. */
@@ -33,4 +35,18 @@ export interface LaidLine extends FixedLine {
   readonly end: RunEnd
   /** Head that counts at its end, above the room's floor; null at a tee or a cap. */
   readonly endHeadM: number | null
+}
+
+/** The lines that meet at a tee, leg by leg: which of its own line's two stretches, or the other line. */
+export type TeeLegs = readonly [TeeEnd, TeeEnd, TeeEnd]
+/** in, out: the stretches of the line that has the tee, before it and after it. */
+export type TeeEnd = 'in' | 'out' | 'other'
+
+/** Which line stands on run1, run2 and branch of a tee. */
+export function teeLegs({ tee: { form }, other }: PlacedTee): TeeLegs {
+  if (form === 'side') return ['in', 'out', 'other']
+  const joins = other?.joins ?? false
+  // This line turns at its corner, and the other goes straight on.
+  if (form === 'straight') return joins ? ['other', 'out', 'in'] : ['in', 'other', 'out']
+  return joins ? ['in', 'other', 'out'] : ['other', 'out', 'in']
 }

@@ -2,14 +2,23 @@ import {
   type BasinDesign,
   byId,
   type DisplayTank,
-  type PlacedPump,
+  partOf,
   type ReturnLine,
   surfaceM,
 } from '../design/index.ts'
 import { flatMap, memoizeWith } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
-import { layRun, openEnd, type Point, samePoint, teeLoss } from '../run/index.ts'
+import {
+  adapterLosses,
+  type FittingLoss,
+  layRun,
+  openEnd,
+  type PieceLosses,
+  type Point,
+  samePoint,
+} from '../run/index.ts'
 import { cutLine, type LineCut } from './cut-line.ts'
+import { type Port, portsOf, withPorts } from './device-ports.ts'
 import type { FixedLine, LaidLine, PlacedTee, Tees } from './laid-line.ts'
 
 /** All lines of a return side in their places, and the tees where they meet. */
@@ -26,54 +35,85 @@ export interface FixedLines {
  * first). Laid anew only when a line or a pump's outlet changed.
  */
 const fixLines = memoizeWith(
-  (lines: readonly ReturnLine[], pumps: readonly PlacedPump[]): FixedLines => {
+  (lines: readonly ReturnLine[], { outlets, ports }: Fixtures): FixedLines => {
     const tees = new Map<string, PlacedTee>()
     const laid: (FixedLine | undefined)[] = lines.map(() => undefined)
     for (let left = lines.length; left > 0;) {
       const before = left
       lines.forEach((line, index) => {
         if (laid[index]) return
-        const start = startOf(pumps, line, tees)
+        const start = startOf(outlets, line, tees)
         if (!start) return
-        laid[index] = placed(line, index, start)
+        laid[index] = placed(line, index, start, ports)
         for (const tee of teesOf(lines, laid[index])) tees.set(tee.tee.id, tee)
         left--
       })
       if (left === before) throw new RangeError('a line of the design leads back to no pump')
     }
-    const whole = laid.map((fixedLine) => withTees(fixedLine!, tees))
+    const whole = laid.map((fixedLine) => withEnds(fixedLine!, tees, outlets))
     return { lines: whole, tees, cuts: whole.map((fixedLine) => cutLine(fixedLine, tees)) }
   },
   (before, now) =>
-    before === now ||
-    (before.length === now.length &&
-      before.every(({ id, outlet }, i) => id === now[i]!.id && samePoint(outlet, now[i]!.outlet))),
+    before.outlets.length === now.outlets.length &&
+    before.ports.length === now.ports.length &&
+    before.outlets.every((outlet, i) => sameOutlet(outlet, now.outlets[i]!)) &&
+    before.ports.every(
+      ({ pieceId, boreM }, i) => pieceId === now.ports[i]!.pieceId && boreM === now.ports[i]!.boreM,
+    ),
 )
+
+/** What lines are laid on beside themselves. */
+interface Fixtures {
+  readonly outlets: readonly Outlet[]
+  readonly ports: readonly Port[]
+}
+
+/** A placed pump's outlet. */
+interface Outlet {
+  readonly id: string
+  readonly at: Point
+  readonly boreM: number
+}
+
+function sameOutlet(a: Outlet, b: Outlet): boolean {
+  return a.id === b.id && a.boreM === b.boreM && samePoint(a.at, b.at)
+}
+
+function fixturesOf(design: BasinDesign): Fixtures {
+  return {
+    outlets: design.returnSide.pumps.map(({ id, pumpId, outlet }) => ({
+      id,
+      at: outlet,
+      boreM: partOf(design, pumpId).outletBoreM,
+    })),
+    ports: portsOf(design),
+  }
+}
 
 /** The same against the water of a design. */
 export function layLines(design: BasinDesign): {
   readonly fixed: FixedLines
   readonly lines: readonly LaidLine[]
 } {
-  const { lines, pumps } = design.returnSide
-  const fixed = fixLines(lines, pumps)
+  const fixed = fixLines(design.returnSide.lines, fixturesOf(design))
   return {
     fixed,
     lines: fixed.lines.map((line) => atHead(line, endOf(design, line.line, line.mouth))),
   }
 }
 
-function startOf(pumps: readonly PlacedPump[], { start }: ReturnLine, tees: Tees): Point | null {
+function startOf(outlets: readonly Outlet[], { start }: ReturnLine, tees: Tees): Point | null {
   if (start.at === 'tee') return tees.get(start.id)?.place ?? null
-  return byId(pumps, start.id, 'placed pump').outlet
+  return byId(outlets, start.id, 'placed pump').at
 }
 
-function placed(line: ReturnLine, index: number, start: Point): FixedLine {
-  return { line, index, start, ...layRun(line.run, start), startLoss: null, endLoss: null }
+function placed(line: ReturnLine, index: number, start: Point, ports: readonly Port[]): FixedLine {
+  const laid = layRun(line.run, start)
+  return { line, index, start, ...withPorts(laid, ports), startLosses: [], endLosses: [] }
 }
 
 function teesOf(lines: readonly ReturnLine[], { line, placed: pieces }: FixedLine): PlacedTee[] {
-  return flatMap(pieces, ({ piece, to }) => {
+  return flatMap(pieces, ({ piece, to, boreBeforeM }) => {
     if (piece.kind !== 'tee') return []
     const leaves = lines.find(({ start }) => start.at === 'tee' && start.id === piece.id)
     const joins = lines.find(({ end }) => end.at === 'tee' && end.id === piece.id)
@@ -82,33 +122,41 @@ function teesOf(lines: readonly ReturnLine[], { line, placed: pieces }: FixedLin
       : joins
         ? { lineId: joins.id, joins: true }
         : null
-    return [{ tee: piece, lineId: line.id, place: to, other }]
+    return [{ tee: piece, lineId: line.id, place: to, boreM: boreBeforeM, other }]
   })
 }
 
-/** The line with the losses of the tees at its two ends. */
-function withTees(laid: FixedLine, tees: Tees): FixedLine {
-  const { start, end, run } = laid.line
-  const first = boreOf(run.size)
-  const last = laid.placed.at(-1)
-  const from = start.at === 'tee' ? tees.get(start.id) : undefined
-  const into = end.at === 'tee' && end.id !== null ? tees.get(end.id) : undefined
-  const lastBore = boreOf(last?.sizeAfter ?? run.size)
+/** The line with what joins it to its neighbours at its two ends; where lines meet, the network knows the tee. */
+function withEnds(laid: FixedLine, tees: Tees, outlets: readonly Outlet[]): FixedLine {
+  const { start, run } = laid.line
+  const firstM = boreOf(run.size).boreM
+  const beforeM =
+    start.at === 'tee' ? tees.get(start.id)!.boreM : byId(outlets, start.id, 'placed pump').boreM
   return {
     ...laid,
-    startLoss: from ? teeLoss(from.tee.form, 'other', first.boreM, first.tradeSizeIn) : null,
-    endLoss: into
-      ? teeLoss(into.tee.form, 'other', lastBore.boreM, lastBore.tradeSizeIn)
-      : end.at === 'tee' || end.at === 'cap' || last?.piece.kind === 'nozzle'
-        ? null
-        : openEnd(lastBore.boreM),
+    losses: laid.placed.map(({ piece }, i) => {
+      const meets = piece.kind === 'tee' && tees.get(piece.id)?.other
+      return meets ? AT_THE_TEE : laid.losses[i]!
+    }),
+    startLosses: adapterLosses(beforeM, firstM),
+    endLosses: endLossesOf(laid, tees),
   }
+}
+
+/** A piece whose loss hangs on how the flow divides. */
+const AT_THE_TEE: PieceLosses = { friction: null, fittings: [], table: null, shut: false }
+
+function endLossesOf({ line: { end, run }, placed: pieces }: FixedLine, tees: Tees): FittingLoss[] {
+  const last = pieces.at(-1)
+  const lastM = boreOf(last?.sizeAfter ?? run.size).boreM
+  if (end.at === 'tee' && end.id !== null) return adapterLosses(lastM, tees.get(end.id)!.boreM)
+  return end.at === 'cap' || last?.piece.kind === 'nozzle' ? [] : [openEnd(lastM)]
 }
 
 /** A line against the water at its end. */
 export function atHead(fixed: FixedLine, { end, endHeadM }: LineEndHead): LaidLine {
-  const { line, index, start, placed, losses, mouth, startLoss, endLoss } = fixed
-  return { line, index, start, placed, losses, mouth, startLoss, endLoss, end, endHeadM }
+  const { line, index, start, placed, losses, mouth, startLosses, endLosses } = fixed
+  return { line, index, start, placed, losses, mouth, startLosses, endLosses, end, endHeadM }
 }
 
 type LineEndHead = Pick<LaidLine, 'end' | 'endHeadM'>

@@ -1,12 +1,13 @@
 import { type BasinDesign, byId, partOf, type PlacedPump, runningSpeed } from '../design/index.ts'
+import { memoizeWith } from '../numeric/index.ts'
 import { type Water, waterAt } from '../fluid/index.ts'
 import type { LinkPump, NetworkProblem } from '../network/index.ts'
 import { pumpCurve, type PumpCurve, type PumpPart } from '../pump/index.ts'
 import type { LineCut } from './cut-line.ts'
-import type { LaidLine, Tees } from './laid-line.ts'
+import { type LaidLine, teeLegs, type TeeLegs, type Tees } from './laid-line.ts'
 import { layLines } from './lay-lines.ts'
 import { type PathPart, type Ways, waysOf } from './paths.ts'
-import { linksOf, nodesAt, wiringOf } from './wiring.ts'
+import { linksOf, nodesAt, type Wiring, wiringOf } from './wiring.ts'
 
 /** A placed pump with its part and its curve. */
 export interface LaidPump {
@@ -27,6 +28,8 @@ export interface Layout extends Ways {
   readonly pumps: readonly LaidPump[]
   readonly lines: readonly LaidLine[]
   readonly tees: Tees
+  /** Of each tee in which two lines meet: what stands on its legs. */
+  readonly teeEnds: ReadonlyMap<string, MetTee>
   /** Of each line: what its stretches cost. */
   readonly cuts: readonly (readonly LineCut[])[]
   readonly problem: NetworkProblem
@@ -43,8 +46,35 @@ export function layOut(design: BasinDesign): Layout {
   const { chambers } = design.sump
   const nodes = nodesAt(wiring, lines, (id) => byId(chambers, id, 'chamber').levelM)
   const links = linksOf(wiring, lines, (id) => linkPump(pumps, id))
-  return { water, pumps, lines, tees, cuts, problem: { nodes, links, water }, segments, paths }
+  return {
+    water,
+    pumps,
+    lines,
+    tees,
+    teeEnds: teeEndsOf(tees, wiring),
+    cuts,
+    problem: { nodes, links, water, tree: wiring.tree },
+    segments,
+    paths,
+  }
 }
+
+/** A tee in which two lines meet. */
+export interface MetTee {
+  /** Its place among the network's nodes. */
+  readonly node: number
+  readonly ends: TeeLegs
+}
+
+const teeEndsOf = memoizeWith((tees: Tees, { nodes }: Wiring): ReadonlyMap<string, MetTee> => {
+  const met = new Map<string, MetTee>()
+  for (const [id, placed] of tees) {
+    if (!placed.other) continue
+    const node = nodes.findIndex((wired) => wired.id === `tee ${id}`)
+    met.set(id, { node, ends: teeLegs(placed) })
+  }
+  return met
+}, Object.is)
 
 function layPumps(design: BasinDesign): LaidPump[] {
   const { pumps, lines } = design.returnSide

@@ -21,9 +21,9 @@ export function relevel(layout: Layout, design: BasinDesign, nodeHead: number[])
     lines.some((laid, i) => laid !== layout.lines[i]) ||
     pumps.some((pump, i) => pump !== layout.pumps[i])
   if (!moved) return layout
-  const { water, tees, cuts, segments, paths } = layout
+  const { water, tees, teeEnds, cuts, segments, paths } = layout
   const problem = problemAt(layout, lines, nodeHead)
-  return { water, pumps, lines, tees, cuts, problem, segments, paths }
+  return { water, pumps, lines, tees, teeEnds, cuts, problem, segments, paths }
 }
 
 /** The problem as its network stands after its levels were moved in place. */
@@ -41,7 +41,7 @@ function problemAt(
     }
   })
   const nodes = problem.nodes.map((node, n) =>
-    node.headM === null ? node : { id: node.id, headM: nodeHead[n]! },
+    node.headM === null ? node : { id: node.id, headM: nodeHead[n]!, tee: null },
   )
-  return { nodes, links, water: problem.water }
+  return { nodes, links, water: problem.water, tree: problem.tree }
 }

@@ -1,6 +1,7 @@
 import { FallSearch, FILLED, ventedFlow } from '../drain/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../weir/index.ts'
+import { JointSearch } from './joint-search.ts'
 import { type Blocked, type BoxDrains, NONE_BLOCKED } from './box-drains.ts'
 
 /** The full pipes of one drain: up to a join, and beyond it. */
@@ -45,12 +46,13 @@ export class BoxSearch {
   /** 0 for a siphon that has air in it: it runs down its wall as a vented pipe does. */
   readonly primed: Uint8Array
   readonly #pipes: readonly DrainSearch[]
-  /** Flows of full pipes that each search leaves for the next: before a join, and after it. */
+  /** Flows of full pipes that each search leaves for the next. */
   readonly #guess: number[]
   /** 1 where the full pipe held the flow back when last asked, not the inlet. */
   readonly #pipeRules: Uint8Array
-  /** Heads at each trunk's join, found last. */
-  readonly #joinM: number[]
+  /** Head at the leg by which each drain comes into a tee, found last. */
+  readonly #legM: number[]
+  readonly #joint = new JointSearch()
   #blocked: Blocked = NONE_BLOCKED
   /** Height found last. */
   #levelM = NaN
@@ -70,9 +72,9 @@ export class BoxSearch {
       after: after && new FallSearch(after),
       alone: after || trunkId !== null ? new FallSearch(alone) : null,
     }))
-    this.#guess = zeros(drains.length * 2).fill(GUESS_M3_PER_S)
+    this.#guess = zeros(drains.length).fill(GUESS_M3_PER_S)
     this.#pipeRules = new Uint8Array(drains.length)
-    this.#joinM = vector()
+    this.#legM = vector().fill(NaN)
     if (near) this.#beginAt(near)
   }
 
@@ -148,14 +150,14 @@ export class BoxSearch {
 
   /** Of one pipe down to a head: what its inlet lets in, or what its full pipe carries. */
   #take(i: number, pipe: FallSearch, levelM: number, downM: number): void {
-    const { drain, boreM, lipM } = this.box.drains[i]!
+    const { drain, boreM, leastBoreM, lipM } = this.box.drains[i]!
     this.#give(i, 0, 0, 0)
     const riseM = levelM - lipM
     const headM = levelM - downM
     if (riseM <= 0 || headM <= 0 || pipe.fall.shut || this.#blocked.has(drain.id)) return
     const rim = circularRimFlow(boreM, riseM)
     if (this.primed[i] === 0) {
-      const most = ventedFlow(boreM, FILLED.most)
+      const most = ventedFlow(leastBoreM, FILLED.most)
       return this.#give(i, Math.min(rim, most), rim < most ? (1.5 * rim) / riseM : 0, 0)
     }
     // A siphon is full: its mouth is no orifice to air.
@@ -188,42 +190,48 @@ export class BoxSearch {
     this.#take(other, this.#pipes[other]!.alone!, levelM, this.outM[other]!)
   }
 
-  /** A trunk and what joins it: the head where they meet sends both flows on together. */
+  /**
+   * A trunk and what joins it: the heads at the two legs of their tee send both flows on together,
+   * down the way they share. Newton on those two heads, its step halved where it leads away.
+   */
   #joined(trunk: number, levelM: number): void {
-    const { flow, perFall } = this
     const other = this.box.member[trunk]!
-    const after = this.#pipes[trunk]!.after!
-    const afterAt = this.box.drains.length + trunk
-    const outletM = this.outM[trunk]!
-    let low = outletM
-    let high = Math.max(levelM, outletM)
-    let joinM = this.#joinM[trunk]!
-    if (!(joinM > low && joinM < high)) joinM = (low + high) / 2
-    for (let step = 0; step < MOST_STEPS; step++) {
-      this.#take(trunk, this.#pipes[trunk]!.before, levelM, joinM)
-      this.#take(other, this.#pipes[other]!.before, levelM, joinM)
-      const on = after.flowAt(joinM - outletM, this.#guess[afterAt]!)
-      if (on.flowM3PerS > 0) this.#guess[afterAt] = on.flowM3PerS
-      const over = flow[trunk]! + flow[other]! - on.flowM3PerS
-      if (over > 0) low = joinM
-      else high = joinM
-      const rate = perFall[trunk]! + perFall[other]! + on.perHead
-      let next = rate > 0 ? joinM + over / rate : NaN
-      const there = over === 0 || Math.abs(next - joinM) < AT_REST_M
-      if (!(next > low && next < high)) next = (low + high) / 2
-      if (there || high - low < AT_REST_M) {
-        // What more level brings in, the head at the join gives part of back.
-        return this.#meet(trunk, joinM, rate > 0 ? on.perHead / rate : 1)
-      }
-      joinM = next
+    if (this.#pipes[trunk]!.after!.fall.shut) {
+      this.#give(trunk, 0, 0, 0)
+      return this.#give(other, 0, 0, 0)
     }
+    const joint = this.#joint
+    const outletM = this.outM[trunk]!
+    const middleM = (outletM + Math.max(levelM, outletM)) / 2
+    const legM = this.#legM
+    if (!(legM[trunk]! < levelM)) legM[trunk] = middleM
+    if (!(legM[other]! < levelM)) legM[other] = middleM
+    this.#meet(trunk, levelM, joint)
+    for (let step = 0; step < MOST_STEPS; step++) {
+      joint.solve()
+      const [atTrunkM, atOtherM, offM] = [legM[trunk]!, legM[other]!, joint.offM]
+      if (offM < AT_REST_M || joint.stepM < AT_REST_M) break
+      for (let share = 1; share > 1e-3; share /= 2) {
+        legM[trunk] = Math.min(levelM, atTrunkM - share * joint.step[0])
+        legM[other] = Math.min(levelM, atOtherM - share * joint.step[1])
+        this.#meet(trunk, levelM, joint)
+        if (joint.offM < offM) break
+      }
+    }
+    this.perLevel[trunk] = joint.perLevel(this.perLevel[trunk]!, this.perLevel[other]!)
+    this.perLevel[other] = 0
   }
 
-  /** Where a trunk and what joins it meet, and the share of what more level brings that is kept. */
-  #meet(trunk: number, joinM: number, kept: number): void {
+  /** What both bring at the heads of their legs, and how far that is from going on together. */
+  #meet(trunk: number, levelM: number, joint: JointSearch): void {
     const other = this.box.member[trunk]!
-    this.perLevel[trunk] = (this.perLevel[trunk]! + this.perLevel[other]!) * kept
-    this.perLevel[other] = 0
-    this.#joinM[trunk] = joinM
+    this.#take(trunk, this.#pipes[trunk]!.before, levelM, this.#legM[trunk]!)
+    this.#take(other, this.#pipes[other]!.before, levelM, this.#legM[other]!)
+    joint.meet(this.box.drains[trunk]!, this.#pipes[trunk]!.after!, {
+      outletM: this.outM[trunk]!,
+      legM: [this.#legM[trunk]!, this.#legM[other]!],
+      flow: [this.flow[trunk]!, this.flow[other]!],
+      perFall: [this.perFall[trunk]!, this.perFall[other]!],
+    })
   }
 }

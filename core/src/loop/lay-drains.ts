@@ -1,11 +1,23 @@
 import type { Drain } from '../design/index.ts'
 import { type Fall, inSeries, makeFall } from '../drain/index.ts'
-import { entranceLoss, type Loss, strainerLoss, threeKLoss } from '../fitting/index.ts'
+import {
+  BRANCH,
+  entranceLoss,
+  type Loss,
+  PAST_DRY_BRANCH,
+  strainerLoss,
+  type TeeLaw,
+  teeLaw,
+  type TeeLeg,
+  threeKLoss,
+  TURNING_RE,
+} from '../fitting/index.ts'
 import type { Water } from '../fluid/index.ts'
 import { makeLine } from '../network/index.ts'
 import { memoizeWith, type Pchip } from '../numeric/index.ts'
 import { boreOf } from '../pipe/index.ts'
 import {
+  adapterLosses,
   type FittingLoss,
   type FrictionLoss,
   layRun,
@@ -14,7 +26,6 @@ import {
   type PieceLosses,
   type PlacedPiece,
   type Point,
-  teeLoss,
 } from '../run/index.ts'
 
 /** A drain with every piece placed and its losses known. */
@@ -26,10 +37,14 @@ export interface LaidDrain {
   readonly losses: readonly PieceLosses[]
   /** Of its inlet. */
   readonly boreM: number
+  /** The least it passes on its way: what a film down its wall must go through. */
+  readonly leastBoreM: number
   readonly lipM: number
   readonly mouth: Point
   /** From its inlet to its end, or to where another joins. */
   readonly before: Fall
+  /** Where another joins it: its tee, and which leg this drain comes in by, the other, and the way on. */
+  readonly joint: DrainJoint | null
   /** The rest of the way, where another joins it; null: none does. */
   readonly after: Fall | null
   /** The whole way to a chamber, were nothing else in it. */
@@ -44,6 +59,14 @@ export interface LaidDrain {
   readonly chamberId: string
 }
 
+/** A tee in which two drains join. */
+export interface DrainJoint {
+  readonly law: TeeLaw
+  readonly own: TeeLeg
+  readonly other: TeeLeg
+  readonly out: TeeLeg
+}
+
 /** The drain whose pieces hold a tee. */
 export function trunkOf(drains: readonly Drain[], teeId: string): Drain | undefined {
   return drains.find(({ run }) => run.pieces.some((piece) => piece.id === teeId))
@@ -56,10 +79,11 @@ export const layDrains = memoizeWith(
     return own.map((laid) => {
       const trunk = own.find(({ drain }) => drain.id === laid.trunkId)
       if (!trunk?.after) return laid
+      const beyond = inSeries(dryTee(trunk, 'other', water), trunk.after)
       return {
         ...laid,
-        alone: inSeries(laid.alone, trunk.after),
-        aloneOpen: inSeries(laid.aloneOpen, trunk.after),
+        alone: inSeries(laid.alone, beyond),
+        aloneOpen: inSeries(laid.aloneOpen, beyond),
       }
     })
   },
@@ -68,32 +92,46 @@ export const layDrains = memoizeWith(
 
 function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: Water): LaidDrain {
   const { run, inlet, end } = drain
-  const { placed, losses, mouth } = layRun(run, inlet.place)
+  const { placed, losses: laidLosses, mouth } = layRun(run, inlet.place)
   const first = boreOf(run.size)
   const joinAt = placed.findIndex(({ piece }) => joins(drains, piece.id))
+  const losses = laidLosses.map((loss, i) => (i === joinAt ? AT_THE_JOINT : loss))
+  const joint = joinAt < 0 ? null : jointOf(placed[joinAt]!)
   const cut = joinAt < 0 ? placed.length : joinAt + 1
   const start = inletLosses(drain, first.boreM, first.tradeSizeIn)
   const last = endLosses(drains, drain, placed)
   const before = fallOf(losses.slice(0, cut), joinAt < 0 ? [...start, ...last] : start, water)
   const after = joinAt < 0 ? null : fallOf(losses.slice(cut), last, water)
-  const alone = after ? inSeries(before, after) : before
+  const past = joint && dryFitting(joint, joint.own, placed[joinAt]!.boreBeforeM)
+  const alone =
+    after && past ? inSeries(inSeries(before, fallOf([], [past], water)), after) : before
   const open = openedLosses(placed, losses, run)
+  const ends = [...start, ...last, ...(past ? [past] : [])]
   return {
     drain,
     index,
     placed,
     losses,
     boreM: first.boreM,
+    leastBoreM: leastBoreOf(placed, first.boreM),
     lipM: inlet.place.zM,
     mouth,
     before,
+    joint,
     after,
     alone,
-    aloneOpen: open === losses ? alone : fallOf(open, [...start, ...last], water),
+    aloneOpen: open === losses ? alone : fallOf(open, ends, water),
     trunkId: end.at === 'tee' ? (trunkOf(drains, end.id)?.id ?? null) : null,
     memberId: joinAt < 0 ? null : joins(drains, placed[joinAt]!.piece.id)!.id,
     chamberId: end.at === 'tee' ? trunkOf(drains, end.id)!.end.id : end.id,
   }
+}
+
+function leastBoreOf(placed: readonly PlacedPiece[], firstM: number): number {
+  return placed.reduce((least, { piece, boreBeforeM, boreAfterM }) => {
+    const insideM = piece.kind === 'bulkhead' ? (piece.boreM ?? boreBeforeM) : boreAfterM
+    return Math.min(least, boreBeforeM, insideM)
+  }, firstM)
 }
 
 /** The losses of a drain with every valve in it wide open. */
@@ -130,13 +168,37 @@ function fallOf(losses: readonly PieceLosses[], own: readonly FittingLoss[], wat
 }
 
 function inletLosses({ inlet }: Drain, boreM: number, tradeSizeIn: number): FittingLoss[] {
-  const of = (loss: Loss): FittingLoss => ({ boreM, loss, exit: false })
+  const of = (loss: Loss): FittingLoss => ({ boreM, loss, kind: 'fitting' })
   if (inlet.form === 'flush') return [of(entranceLoss('flush'))]
   const open = of(entranceLoss('projecting'))
   if (inlet.form === 'open') return [open]
   if (inlet.form === 'strainer') return [open, of(strainerLoss(inlet.openAreaRatio))]
   // A cap over the pipe turns the water as an elbow does (choice).
   return [open, of(threeKLoss('elbow-90', tradeSizeIn))]
+}
+
+/** A piece whose loss hangs on how the flows join. */
+const AT_THE_JOINT: PieceLosses = { friction: null, fittings: [], table: null, shut: false }
+
+/** An equal tee: which legs the trunk and what joins it come in by. */
+function jointOf({ piece, boreBeforeM }: PlacedPiece): DrainJoint {
+  const law = teeLaw(boreBeforeM, boreBeforeM)
+  const form = piece.kind === 'tee' ? piece.form : 'side'
+  if (form === 'side') return { law, own: 0, other: 2, out: 1 }
+  return form === 'straight' ? { law, own: 2, other: 0, out: 1 } : { law, own: 0, other: 1, out: 2 }
+}
+
+/** What a tee costs the one drain that comes in by a leg, the other dry. */
+function dryFitting({ law, out }: DrainJoint, leg: TeeLeg, boreM: number): FittingLoss {
+  const straight = leg !== BRANCH && out !== BRANCH
+  const turning = leg === BRANCH ? law.outOfBranch : law.intoBranch
+  const loss = straight ? PAST_DRY_BRANCH : { km: TURNING_RE, k: turning }
+  return { boreM, loss, kind: 'fitting' }
+}
+
+function dryTee(trunk: LaidDrain, from: 'own' | 'other', water: Water): Fall {
+  const joint = trunk.joint!
+  return fallOf([], [dryFitting(joint, joint[from], joint.law.runBoreM)], water)
 }
 
 function endLosses(
@@ -146,8 +208,10 @@ function endLosses(
 ): FittingLoss[] {
   const last = placed.at(-1)
   if (last?.piece.kind === 'nozzle') return []
-  const { boreM, tradeSizeIn } = boreOf(last?.sizeAfter ?? run.size)
+  const { boreM } = boreOf(last?.sizeAfter ?? run.size)
   if (end.at === 'chamber') return [openEnd(boreM)]
-  const tee = trunkOf(drains, end.id)?.run.pieces.find((piece) => piece.id === end.id)
-  return tee?.kind === 'tee' ? [teeLoss(tee.form, 'other', boreM, tradeSizeIn)] : []
+  const trunk = trunkOf(drains, end.id)
+  const tee =
+    trunk && layRun(trunk.run, trunk.inlet.place).placed.find(({ piece }) => piece.id === end.id)
+  return tee ? adapterLosses(boreM, tee.boreBeforeM) : []
 }

@@ -67,14 +67,18 @@ const SMOOTH_M = 1.5e-6
 
 /** A hole is a flush inlet and an exit; a tube stands in the water at both ends and turns twice. */
 function passageFall({ kind, boreM, lengthM }: Passage, water: Water): Fall {
-  const exit = { boreM, loss: EXIT_LOSS, exit: true }
+  const exit = { boreM, loss: EXIT_LOSS, kind: 'exit' as const }
   if (kind === 'holes') {
-    const inlet = { boreM, loss: entranceLoss('flush'), exit: false }
+    const inlet = { boreM, loss: entranceLoss('flush'), kind: 'fitting' as const }
     return makeFall(makeLine([], [inlet, exit]), [], false, water)
   }
-  const inlet = { boreM, loss: entranceLoss('projecting'), exit: false }
-  const bend = { boreM, loss: threeKLoss('elbow-90-long', boreM / 0.0254), exit: false }
-  const wall = { boreM, lengthM, roughnessM: SMOOTH_M, factor: 1 }
+  const inlet = { boreM, loss: entranceLoss('projecting'), kind: 'fitting' as const }
+  const bend = {
+    boreM,
+    loss: threeKLoss('elbow-90-long', boreM / 0.0254),
+    kind: 'fitting' as const,
+  }
+  const wall = { boreM, lengthM, roughnessM: SMOOTH_M, factor: 1, ribbed: false }
   return makeFall(makeLine([wall], [inlet, bend, bend, exit]), [], false, water)
 }
 

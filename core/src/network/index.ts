@@ -1,20 +1,24 @@
+export { type Band, bandOf } from './band.ts'
+export { Bands, type Moves } from './bands.ts'
 export { flowAtHead } from './flow-at-head.ts'
 export {
   linkHead,
   type LinkHead,
-  linkLaw,
-  type LinkLaw,
+  linkLoss,
+  type LinkLoss,
   type LinkSearch,
   searchOf,
   tableLossM,
 } from './laws.ts'
-export { AS_COMPUTED, type Line, type LossScale, makeLine } from './line.ts'
-export { copyOf, makeNetwork, type Network } from './network.ts'
+export { addLinkSpread, KIND_COUNT, type SpreadSums } from './link-spread.ts'
+export { type Line, inOneLine, makeLine } from './line.ts'
+export { makeNetwork, type Network } from './network.ts'
 export {
   type LinkPump,
   type NetworkLink,
   type NetworkNode,
   type NetworkProblem,
+  type NetworkSolution,
   withPumpAt,
 } from './problem.ts'
 export {
@@ -24,6 +28,10 @@ export {
   type SolvedNetwork,
   solveWithLosses,
   type SolvedFlows,
+  type SolvedLeg,
+  type SolvedTee,
   withLosses,
 } from './solved-flows.ts'
+export type { Graph, NetworkTee } from './graph.ts'
+export { type Tree, treeOf } from './tree.ts'
 export { solveNetwork } from './solve-network.ts'

@@ -1,106 +1,124 @@
-import { kAt } from '../fitting/index.ts'
-import type { Water } from '../fluid/index.ts'
-import { boreAreaM2, frictionFactor, reynolds, velocityHeadM } from '../pipe/index.ts'
+import { FRICTION_SPREAD, RIBBED_SPREAD, SPREAD } from '../fitting/index.ts'
+import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
 import type { FittingLoss, FrictionLoss } from '../run/index.ts'
 
-/** Straight pipe with one kind of wall on one bore. */
-interface Wall {
+/** Straight pipe with one kind of wall on one bore: h = f × perFlow2 × q². */
+export interface Wall {
   readonly relativeRoughness: number
-  /** Length × factor, m. */
-  weightedLengthM: number
+  /** Re ν/|q| = D/A, 1/m. */
+  readonly rePerFlow: number
+  /** Σ factor L/(D 2g A²), s²/m⁵. */
+  readonly perFlow2: number
+  /** The same of each pipe times how well it is known, added up; and their squares. */
+  readonly spread: number
+  readonly spreadSquares: number
 }
 
-/** All that a line has on one bore, added up so that one friction factor a wall serves it all. */
-interface Stretch {
-  readonly boreM: number
-  readonly areaM2: number
-  readonly walls: readonly Readonly<Wall>[]
-  readonly fittingKm: number
-  readonly fittingK: number
-  readonly exitK: number
+/** Losses known alike, each u q² + v ν q: sums of what each is times how well it is known, and of the squares. */
+export interface Spreads {
+  readonly quad: number
+  readonly linear: number
+  readonly quadSquares: number
+  readonly cross: number
+  readonly linearSquares: number
 }
 
-/** A line of pipe made ready to be asked for its loss many times. */
-export type Line = readonly Stretch[]
-
-/** Factors on the two groups of losses: for the honest band. */
-export interface LossScale {
-  readonly friction: number
-  /** On all K but exits. */
-  readonly fittings: number
+/** A line of pipe made ready to be asked for its loss many times: h = Σ f perFlow2 q² + quad q² + linear ν q. */
+export interface Line {
+  readonly walls: readonly Wall[]
+  /** All K with the exit: Σ k/(2g A²), s²/m⁵. */
+  readonly quad: number
+  /** Σ km/(2g A D), 1/m³. */
+  readonly linear: number
+  /** What is uncertain of its fittings, part-closed valves and devices. */
+  readonly fittings: Spreads
+  readonly valves: Spreads
+  readonly devices: Spreads
 }
 
-/** Head lost in a line, m. */
-export interface LineLoss {
-  readonly frictionM: number
-  /** Fittings with the exit. */
-  readonly fittingsM: number
-}
+/** The sums of one kind while they are added up. */
+type Summing = { -readonly [Key in keyof Spreads]: Spreads[Key] }
 
-/** Losses as they are computed, nothing scaled. */
-export const AS_COMPUTED: LossScale = { friction: 1, fittings: 1 }
+const NO_SPREADS: Spreads = { quad: 0, linear: 0, quadSquares: 0, cross: 0, linearSquares: 0 }
 
-/** A line of pipe: its losses added up by bore, ready to be asked at any flow. */
+/** A line of pipe: its losses added up, ready to be asked at any flow. */
 export function makeLine(
   frictions: readonly FrictionLoss[],
   fittings: readonly FittingLoss[],
 ): Line {
-  const stretches: Summing[] = []
-  for (const friction of frictions) addWall(stretchOn(stretches, friction.boreM), friction)
-  for (const { boreM, loss, exit } of fittings) {
-    const stretch = stretchOn(stretches, boreM)
-    if (exit) stretch.exitK += loss.k
-    else {
-      stretch.fittingKm += loss.km
-      stretch.fittingK += loss.k
-    }
+  const walls: { -readonly [Key in keyof Wall]: Wall[Key] }[] = []
+  for (const friction of frictions) addWall(walls, friction)
+  const known = {
+    fitting: { ...NO_SPREADS },
+    'part-closed-valve': { ...NO_SPREADS },
+    device: { ...NO_SPREADS },
   }
-  return stretches
+  let quad = 0
+  let linear = 0
+  for (const { boreM, loss, kind } of fittings) {
+    const areaM2 = boreAreaM2(boreM)
+    const own = loss.k / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
+    const ownLinear = loss.km / (2 * GRAVITY_M_PER_S2 * areaM2 * boreM)
+    quad += own
+    linear += ownLinear
+    if (kind !== 'exit') addSpread(known[kind], SPREAD[kind] * own, SPREAD[kind] * ownLinear)
+  }
+  return {
+    walls,
+    quad,
+    linear,
+    fittings: known.fitting,
+    valves: known['part-closed-valve'],
+    devices: known.device,
+  }
 }
 
-/** A stretch while it is being added up. */
-interface Summing extends Stretch {
-  readonly walls: Wall[]
-  fittingKm: number
-  fittingK: number
-  exitK: number
+function addSpread(sums: Summing, quad: number, linear: number): void {
+  sums.quad += quad
+  sums.linear += linear
+  sums.quadSquares += quad * quad
+  sums.cross += quad * linear
+  sums.linearSquares += linear * linear
 }
 
-/** A line has a handful of bores: a list is searched faster than a map. */
-function stretchOn(stretches: Summing[], boreM: number): Summing {
-  for (const stretch of stretches) if (stretch.boreM === boreM) return stretch
-  const areaM2 = boreAreaM2(boreM)
-  const made: Summing = { boreM, areaM2, walls: [], fittingKm: 0, fittingK: 0, exitK: 0 }
-  stretches.push(made)
-  return made
-}
-
-function addWall({ walls }: Summing, { roughnessM, boreM, lengthM, factor }: FrictionLoss): void {
+function addWall(
+  walls: { -readonly [Key in keyof Wall]: Wall[Key] }[],
+  { roughnessM, boreM, lengthM, factor, ribbed }: FrictionLoss,
+): void {
   const relativeRoughness = roughnessM / boreM
-  const weightedLengthM = lengthM * factor
+  const areaM2 = boreAreaM2(boreM)
+  const rePerFlow = boreM / areaM2
+  const perFlow2 = (factor * lengthM) / (boreM * 2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
+  const spread = perFlow2 * (ribbed ? RIBBED_SPREAD : FRICTION_SPREAD)
   for (const wall of walls) {
-    if (wall.relativeRoughness !== relativeRoughness) continue
-    wall.weightedLengthM += weightedLengthM
+    if (wall.relativeRoughness !== relativeRoughness || wall.rePerFlow !== rePerFlow) continue
+    wall.perFlow2 += perFlow2
+    wall.spread += spread
+    wall.spreadSquares += spread * spread
     return
   }
-  walls.push({ relativeRoughness, weightedLengthM })
+  walls.push({ relativeRoughness, rePerFlow, perFlow2, spread, spreadSquares: spread * spread })
 }
 
-/** Darcy–Weisbach and ΣK V²/2g over the whole line, m; zero at no flow. Takes the flow's size, not its sign. */
-export function lineLoss(line: Line, flowM3PerS: number, water: Water, scale: LossScale): LineLoss {
-  let frictionM = 0
-  let fittingsM = 0
-  if (flowM3PerS === 0) return { frictionM, fittingsM }
-  for (const stretch of line) {
-    const speed = Math.abs(flowM3PerS) / stretch.areaM2
-    const re = reynolds(speed, stretch.boreM, water.kinematicM2PerS)
-    const head = velocityHeadM(speed)
-    for (const wall of stretch.walls) {
-      const f = frictionFactor(re, wall.relativeRoughness)
-      frictionM += ((f * wall.weightedLengthM) / stretch.boreM) * head
-    }
-    const fittingK = kAt({ km: stretch.fittingKm, k: stretch.fittingK }, re)
-    fittingsM += (scale.fittings * fittingK + stretch.exitK) * head
+/** Two lines, one after the other. */
+export function inOneLine(first: Line, then: Line): Line {
+  return {
+    walls: [...first.walls, ...then.walls],
+    quad: first.quad + then.quad,
+    linear: first.linear + then.linear,
+    fittings: both(first.fittings, then.fittings),
+    valves: both(first.valves, then.valves),
+    devices: both(first.devices, then.devices),
   }
-  return { frictionM: scale.friction * frictionM, fittingsM }
+}
+
+function both(a: Spreads, b: Spreads): Spreads {
+  return {
+    quad: a.quad + b.quad,
+    linear: a.linear + b.linear,
+    quadSquares: a.quadSquares + b.quadSquares,
+    cross: a.cross + b.cross,
+    linearSquares: a.linearSquares + b.linearSquares,
+  }
 }

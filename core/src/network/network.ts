@@ -1,102 +1,71 @@
-import { type Envelope, wholeZeros, zeros } from '../numeric/index.ts'
+import { type TeeAt, type TeeLaw, teeRoom } from '../fitting/index.ts'
+import { zeros } from '../numeric/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
-import { orderJunctions } from './junctions.ts'
-import { copySearch, linkLaw, type LinkSearch, searchOf } from './laws.ts'
-import { AS_COMPUTED, type LossScale } from './line.ts'
+import { type LinkSearch, searchOf } from './laws.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
+import { type Tree, treeOf } from './tree.ts'
+import { type Sides, TreeMatrix } from './tree-matrix.ts'
 
 /** First guess of the water's speed in every link, m/s. */
 const GUESS_M_PER_S = 0.5
-/** First guess in a link that has no pipe and no fitting, m³/s. */
+/** First guess in a link that has no pump and no pipe, m³/s. */
 const GUESS_M3_PER_S = 1e-4
 
 /**
  * A network packed for solving: the links that can carry water, and room to work in. Who solves it
- * moves what is in it; one that is kept is worked at as a copy (`copyOf`).
+ * moves what is in it.
  */
 export interface Network {
   readonly problem: NetworkProblem
-  readonly envelope: Envelope
-  /** Row of each node; −1 known head, −2 cut off. */
-  readonly row: number[]
-  /** The problem's place of each live link; the arrays below run in this order. */
+  readonly tree: Tree
+  /** Places of the links that can carry water; the lists below run in this order. */
   readonly live: readonly number[]
-  readonly fromNode: number[]
-  readonly toNode: number[]
   readonly searches: readonly LinkSearch[]
-  /** Its losses scaled, for the honest band. */
-  scale: LossScale
   readonly guess: number[]
+  /** In each link's own direction, as the heads and slopes are. */
   readonly flow: number[]
   readonly head: number[]
-  readonly slope: number[]
   readonly step: number[]
-  /** Head of every node, known ones filled in. */
+  /** How far each link is from balancing its heads, m, counted as its flow is. */
+  readonly off: number[]
+  /** Head of every node; those that are known are moved with the water. A tee's is its upper leg's while the search goes on. */
   readonly nodeHead: number[]
-  readonly matrix: number[]
-  readonly rhs: number[]
+  readonly matrix: TreeMatrix
+  readonly sides: Sides
+  /** Of each tee of the tree; null: it costs nothing. */
+  readonly laws: readonly (TeeLaw | null)[]
+  readonly tee: TeeAt
 }
 
-/** A network made ready to be solved: rows of unknown heads, guesses, room for the steps. */
-export function makeNetwork(problem: NetworkProblem, scale: LossScale = AS_COMPUTED): Network {
+/** A network made ready to be solved. */
+export function makeNetwork(problem: NetworkProblem): Network {
   const { nodes, links, water } = problem
-  const { live, row, envelope } = orderJunctions(problem)
-  const vector = () => zeros(live.length)
-  const fromNode = wholeZeros(live.length)
-  const toNode = wholeZeros(live.length)
-  const guess = vector()
-  const searches = live.map((l, i) => {
-    const link = links[l]!
-    fromNode[i] = link.from
-    toNode[i] = link.to
-    guess[i] = guessOf(link)
-    return searchOf(linkLaw(link, water), link.oneWay)
-  })
+  const tree = problem.tree ?? treeOf(problem)
+  const vector = () => zeros(tree.live.length)
+  const ofTees = () => zeros(tree.tees.length)
   const nodeHead = zeros(nodes.length)
-  for (let n = 0; n < row.length; n++) nodeHead[n] = row[n] === -2 ? NaN : (nodes[n]!.headM ?? 0)
+  for (let n = 0; n < nodes.length; n++) nodeHead[n] = nodes[n]!.headM ?? NaN
   return {
     problem,
-    envelope,
-    row,
-    live,
-    fromNode,
-    toNode,
-    searches,
-    scale,
-    guess,
+    tree,
+    live: tree.live,
+    searches: tree.live.map((l) => searchOf(links[l]!, water, links[l]!.oneWay)),
+    guess: tree.live.map((l) => guessOf(links[l]!)),
     flow: vector(),
     head: vector(),
-    slope: vector(),
     step: vector(),
+    off: vector(),
     nodeHead,
-    matrix: zeros(envelope.length),
-    rhs: zeros(envelope.size),
+    matrix: new TreeMatrix(tree, nodes.length),
+    sides: { link: vector(), a: ofTees(), b: ofTees(), surplus: ofTees(), known: nodeHead },
+    laws: tree.tees.map(({ node }) => nodes[node]!.tee?.law ?? null),
+    tee: teeRoom(),
   }
 }
 
 function guessOf({ line, pump }: NetworkLink): number {
-  const boreM = line[0]?.boreM ?? pump?.outletBoreM
-  return boreM === undefined ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
-}
-
-/** A network that stands where another does, and goes its own way from there. */
-export function copyOf(network: Network): Network {
-  return {
-    problem: network.problem,
-    envelope: network.envelope,
-    row: network.row,
-    live: network.live,
-    fromNode: network.fromNode,
-    toNode: network.toNode,
-    searches: network.searches.map(copySearch),
-    scale: network.scale,
-    guess: network.guess,
-    flow: network.flow.slice(),
-    head: network.head.slice(),
-    slope: network.slope.slice(),
-    step: network.step.slice(),
-    nodeHead: network.nodeHead.slice(),
-    matrix: network.matrix.slice(),
-    rhs: network.rhs.slice(),
-  }
+  const wall = line.walls[0]
+  // Re ν/|q| = D/A = 4/(π D).
+  const boreM = pump?.outletBoreM ?? (wall ? 4 / (Math.PI * wall.rePerFlow) : null)
+  return boreM === null ? GUESS_M3_PER_S : GUESS_M_PER_S * boreAreaM2(boreM)
 }

@@ -1,13 +1,16 @@
 import type { Water } from '../fluid/index.ts'
 import type { Pchip } from '../numeric/index.ts'
 import type { PumpCurve } from '../pump/index.ts'
+import type { NetworkTee } from './graph.ts'
 import type { Line } from './line.ts'
+import type { Tree } from './tree.ts'
 
-/** A place where links meet: a surface or an end in air with a known head, or a junction with a head to be found. */
+/** A place where links meet: a surface or an end in air with a known head, or a tee with a head to be found. */
 export interface NetworkNode {
   readonly id: string
-  /** null: a junction. */
+  /** null: a tee, or the capped end of a link. */
   readonly headM: number | null
+  readonly tee: NetworkTee | null
 }
 
 /** The pump in a link; it pushes from the link's `from` to its `to`. */
@@ -40,13 +43,15 @@ export interface NetworkProblem {
   readonly nodes: readonly NetworkNode[]
   readonly links: readonly NetworkLink[]
   readonly water: Water
+  /** The same links and nodes sorted into trees, where that was done before; null: not yet. */
+  readonly tree: Tree | null
 }
 
 /** Flows of all links, m³/s, and heads of all nodes, m. */
 export interface NetworkSolution {
   /** One a link, m³/s. */
   readonly flowsM3PerS: number[]
-  /** One a node, m; NaN where a junction is cut off from every known head. */
+  /** One a node, m: a tee's is its common leg's; NaN where a node is cut off from every known head. */
   readonly headsM: number[]
 }
 

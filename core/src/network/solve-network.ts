@@ -1,7 +1,10 @@
-import { converged, type Converged, solveEnvelope, zeros } from '../numeric/index.ts'
+import { converged, type Converged, zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
+import { evaluateTees, headsOf } from './tees.ts'
+import { DRIVEN } from './tree.ts'
+import { LEAST_RESISTANCE } from './tree-matrix.ts'
 
 /** No valid network needs more (the property tests hold it to this). */
 export const MOST_ITERATIONS = 60
@@ -11,8 +14,6 @@ const BALANCED_M = 1e-9
 const STILL_M3_PER_S = 1e-12
 /** How well the heads beside such a valve are found, m. */
 const STILL_BALANCED_M = 1e-7
-/** Least slope in the matrix, s/m²: a link without losses is pulled to balance instead of divided by zero. */
-const LEAST_SLOPE = 0.1
 /** A step is halved when it has gone this far past the lowest point of the energy along it. */
 const OVERSHOOT = 0.5
 const MOST_TRIALS = 30
@@ -22,11 +23,10 @@ const SEEP_M3_PER_S = 1e-9
 const RUNAWAY_M3_PER_S = 1e3
 
 /**
- * All heads and flows at once by the global gradient method (Todini & Pilati 1988): Newton on
- * flows and heads together, h_l(q_l) = H_from − H_to and continuity at every junction. Each h_l
- * rises with its q_l, so the flows are the lowest point of a convex energy (Collins et al. 1978);
- * a step that runs past that point is cut back along its line, which makes the method settle from
- * any start.
+ * All flows at once by Newton's method, the tees' K inside: along every link h(q) = H_from − H_to,
+ * at every tee the legs' heads by how its flow divides, and continuity. The matrix is eliminated along
+ * the tree of the links. Without tees the flows are the lowest point of a convex energy (Collins et al.
+ * 1978); a step that runs past the lowest point along its line is cut back there.
  *
  * @param from flows to start from, one a link of the problem; none: a cold start
  */
@@ -36,23 +36,44 @@ export function solveNetwork(
 ): Converged<NetworkSolution> | NetworkFailure {
   const { live, flow, guess } = network
   for (let i = 0; i < live.length; i++) flow[i] = from ? startFlow(network, i, from) : guess[i]!
-  evaluate(network)
-  let iterations = 0
-  while (iterations < MOST_ITERATIONS) {
-    iterations++
-    findHeads(network)
-    findStep(network)
-    // The first step makes the flows continuous; from then on the energy along a step is known.
-    takeStep(network, iterations > 1)
-    if (worst(network).offM < BALANCED_M) {
-      lastStep(network)
-      return converged(solution(network), iterations)
-    }
-    if (ranAway(network)) break
+  let iterations = settle(network, from ? 1 : FIRST_CONTINUOUS)
+  // A few of a thousand networks swing between two ways of dividing: the tees are brought in by and by.
+  if (!isBalanced(network)) {
+    for (let i = 0; i < live.length; i++) flow[i] = guess[i]!
+    iterations += settle(network, 0)
+    for (let share = TEE_STEP; share < 1.01; share += TEE_STEP) iterations += settle(network, share)
   }
-  const reason = iterations < MOST_ITERATIONS ? 'ran-away' : 'too-many-iterations'
+  if (isBalanced(network)) {
+    lastStep(network)
+    return converged(solution(network), iterations)
+  }
+  const reason = ranAway(network) ? 'ran-away' : 'too-many-iterations'
   const at = live[worst(network).link] ?? 0
   return { ok: false, reason, linkId: network.problem.links[at]!.id, iterations }
+}
+
+/** How much of the tees is added at a time where all at once does not settle. */
+const TEE_STEP = 0.1
+/** Newton mostly needs no guard; where it has not settled by then, its steps are held back. */
+const UNGUARDED = 12
+/** The tees are not asked before the flows are continuous. */
+const FIRST_CONTINUOUS = -1
+
+/**
+ * Newton until the links balance with so much of the tees, or no more steps are allowed; how many it
+ * took.
+ */
+function settle(network: Network, tees: number): number {
+  let share = tees === FIRST_CONTINUOUS ? 0 : tees
+  network.step.fill(0)
+  evaluate(network)
+  evaluateTees(network, share)
+  for (let iterations = 1; ; iterations++) {
+    findStep(network)
+    if (tees === FIRST_CONTINUOUS) share = 1
+    takeStep(network, share, iterations > UNGUARDED)
+    if (isBalanced(network) || iterations === MOST_ITERATIONS || ranAway(network)) return iterations
+  }
 }
 
 /** A check valve that stood shut is taken to stand shut still. */
@@ -61,91 +82,105 @@ function startFlow({ live, searches }: Network, i: number, from: number[]): numb
   return flow === 0 && searches[i]!.oneWay ? -SEEP_M3_PER_S : flow
 }
 
-function evaluate({ searches, scale, flow, head, slope }: Network): void {
-  const found: LinkHead = { headM: 0, slope: 0 }
+/** What `linkHead` writes into and is read at once; it holds nothing between two calls. */
+const FOUND: LinkHead = { headM: 0.5, slope: 0.5 }
+
+function evaluate({ searches, flow, head, matrix: { slope } }: Network): void {
   for (let i = 0; i < searches.length; i++) {
-    linkHead(searches[i]!, flow[i]!, found, scale)
-    head[i] = found.headM
-    slope[i] = found.slope > LEAST_SLOPE ? found.slope : LEAST_SLOPE
+    linkHead(searches[i]!, flow[i]!, FOUND)
+    head[i] = FOUND.headM
+    slope[i] = FOUND.slope > LEAST_RESISTANCE ? FOUND.slope : LEAST_RESISTANCE
   }
 }
 
-/** A G⁻¹ Aᵀ H = A (q − G⁻¹ h), with the known heads on the right. */
-function findHeads(network: Network): void {
-  const { envelope, matrix, rhs, row, fromNode, toNode, flow, head, slope, nodeHead } = network
-  matrix.fill(0)
-  rhs.fill(0)
-  for (let i = 0; i < flow.length; i++) {
-    const from = row[fromNode[i]!]!
-    const to = row[toNode[i]!]!
-    const y = 1 / slope[i]!
-    const carried = flow[i]! - y * head[i]!
-    if (to >= 0) {
-      const at = envelope.end[to]!
-      matrix[at] = matrix[at]! + y
-      rhs[to] = rhs[to]! + carried + (from >= 0 ? 0 : y * nodeHead[fromNode[i]!]!)
-    }
-    if (from >= 0) {
-      const at = envelope.end[from]!
-      matrix[at] = matrix[at]! + y
-      rhs[from] = rhs[from]! - carried + (to >= 0 ? 0 : y * nodeHead[toNode[i]!]!)
-    }
-    if (from >= 0 && to >= 0) {
-      const low = from < to ? from : to
-      const high = from < to ? to : from
-      const at = envelope.end[high]! - (high - low)
-      matrix[at] = matrix[at]! - y
-    }
+/** The linear system at the flows as they stand, solved. */
+function findStep({ tree, flow, head, step, matrix, sides }: Network): void {
+  const { sign, tees } = tree
+  for (let i = 0; i < flow.length; i++) sides.link[i] = sign[i]! * head[i]!
+  for (let t = 0; t < tees.length; t++) {
+    const { up, a, b, aSign, bSign } = tees[t]!
+    let surplus = sign[up]! * flow[up]!
+    if (a >= 0) surplus -= aSign * flow[a]!
+    if (b >= 0) surplus -= bSign * flow[b]!
+    sides.surplus[t] = surplus
   }
-  solveEnvelope(envelope, matrix, rhs)
-  for (let n = 0; n < row.length; n++) if (row[n]! >= 0) nodeHead[n] = rhs[row[n]!]!
+  matrix.factor()
+  matrix.solve(sides)
+  for (let i = 0; i < step.length; i++) step[i] = sign[i]! * matrix.flow[i]!
 }
 
-function findStep({ step, fromNode, toNode, nodeHead, head, slope }: Network): void {
-  for (let i = 0; i < step.length; i++) {
-    const drop = nodeHead[fromNode[i]!]! - nodeHead[toNode[i]!]!
-    step[i] = (drop - head[i]!) / slope[i]!
+/** How far each link is from h(q) = H_from − H_to at the heads found last. */
+function findOff({ tree, matrix, sides, head, off }: Network): void {
+  const { tees, roots, below, farNode, sign, chords } = tree
+  const { known } = sides
+  const lower = (l: number) => (below[l]! < 0 ? known[farNode[l]!]! : matrix.head[below[l]!]!)
+  for (let c = 0; c < chords.length; c++) off[chords[c]!.link] = head[chords[c]!.link]!
+  for (let r = 0; r < roots.length; r++) {
+    const { link: l, node } = roots[r]!
+    off[l] = head[l]! - sign[l]! * (known[node]! - lower(l))
+  }
+  for (let t = 0; t < tees.length; t++) {
+    const { a, b, aKind, bKind, aSign, bSign } = tees[t]!
+    const headA = matrix.head[t]! + sides.a[t]!
+    const headB = matrix.head[t]! + sides.b[t]!
+    if (a >= 0) {
+      if (aKind === DRIVEN && below[a]! < 0) off[a] = off[a]! - aSign * headA
+      else off[a] = head[a]! - aSign * (headA - lower(a))
+    }
+    if (b >= 0) {
+      if (bKind === DRIVEN && below[b]! < 0) off[b] = off[b]! - bSign * headB
+      else off[b] = head[b]! - bSign * (headB - lower(b))
+    }
   }
 }
 
 /** Slope of the energy along the step, from the heads as they are evaluated now. */
-function energySlope({ step, fromNode, toNode, nodeHead, head }: Network): number {
+function energySlope({ step, off }: Network): number {
   let sum = 0
-  for (let i = 0; i < step.length; i++) {
-    sum += step[i]! * (head[i]! - nodeHead[fromNode[i]!]! + nodeHead[toNode[i]!]!)
-  }
+  for (let i = 0; i < step.length; i++) sum += step[i]! * off[i]!
   return sum
 }
 
-function takeStep(network: Network, guarded: boolean): void {
-  const atStart = energySlope(network)
-  moveBy(network, 1)
+function takeStep(network: Network, share: number, guarded: boolean): void {
+  let atStart = 0
+  if (guarded) {
+    findOff(network)
+    atStart = energySlope(network)
+  }
+  moveBy(network, 1, share)
   if (!guarded) return
   const atEnd = energySlope(network)
   if (!(atEnd > -OVERSHOOT * atStart)) return
-  cutBack(network, atStart, atEnd)
+  cutBack(network, share, { atStart, atEnd })
 }
 
-/** Moves the flows by a share of the step and evaluates there. */
-function moveBy(network: Network, share: number): void {
+/** Moves the flows so far along the step and evaluates there. */
+function moveBy(network: Network, far: number, teeShare: number): void {
   const { flow, step } = network
-  for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + share * step[i]!
+  for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + far * step[i]!
   evaluate(network)
+  evaluateTees(network, teeShare)
+  findOff(network)
 }
 
 /** False position (Illinois) for the lowest point of the energy between start and end of the step. */
-function cutBack(network: Network, slopeAtStart: number, slopeAtEnd: number): void {
+function cutBack(
+  network: Network,
+  teeShare: number,
+  { atStart, atEnd }: { readonly atStart: number; readonly atEnd: number },
+): void {
   let low = 0
-  let lowSlope = slopeAtStart
+  let lowSlope = atStart
   let high = 1
-  let highSlope = slopeAtEnd
+  let highSlope = atEnd
   let at = 1
   for (let i = 0; i < MOST_TRIALS; i++) {
-    const next = low + ((high - low) * -lowSlope) / (highSlope - lowSlope)
-    moveBy(network, next - at)
+    const crossing = low + ((high - low) * -lowSlope) / (highSlope - lowSlope)
+    const next = crossing > low && crossing < high ? crossing : (low + high) / 2
+    moveBy(network, next - at, teeShare)
     at = next
     const slope = energySlope(network)
-    if (Math.abs(slope) <= -OVERSHOOT * slopeAtStart) return
+    if (Math.abs(slope) <= -OVERSHOOT * atStart) return
     if (slope > 0) {
       high = next
       highSlope = slope
@@ -163,14 +198,14 @@ function cutBack(network: Network, slopeAtStart: number, slopeAtEnd: number): vo
  * its head and without its leak: squares the error away and makes the flows continuous exactly.
  */
 function lastStep(network: Network): void {
-  const { searches, flow, head, slope, step, fromNode, toNode, nodeHead } = network
+  const { searches, flow, head, step, off, matrix } = network
   for (let i = 0; i < flow.length; i++) {
     if (!standsShut(searches[i]!, flow[i]!)) continue
     flow[i] = 0
-    head[i] = nodeHead[fromNode[i]!]! - nodeHead[toNode[i]!]!
-    slope[i] = SHUT_RESISTANCE
+    head[i] = head[i]! - off[i]!
+    matrix.slope[i] = SHUT_RESISTANCE
   }
-  findHeads(network)
+  evaluateTees(network, 1)
   findStep(network)
   for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + step[i]!
 }
@@ -179,18 +214,21 @@ function standsShut({ oneWay }: LinkSearch, flowM3PerS: number): boolean {
   return oneWay && flowM3PerS < STILL_M3_PER_S
 }
 
+function isBalanced(network: Network): boolean {
+  return worst(network).offM < BALANCED_M
+}
+
 /** The live link furthest from h(q) = H_from − H_to. */
-function worst(network: Network): { link: number; offM: number } {
-  const { fromNode, toNode, nodeHead, head, flow, searches } = network
+function worst({ off, flow, searches }: Network): { link: number; offM: number } {
   let link = 0
   let offM = 0
-  for (let i = 0; i < head.length; i++) {
-    const off = Math.abs(head[i]! - nodeHead[fromNode[i]!]! + nodeHead[toNode[i]!]!)
-    if (off <= offM) continue
+  for (let i = 0; i < off.length; i++) {
+    const size = Math.abs(off[i]!)
+    if (size <= offM) continue
     const still = searches[i]!.oneWay && Math.abs(flow[i]!) < STILL_M3_PER_S
-    if (still && off < STILL_BALANCED_M) continue
+    if (still && size < STILL_BALANCED_M) continue
     link = i
-    offM = off
+    offM = size
   }
   return { link, offM }
 }
@@ -202,10 +240,12 @@ function ranAway({ flow }: Network): boolean {
   return false
 }
 
-function solution({ problem, live, flow, searches, nodeHead }: Network): NetworkSolution {
+function solution(network: Network): NetworkSolution {
+  const { problem, live, flow, searches } = network
   const flowsM3PerS = zeros(problem.links.length)
   for (let i = 0; i < live.length; i++) {
-    flowsM3PerS[live[i]!] = standsShut(searches[i]!, flow[i]!) ? 0 : flow[i]!
+    if (standsShut(searches[i]!, flow[i]!)) flow[i] = 0
+    flowsM3PerS[live[i]!] = flow[i]!
   }
-  return { flowsM3PerS, headsM: nodeHead.slice() }
+  return { flowsM3PerS, headsM: headsOf(network) }
 }

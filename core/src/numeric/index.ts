@@ -1,7 +1,6 @@
 export { brent } from './brent.ts'
 export { type AxesFault, chartAxes, type ChartAxes, type Spot } from './chart-axes.ts'
 export { DenseFactors } from './dense.ts'
-export { type Envelope, makeEnvelope, solveEnvelope } from './envelope.ts'
 export { flatMap } from './flat-map.ts'
 export { cubicHermite, cubicHermiteSlope } from './hermite.ts'
 export { memoize, memoizeLast, memoizeWith } from './memoize.ts'

@@ -1,7 +1,7 @@
 import { cubicHermite, cubicHermiteSlope } from '../numeric/index.ts'
 
 /** Below this the flow is laminar; above the other it is turbulent; a cubic joins them. */
-const LAMINAR_UP_TO_RE = 2000
+export const LAMINAR_UP_TO_RE = 2000
 const TURBULENT_FROM_RE = 4000
 
 /** How water flows in a pipe. */

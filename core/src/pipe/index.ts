@@ -1,5 +1,12 @@
 export { boreAreaM2, reynolds, speedMPerS, velocityHeadM } from './flow.ts'
-export { frictionAt, type FrictionAt, frictionFactor, type Regime, regimeAt } from './friction.ts'
+export {
+  frictionAt,
+  type FrictionAt,
+  frictionFactor,
+  LAMINAR_UP_TO_RE,
+  type Regime,
+  regimeAt,
+} from './friction.ts'
 export { hazenWilliamsMPerM } from './hazen-williams.ts'
 export { isHose, PIPE_SERIES, type PipeSeries, SERIES_SIZES, seriesWords } from './series.ts'
 export {

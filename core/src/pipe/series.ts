@@ -16,7 +16,7 @@ export interface SeriesSize {
 const INCH_M = 0.0254
 const MM_M = 0.001
 
-/** [size, outside diameter, wall] in inches, ASTM D1785. Walls are minima, so these bores are the largest. */
+/** [size, outside diameter, least wall] in inches, ASTM D1785. */
 const SCHEDULE_40 = [
   ['1/2', 0.84, 0.109],
   ['3/4', 1.05, 0.113],
@@ -52,6 +52,14 @@ const PN_10 = [
   [50, 2.4],
   [63, 3],
 ] as const
+/**
+ * Both standards give least walls, so the bore of a real pipe is the mean of what they allow: half
+ * the wall's tolerance on each side, in inches for schedule pipe (and for its 3 in size); the mean
+ * outside diameter over its least, in mm, for metric.
+ */
+const INCH_OVER = 0.02
+const INCH_OVER_3 = 0.026
+const METRIC_OVER = 0.1
 /** Trade inches that count for metric outside diameters (hydraulics reference, §3). */
 const METRIC_TRADE_IN: Readonly<Record<number, number>> = {
   20: 0.5,
@@ -75,7 +83,7 @@ function inchesOf(size: string): number {
 function inchPipe(rows: readonly (readonly [string, number, number])[]): SeriesSize[] {
   return rows.map(([size, outsideIn, wallIn]) => ({
     size,
-    boreM: (outsideIn - 2 * wallIn) * INCH_M,
+    boreM: (outsideIn - 2 * wallIn - (size === '3' ? INCH_OVER_3 : INCH_OVER)) * INCH_M,
     outsideM: outsideIn * INCH_M,
     tradeSizeIn: inchesOf(size),
   }))
@@ -84,7 +92,7 @@ function inchPipe(rows: readonly (readonly [string, number, number])[]): SeriesS
 function metricPipe(rows: readonly (readonly [number, number])[]): SeriesSize[] {
   return rows.map(([outsideMm, wallMm]) => ({
     size: String(outsideMm),
-    boreM: (outsideMm - 2 * wallMm) * MM_M,
+    boreM: (outsideMm + METRIC_OVER - 2 * (wallMm + (0.1 * wallMm + 0.2) / 2)) * MM_M,
     outsideM: outsideMm * MM_M,
     tradeSizeIn: METRIC_TRADE_IN[outsideMm]!,
   }))

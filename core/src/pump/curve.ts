@@ -20,9 +20,32 @@ export interface PumpCurve {
 export const FORCED_BACK_K = 4
 
 /** The curve of a part, as its maker prints it. */
-export const pumpCurve = memoize((part: PumpPart): PumpCurve =>
-  part.curve.length === 0 ? twoNumberCurve(part) : printedCurve(part),
-)
+export const pumpCurve = memoize((part: PumpPart): PumpCurve => {
+  const two = twoNumbersOf(part)
+  return two ? twoNumberCurve(two) : printedCurve(part)
+})
+
+/** Most head and most flow, where a pump is known by these alone. */
+interface TwoNumbers {
+  readonly shutOffHeadM: number
+  readonly maxFlowM3PerS: number
+}
+
+/** The two numbers of a pump that has no curve, or whose list is just these two; null: it has a curve. */
+export function twoNumbersOf({
+  id,
+  curve,
+  shutOffHeadM,
+  maxFlowM3PerS,
+}: PumpPart): TwoNumbers | null {
+  if (curve.length === 0) {
+    if (shutOffHeadM && maxFlowM3PerS) return { shutOffHeadM, maxFlowM3PerS }
+    throw new RangeError(`pump ${id} needs points, or most flow and most head`)
+  }
+  const [first, last] = curve
+  const isTwo = curve.length === 2 && first!.flowM3PerS === 0 && last!.headM === 0
+  return isTwo ? { shutOffHeadM: first!.headM, maxFlowM3PerS: last!.flowM3PerS } : null
+}
 
 /** H = n² H₁(Q/n) by the affinity laws; with n = 0 the pump gives nothing. */
 export function pumpHeadM(curve: PumpCurve, flowM3PerS: number, speed: number): number {
@@ -52,11 +75,7 @@ export function leastSpeedToLift(curve: PumpCurve, liftM: number): number {
   return liftM <= 0 ? 0 : Math.sqrt(liftM / curve.shutOffHeadM)
 }
 
-function twoNumberCurve(part: PumpPart): PumpCurve {
-  const { shutOffHeadM, maxFlowM3PerS } = part
-  if (!shutOffHeadM || !maxFlowM3PerS) {
-    throw new RangeError(`pump ${part.id} needs points, or most flow and most head`)
-  }
+function twoNumberCurve({ shutOffHeadM, maxFlowM3PerS }: TwoNumbers): PumpCurve {
   return {
     shutOffHeadM,
     freeFlowM3PerS: maxFlowM3PerS,

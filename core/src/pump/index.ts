@@ -6,7 +6,9 @@ export {
   type PumpCurve,
   pumpHeadM,
   stoppedLossM,
+  twoNumbersOf,
 } from './curve.ts'
 export type { CurvePoint, PumpPart } from './part.ts'
 export { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from './power.ts'
-export { leastDepthM } from './submergence.ts'
+export { pumpSpreadM } from './spread.ts'
+export { bellDepthM, inletBoreM, vortexDepthM } from './submergence.ts'

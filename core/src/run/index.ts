@@ -1,11 +1,11 @@
 export { type LaidRun, layRun, samePoint } from './lay-run.ts'
 export {
+  adapterLosses,
   type FittingLoss,
   type FrictionLoss,
   openEnd,
   pieceLosses,
   type PieceLosses,
-  teeLoss,
 } from './losses.ts'
 export { type NotationFault, readNotation, writeNotation } from './notation.ts'
 export { axisOf, moved, type PlacedPiece, type Point, signOf } from './path.ts'

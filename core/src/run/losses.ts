@@ -2,7 +2,9 @@ import {
   constantLoss,
   EXIT_LOSS,
   type Loss,
+  type LossKind,
   makerLoss,
+  PAST_DRY_BRANCH,
   type ThreeKFitting,
   threeKLoss,
   transitionBoreM,
@@ -29,13 +31,15 @@ export interface FrictionLoss {
   readonly roughnessM: number
   /** Factor on f: 1, or more for ribbed hose. */
   readonly factor: number
+  /** Its factor is a guess, and so is known less well. */
+  readonly ribbed: boolean
 }
 
-/** A K on its own bore. An exit is a fitting whose K carries no band. */
+/** A K on its own bore, and how well it is known; an exit's is known exactly. */
 export interface FittingLoss {
   readonly boreM: number
   readonly loss: Loss
-  readonly exit: boolean
+  readonly kind: LossKind | 'exit'
 }
 
 /** What one piece costs, before any flow is known. */
@@ -63,17 +67,23 @@ export function pieceLosses(placed: PlacedPiece, run: Run): PieceLosses {
     case 'free-hose':
       return { ...NOTHING, friction: frictionOf(placed, run, piece.lengthM) }
     case 'tee':
-      return open([teeLoss(piece.form, 'own', boreM, tradeSizeIn)])
+      return open([pluggedTee(piece.form, boreM, tradeSizeIn)])
     case 'device':
       return deviceLosses(piece, boreM)
     case 'elbow':
-      return open([{ boreM, loss: threeKLoss(ELBOW[piece.form], tradeSizeIn), exit: false }])
+      return open([{ boreM, loss: threeKLoss(ELBOW[piece.form], tradeSizeIn), kind: 'fitting' }])
     case 'union':
-      return open([{ boreM, loss: UNION_LOSS, exit: false }])
+      return open([{ boreM, loss: UNION_LOSS, kind: 'fitting' }])
     case 'valve':
       return valveLosses(piece, boreM, tradeSizeIn)
     case 'check-valve':
-      return open([{ boreM, loss: checkLoss(piece, boreM, tradeSizeIn), exit: false }])
+      return open([
+        {
+          boreM,
+          loss: checkLoss(piece, boreM, tradeSizeIn),
+          kind: piece.kvM3PerH === null ? 'fitting' : 'device',
+        },
+      ])
     case 'reducer':
       return open(change(boreM, placed.boreAfterM, piece.angleDeg))
     case 'bulkhead': {
@@ -83,29 +93,23 @@ export function pieceLosses(placed: PlacedPiece, run: Run): PieceLosses {
     case 'nozzle':
       return open([
         ...change(boreM, piece.boreM, null),
-        { boreM: piece.boreM, loss: EXIT_LOSS, exit: true },
+        { boreM: piece.boreM, loss: EXIT_LOSS, kind: 'exit' },
       ])
   }
 }
 
 /** An open pipe end loses its own velocity head. */
 export function openEnd(boreM: number): FittingLoss {
-  return { boreM, loss: EXIT_LOSS, exit: true }
+  return { boreM, loss: EXIT_LOSS, kind: 'exit' }
 }
 
-/** Which of a tee's two lines a loss is for: the one that has it among its pieces, or the other. */
-export type TeeSide = 'own' | 'other'
-
-/** What the flow of one line loses in a tee: through the run, or through the branch. */
-export function teeLoss(
-  form: TeeForm,
-  side: TeeSide,
-  boreM: number,
-  tradeSizeIn: number,
-): FittingLoss {
-  const straightOn = form === (side === 'own' ? 'side' : 'straight')
-  const loss = threeKLoss(straightOn ? 'tee-run' : 'tee-branch', tradeSizeIn)
-  return { boreM, loss, exit: false }
+/**
+ * A tee whose third leg is plugged: past it as past a dry branch, or round its corner as in an elbow.
+ * What a tee does where two lines meet hangs on their flows: the network knows it.
+ */
+function pluggedTee(form: TeeForm, boreM: number, tradeSizeIn: number): FittingLoss {
+  const loss = form === 'side' ? PAST_DRY_BRANCH : threeKLoss('tee-branch', tradeSizeIn)
+  return { boreM, loss, kind: 'fitting' }
 }
 
 /** A printed head loss as a curve that begins at zero. */
@@ -119,7 +123,7 @@ export function lossTable(points: readonly LossPoint[]): Pchip {
 function deviceLosses(piece: DevicePiece, boreM: number): PieceLosses {
   if (piece.by === 'table') return { ...NOTHING, table: lossTable(piece.table) }
   const loss = piece.by === 'k' ? constantLoss(piece.k) : makerLoss(piece.kvM3PerH, boreM)
-  return open([{ boreM, loss, exit: false }])
+  return open([{ boreM, loss, kind: 'device' }])
 }
 
 const NOTHING: PieceLosses = { friction: null, fittings: [], table: null, shut: false }
@@ -135,13 +139,19 @@ function frictionOf(placed: PlacedPiece, run: Run, lengthM: number): FrictionLos
     lengthM,
     roughnessM: run.roughnessM,
     factor: series === 'ribbed-hose' ? run.ribbedFactor : 1,
+    ribbed: series === 'ribbed-hose',
   }
+}
+
+/** What joins two bores that differ, whether or not it was drawn: a sudden change, in the direction of the line. */
+export function adapterLosses(fromBoreM: number, toBoreM: number): FittingLoss[] {
+  return change(fromBoreM, toBoreM, null)
 }
 
 function change(fromBoreM: number, toBoreM: number, angleDeg: number | null): FittingLoss[] {
   if (fromBoreM === toBoreM) return []
   const transition = { fromBoreM, toBoreM, angleDeg }
-  return [{ boreM: transitionBoreM(transition), loss: transitionLoss(transition), exit: false }]
+  return [{ boreM: transitionBoreM(transition), loss: transitionLoss(transition), kind: 'fitting' }]
 }
 
 function checkLoss(piece: CheckValvePiece, boreM: number, tradeSizeIn: number): Loss {
@@ -152,7 +162,16 @@ function checkLoss(piece: CheckValvePiece, boreM: number, tradeSizeIn: number): 
 function valveLosses(piece: ValvePiece, boreM: number, tradeSizeIn: number): PieceLosses {
   const loss = lossOfValve(piece, boreM, tradeSizeIn)
   if (!loss) return { ...NOTHING, shut: true }
-  return open([{ boreM, loss, exit: false }])
+  return open([{ boreM, loss, kind: valveKind(piece) }])
+}
+
+/** Open so far, a valve counts as wide open (hydraulics reference, §3): share of its stroke or quarter turn. */
+const WIDE_OPEN = 0.9
+
+/** How well a valve's loss is known where it is set. */
+export function valveKind({ form, opening, kvM3PerH }: Omit<ValvePiece, 'id' | 'kind'>): LossKind {
+  if (form !== 'diaphragm' && opening < WIDE_OPEN - 1e-12) return 'part-closed-valve'
+  return kvM3PerH === null ? 'fitting' : 'device'
 }
 
 function lossOfValve(piece: ValvePiece, boreM: number, tradeSizeIn: number): Loss | null {

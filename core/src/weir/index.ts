@@ -11,3 +11,4 @@ export {
   type Teeth,
 } from './rim.ts'
 export { LEAST_MEASURED_HEAD_M, smoothRim } from './smooth.ts'
+export { OPEN_PIPE_SPREAD, rimHeadSpreadM, rimSpread } from './spread.ts'

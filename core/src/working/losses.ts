@@ -1,4 +1,4 @@
-import type { SolvedStretch } from '../figures/index.ts'
+import type { SolvedPiece, SolvedStretch } from '../figures/index.ts'
 import { FAST_M_PER_S } from '../finding/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import { measured, type Sentence, sentence } from '../quantity/index.ts'
@@ -26,7 +26,7 @@ export function frictionWorking(worked: Worked): Working {
       ]
     }),
     source:
-      'Darcy–Weisbach; f by Colebrook–White (1939) from Re 4 000, 64/Re to 2 000, a cubic between. Friction ± 5 %.',
+      'Darcy–Weisbach; f by Colebrook–White (1939) from Re 4 000, 64/Re to 2 000, a cubic between. Each pipe ± 5 %, ribbed hose ± 30 %.',
     note: NO_NOTE,
     rules: [
       {
@@ -52,16 +52,19 @@ export function fittingsWorking(worked: Worked): Working {
       h: ['head', side.fittingsM],
       count: String(counted.length),
     }),
-    terms: counted.map((piece) =>
-      term(
-        pieceWords(piece.kind),
-        `K ${(piece.k ?? 0).toFixed(2)} on its own bore`,
-        'head',
-        piece.lossM,
+    terms: [
+      ...counted.map((piece) => term(pieceWords(piece.kind), kWords(piece), 'head', piece.lossM)),
+      ...side.joints.map(({ at, k, lossM }) =>
+        term(
+          'adapter',
+          `K ${k.toFixed(2)}, ${at === 'tee' ? 'where its bore meets the tee’s' : 'at the pump’s outlet'}`,
+          'head',
+          lossM,
+        ),
       ),
-    ),
+    ],
     source:
-      'Darby 2001 (3-K); Weisbach’s part-closed valves as the rise over the open one; Borda–Carnot and Crane TP-410 for changes of bore; the exit loses its velocity head. Fittings ± 20 %, the exit none.',
+      'Darby 2001 (3-K); Weisbach’s part-closed valves as the rise over the open one; Borda–Carnot and Crane TP-410 for changes of bore; tees by how the flow divides (Gardel 1957, Idelchik), K on the common leg’s speed; the exit loses its velocity head. Each ± 20 %, a part-closed valve ± 53 %, a device by its maker ± 10 %, the exit none.',
     note: NO_NOTE,
     rules: [
       {
@@ -72,6 +75,20 @@ export function fittingsWorking(worked: Worked): Working {
       },
     ],
   }
+}
+
+/** What a piece's K stands on; in a tee, how the flow divides. */
+function kWords({ k, tee }: SolvedPiece): string {
+  const value = (k ?? 0).toFixed(2)
+  if (!tee) return `K ${value} on its own bore`
+  const way = tee.straightOn ? 'straight on' : 'turning'
+  const share = `${Math.round(tee.otherShare * 100)} %`
+  const others = {
+    in: `${share} of what comes ${tee.dividing ? 'leaves by' : 'goes to'} the other line`,
+    out: `${share} of what goes on ${tee.dividing ? 'goes to' : 'comes from'} the other line`,
+    other: 'the other line carries the sum of both',
+  }[tee.common]
+  return `K ${value}, ${way}; ${others}`
 }
 
 /** "check-valve" → "check valve". */

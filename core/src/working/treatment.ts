@@ -290,7 +290,7 @@ export function dose(about: About): Working | null {
       Q: ['flow', lit.lit.flowM3PerS],
     }),
     terms: lampTerms(lit),
-    source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own.`,
+    source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own, and ± 30 % of clarity and mixing.`,
     note: sentence(
       'A lamp loses a fifth over its rated hours and keeps losing. What a maker prints is seldom measured the same way twice.',
     ),
@@ -311,16 +311,17 @@ export function removal(about: About): Working | null {
     title: `Removal from the tank, ${target.organism}`,
     answer: measured('rate', against.removalPerS),
     band: null,
-    formula: 'k = (Q/V) (1 − 10^(−D/D₁₀)), D₁₀ = target/3; half-life ln 2/k',
-    filled: sentence('{k} = {Q} / {V} · {kill}', {
-      k: ['rate', against.removalPerS],
-      Q: ['flow', lit.lit.flowM3PerS],
-      V: ['volume', systemVolumeM3],
-      kill: ['share', against.killPerPass],
-    }),
+    formula:
+      lit.lit.path === 'sump-to-display'
+        ? 'λ² − (Qr/V₁ + Qr/V₂) λ + Qr q kill/(V₁V₂) = 0, kill = 1 − 10^(−D/D₁₀), D₁₀ = target/3'
+        : 'λ² − (Qr/V₁ + Qr/V₂ + κ) λ + κ Qr/V₁ = 0, κ = q kill/V₂, kill = 1 − 10^(−D/D₁₀), D₁₀ = target/3',
+    filled: sentence('λ = {k}, the smaller root', { k: ['rate', against.removalPerS] }),
     terms: [
-      term('Q', 'through the lamp', 'flow', lit.lit.flowM3PerS),
-      term('V', 'water in the system, well mixed', 'volume', systemVolumeM3),
+      term('q', 'through the lamp', 'flow', lit.lit.flowM3PerS),
+      term('Qr', 'over the overflow', 'flow', lit.lit.overflowM3PerS),
+      term('V₁', 'water in the tanks', 'volume', solved.treatment.load.displayM3),
+      term('V₂', 'water in the sump', 'volume', solved.treatment.load.sumpM3),
+      term('k', 'were all of it one mixed volume', 'rate', against.mixedRemovalPerS),
       term('D', 'dose', 'dose', lit.lit.doseJPerM2 ?? 0),
       term('target', 'the most that is quoted', 'dose', target.mostJPerM2),
       term('kill', 'in one pass', 'share', against.killPerPass),

@@ -280,7 +280,12 @@ describe('other skimmers in its place', () => {
 test('removal rises with flow, dose falls, and both meet the tank’s own figures', () => {
   const [target] = QUOTED_TARGETS
   const range = { fromM3PerS: 1e-5, toM3PerS: 1e-3, points: 21 }
-  const curve = removalCurve(target!, 0.19, 0.5, range)
+  const curve = removalCurve(
+    target!,
+    { doseFlow: 0.19, flowM3PerS: 0, path: 'sump-to-sump', overflowM3PerS: 5e-4 },
+    { displayM3: 0.4, sumpM3: 0.1 },
+    range,
+  )
   expect(curve).toHaveLength(21)
   expect(curve[20]!.flowM3PerS).toBeCloseTo(1e-3, 12)
   for (let i = 1; i < curve.length; i++) {

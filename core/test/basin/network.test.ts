@@ -7,7 +7,7 @@ import type { BasinDesign, ReturnLine } from '../../src/design/design.ts'
 import { applyEdits, insertAt, setTo } from '../../src/design/edit.ts'
 import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { layOut } from '../../src/layout/layout.ts'
-import { AS_COMPUTED } from '../../src/network/line.ts'
+import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
 import type { DeviceLossBy } from '../../src/run/piece.ts'
@@ -202,7 +202,7 @@ describe('what cannot be solved', () => {
     const outcome = solveNetwork(
       makeNetwork({
         ...layout.problem,
-        links: [{ ...link!, line: [], pump: { ...link!.pump!, curve: endless } }],
+        links: [{ ...link!, line: makeLine([], []), pump: { ...link!.pump!, curve: endless } }],
       }),
     )
     expect(outcome).toMatchObject({ ok: false, linkId: 'main' })
@@ -214,7 +214,7 @@ describe('curves', () => {
     const design = withLines(MAIN, [takeoff('p3')])
     const layout = layOut(design)
     const { flowM3PerS, headM } = solveBasin(design).returnSide.pumps[0]!
-    const points = systemCurve(layout, layout.pumps[0]!, AS_COMPUTED, 200)
+    const points = systemCurve(layout, layout.pumps[0]!, 200)
     const after = points.findIndex((point) => point.flowM3PerS >= flowM3PerS)
     const [a, b] = [points[after - 1]!, points[after]!]
     const share = (flowM3PerS - a.flowM3PerS) / (b.flowM3PerS - a.flowM3PerS)

@@ -13,7 +13,8 @@ import fc from 'fast-check'
 describe('a solved basin', () => {
   test('pieces, open end and lift add up to the duty head', () => {
     const returnSide = lead(aBasin('up 1 m, elbow, left 300 mm, to 3/4, gate 60%, nozzle 15 mm'))
-    const pieces = returnSide.pieces.reduce((sum, piece) => sum + piece.lossM, 0)
+    const lost = [...returnSide.pieces, ...returnSide.joints]
+    const pieces = lost.reduce((sum, { lossM }) => sum + lossM, 0)
     expectClose('pieces', pieces, returnSide.frictionM + returnSide.fittingsM, 1e-9)
     expectClose('head', returnSide.liftM + pieces, returnSide.pump.headM, 1e-7)
     const stretches = returnSide.stretches.reduce((sum, stretch) => sum + stretch.lossM, 0)

@@ -1,13 +1,8 @@
-import { type CheckFitting, fittingOf } from '../check-fitting.ts'
+import type { CheckFitting } from '../check-fitting.ts'
+import { type CheckLine, checkLine } from '../check-line.ts'
 import { csvTable, jsonTable } from '../tables.ts'
 import { type Fall, makeFall } from '../../src/drain/fall.ts'
 import { waterAt } from '../../src/fluid/water.ts'
-import { makeLine } from '../../src/network/line.ts'
-
-interface CheckLine {
-  pipes: { bore_m: number; length_m: number; roughness_m: number; f_multiplier?: number }[]
-  fittings: CheckFitting[]
-}
 
 export interface CheckDrain {
   id: string
@@ -22,6 +17,9 @@ export interface CheckDrain {
   valve?: CheckFitting
   flow_L_h?: number
   bore_m?: number
+  bores_m?: Record<string, number>
+  inlet_bore_m?: number
+  outlet_bore_m?: number
   tubes?: number
   tube_bore_m?: number
   difference_m?: number
@@ -48,19 +46,5 @@ export function checkWater({ S_ppt, T_C }: CheckDrain) {
 
 /** A table's line, with further fittings, as a full pipe. */
 export function checkFall(given: CheckDrain, more: readonly CheckFitting[] = []): Fall {
-  const line = given.line!
-  const frictions = line.pipes.map((pipe) => ({
-    boreM: pipe.bore_m,
-    lengthM: pipe.length_m,
-    roughnessM: pipe.roughness_m,
-    factor: pipe.f_multiplier ?? 1,
-  }))
-  const fittings = [...line.fittings, ...more].flatMap((fitting) =>
-    Array.from({ length: fitting.count ?? 1 }, () => ({
-      boreM: fitting.bore_m,
-      loss: fittingOf(fitting)!,
-      exit: fitting.type === 'exit',
-    })),
-  )
-  return makeFall(makeLine(frictions, fittings), [], false, checkWater(given))
+  return makeFall(checkLine(given.line!, more), [], false, checkWater(given))
 }

@@ -4,6 +4,7 @@ import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
 import { CHECK_DRAINS, type CheckDrain, checkFall, checkWater, has, wanted } from './check-drain.ts'
 import { type OpenPipe, openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
+import { fallBand } from '../../src/drain/fall-band.ts'
 import { fallFlow, fallHeadM } from '../../src/drain/fall.ts'
 import { primeVerdict, tubeFroude } from '../../src/drain/hung.ts'
 import { matchValve } from '../../src/drain/match.ts'
@@ -17,13 +18,14 @@ import {
 } from '../../src/drain/vented.ts'
 import { kAt } from '../../src/fitting/loss.ts'
 import { reynolds, speedMPerS } from '../../src/pipe/flow.ts'
-import { leastDepthM } from '../../src/pump/submergence.ts'
+import { bellDepthM, inletBoreM, vortexDepthM } from '../../src/pump/submergence.ts'
 import { rimToOrificeM } from '../../src/weir/inlet.ts'
+import { OPEN_PIPE_SPREAD } from '../../src/weir/spread.ts'
 
 const SOLVED = 1e-5
 
 function meets(given: CheckDrain, quantity: string, got: number, tolerance = SOLVED): void {
-  const unit = /^(capacity|flow_)/.test(quantity) ? L_PER_H : 1
+  const unit = /^(capacity|flow_|band_)/.test(quantity) ? L_PER_H : 1
   expectClose(`${given.id} ${quantity}`, got / unit, Number(wanted(given.id, quantity)), tolerance)
 }
 
@@ -31,9 +33,19 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
   siphon: (given) => {
     const flow = fallFlow(checkFall(given), given.drop_m!)
     meets(given, 'capacity', flow)
+    const band = fallBand(checkFall(given), flow)
+    meets(given, 'capacity_band', band.band, 1e-4)
+    meets(given, 'capacity_band_each', band.each, 1e-4)
+    meets(given, 'capacity_band_kind', band.kind, 1e-4)
+    meets(given, 'capacity_band_together', band.together, 1e-4)
+    for (const kind of ['fittings', 'part-closed-valves', 'devices', 'friction'] as const) {
+      const quantity = `squared_share_${kind.replaceAll('-', '_')}`
+      meets(given, quantity, band.shareOfKind[kind], 1e-4)
+    }
     if (!has(given.id, 'least_water_over_inlet_at_capacity')) return
     const boreM = given.line!.fittings[0]!.bore_m
-    meets(given, 'least_water_over_inlet_at_capacity', leastDepthM(boreM, flow))
+    meets(given, 'least_water_over_inlet_at_capacity', bellDepthM(boreM, flow))
+    meets(given, 'least_water_watch_at_capacity', vortexDepthM(boreM, flow))
   },
   match_flow: (given) => {
     const flow = given.flow_L_h! * L_PER_H
@@ -69,9 +81,12 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
     }
   },
   vented: (given) => {
-    const boreM = given.bore_m!
+    const boreM = Math.min(...Object.values(given.bores_m!))
     const flow = given.flow_L_h! * L_PER_H
-    meets(given, 'flow_quiet', ventedFlow(boreM, FILLED.quiet), 1e-6)
+    expectClose(given.id, boreM * 1000, Number(wanted(given.id, 'least_bore')))
+    const quietM3PerS = ventedFlow(boreM, FILLED.quiet)
+    meets(given, 'band_quiet', OPEN_PIPE_SPREAD * quietM3PerS)
+    meets(given, 'flow_quiet', quietM3PerS, 1e-6)
     meets(given, 'flow_usual_limit', ventedFlow(boreM, FILLED.usual), 1e-6)
     meets(given, 'flow_most', ventedFlow(boreM, FILLED.most), 1e-6)
     expectClose(
@@ -99,11 +114,24 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
     expect(wanted(given.id, 'ruled_by')).toContain(words[ruledBy(pipe, riseM)])
   },
   least_water_over_inlet: (given) => {
-    meets(given, 'least_water', leastDepthM(given.bore_m!, given.flow_L_h! * L_PER_H), 1e-6)
+    const flow = given.flow_L_h! * L_PER_H
+    meets(given, 'least_water', bellDepthM(given.bore_m!, flow), 1e-6)
+    meets(given, 'least_water_reddy_pickford', vortexDepthM(given.bore_m!, flow), 1e-6)
+  },
+  pump_depth: (given) => {
+    const flow = given.flow_L_h! * L_PER_H
+    const boreM = inletBoreM({
+      inletBoreM: given.inlet_bore_m ?? null,
+      outletBoreM: given.outlet_bore_m!,
+    })
+    expectClose(given.id, boreM * 1000, Number(wanted(given.id, 'inlet_bore')))
+    meets(given, 'watch_below', vortexDepthM(boreM, flow), 1e-6)
+    meets(given, 'remark_below', bellDepthM(boreM, flow), 1e-6)
   },
   hung_siphon: (given) => {
     const each = fallFlow(checkFall(given), given.difference_m!)
     meets(given, 'flow_all_tubes', each * given.tubes!)
+    meets(given, 'flow_band', fallBand(checkFall(given), each).band * given.tubes!, 1e-4)
     const froude = tubeFroude(given.tube_bore_m!, each)
     meets(given, 'froude', froude)
     expect(primeVerdict(froude).replaceAll('-', '_')).toBe(wanted(given.id, 'verdict'))

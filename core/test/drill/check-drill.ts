@@ -1,4 +1,5 @@
-import { type CheckFitting, fittingOf } from '../check-fitting.ts'
+import type { CheckFitting } from '../check-fitting.ts'
+import { type CheckLine, checkLine } from '../check-line.ts'
 import { jsonTable, L_PER_H } from '../tables.ts'
 import { openPipeFlow } from '../../src/drain/emergency.ts'
 import { type Fall, fallFlow, makeFall } from '../../src/drain/fall.ts'
@@ -6,7 +7,6 @@ import { type EventDetector, integrate, type IntervalEnd } from '../../src/drill
 import { Between, type Law } from '../../src/drill/rates.ts'
 import { store, type Vessel, volumeAt } from '../../src/drill/vessel.ts'
 import { type Water, waterAt } from '../../src/fluid/water.ts'
-import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
@@ -14,11 +14,6 @@ import type { PumpPart } from '../../src/pump/part.ts'
 import type { RimLaw } from '../../src/weir/rim.ts'
 import { smoothRim } from '../../src/weir/smooth.ts'
 import { toothedRim } from '../../src/weir/toothed.ts'
-
-export interface CheckLine {
-  readonly pipes: readonly { bore_m: number; length_m: number; roughness_m: number }[]
-  readonly fittings: readonly CheckFitting[]
-}
 
 /** A drill of the check table; every kind has its own numbers beside these. */
 export interface CheckDrill {
@@ -43,27 +38,9 @@ export const waterOf = (given: CheckDrill): Water =>
   waterAt({ salinityPpt: num(given, 'S_ppt'), temperatureC: num(given, 'T_C') })
 const PLAIN: Water = waterAt({ salinityPpt: 35, temperatureC: 25 })
 
-function lineOf({ pipes, fittings }: CheckLine) {
-  return makeLine(
-    pipes.map(({ bore_m, length_m, roughness_m }) => ({
-      boreM: bore_m,
-      lengthM: length_m,
-      roughnessM: roughness_m,
-      factor: 1,
-    })),
-    fittings.flatMap((fitting) =>
-      Array.from({ length: fitting.count ?? 1 }, () => ({
-        boreM: fitting.bore_m,
-        loss: fittingOf(fitting)!,
-        exit: fitting.type === 'exit',
-      })),
-    ),
-  )
-}
-
 /** A table's line as a full pipe, a stopped pump in it where there is one. */
 export function fallOf(line: CheckLine, water = PLAIN, more: readonly CheckFitting[] = []): Fall {
-  return makeFall(lineOf({ ...line, fittings: [...line.fittings, ...more] }), [], false, water)
+  return makeFall(checkLine(line, more), [], false, water)
 }
 
 export function rimOf(given: Readonly<Record<string, unknown>>): RimLaw {
@@ -99,12 +76,12 @@ export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
     leastSpeed: 0.1,
     priceClass: null,
   }
-  const line = lineOf(given.return_line as CheckLine)
+  const line = checkLine(given.return_line as CheckLine)
   return (liftM) => {
     const network = makeNetwork({
       nodes: [
-        { id: 'in', headM: 0 },
-        { id: 'out', headM: liftM },
+        { id: 'in', headM: 0, tee: null },
+        { id: 'out', headM: liftM, tee: null },
       ],
       links: [
         {
@@ -124,6 +101,7 @@ export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
         },
       ],
       water: PLAIN,
+      tree: null,
     })
     const solved = solveNetwork(network)
     return solved.ok ? solved.value.flowsM3PerS[0]! : 0

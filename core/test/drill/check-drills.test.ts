@@ -1,8 +1,8 @@
+import type { CheckLine } from '../check-line.ts'
 import { describe, expect, test } from '@jest/globals'
 import { L_PER_H } from '../tables.ts'
 import {
   type CheckDrill,
-  type CheckLine,
   fallOf,
   FLOOR,
   flowOn,

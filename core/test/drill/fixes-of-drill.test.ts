@@ -65,7 +65,7 @@ describe('what may fix a drill', () => {
     )
     expect(verdict.outcome).toBe('wet')
     const can = fix(/^A can of/)
-    expect(can.after().outcome).toBe('dry')
+    expect(can.after().outcome).not.toBe('wet')
     expect(can.after().spilledM3).toBe(0)
   })
   test('of drains that block at once: a sensor, said to be a device that can fail', () => {

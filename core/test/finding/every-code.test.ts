@@ -190,7 +190,10 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   'box-without-drain': once(LOOP, { drains: [] }),
   'siphon-untuned': { fires: LOOP, silent: aLoop({ school: 'vented-emergency' }) },
   'siphon-cannot-match': once(LOOP, { 'drains.0.run.size.boreM': 0.012 }),
-  'siphon-near-air': once(LOOP, { 'drains.0.run.pieces': [] }),
+  'siphon-near-air': once(LOOP, {
+    'drains.0.run.pieces': [],
+    'drains.0.run.size': { series: 'schedule-40', size: '1 1/2', boreM: null },
+  }),
   'emergency-cannot-carry': once(LOOP, { 'tanks.0.rimM': 0.25 }),
   'vented-loud': once(LOOP, { 'drains.0.role': 'vented' }),
   'drain-too-level': once(LOOP, { 'drains.0.role': 'vented' }),
@@ -260,7 +263,7 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   },
   'lamp-cannot-be-drawn': once(TREATED, { 'sump.devices.1.part.sterilizer.pullOutM': 4 }),
   'ports-do-not-meet': {
-    fires: lampIn(LAMP_RUN),
+    fires: withChanges(lampIn(LAMP_RUN), { 'sump.devices.0.part.sterilizer.portBoreM': 0.019 }),
     silent: withChanges(lampIn(LAMP_RUN), {
       'sump.devices.0.part.sterilizer.portBoreM': lead(LOOP).pieces[0]!.boreM,
     }),

@@ -1,12 +1,13 @@
-import { type CheckFitting, fittingOf } from '../check-fitting.ts'
+import { type CheckLine, checkLine } from '../check-line.ts'
 import { checkPumps } from '../check-pump.ts'
 import { jsonTable } from '../tables.ts'
+import { teeLaw } from '../../src/fitting/tee.ts'
 import { waterAt } from '../../src/fluid/water.ts'
-import { makeLine } from '../../src/network/line.ts'
+import type { NetworkTee } from '../../src/network/graph.ts'
 import type { NetworkProblem } from '../../src/network/problem.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
 
-interface CheckLink {
+interface CheckLink extends CheckLine {
   id: string
   from: string
   to: string
@@ -16,8 +17,23 @@ interface CheckLink {
   check?: boolean
   air_outlet?: boolean
   shut?: boolean
-  pipes: { bore_m: number; length_m: number; roughness_m: number; f_multiplier?: number }[]
-  fittings: CheckFitting[]
+}
+
+type Leg = 'run1' | 'run2' | 'branch'
+interface CheckNode {
+  id: string
+  type: 'fixed' | 'tee' | 'junction'
+  head_m?: number
+  legs?: Partial<Record<Leg, { link: string; bore_m: number }>>
+}
+/** A band as the table has it: L/h, and squared shares by kind and pump. */
+export interface CheckBand {
+  flow_band_L_h: number
+  band_each_L_h: number
+  band_kind_L_h: number
+  band_together_L_h: number
+  band_pumps_L_h: number
+  squared_share: Record<string, number>
 }
 
 export interface CheckNetwork {
@@ -25,11 +41,16 @@ export interface CheckNetwork {
   comment: string
   S_ppt: number
   T_C: number
-  nodes: { id: string; head_m?: number }[]
+  nodes: CheckNode[]
   links: CheckLink[]
   result: {
     link_flow_m3_s: Record<string, number>
     node_head_m: Record<string, number>
+    tees?: Record<
+      string,
+      { common_leg: Leg; K: Partial<Record<Leg, number>>; leg_head_m: Record<Leg, number> }
+    >
+    bands?: Record<string, CheckBand>
     peer_link_flow_m3_s?: Record<string, number>
   }
 }
@@ -41,26 +62,20 @@ export function checkProblem(given: CheckNetwork): NetworkProblem {
   const pumps = checkPumps()
   const place = (id: string) => given.nodes.findIndex((node) => node.id === id)
   return {
-    nodes: given.nodes.map(({ id, head_m }) => ({ id, headM: head_m ?? null })),
+    nodes: given.nodes.map((node) => ({
+      id: node.id,
+      headM: node.head_m ?? null,
+      tee: teeOf(node, (id) => given.links.findIndex((link) => link.id === id)),
+    })),
     water: waterAt({ salinityPpt: given.S_ppt, temperatureC: given.T_C }),
+    tree: null,
     links: given.links.map((link) => {
-      const losses = link.fittings.flatMap((fitting) => {
-        const loss = fittingOf(fitting)
-        const loaded = { boreM: fitting.bore_m, loss: loss!, exit: fitting.type === 'exit' }
-        return loss ? Array.from({ length: fitting.count ?? 1 }, () => loaded) : []
-      })
-      const pipes = link.pipes.map((pipe) => ({
-        boreM: pipe.bore_m,
-        lengthM: pipe.length_m,
-        roughnessM: pipe.roughness_m,
-        factor: pipe.f_multiplier ?? 1,
-      }))
       const part = link.pump === undefined ? null : pumps[link.pump]!
       return {
         id: link.id,
         from: place(link.from),
         to: place(link.to),
-        line: makeLine(pipes, losses),
+        line: checkLine(link),
         tables: [],
         pump: part && {
           curve: pumpCurve(part),
@@ -72,5 +87,15 @@ export function checkProblem(given: CheckNetwork): NetworkProblem {
         shut: link.shut ?? false,
       }
     }),
+  }
+}
+
+function teeOf({ type, legs }: CheckNode, place: (link: string) => number): NetworkTee | null {
+  if (type !== 'tee') return null
+  const leg = (name: Leg) => (legs?.[name] ? place(legs[name].link) : -1)
+  const runM = legs!.run1?.bore_m ?? legs!.run2!.bore_m
+  return {
+    law: teeLaw(runM, legs!.branch?.bore_m ?? runM),
+    legs: [leg('run1'), leg('run2'), leg('branch')],
   }
 }

@@ -1,27 +1,22 @@
 import { describe, expect, test } from '@jest/globals'
-import { type CheckFitting, fittingOf } from '../check-fitting.ts'
+import { type CheckLine, checkLine } from '../check-line.ts'
 import { checkPumps } from '../check-pump.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, jsonTable, L_PER_H, number, type Row } from '../tables.ts'
-import { halfWidth, solveBanded } from '../../src/figures/return/bands.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { flowAtHead } from '../../src/network/flow-at-head.ts'
-import { AS_COMPUTED, lineLoss, makeLine } from '../../src/network/line.ts'
+import { Bands } from '../../src/network/bands.ts'
+import { linkLoss, searchOf } from '../../src/network/laws.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import { solveWithLosses } from '../../src/network/solved-flows.ts'
 import { brent } from '../../src/numeric/brent.ts'
 import { reynolds, speedMPerS } from '../../src/pipe/flow.ts'
 import { leastSpeedToLift, pumpCurve, pumpHeadM } from '../../src/pump/curve.ts'
+import { bellDepthM, vortexDepthM } from '../../src/pump/submergence.ts'
 import { hydraulicPowerW, pumpPower, wirePowerW } from '../../src/pump/power.ts'
 
-interface CheckPipe {
-  bore_m: number
-  length_m: number
-  roughness_m: number
-  f_multiplier?: number
-}
-interface CheckCase {
+interface CheckCase extends CheckLine {
   id: string
   comment: string
   pump: string
@@ -29,8 +24,6 @@ interface CheckCase {
   static_lift_m: number
   S_ppt: number
   T_C: number
-  pipes: CheckPipe[]
-  fittings: CheckFitting[]
 }
 
 const pumps = checkPumps()
@@ -40,30 +33,17 @@ const rows = new Map<string, Row>(csvTable('duty.csv').map((row) => [row.case!, 
 /** One pump and one line as the network the product solves. */
 function problemOf(given: CheckCase): NetworkProblem {
   const part = pumps[given.pump]!
-  const fittings = given.fittings.flatMap((fitting) =>
-    Array.from({ length: fitting.count ?? 1 }, () => ({
-      boreM: fitting.bore_m,
-      loss: fittingOf(fitting)!,
-      exit: fitting.type === 'exit',
-    })),
-  )
-  const pipes = given.pipes.map((pipe) => ({
-    boreM: pipe.bore_m,
-    lengthM: pipe.length_m,
-    roughnessM: pipe.roughness_m,
-    factor: pipe.f_multiplier ?? 1,
-  }))
   return {
     nodes: [
-      { id: 'sump', headM: 0 },
-      { id: 'end', headM: given.static_lift_m },
+      { id: 'sump', headM: 0, tee: null },
+      { id: 'end', headM: given.static_lift_m, tee: null },
     ],
     links: [
       {
         id: 'line',
         from: 0,
         to: 1,
-        line: makeLine(pipes, fittings),
+        line: checkLine(given),
         tables: [],
         pump: {
           curve: pumpCurve(part),
@@ -76,14 +56,14 @@ function problemOf(given: CheckCase): NetworkProblem {
       },
     ],
     water: waterAt({ salinityPpt: given.S_ppt, temperatureC: given.T_C }),
+    tree: null,
   }
 }
 
 /** Flow, head and losses as the product finds them, with the flow's band. */
 function dutyOf(problem: NetworkProblem) {
   const network = makeNetwork(problem)
-  const banded = solveBanded(network, solveWithLosses(network))
-  const { flowsM3PerS, frictionM, fittingsM } = banded.solution.flows
+  const { flowsM3PerS, frictionM, fittingsM } = solveWithLosses(network).flows
   const { curve, speed } = problem.links[0]!.pump!
   const flowM3PerS = flowsM3PerS[0]!
   return {
@@ -91,7 +71,7 @@ function dutyOf(problem: NetworkProblem) {
     headM: pumpHeadM(curve, flowM3PerS, speed),
     frictionM: frictionM[0]!,
     fittingsM: fittingsM[0]!,
-    bandM3PerS: halfWidth(banded, (running) => running.flowsM3PerS[0]!),
+    band: new Bands(network).ofFlow(0),
   }
 }
 
@@ -110,7 +90,23 @@ describe('duty points against the check table', () => {
       close('head', duty.headM, 'head_m')
       close('pipe loss', duty.frictionM, 'pipe_loss_m')
       close('fitting loss', duty.fittingsM, 'fitting_loss_m')
-      close('band', duty.bandM3PerS / L_PER_H, 'flow_band_L_h')
+      const { band } = duty
+      for (const [what, got, column] of [
+        ['band', band.band, 'flow_band_L_h'],
+        ['each', band.each, 'band_each_L_h'],
+        ['kind', band.kind, 'band_kind_L_h'],
+        ['together', band.together, 'band_together_L_h'],
+        ['pumps', band.pumps, 'band_pumps_L_h'],
+      ] as const) {
+        close(what, got / L_PER_H, column, 1e-4)
+      }
+      for (const kind of ['fittings', 'part-closed-valves', 'devices', 'friction'] as const) {
+        close(kind, band.shareOfKind[kind], `squared_share_${kind.replaceAll('-', '_')}`, 1e-4)
+      }
+      close('pump share', band.shareOfPump[0]?.share ?? 0, 'squared_share_pump', 1e-4)
+      const inletM = 1.4 * pumps[given.pump]!.outletBoreM
+      close('watch depth', vortexDepthM(inletM, duty.flowM3PerS), 'least_depth_watch_m')
+      close('remark depth', bellDepthM(inletM, duty.flowM3PerS), 'least_depth_remark_m')
       close(
         'least speed',
         leastSpeedToLift(problem.links[0]!.pump!.curve, given.static_lift_m),
@@ -135,15 +131,22 @@ describe('a duty point', () => {
   const [link] = base.links
   const withLink = (change: Partial<NetworkLink>, liftM?: number): NetworkProblem => ({
     ...base,
-    nodes: liftM === undefined ? base.nodes : [base.nodes[0]!, { id: 'end', headM: liftM }],
+    nodes:
+      liftM === undefined ? base.nodes : [base.nodes[0]!, { id: 'end', headM: liftM, tee: null }],
     links: [{ ...link!, ...change }],
   })
   const liftM = cases[0]!.static_lift_m
 
   test('is where Brent finds the curve and the losses to meet', () => {
     const { curve, speed } = link!.pump!
+    const search = searchOf(link!, base.water)
+    const lossAt = (flow: number) => {
+      const into = { frictionM: 0, fittingsM: 0, frictionSlope: 0 }
+      linkLoss(search, flow, into)
+      return into
+    }
     const spare = (flow: number) => {
-      const { frictionM, fittingsM } = lineLoss(link!.line, flow, base.water, AS_COMPUTED)
+      const { frictionM, fittingsM } = lossAt(flow)
       return pumpHeadM(curve, flow, speed) - liftM - frictionM - fittingsM
     }
     const found = brent(spare, 0, curve.freeFlowM3PerS, { tolerance: 1e-14 })

@@ -1,6 +1,6 @@
 import { checkPumps } from '../check-pump.ts'
 import { anyNetwork } from './any-network.ts'
-import { linkHead, type LinkHead, linkLaw, searchOf } from '../../src/network/laws.ts'
+import { linkHead, type LinkHead, searchOf } from '../../src/network/laws.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import { frictionAt, frictionFactor } from '../../src/pipe/friction.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
@@ -11,7 +11,7 @@ const number = (min: number, max: number) => fc.double({ min, max, noNaN: true }
 
 function headAt(problem: NetworkProblem, link: NetworkLink, flow: number): LinkHead {
   const into = { headM: 0, slope: 0 }
-  linkHead(searchOf(linkLaw(link, problem.water)), flow, into)
+  linkHead(searchOf(link, problem.water), flow, into)
   return into
 }
 /** Slope of a function by differences on both sides. */

@@ -4,6 +4,8 @@ import { csvTable, L_PER_H, number } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../src/pipe/flow.ts'
 import { frictionFactor, regimeAt } from '../../src/pipe/friction.ts'
+import type { PipeSeries } from '../../src/pipe/series.ts'
+import { seriesSize } from '../../src/pipe/size.ts'
 import { hazenWilliamsMPerM } from '../../src/pipe/hazen-williams.ts'
 
 describe('friction against the check table', () => {
@@ -24,6 +26,21 @@ describe('friction against the check table', () => {
     expectClose(`${name} Hazen–Williams`, cross, number(row, 'hazen_williams_150_m_per_m'))
   })
 })
+
+test.each(csvTable('bores.csv').map((row) => [`${row.table} ${row.size}`, row] as const))(
+  'the mean bore of %s',
+  (name, row) => {
+    const series = {
+      'schedule 40': 'schedule-40',
+      'schedule 80': 'schedule-80',
+      'metric PN 16': 'pn-16',
+      'metric PN 10': 'pn-10',
+    }[row.table!] as PipeSeries
+    const own = seriesSize({ series, size: row.size!.replace('-', ' ') })!
+    expectClose(name, own.boreM * 1000, number(row, 'mean_bore_mm'))
+    expect(own.tradeSizeIn).toBe(number(row, 'trade_size_in'))
+  },
+)
 
 describe('friction factor', () => {
   test('Colebrook–White holds to 1e-10 where it is the law', () => {

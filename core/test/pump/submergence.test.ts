@@ -1,29 +1,8 @@
 import { fixesOf } from '../found.ts'
 import { aBasin, codes, TEST_PUMP } from '../a-basin.ts'
-import { expectClose } from '../close.ts'
-import { csvTable, jsonTable, L_PER_H, number } from '../tables.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
-import { leastDepthM } from '../../src/pump/submergence.ts'
 import { describe, expect, test } from '@jest/globals'
-
-interface Inlet {
-  id: string
-  kind: string
-  bore_m: number
-  flow_L_h: number
-}
-const given = jsonTable<Inlet[] | { cases: Inlet[] }>('drains.json')
-const inlets = (Array.isArray(given) ? given : given.cases).filter(
-  ({ kind }) => kind === 'least_water_over_inlet',
-)
-const rows = csvTable('drains.csv')
-
-test.each(inlets)('least water over the inlet against the check table, $id', (inlet) => {
-  const row = rows.find((wanted) => wanted.case === inlet.id && wanted.quantity === 'least_water')!
-  const got = leastDepthM(inlet.bore_m, inlet.flow_L_h * L_PER_H)
-  expectClose(inlet.id, got, number(row, 'value'))
-})
 
 describe('a pump’s inlet', () => {
   const at = (heightM: number) => aBasin(undefined, { 'returnSide.pumps.0.inletHeightM': heightM })

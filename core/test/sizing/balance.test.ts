@@ -60,7 +60,8 @@ describe('which openings give these flows', () => {
     expect(both!.worstOff).toBeLessThan(5e-3)
     expect(both!.wirePowerW).toBeLessThan(valves!.wirePowerW)
     expect(both!.wastedW).toBeLessThan(valves!.wastedW)
-    expect(Math.max(...both!.valves.map(({ opening }) => opening))).toBeGreaterThan(0.8)
+    // A gate three fifths open holds back no more than the last percent of speed gives.
+    expect(Math.max(...both!.valves.map(({ opening }) => opening))).toBeGreaterThan(0.55)
   })
   test('for a pump of one speed the others are marked as what a controller would do', () => {
     const pump = { ...TEST_PUMP, control: 'fixed-speed' as const }

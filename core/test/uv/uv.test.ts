@@ -11,6 +11,7 @@ import {
 } from '../../src/uv/dose.ts'
 import { halfLifeS, killPerPass, removalPerS } from '../../src/uv/kill.ts'
 import type { LampState, SterilizerSpec } from '../../src/uv/part.ts'
+import { type LampPath, slowestRemovalPerS } from '../../src/uv/two-volumes.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
 
 const ROWS = csvTable('uv.csv')
@@ -58,7 +59,16 @@ describe('the table of sterilizers, to 1e-6', () => {
     meets('dose_mJ_cm2', dose / MJ_PER_CM2)
     meets('kill_per_pass', kill)
     meets('removal_rate_per_h', removal * HOUR_S)
-    meets('half_life_h', halfLifeS(removal) / HOUR_S)
+    meets('half_life_well_mixed_h', halfLifeS(removal) / HOUR_S)
+    const volumes = {
+      displayM3: number(row, 'V1_display_L') / 1000,
+      sumpM3: number(row, 'V2_sump_L') / 1000,
+      overflowM3PerS: number(row, 'Qr_L_h') * L_PER_H,
+    }
+    const path = row.path!.replaceAll('_', '-') as LampPath
+    const lambda = slowestRemovalPerS(volumes, path, flow * kill)
+    meets('lambda_per_h', lambda * HOUR_S)
+    meets('half_life_h', halfLifeS(lambda) / HOUR_S)
     meets('mean_irradiance_W_m2', meanIrradianceWPerM2(spec))
     meets('chamber_volume_L', chamberVolumeM3(spec) * 1000)
     meets('residence_s', residenceS(spec, flow))

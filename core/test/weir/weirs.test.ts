@@ -11,6 +11,7 @@ import {
   type RimLaw,
   slotCount,
 } from '../../src/weir/rim.ts'
+import { rimHeadSpreadM, rimSpread } from '../../src/weir/spread.ts'
 import { drownedShare, LEAST_MEASURED_HEAD_M, smoothRim } from '../../src/weir/smooth.ts'
 import { toothedRim } from '../../src/weir/toothed.ts'
 
@@ -41,6 +42,8 @@ describe('rims against the check table', () => {
     if (row.direction === 'head_to_flow') expectClose(name, flowOver(rim, headM), flow, 1e-6)
     else expectClose(name, headOver(rim, flow), headM, 1e-5)
     expect(headM < LEAST_MEASURED_HEAD_M).toBe(row.below_30_mm === 'yes')
+    expectClose(`${name} band`, rimSpread(headM) * flow, number(row, 'band_flow_L_h') * L_PER_H)
+    expectClose(`${name} band of head`, rimHeadSpreadM(headM), number(row, 'band_head_mm') * MM)
     if (row.over_teeth) {
       expect(headM > number(row, 'tooth_height_mm') * MM).toBe(row.over_teeth === 'yes')
     }

@@ -150,7 +150,7 @@ export const STARTER_DESIGN: BasinDesign = {
   },
   returnSide: {
     pumps: [
-      aPump('rowan-30', 0.75, {
+      aPump('rowan-30', 0.8, {
         chamberId: 'return-chamber',
         outlet: { xM: 0.7, yM: 0.22, zM: 0.12 },
       }),

@@ -32,7 +32,7 @@ const drawn = computed((): Lit | null => {
   return lit.value && target
     ? {
         lit: lit.value,
-        volumeM3: store.solved!.treatment.load.systemVolumeM3,
+        water: store.solved!.treatment.load,
         targets,
         target,
       }

@@ -5,6 +5,7 @@ import {
   type DoseTarget,
   type UnitFamily,
   type Solved,
+  type SolvedBasin,
 } from '@yew-basin/core'
 import { axis, type Palette } from '../pumps/duty-chart.ts'
 
@@ -16,7 +17,7 @@ const POINTS = 81
 /** What the chart of a lamp is drawn from. */
 export interface Lit {
   readonly lit: Solved<'sterilizer'>
-  readonly volumeM3: number
+  readonly water: Pick<SolvedBasin['treatment']['load'], 'displayM3' | 'sumpM3'>
   readonly targets: readonly DoseTarget[]
   readonly target: DoseTarget
 }
@@ -33,7 +34,7 @@ export function doseChart(lit: Lit, family: UnitFamily, colour: Palette): Record
   const flow = (si: number) => fromSi(QUANTITIES.flow.shown[family], si)
   const dose = (si: number) => fromSi(QUANTITIES.dose.shown[family], si)
   const rate = (si: number) => fromSi(QUANTITIES.rate.shown[family], si)
-  const curve = removalCurve(lit.target, lit.lit.doseFlow, lit.volumeM3, range)
+  const curve = removalCurve(lit.target, lit.lit, lit.water, range)
   const least = curve.at(-1)!.doseJPerM2
   const line = (name: string, data: number[][], more: object) => ({
     name,

@@ -37,7 +37,7 @@ export function holdFlows(
     const hold = held.find((given) => given.link === l)
     return hold ? { ...link, shut: false, pump: holdingPump(link.pump, hold.flowM3PerS) } : link
   })
-  const problem = { ...layout.problem, links: changed }
+  const problem = { ...layout.problem, links: changed, tree: null }
   const { flows, unsettledLinkId } = solveWithLosses(makeNetwork(problem))
   return {
     flows,

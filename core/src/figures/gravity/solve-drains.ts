@@ -17,7 +17,7 @@ import { kAt } from '../../fitting/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import { chamberLevelM, type LaidDrain, type SteadyState } from '../../loop/index.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
-import { leastDepthM } from '../../pump/index.ts'
+import { bellDepthM, vortexDepthM } from '../../pump/index.ts'
 import { pieceLosses, type PlacedPiece, type ValvePiece } from '../../run/index.ts'
 import { matchTarget, throttleOf, touchOf } from './match-target.ts'
 import type { DrainState, SolvedDrain, SolvedMatch } from './solved-gravity.ts'
@@ -28,7 +28,7 @@ export function solveDrains(steady: SteadyState): SolvedDrain[] {
 }
 
 function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
-  const { drain, boreM, lipM, mouth, index } = laid
+  const { drain, boreM, leastBoreM, lipM, mouth, index } = laid
   const tank = steady.design.tanks.findIndex(({ id }) => id === drain.tankId)
   const levels = steady.tankLevels[tank] ?? null
   const boxM = levels?.boxM ?? lipM
@@ -45,19 +45,20 @@ function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
     drainId: drain.id,
     tankId: drain.tankId,
     flowM3PerS,
-    state: stateOf(drain, flowM3PerS, primedM3PerS, boreM),
+    state: stateOf(drain, flowM3PerS, primedM3PerS, leastBoreM),
     primedM3PerS,
     openPrimedM3PerS:
       laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen, primedM3PerS),
     overInletM,
-    leastOverInletM: isSiphon ? leastDepthM(boreM, flowM3PerS) : null,
-    filledShare: runsDown ? filledShareOf(boreM, flowM3PerS) : null,
-    noise: runsDown ? noiseBand(boreM, flowM3PerS) : null,
+    leastOverInletM: isSiphon ? vortexDepthM(boreM, flowM3PerS) : null,
+    bellOverInletM: isSiphon ? bellDepthM(boreM, flowM3PerS) : null,
+    filledShare: runsDown ? filledShareOf(leastBoreM, flowM3PerS) : null,
+    noise: runsDown ? noiseBand(leastBoreM, flowM3PerS) : null,
     vented: runsDown
       ? {
-          quietM3PerS: ventedFlow(boreM, FILLED.quiet),
-          usualM3PerS: ventedFlow(boreM, FILLED.usual),
-          mostM3PerS: ventedFlow(boreM, FILLED.most),
+          quietM3PerS: ventedFlow(leastBoreM, FILLED.quiet),
+          usualM3PerS: ventedFlow(leastBoreM, FILLED.usual),
+          mostM3PerS: ventedFlow(leastBoreM, FILLED.most),
         }
       : null,
     emergency: drain.role === 'emergency' ? emergencyOf(steady, laid, outM) : null,

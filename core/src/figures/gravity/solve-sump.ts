@@ -8,6 +8,7 @@ import {
   sectionSpeed,
   throughflowS,
 } from '../../sump/index.ts'
+import { isReservoir } from './net-water.ts'
 import type { RunningSump, SolvedChamber, SolvedTrap } from './solved-gravity.ts'
 import { solveWaterUse } from './water-use.ts'
 
@@ -25,12 +26,15 @@ export function solveSump(steady: SteadyState): RunningSump {
   const chambers = steady.chambers.map((level, i) =>
     sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
   )
-  const volumeM3 = chambers.reduce((sum, chamber) => sum + chamber.volumeM3!, 0)
+  const volumeM3 = chambers.reduce(
+    (sum, chamber, i) => (isReservoir(steady, i) ? sum : sum + chamber.volumeM3!),
+    0,
+  )
   return {
     returnChamberId,
     chambers,
     volumeM3,
-    waterUse: solveWaterUse(steady, box, { volumeM3, areasM2 }),
+    waterUse: solveWaterUse(steady, box, areasM2),
   }
 }
 

@@ -50,6 +50,8 @@ export interface SolvedDrain {
   readonly overInletM: number
   /** Least water over its inlet that keeps air out; null: not a siphon. */
   readonly leastOverInletM: number | null
+  /** What large bells want over them: a remark, no more; null: not a siphon. */
+  readonly bellOverInletM: number | null
   /** Of a vented or trickle pipe's section; null: another role. */
   readonly filledShare: number | null
   readonly noise: NoiseBand | null

@@ -8,14 +8,14 @@ import {
   salinityAfterTopOff,
   timeToFallS,
 } from '../../sump/index.ts'
-import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/index.ts'
+import { isReservoir, netWater } from './net-water.ts'
 import type { SolvedWaterUse } from './solved-gravity.ts'
 
 /** What evaporation and the top-off do. */
 export function solveWaterUse(
   steady: SteadyState,
   box: SumpBox,
-  { volumeM3, areasM2: areas }: { volumeM3: number; areasM2: readonly number[] },
+  areas: readonly number[],
 ): SolvedWaterUse {
   const { design, chambers, returnIndex, overflows } = steady
   const { sump } = design
@@ -23,19 +23,19 @@ export function solveWaterUse(
     const own = overflow?.overflow.form === 'inner-box' ? null : overflow?.overflow.box
     return sum + (own ? own.lengthM * own.widthM : 0)
   }, 0)
-  const isReservoir = (i: number) => sump.chambers[i]!.use === 'reservoir' && chambers[i]!.apart
+  const holdsFresh = (i: number) => isReservoir(steady, i)
   const open =
     design.tanks.reduce((sum, tank) => sum + tank.lengthM * tank.widthM, 0) +
     boxes +
-    areas.reduce((sum, area, i) => (isReservoir(i) ? sum : sum + area), 0)
+    areas.reduce((sum, area, i) => (holdsFresh(i) ? sum : sum + area), 0)
   const loss = evaporationM3PerS(sump.evaporationMmPerDay, open)
   const reservoirM3 = areas.reduce(
     (sum, area, i) =>
-      isReservoir(i) ? sum + area * Math.max(0, chambers[i]!.levelM - box.floorHeightM) : sum,
+      holdsFresh(i) ? sum + area * Math.max(0, chambers[i]!.levelM - box.floorHeightM) : sum,
     0,
   )
   const dries = loss > 0
-  const has = areas.some((_, i) => isReservoir(i))
+  const has = areas.some((_, i) => holdsFresh(i))
   const leastM = leastLevelM(steady)
   return {
     evaporationM3PerS: loss,
@@ -47,7 +47,7 @@ export function solveWaterUse(
             loss,
           ),
     reservoirS: has && dries ? reservoirLastsS(reservoirM3, loss) : null,
-    salinityAfterPpt: has ? freshened(steady, volumeM3, reservoirM3) : null,
+    salinityAfterPpt: has ? freshened(steady, reservoirM3) : null,
   }
 }
 
@@ -70,16 +70,13 @@ function leastLevelM({ design, layout, returnIndex }: SteadyState): number | nul
   return levels.length > 0 ? Math.max(...levels) : null
 }
 
-function freshened({ design }: SteadyState, sumpVolumeM3: number, freshM3: number): number {
-  const tanks = design.tanks.reduce(
-    (sum, tank) =>
-      sum + grossVolumeM3(tank) - rockVolumeM3(tank.displacement) - sandVolumeM3(tank.displacement),
-    0,
-  )
-  const { salinityPpt, temperatureC } = design.water
+function freshened(steady: SteadyState, freshM3: number): number {
+  const { water } = steady.design
+  const { displayM3, sumpM3 } = netWater(steady)
+  const { salinityPpt, temperatureC } = water
   return salinityAfterTopOff(
-    { salinityPpt, volumeM3: Math.max(0, tanks) + sumpVolumeM3 },
-    waterAt(design.water).densityKgPerM3,
+    { salinityPpt, volumeM3: displayM3 + sumpM3 },
+    waterAt(water).densityKgPerM3,
     freshM3 * waterAt({ salinityPpt: 0, temperatureC }).densityKgPerM3,
   )
 }

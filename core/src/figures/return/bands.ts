@@ -1,54 +1,79 @@
+import { memoize } from '../../numeric/index.ts'
+import type { Layout, PathPart } from '../../layout/index.ts'
 import {
-  copyOf,
-  type LossScale,
+  Bands,
+  linkLoss,
+  type LinkLoss,
+  type Moves,
   type Network,
   type SolvedNetwork,
-  solveWithLosses,
-  type SolvedFlows,
 } from '../../network/index.ts'
 
-/** How well the losses are known (hydraulics reference, §3): fittings but exits ± 20 %, friction ± 5 %. */
-export const FITTINGS_BAND = 0.2
-/** Friction is known to this share (hydraulics reference, §3). */
-export const FRICTION_BAND = 0.05
-
-/** The network as computed, and with each group of losses at either end of its band. */
+/** The network as it rests, with how far its figures may be off. */
 export interface Banded {
   readonly solution: SolvedNetwork
-  readonly fittingsUp: SolvedFlows
-  readonly fittingsDown: SolvedFlows
-  readonly frictionUp: SolvedFlows
-  readonly frictionDown: SolvedFlows
+  readonly network: Network
+  /** null: it did not settle, and nothing is known. */
+  readonly bands: Bands | null
 }
 
-/** A network that rests, with each group of its losses at either end of its band; the network given stays as it is. */
-export function solveBanded(given: Network, solution: SolvedNetwork): Banded {
-  const network = copyOf(given)
-  const here = solution.flows.flowsM3PerS
-  const at = (scale: LossScale, from: number[]) => {
-    network.scale = scale
-    return solveWithLosses(network, from).flows
-  }
-  const fittingsUp = at({ friction: 1, fittings: 1 + FITTINGS_BAND }, here)
-  const frictionUp = at({ friction: 1 + FRICTION_BAND, fittings: 1 }, here)
+/** A network that rests, with its bands. */
+export function withBands(network: Network, solution: SolvedNetwork): Banded {
+  const settled = solution.unsettledLinkId === null
+  return { solution, network, bands: settled ? new Bands(network) : null }
+}
+
+/** Half width of a figure by how it moves; nil where nothing is known. */
+export function halfWidth({ bands }: Banded, moves: Moves): number {
+  return bands?.width(moves) ?? 0
+}
+
+/** The links of a way; no level moves them. */
+const linksOf = memoize((path: readonly PathPart[]): readonly number[] =>
+  path.flatMap(({ segments }) => segments.map(({ link }) => link)),
+)
+
+/** How the friction along a way moves: with each flow on it, and with its own spread. */
+export function frictionMoves(banded: Banded, path: readonly PathPart[]): Moves {
+  const links = linksOf(path)
   return {
-    solution,
-    fittingsUp,
-    fittingsDown: at({ friction: 1, fittings: 1 - FITTINGS_BAND }, across(here, fittingsUp)),
-    frictionUp,
-    frictionDown: at({ friction: 1 - FRICTION_BAND, fittings: 1 }, across(here, frictionUp)),
+    flows: frictionSlopes(banded, links, 1),
+    losses: { links, kinds: ['friction'], pumps: false, by: 1 },
   }
 }
 
-/** As far from here as the other end of the band is, the other way: a first guess. */
-function across(here: number[], { flowsM3PerS }: SolvedFlows): number[] {
-  return here.map((flow, l) => 2 * flow - flowsM3PerS[l]!)
+/**
+ * How all but the friction along a way moves: what its pump gives is spent on lift, friction and
+ * fittings, so it is what the pump's head and the friction leave.
+ */
+export function fittingsMoves(
+  banded: Banded,
+  path: readonly PathPart[],
+  pump: { readonly link: number; readonly slope: number },
+): Moves {
+  const links = linksOf(path)
+  return {
+    flows: [{ link: pump.link, by: pump.slope }, ...frictionSlopes(banded, links, -1)],
+    losses: { links, kinds: ['friction'], pumps: true, by: -1 },
+  }
 }
 
-/** Half width of a figure: half differences of each group, root sum of squares. */
-export function halfWidth(banded: Banded, figure: (flows: SolvedFlows) => number): number {
-  const byFittings = (figure(banded.fittingsUp) - figure(banded.fittingsDown)) / 2
-  const byFriction = (figure(banded.frictionUp) - figure(banded.frictionDown)) / 2
-  // hypot() guards against overflow, which no flow comes near, at several times the cost.
-  return Math.sqrt(byFittings * byFittings + byFriction * byFriction)
+function frictionSlopes(
+  { network, solution }: Banded,
+  links: readonly number[],
+  sign: 1 | -1,
+): { link: number; by: number }[] {
+  const loss: LinkLoss = { frictionM: 0, fittingsM: 0, frictionSlope: 0 }
+  return links.map((link) => {
+    const at = network.live.indexOf(link)
+    const flow = solution.flows.flowsM3PerS[link]!
+    if (at < 0 || flow === 0) return { link, by: 0 }
+    linkLoss(network.searches[at]!, flow, loss)
+    return { link, by: sign * Math.sign(flow) * loss.frictionSlope }
+  })
+}
+
+/** The link that carries what leaves a line, at its start. */
+export function firstLink({ segments }: Layout, lineIndex: number): number {
+  return segments[lineIndex]![0]!.link
 }

@@ -9,11 +9,27 @@ import {
   type Segment,
 } from '../../layout/index.ts'
 import { type SolvedFlows, tableLossM } from '../../network/index.ts'
-import { frictionFactor, regimeAt, reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
+import {
+  boreOf,
+  frictionFactor,
+  regimeAt,
+  reynolds,
+  speedMPerS,
+  velocityHeadM,
+} from '../../pipe/index.ts'
 import { leastSpeedToLift } from '../../pump/index.ts'
 import type { FrictionLoss, PieceLosses, PlacedPiece } from '../../run/index.ts'
-import { type Banded, halfWidth } from './bands.ts'
-import type { LineStatus, SolvedLine, SolvedPiece, SolvedPump, SolvedStretch } from './solved.ts'
+import { type Banded, firstLink, fittingsMoves, frictionMoves, halfWidth } from './bands.ts'
+import { pumpSlope } from './solve-pumps.ts'
+import { jointsOn, teePassage } from './solve-joints.ts'
+import type {
+  LineStatus,
+  SolvedLine,
+  SolvedPiece,
+  SolvedPump,
+  SolvedStretch,
+  TeePassage,
+} from './solved.ts'
 
 /** One line as it runs, with its way from the pump. */
 export function solveLine(
@@ -27,12 +43,13 @@ export function solveLine(
   const path = pathTo(layout, lineIndex)
   const laidPump = pumpOf(layout, lineIndex)
   const { flows } = banded.solution
-  const flowAtEnd = (at: SolvedFlows) => endFlow(layout, at, lineIndex)
   const along = (of: 'frictionM' | 'fittingsM') => (at: SolvedFlows) => sumAlong(path, at[of])
   const liftM = endHeadM(layout, laid, flows) - laidPump.sourceLevelM
   const pieces = solvePieces(layout, laid, own, flows)
   const fastest = fastestOf(pieces)
-  const flowM3PerS = flowAtEnd(flows)
+  const flowM3PerS = endFlow(layout, flows, lineIndex)
+  const pumpLink = firstLink(layout, path[0]!.lineIndex)
+  const slope = pumpSlope(laidPump, flows.flowsM3PerS[pumpLink]!)
   return {
     lineId: laid.line.id,
     status: statusOf(layout, path, {
@@ -42,22 +59,24 @@ export function solveLine(
     }),
     pump: pumps.find(({ placedId }) => placedId === laidPump.placed.id)!,
     flowM3PerS,
-    flowBandM3PerS: halfWidth(banded, flowAtEnd),
+    flowBandM3PerS: halfWidth(banded, { flows: [{ link: own.at(-1)!.link, by: 1 }] }),
     startFlowM3PerS: flows.flowsM3PerS[own[0]!.link]!,
     liftM,
     frictionM: along('frictionM')(flows),
-    frictionBandM: halfWidth(banded, along('frictionM')),
+    frictionBandM: halfWidth(banded, frictionMoves(banded, path)),
     fittingsM: along('fittingsM')(flows),
-    fittingsBandM: halfWidth(banded, along('fittingsM')),
+    fittingsBandM: halfWidth(banded, fittingsMoves(banded, path, { link: pumpLink, slope })),
     leastSpeedToLift: leastSpeedToLift(laidPump.curve, liftM),
     fastestMPerS: fastest?.speedMPerS ?? 0,
     fastestPieceId: fastest?.pieceId ?? null,
-    exitSpeedMPerS: speedMPerS(Math.abs(flowM3PerS), endBoreM(laid, laidPump.part.outletBoreM)),
+    exitSpeedMPerS: speedMPerS(Math.abs(flowM3PerS), endBoreM(laid)),
     start: laid.start,
     mouth: laid.mouth,
     end: laid.end,
+    toTank: laid.line.end.at === 'tank',
     pipeLengthM: laid.losses.reduce((sum, loss) => sum + (loss.friction?.lengthM ?? 0), 0),
     pieces,
+    joints: jointsOn(layout, path, flows),
     stretches: solveStretches(layout, path, flows),
   }
 }
@@ -95,10 +114,10 @@ function statusOf(
   return shut ? 'shut' : 'no-lift'
 }
 
-function endBoreM(laid: LaidLine, outletBoreM: number): number {
+function endBoreM(laid: LaidLine): number {
   const last = laid.placed.at(-1)
   if (last?.piece.kind === 'nozzle') return last.piece.boreM
-  return laid.endLoss?.boreM ?? last?.boreAfterM ?? outletBoreM
+  return last?.boreAfterM ?? boreOf(laid.line.run.size).boreM
 }
 
 function fastestOf(pieces: readonly SolvedPiece[]): SolvedPiece | null {
@@ -114,13 +133,15 @@ function solvePieces(
   layout: Layout,
   laid: LaidLine,
   segments: readonly Segment[],
-  { flowsM3PerS }: SolvedFlows,
+  flows: SolvedFlows,
 ): SolvedPiece[] {
   const pieces: SolvedPiece[] = []
   for (const { link, firstPiece, endPiece } of segments) {
-    const pipe = new PipeAt(layout, flowsM3PerS[link]!)
+    const pipe = new PipeAt(layout, flows.flowsM3PerS[link]!)
     for (let i = firstPiece; i < endPiece; i++) {
-      pieces.push(solvePiece(pipe, laid.placed[i]!, laid.losses[i]!))
+      const placed = laid.placed[i]!
+      const tee = placed.piece.kind === 'tee' ? teePassage(layout, flows, placed.piece.id) : null
+      pieces.push(solvePiece(pipe, placed, laid.losses[i]!, tee))
     }
   }
   return pieces
@@ -130,6 +151,7 @@ function solvePiece(
   pipe: PipeAt,
   { piece, from, to, boreBeforeM }: PlacedPiece,
   { friction, fittings, table, shut }: PieceLosses,
+  tee: TeePassage | null,
 ): SolvedPiece {
   const { flowM3PerS } = pipe
   const flowing = flowM3PerS !== 0
@@ -155,8 +177,9 @@ function solvePiece(
     reynolds: re,
     regime: regimeAt(re),
     frictionFactor: f,
-    k: friction || table || shut || !flowing ? null : fittingLossM / head,
-    lossM: frictionM + fittingLossM + tableM,
+    k: tee ? tee.k : friction || table || shut || !flowing ? null : fittingLossM / head,
+    lossM: frictionM + fittingLossM + tableM + (tee?.lossM ?? 0),
+    tee,
   }
 }
 

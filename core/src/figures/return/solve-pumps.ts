@@ -5,13 +5,15 @@ import {
   forcedBackHeadM,
   heatToWaterW,
   hydraulicPowerW,
-  leastDepthM,
+  bellDepthM,
+  inletBoreM,
   pumpHeadM,
   pumpPower,
   stoppedLossM,
+  vortexDepthM,
   wirePowerW,
 } from '../../pump/index.ts'
-import { type Banded, halfWidth } from './bands.ts'
+import { type Banded, firstLink, halfWidth } from './bands.ts'
 import type { SolvedPump } from './solved.ts'
 
 const YEAR_S = 365 * 24 * 3600
@@ -40,9 +42,11 @@ function solvePump(
   const { part, curve, placed } = pump
   const speed = placed.stopped ? 0 : pump.speed
   const flowOf = (flows: SolvedFlows) => pumpFlow(layout, pump.lineIndex, flows)
-  const headOf = (flows: SolvedFlows) => pumpHead(pump, flowOf(flows))
   const flowM3PerS = flowOf(banded.solution.flows)
-  const headM = headOf(banded.solution.flows)
+  const headM = pumpHead(pump, flowM3PerS)
+  const link = pump.lineIndex === null ? null : firstLink(layout, pump.lineIndex)
+  const movesBy = (by: number) => ({ flows: link === null ? [] : [{ link, by }] })
+  const ownHead = { links: link === null ? [] : [link], kinds: [], pumps: true, by: -1 }
   const wireW = wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), speed)
   const lifting = flowM3PerS > 0 && speed > 0
   const hydraulicW = lifting ? hydraulicPowerW(layout.water.densityKgPerM3, flowM3PerS, headM) : 0
@@ -53,12 +57,13 @@ function solvePump(
     stopped: placed.stopped,
     speed,
     flowM3PerS,
-    flowBandM3PerS: halfWidth(banded, flowOf),
+    flowBandM3PerS: halfWidth(banded, movesBy(1)),
     headM,
-    headBandM: halfWidth(banded, headOf),
+    headBandM: halfWidth(banded, { ...movesBy(pumpSlope(pump, flowM3PerS)), losses: ownHead }),
     shutOffHeadM: pumpHeadM(curve, 0, speed),
     freeFlowM3PerS: speed * curve.freeFlowM3PerS,
     wirePowerW: wireW,
+    wirePowerBandW: halfWidth(banded, movesBy(powerSlope(part, flowM3PerS, speed))),
     powerIsScaled: part.power.length < 2,
     hydraulicPowerW: hydraulicW,
     wireToWater: wireW > 0 ? hydraulicW / wireW : 0,
@@ -66,8 +71,8 @@ function solvePump(
     energyPerYearJ,
     costPerYear,
     twoNumberCurve: curve.twoNumber,
-    leastDepthM:
-      part.leastDepthM ?? leastDepthM(part.inletBoreM ?? part.outletBoreM, Math.max(0, flowM3PerS)),
+    leastDepthM: part.leastDepthM ?? vortexDepthM(inletBoreM(part), Math.max(0, flowM3PerS)),
+    bellDepthM: part.leastDepthM ?? bellDepthM(inletBoreM(part), Math.max(0, flowM3PerS)),
     depthM: placed.inletHeightM === null ? null : pump.sourceLevelM - placed.inletHeightM,
   }
 }
@@ -78,4 +83,26 @@ function pumpHead({ part, curve, placed, speed }: LaidPump, flowM3PerS: number):
   return flowM3PerS < 0
     ? forcedBackHeadM(curve, part, -flowM3PerS, speed)
     : pumpHeadM(curve, flowM3PerS, speed)
+}
+
+/** d(head)/d(flow) of a pump as it runs, s/m². */
+export function pumpSlope({ part, curve, placed, speed }: LaidPump, flowM3PerS: number): number {
+  if (placed.stopped || flowM3PerS < 0) {
+    return (
+      (placed.stopped ? -2 : 2) *
+      Math.abs(stoppedLossM(part.outletBoreM, flowM3PerS) / (flowM3PerS || 1))
+    )
+  }
+  return speed * curve.slopeAtFullSpeed(flowM3PerS / speed)
+}
+
+/** Share of a flow by which the wire power is probed. */
+const PROBE = 1e-4
+
+function powerSlope(part: LaidPump['part'], flowM3PerS: number, speed: number): number {
+  if (flowM3PerS <= 0) return 0
+  const power = pumpPower(part)
+  const step = PROBE * flowM3PerS
+  const at = (flow: number) => wirePowerW(power, flow, speed)
+  return (at(flowM3PerS + step) - at(flowM3PerS - step)) / (2 * step)
 }

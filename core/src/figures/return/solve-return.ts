@@ -1,8 +1,7 @@
 import type { BasinDesign } from '../../design/index.ts'
-import { type Layout, tankFlow } from '../../layout/index.ts'
+import { endLink, type Layout, tankFlow } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
-import type { SolvedFlows } from '../../network/index.ts'
-import { type Banded, halfWidth, solveBanded } from './bands.ts'
+import { type Banded, halfWidth, withBands } from './bands.ts'
 import { solveLine } from './solve-line.ts'
 import { solvePumps } from './solve-pumps.ts'
 import type { SolvedLine, SolvedReturn } from './solved.ts'
@@ -20,7 +19,7 @@ export function solveReturn(
   { design, layout, network, solution }: SteadyState,
   netVolumeM3: number,
 ): RanReturn {
-  const banded = solveBanded(network, solution)
+  const banded = withBands(network, solution)
   const pumps = solvePumps(layout, banded, design.tariff)
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, null)
@@ -36,6 +35,8 @@ export function solveReturn(
     turnoverPerH: perVolume === null ? null : all.flowM3PerS * perVolume,
     turnoverBandPerH: perVolume === null ? null : all.flowBandM3PerS * perVolume,
     wirePowerW: total('wirePowerW'),
+    // Each pump's is known by itself: where two share an end, their flows move against each other.
+    wirePowerBandW: Math.hypot(...pumps.map(({ wirePowerBandW }) => wirePowerBandW)),
     powerIsScaled: pumps.some((pump) => pump.powerIsScaled),
     energyPerYearJ: total('energyPerYearJ'),
     costPerYear: pumps.reduce<number | null>(
@@ -56,8 +57,14 @@ export function solveReturn(
 
 /** What the lines bring into a tank, or into all of them, with its band. */
 function into(layout: Layout, banded: Banded, tankId: string | null) {
-  const flow = (flows: SolvedFlows) => tankFlow(layout, flows, tankId)
-  return { flowM3PerS: flow(banded.solution.flows), flowBandM3PerS: halfWidth(banded, flow) }
+  const ends = layout.lines.filter(
+    ({ line: { end } }) => end.at === 'tank' && (tankId === null || end.id === tankId),
+  )
+  const flows = ends.map(({ index }) => ({ link: endLink(layout, index), by: 1 }))
+  return {
+    flowM3PerS: tankFlow(layout, banded.solution.flows, tankId),
+    flowBandM3PerS: halfWidth(banded, { flows }),
+  }
 }
 
 /** The line a design is known by: the first into its first tank, else into any, else the first. */

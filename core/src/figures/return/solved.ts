@@ -1,4 +1,4 @@
-import type { RunEnd } from '../../layout/index.ts'
+import type { RunEnd, TeeEnd } from '../../layout/index.ts'
 import type { Regime } from '../../pipe/index.ts'
 import type { Point } from '../../run/index.ts'
 
@@ -38,6 +38,34 @@ export interface SolvedWater {
   readonly conductivityMSPerCm: number | null
 }
 
+/** What the line that has a tee among its pieces does in it. */
+export interface TeePassage {
+  /** One stream becomes two; else two become one. */
+  readonly dividing: boolean
+  /** What carries the sum of the other two: the line before the tee, after it, or the other line. */
+  readonly common: TeeEnd
+  /** What the other line carries, of the common flow. */
+  readonly otherShare: number
+  /** This line passes it straight; else it turns. */
+  readonly straightOn: boolean
+  /** Lost by this line on its way through; negative where it gains. */
+  readonly lossM: number
+  /** On the common flow's velocity head. */
+  readonly k: number
+  /** Lost by the other line between the common flow and its own leg. */
+  readonly otherLossM: number
+  readonly velocityHeadM: number
+}
+
+/** An adapter where bores differ, at a pump's outlet or at a tee, whether or not it was drawn. */
+export interface SolvedJoint {
+  readonly at: 'pump-outlet' | 'tee'
+  /** The line that it begins or ends. */
+  readonly lineId: string
+  readonly k: number
+  readonly lossM: number
+}
+
 /** One piece of a line as it runs. */
 export interface SolvedPiece {
   readonly pieceId: string
@@ -56,6 +84,8 @@ export interface SolvedPiece {
   /** Sum of K V²/2g over the velocity head on `boreM`; null for pipe, for a printed table and for a shut valve. */
   readonly k: number | null
   readonly lossM: number
+  /** Of a tee in which another line meets this one. */
+  readonly tee: TeePassage | null
 }
 
 /** What one bore's worth of straight pipe costs. */
@@ -88,6 +118,8 @@ export interface SolvedPump {
   /** Flow against no head at this speed. */
   readonly freeFlowM3PerS: number
   readonly wirePowerW: number
+  /** As the flow's band moves it along its power curve; nil where only its rated power is known. */
+  readonly wirePowerBandW: number
   /** From a rated power scaled by n³, not from a power curve. */
   readonly powerIsScaled: boolean
   readonly hydraulicPowerW: number
@@ -99,6 +131,8 @@ export interface SolvedPump {
   readonly twoNumberCurve: boolean
   /** Least water over its inlet at this flow, its maker's figure where there is one. */
   readonly leastDepthM: number
+  /** The depth that large bells want: a remark, no more. */
+  readonly bellDepthM: number
   /** Water over its inlet; null when the inlet's height is not set. */
   readonly depthM: number | null
 }
@@ -132,8 +166,12 @@ export interface SolvedLine {
   readonly start: Point
   readonly mouth: Point
   readonly end: RunEnd
+  /** It ends in a tank, not in the sump. */
+  readonly toTank: boolean
   readonly pipeLengthM: number
   readonly pieces: readonly SolvedPiece[]
+  /** Adapters all the way from the pump. */
+  readonly joints: readonly SolvedJoint[]
   /** Straight pipe all the way from the pump. */
   readonly stretches: readonly SolvedStretch[]
 }
@@ -151,6 +189,7 @@ export interface SolvedReturn {
   readonly turnoverBandPerH: number | null
   /** Of all pumps together. */
   readonly wirePowerW: number
+  readonly wirePowerBandW: number
   readonly powerIsScaled: boolean
   readonly energyPerYearJ: number
   readonly costPerYear: number | null

@@ -1,6 +1,5 @@
 import type { BasinDesign, Device } from '../../design/index.ts'
-import type { DeviceKind } from '../../device/index.ts'
-import type { Piece } from '../../run/index.ts'
+import { pieceOfDevice } from '../../layout/index.ts'
 import type { RunningSump } from '../gravity/solved-gravity.ts'
 import { yearOf } from '../return/solve-pumps.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
@@ -12,12 +11,6 @@ export function lineOfDevice(
   { lines }: Pick<SolvedReturn, 'lines'>,
 ): SolvedLine | undefined {
   return lineId === null ? undefined : lines.find((line) => line.lineId === lineId)
-}
-
-/** Which piece of a run a device is: the one of its use, else the only kind of device there is; −1: none. */
-export function pieceOfDevice(pieces: readonly Piece[], kind: DeviceKind): number {
-  const own = pieces.findIndex((piece) => piece.kind === 'device' && piece.use === kind)
-  return own >= 0 ? own : pieces.findIndex((piece) => piece.kind === 'device')
 }
 
 /** What passes a device in its line: at its place among the pieces where that is given, else at the line's end. */

@@ -5,7 +5,9 @@ import {
   type DoseTarget,
   halfLifeS,
   killPerPass,
-  removalPerS,
+  type LampPath,
+  slowestRemovalPerS,
+  type TwoVolumes,
   type SterilizerSpec,
 } from '../../uv/index.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
@@ -32,6 +34,7 @@ export function solveSterilizer(
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
   const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
+  const water = lampWater(load, returnSide, line)
   const product = doseFlow(spec, lamp)
   const way = wayOf(design, line)
   const doseJPerM2 = flowM3PerS > 0 ? product / flowM3PerS : null
@@ -40,12 +43,14 @@ export function solveSterilizer(
     flowM3PerS,
     flowBandM3PerS: flowM3PerS * share,
     doseJPerM2,
-    doseBandJPerM2: doseJPerM2 === null ? null : doseJPerM2 * share,
+    doseBandJPerM2: doseJPerM2 === null ? null : doseJPerM2 * Math.hypot(share, DOSE_SPREAD),
+    path: water.path,
+    overflowM3PerS: water.overflowM3PerS,
     doseFlow: product,
     ageing: ageing(lamp.burnedS, spec.ratedHoursS),
     lampLeftS: spec.ratedHoursS - lamp.burnedS,
     targets: design.treatment.targets.map((target) =>
-      againstTarget(target, product, flowM3PerS, load.systemVolumeM3),
+      againstTarget(target, product, flowM3PerS, water),
     ),
     fromChamberId: way.fromChamberId,
     toChamberId: way.toChamberId,
@@ -53,23 +58,48 @@ export function solveSterilizer(
   }
 }
 
-/** Dose D = product/Q against a target, in a well mixed volume. */
+/** How well a dose is known apart from its flow: clarity and mixing (choice). */
+const DOSE_SPREAD = 0.3
+
+/** The water a lamp clears: two volumes, joined by what comes over the overflow, and its own way between them. */
+export interface LampWater extends TwoVolumes {
+  readonly path: LampPath
+}
+
+function lampWater(
+  { displayM3, sumpM3 }: SolvedLoad,
+  { flowM3PerS }: SolvedReturn,
+  line: SolvedLine | undefined,
+): LampWater {
+  const up = line?.toTank ?? false
+  return {
+    displayM3,
+    sumpM3,
+    overflowM3PerS: Math.max(0, flowM3PerS),
+    path: up ? 'sump-to-display' : 'sump-to-sump',
+  }
+}
+
+/** Dose D = product/Q against a target, and how soon it clears the water. */
 export function againstTarget(
   target: DoseTarget,
   product: number,
   flowM3PerS: number,
-  volumeM3: number,
+  water: LampWater,
 ): AgainstTarget {
   const dose = flowM3PerS > 0 ? product / flowM3PerS : 0
   const kill = killPerPass(dose, target.mostJPerM2)
-  const removal = removalPerS(flowM3PerS, volumeM3, kill)
+  const killedM3PerS = Math.max(0, flowM3PerS) * kill
+  const removal = slowestRemovalPerS(water, water.path, killedM3PerS)
   const half = halfLifeS(removal)
+  const whole = water.displayM3 + water.sumpM3
   return {
     targetId: target.id,
     reaches:
       dose >= target.mostJPerM2 ? 'reached' : dose >= target.leastJPerM2 ? 'partly' : 'short',
     killPerPass: kill,
     removalPerS: removal,
+    mixedRemovalPerS: whole > 0 ? killedM3PerS / whole : 0,
     halfLifeS: Number.isFinite(half) ? half : null,
     flowForItM3PerS: product / target.mostJPerM2,
     outruns: target.doublingS === null ? null : half < target.doublingS,

@@ -1,7 +1,8 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { flatMap } from '../../numeric/index.ts'
-import type { RunningOverflow, RunningSump } from '../gravity/solved-gravity.ts'
-import type { SolvedReturn, SolvedTank } from '../return/solved.ts'
+import type { NetWater } from '../gravity/net-water.ts'
+import type { RunningSump } from '../gravity/solved-gravity.ts'
+import type { SolvedReturn } from '../return/solved.ts'
 import { solveDevice } from './solve-devices.ts'
 import { solveLoad } from './solve-load.ts'
 import { solveSkimmer } from './solve-skimmer.ts'
@@ -10,8 +11,7 @@ import type { DeviceClearance, SolvedTreatment } from './solved-treatment.ts'
 
 /** What treatment is matched to: the loop as it was solved. */
 export interface SolvedWay {
-  readonly tanks: readonly SolvedTank[]
-  readonly overflows: readonly RunningOverflow[]
+  readonly water: NetWater
   readonly sump: RunningSump
   readonly returnSide: SolvedReturn
   /** Of each device. */
@@ -22,7 +22,7 @@ export interface SolvedWay {
 export function solveTreatment(design: BasinDesign, way: SolvedWay): SolvedTreatment {
   const { devices } = design.sump
   const { returnSide, sump, clearances } = way
-  const load = solveLoad(design, way.tanks, way.overflows, sump)
+  const load = solveLoad(design, way.water)
   return {
     load,
     devices: devices.map((device, i) =>

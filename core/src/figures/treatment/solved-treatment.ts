@@ -1,4 +1,5 @@
 import type { Rectangle } from '../../device/index.ts'
+import type { LampPath } from '../../uv/index.ts'
 import type {
   LoadClass,
   SkimmerDepth,
@@ -11,6 +12,9 @@ import type {
 export interface SolvedLoad {
   /** Display, boxes and sump, less rock, sand and what stands in the water. */
   readonly systemVolumeM3: number
+  /** Of it, in tanks and their boxes; and in the sump. */
+  readonly displayM3: number
+  readonly sumpM3: number
   readonly dryFeedKgPerDay: number
   /** Left to the skimmer, in a day and a cubic metre; null without water. */
   readonly loadKgPerM3: number | null
@@ -81,7 +85,10 @@ export interface AgainstTarget {
   readonly reaches: 'reached' | 'partly' | 'short'
   /** At the most that is quoted. */
   readonly killPerPass: number
+  /** Of both volumes, joined by what comes over the overflow: the rate at which the last of it goes. */
   readonly removalPerS: number
+  /** Were all of the water one well mixed volume. */
+  readonly mixedRemovalPerS: number
   /** null: nothing is removed. */
   readonly halfLifeS: number | null
   /** Flow at which the most that is quoted is met. */
@@ -98,8 +105,11 @@ export interface SolvedSterilizer {
   readonly flowBandM3PerS: number
   /** null without flow. */
   readonly doseJPerM2: number | null
-  /** Half width: what the flow's own band makes of it. */
+  /** Half width: what the flow's own band makes of it, and ± 30 % of clarity and mixing. */
   readonly doseBandJPerM2: number | null
+  /** Where its line takes water from and gives it back, and what joins the two volumes. */
+  readonly path: LampPath
+  readonly overflowM3PerS: number
   /** Dose times flow, J/m² · m³/s, which no flow changes. */
   readonly doseFlow: number
   /** Of the lamp's first light. */

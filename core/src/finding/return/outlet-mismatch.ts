@@ -24,7 +24,7 @@ export const outletMismatch = rule({
     sentence('{where}The pump’s outlet and the line do not match', { where: lineWords(line) }),
   reason: (_, { outletM, lineM, lossM }) =>
     sentence(
-      'The outlet’s bore is {outlet}, the line’s {line}. An adapter between them costs about {loss} at this flow; it is not counted until it is in the run.',
+      'The outlet’s bore is {outlet}, the line’s {line}. The adapter between them costs about {loss} at this flow, which is counted.',
       { outlet: ['length', outletM], line: ['length', lineM], loss: ['head', lossM] },
     ),
   where: ({ laid }) => ({ pieceId: laid.line.run.pieces[0]?.id ?? null }),

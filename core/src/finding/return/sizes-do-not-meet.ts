@@ -21,8 +21,8 @@ export const startDoesNotMeet = rule({
     const hose = isHose(own.series) !== isHose(atTee.series)
     return sentence(
       hose
-        ? 'The tee is {size} and the line begins in {size2}: a barbed adapter is needed, and its loss is not counted until it is in the line.'
-        : 'The tee is {size} and the line begins in {size2}: a reducer is needed, or a reducing tee, and its loss is not counted until it is in the line.',
+        ? 'The tee is {size} and the line begins in {size2}: a barbed adapter is needed. Its loss is counted.'
+        : 'The tee is {size} and the line begins in {size2}: a reducer is needed, or a reducing tee. Its loss is counted.',
       { size: sizeWords(atTee), size2: sizeWords(own) },
     )
   },

@@ -1,4 +1,4 @@
-import { pieceOfDevice } from '../../figures/index.ts'
+import { pieceOfDevice } from '../../layout/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
 import { rule } from '../rule.ts'

@@ -1,0 +1,207 @@
+import { SPREAD_KINDS, type SpreadKind, TEE_LEAST_SPREAD, TEE_SPREAD } from '../fitting/index.ts'
+import { zeros } from '../numeric/index.ts'
+import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
+import { type Band, bandOf, type PumpShare } from './band.ts'
+import type { LinkSearch } from './laws.ts'
+import { addLinkSpread, addSpread, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
+import type { Network } from './network.ts'
+import { askTee } from './tees.ts'
+
+/** How a figure moves with the flows of links, and with what is uncertain itself. */
+export interface Moves {
+  /** d(figure)/d(flow) of links, by their place in the problem. */
+  readonly flows: readonly { readonly link: number; readonly by: number }[]
+  /** What the head lost in these links adds to it directly: their pieces of these kinds, or their pumps. */
+  readonly losses?: {
+    readonly links: readonly number[]
+    readonly kinds: readonly SpreadKind[]
+    readonly pumps: boolean
+    readonly by: number
+  }
+}
+
+/**
+ * The bands of all that hangs on a network's flows, to first order, from where it was solved: S(e, l)
+ * is the change of flow e for a metre more head lost along the flow of link l, all else free, the
+ * tees' K moving with the flows; each uncertain thing has a spread d in metres of head (hydraulics
+ * reference, §3). Asked before the network is moved on.
+ */
+export class Bands {
+  readonly #network: Network
+  readonly #place: number[]
+  /** S of live links: row e, column l. */
+  readonly #moves: number[]
+  readonly #spreads: SpreadSums
+  readonly #pumps: number[]
+  /** Room for one figure's weights. */
+  readonly #byLink: number[]
+  readonly #direct: number[]
+
+  constructor(network: Network) {
+    const { live, problem } = network
+    this.#network = network
+    this.#place = zeros(problem.links.length).fill(-1)
+    for (let i = 0; i < live.length; i++) this.#place[live[i]!] = i
+    this.#moves = zeros(live.length * live.length)
+    this.#spreads = {
+      links: live.length,
+      sums: zeros(live.length * KIND_COUNT),
+      squares: zeros(live.length * KIND_COUNT),
+    }
+    this.#pumps = zeros(live.length)
+    this.#byLink = zeros(live.length)
+    this.#direct = zeros(live.length)
+    for (let i = 0; i < live.length; i++) {
+      addLinkSpread(this.#spreads, i, network.searches[i]!, network.flow[i]!)
+      this.#addPump(network.searches[i]!, i, network.flow[i]!)
+    }
+    this.#addTees()
+    this.#findMoves()
+  }
+
+  /** S(e, l) for links by their place in the problem, m²/s; nil where one of them carries nothing. */
+  sensitivity(flow: number, lossIn: number): number {
+    const e = this.#place[flow]!
+    const l = this.#place[lossIn]!
+    return e < 0 || l < 0 ? 0 : this.#moves[e * this.#network.live.length + l]!
+  }
+
+  /** The band of one link's flow, m³/s. */
+  ofFlow(link: number): Band {
+    return this.of({ flows: [{ link, by: 1 }] })
+  }
+
+  /** The band of a figure by how it moves. */
+  of(moves: Moves): Band {
+    this.#weigh(moves)
+    const count = this.#network.live.length
+    const sums = zeros(KIND_COUNT)
+    const squares = zeros(KIND_COUNT)
+    for (let k = 0; k < KIND_COUNT; k++) {
+      sums[k] = this.#sumOf(k, moves.losses, false)
+      squares[k] = this.#sumOf(k, moves.losses, true)
+    }
+    const pumps: PumpShare[] = []
+    for (let l = 0; l < count; l++) {
+      const by = this.#pumpMoves(l, moves.losses)
+      if (this.#pumps[l] !== 0) pumps.push({ link: this.#network.live[l]!, share: by * by })
+    }
+    return bandOf({ sums, squares }, pumps)
+  }
+
+  /** Its half width alone. */
+  width(moves: Moves): number {
+    this.#weigh(moves)
+    let each = 0
+    let kind = 0
+    let together = 0
+    for (let k = 0; k < KIND_COUNT; k++) {
+      const sum = this.#sumOf(k, moves.losses, false)
+      each += this.#sumOf(k, moves.losses, true)
+      kind += sum * sum
+      together += sum
+    }
+    let pumps = 0
+    for (let l = 0; l < this.#pumps.length; l++) {
+      const by = this.#pumpMoves(l, moves.losses)
+      pumps += by * by
+    }
+    return Math.sqrt(Math.max(each, kind, together * together) + pumps)
+  }
+
+  /** How a metre more lost in each link moves the figure: through the flows, and directly. */
+  #weigh({ flows, losses }: Moves): void {
+    const count = this.#network.live.length
+    const byLink = this.#byLink
+    const direct = this.#direct
+    for (let l = 0; l < count; l++) {
+      byLink[l] = 0
+      direct[l] = 0
+    }
+    for (const { link, by } of flows) {
+      const e = this.#place[link]!
+      if (e < 0 || by === 0) continue
+      for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + by * this.#moves[e * count + l]!
+    }
+    if (!losses) return
+    for (const link of losses.links) {
+      const l = this.#place[link]!
+      if (l >= 0) direct[l] = direct[l]! + losses.by
+    }
+  }
+
+  /** What the pieces of a kind move it by, added up, or their squares. */
+  #sumOf(kind: number, losses: Moves['losses'], squared: boolean): number {
+    const isDirect = losses?.kinds.includes(SPREAD_KINDS[kind]!) ?? false
+    const spreads = squared ? this.#spreads.squares : this.#spreads.sums
+    const count = this.#byLink.length
+    let sum = 0
+    for (let l = 0; l < count; l++) {
+      const by = isDirect ? this.#byLink[l]! + this.#direct[l]! : this.#byLink[l]!
+      sum += (squared ? by * by : by) * spreads[kind * count + l]!
+    }
+    return sum
+  }
+
+  #pumpMoves(l: number, losses: Moves['losses']): number {
+    return (this.#byLink[l]! + (losses?.pumps ? this.#direct[l]! : 0)) * this.#pumps[l]!
+  }
+
+  #addPump({ pump, pumpPerFlow2 }: LinkSearch, l: number, flow: number): void {
+    if (!pump || flow === 0 || pump.stopped || pump.speed <= 0) return
+    this.#pumps[l] = pumpSpreadM(pump, flow, FORCED_BACK_K * pumpPerFlow2)
+  }
+
+  /** Each leg but the common one is a thing of its own, in its link. */
+  #addTees(): void {
+    const network = this.#network
+    const { tree, problem, tee, flow } = network
+    for (const place of tree.tees) {
+      const law = problem.nodes[place.node]!.tee?.law
+      if (!law) continue
+      askTee(network, place, law, tee)
+      for (const [link, leg] of [
+        [place.up, place.upLeg],
+        [place.a, place.aLeg],
+        [place.b, place.bLeg],
+      ] as const) {
+        if (link < 0 || leg === tee.common || flow[link] === 0) continue
+        const d = Math.max(
+          TEE_SPREAD * Math.abs(tee.headM[leg]!),
+          TEE_LEAST_SPREAD * tee.velocityHeadM,
+        )
+        addSpread(this.#spreads, { kind: TEES, link }, d, d * d)
+      }
+    }
+  }
+
+  /** One substitution a link on the matrix that is factored anyway. */
+  #findMoves(): void {
+    const { live, flow, matrix, tree } = this.#network
+    const count = live.length
+    const sides = {
+      link: zeros(count),
+      a: zeros(tree.tees.length),
+      b: zeros(tree.tees.length),
+      surplus: zeros(tree.tees.length),
+      known: zeros(this.#network.nodeHead.length),
+    }
+    for (let l = 0; l < count; l++) {
+      if (flow[l] === 0 || !this.#isUncertain(l)) continue
+      const along = flow[l]! > 0 ? tree.sign[l]! : -tree.sign[l]!
+      sides.link[l] = along
+      matrix.solve(sides)
+      sides.link[l] = 0
+      for (let e = 0; e < count; e++) {
+        this.#moves[e * count + l] = flow[e] === 0 ? 0 : tree.sign[e]! * matrix.flow[e]!
+      }
+    }
+  }
+
+  #isUncertain(l: number): boolean {
+    const count = this.#network.live.length
+    if (this.#pumps[l] !== 0) return true
+    for (let k = 0; k < KIND_COUNT; k++) if (this.#spreads.sums[k * count + l] !== 0) return true
+    return false
+  }
+}
