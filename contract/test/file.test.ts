@@ -95,7 +95,7 @@ describe('a bad file is refused with the place and what is possible', () => {
     [
       'a curve that rises',
       (f) => (design(f).pumps[0].curve[1].headM = 9),
-      'designs[0].design.pumps[0].curve: head must not rise with flow: point 2 is above point 1',
+      'designs[0].design.pumps[0].curve: head must fall as the flow rises: point 2 is not below point 1',
     ],
     [
       'a curve whose flow does not rise',

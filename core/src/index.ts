@@ -144,7 +144,7 @@ export {
   sumpRectangle,
   takeOutOf,
 } from './figures/index.ts'
-export { leastDrainMargin } from './judge/index.ts'
+export { worstBlocked } from './judge/index.ts'
 export {
   allDrills,
   drillVerdict,
@@ -193,6 +193,7 @@ export {
   type SolvedBasin,
   type Swap,
   swaps,
+  whatMatters,
 } from './basin/index.ts'
 export {
   alongJet,

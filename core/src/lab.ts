@@ -20,7 +20,6 @@ export {
   type NetworkLink,
   type NetworkNode,
   type NetworkProblem,
-  type NetworkSolution,
   solveNetwork,
   type SolvedFlows,
   solveWithLosses,

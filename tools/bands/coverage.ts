@@ -3,15 +3,14 @@ import {
   type FittingLoss,
   type FrictionLoss,
   type LinkPump,
-  makeLine,
   makeNetwork,
-  type NetworkProblem,
   type SolvedFlows,
   solveNetwork,
   solveWithLosses,
 } from '@yew-basin/core/lab'
 import { randomFrom } from '../attack/random.mjs'
-import type { ThingLink, ThingNetwork } from './thing-network.ts'
+import { type Drawn, problemOf, stated } from './problem.ts'
+import type { ThingNetwork } from './thing-network.ts'
 
 /** How errors go together: each thing by itself, all of a kind alike, all pieces alike. */
 export const MODELS = ['each', 'kind', 'together'] as const
@@ -34,28 +33,6 @@ const SHARES = { fitting: 0.2, device: 0.1, friction: 0.05, ribbed: 0.3, tee: 0.
 /** Published K of one part-closed setting differ by so much, times or divided. */
 const VALVE_FACTOR = 1.7
 const PUMP = { head: 0.06, flow: 0.08, shape: 0.6 }
-
-/** A network's problem with every thing as it is computed. */
-export function problemOf(network: ThingNetwork): NetworkProblem {
-  return stated(
-    network,
-    network.links.map(({ frictions, fittings, pump }) => ({ frictions, fittings, pump })),
-  )
-}
-
-type Drawn = Pick<ThingLink, 'frictions' | 'fittings' | 'pump'>
-
-function stated({ nodes, links, water }: ThingNetwork, drawn: readonly Drawn[]): NetworkProblem {
-  return {
-    nodes,
-    water,
-    tree: null,
-    links: links.map(({ id, from, to, tables, oneWay, shut }, l) => {
-      const { frictions, fittings, pump } = drawn[l]!
-      return { id, from, to, tables, oneWay, shut, pump, line: makeLine(frictions, fittings) }
-    }),
-  }
-}
 
 /** Draws a network so many times under each model and counts what its bands hold, end by end. */
 export function coverage(network: ThingNetwork, draws: number, seed: number): EndCoverage[] {

@@ -3,13 +3,16 @@ import {
   type FittingLoss,
   type FrictionLoss,
   type LossKind,
+  makeNetwork,
   type NetworkNode,
+  solveWithLosses,
   teeLaw,
   threeKLoss,
   valveLoss,
   waterAt,
 } from '@yew-basin/core/lab'
 import { randomFrom } from '../attack/random.mjs'
+import { problemOf } from './problem.ts'
 import { PUMPS, type ThingLink, type ThingNetwork } from './thing-network.ts'
 
 const WATER = waterAt({ salinityPpt: 35, temperatureC: 25 })
@@ -29,7 +32,28 @@ type Size = (typeof SIZES)[number]
  * bypass that joins again.
  */
 export function randomNetwork(seed: number): ThingNetwork {
-  return new Builder(seed).build()
+  for (let attempt = 0; ; attempt++) {
+    const network = new Builder(seed, attempt).build()
+    if (doesItsJob(network)) return network
+  }
+}
+
+/** So much of what it could give each pump gives, and so much of all every tank's end gets: none would keep what does less. */
+const LEAST_SHARE = 0.15
+
+function doesItsJob(network: ThingNetwork): boolean {
+  const { flows, unsettledLinkId } = solveWithLosses(makeNetwork(problemOf(network)))
+  if (unsettledLinkId !== null) return false
+  const { nodes, links } = network
+  const pumped = links.reduce((sum, { pump }, l) => sum + (pump ? flows.flowsM3PerS[l]! : 0), 0)
+  return links.every(({ to, pump }, l) => {
+    const isTank = (nodes[to]!.headM ?? 0) > 0
+    const flow = flows.flowsM3PerS[l]!
+    const couldGive = pump ? pump.speed * pump.curve.freeFlowM3PerS : 0
+    return (
+      flow >= LEAST_SHARE * Math.max(couldGive, isTank ? pumped : -Infinity) || !(isTank || pump)
+    )
+  })
 }
 
 class Builder {
@@ -43,8 +67,8 @@ class Builder {
   }[] = []
   readonly #links: ThingLink[] = []
 
-  constructor(seed: number) {
-    this.#random = randomFrom(seed * 7919 + 13)
+  constructor(seed: number, attempt: number) {
+    this.#random = randomFrom(seed * 7919 + 13 + attempt * 1_000_003)
     this.#name = `network ${seed}`
   }
 
@@ -112,7 +136,7 @@ class Builder {
     this.#put(before, from, tee)
     const high = 1.1 + 0.4 * this.#random()
     this.#put(nozzle('left', trunk), tee, this.#known('left end', high))
-    this.#put(nozzle('right', trunk), tee, this.#known('right end', high + 0.1 * this.#random()), {
+    this.#put(nozzle('right', trunk), tee, this.#known('right end', high + 0.03 * this.#random()), {
       from: 2,
     })
   }

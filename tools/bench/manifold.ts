@@ -117,6 +117,9 @@ function run(
     kind: 'fitting' as const,
   }))
   const end = endK > 0 ? [{ boreM, loss: { ...EXIT_LOSS, k: endK }, kind: 'exit' as const }] : []
-  const line = makeLine([{ boreM, lengthM, roughnessM: 1.5e-6, factor: 1, ribbed: false }], [...losses, ...end])
+  const line = makeLine(
+    [{ boreM, lengthM, roughnessM: 1.5e-6, factor: 1, ribbed: false }],
+    [...losses, ...end],
+  )
   return { id, from, to, line, tables: [], pump: null, oneWay: false, shut: false }
 }

@@ -39,7 +39,12 @@ function lit(flowLPerH: number): Lit {
     toChamberId: null,
     skips: [],
   }
-  return { lit: sterilizer, water: { displayM3: 0.4, sumpM3: 0.1 }, targets: QUOTED_TARGETS, target: TARGET! }
+  return {
+    lit: sterilizer,
+    water: { displayM3: 0.4, sumpM3: 0.1 },
+    targets: QUOTED_TARGETS,
+    target: TARGET!,
+  }
 }
 
 interface Series {

@@ -12,11 +12,9 @@ export function curveFaults(
   }
   faults.push(...flowsRise(curve, 'curve'), ...flowsRise(power, 'power list'))
   if (power.length === 1) faults.push('a power list needs two points or more, or none; it has 1')
-  const rises = curve.findIndex((point, i) => i > 0 && point.headM > curve[i - 1]!.headM)
-  if (rises > 0)
-    faults.push(`head must not rise with flow: point ${rises + 1} is above point ${rises}`)
-  if (curve.length > 1 && !(curve.at(-1)!.headM < curve[0]!.headM)) {
-    faults.push('the curve must fall from its first point to its last')
+  const level = curve.findIndex((point, i) => i > 0 && !(point.headM < curve[i - 1]!.headM))
+  if (level > 0) {
+    faults.push(`head must fall as the flow rises: point ${level + 1} is not below point ${level}`)
   }
   const first = curve[0]
   if (

@@ -4,3 +4,4 @@ export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curve
 export { solveBasin } from './solve.ts'
 export type { SolvedBasin } from './solved-basin.ts'
 export { type Swap, swaps } from './swap.ts'
+export { whatMatters } from './what-matters.ts'

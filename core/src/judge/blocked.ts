@@ -8,6 +8,7 @@ import {
   type TankLevels,
 } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
+import { flowShareOf, levelBandsM } from './margin-bands.ts'
 
 /** What happens with one pipe, or what a join makes one, blocked. */
 export interface BlockedRow {
@@ -20,6 +21,8 @@ export interface BlockedRow {
   readonly carries: boolean
   /** To the rim it would spill over first, m; zero when it spills. */
   readonly marginM: number
+  /** How far the margin may be off, m. */
+  readonly marginBandM: number
   /** The level sensor stops the pump before it spills. */
   readonly sensorStops: boolean
 }
@@ -29,8 +32,9 @@ export function blockedRows(
   steady: SteadyState,
   overflowing: Overflowing,
   running: TankLevels,
-  flowM3PerS: number,
+  { flowM3PerS, flowBandM3PerS }: { readonly flowM3PerS: number; readonly flowBandM3PerS: number },
 ): BlockedRow[] {
+  const share = flowShareOf({ flowM3PerS, flowBandM3PerS })
   const near = { levelM: running.boxM ?? NaN, drainFlows: steady.drainFlows }
   const search = new BoxSearch(overflowing.box, near)
   search.endAgainst((id) => chamberLevelM(steady, id))
@@ -40,7 +44,8 @@ export function blockedRows(
     const drainIds = cause.map(({ drain }) => drain.id)
     const missed = cause.some(({ index }) => steady.drainFlows[index]! > 0)
     const levels = missed ? without(drainIds) : running
-    return rowOf(overflowing, levels, drainIds, cause.map(({ drain }) => drain.name).join(' and '))
+    const name = cause.map(({ drain }) => drain.name).join(' and ')
+    return rowOf(overflowing, levels, { drainIds, name, share })
   })
 }
 
@@ -54,13 +59,18 @@ function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
 }
 
 function rowOf(
-  { tank, overflow }: Overflowing,
+  overflowing: Overflowing,
   levels: TankLevels,
-  drainIds: readonly string[],
-  name: string,
+  {
+    drainIds,
+    name,
+    share,
+  }: { readonly drainIds: readonly string[]; readonly name: string; readonly share: number },
 ): BlockedRow {
   const { surfaceM, boxM, spills } = levels
-  const tankRimM = tank.floorHeightM + tank.rimM
+  const { tank, overflow } = overflowing
+  const tankLeft = tank.floorHeightM + tank.rimM - surfaceM
+  const bands = levelBandsM(overflowing, levels, share)
   const boxLeft =
     overflow.box && overflow.form !== 'inner-box'
       ? tank.floorHeightM + overflow.box.rimM - (boxM ?? -Infinity)
@@ -72,7 +82,8 @@ function rowOf(
     surfaceM,
     boxM,
     carries: spills === null,
-    marginM: spills === null ? Math.min(tankRimM - surfaceM, boxLeft) : 0,
+    marginM: spills === null ? Math.min(tankLeft, boxLeft) : 0,
+    marginBandM: tankLeft <= boxLeft ? bands.surfaceM : bands.boxM,
     sensorStops: (boxM ?? surfaceM) >= sensorM,
   }
 }

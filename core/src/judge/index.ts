@@ -3,7 +3,7 @@ export {
   judged,
   type Judged,
   judgedSump,
-  leastDrainMargin,
+  worstBlocked,
   type SolvedOverflow,
   type SolvedSump,
 } from './judged.ts'

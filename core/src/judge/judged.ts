@@ -7,6 +7,7 @@ import {
 import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import { type BlockedRow, blockedRows } from './blocked.ts'
+import { flowShareOf } from './margin-bands.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
 
 /** A tank's overflow as it runs, and what a blocked pipe does to it. */
@@ -49,15 +50,21 @@ export function judged(steady: SteadyState, figures: Figures): Judged {
     returnSide: figures.returnSide,
     treatment: figures.treatment,
     rulesOfThumb: figures.rulesOfThumb,
-    overflows: overflows.map((overflow) => withBlocked(overflow, blockedOf(steady, overflow))),
-    sump: judgedSump(steady, sump),
+    overflows: overflows.map((overflow) =>
+      withBlocked(overflow, blockedOf(steady, overflow, figures)),
+    ),
+    sump: judgedSump(steady, sump, (tankId) => shareInto(figures, tankId)),
   }
 }
 
 /** The sump of a steady state, judged. */
-export function judgedSump(steady: SteadyState, sump = solveSump(steady)): SolvedSump {
+export function judgedSump(
+  steady: SteadyState,
+  sump = solveSump(steady),
+  shareOf: (tankId: string) => number = () => 0,
+): SolvedSump {
   const { returnChamberId, chambers, volumeM3, waterUse } = sump
-  return { returnChamberId, chambers, volumeM3, waterUse, outage: outageOf(steady) }
+  return { returnChamberId, chambers, volumeM3, waterUse, outage: outageOf(steady, shareOf) }
 }
 
 /** Written out: a spread that adds a field takes many times as long, at every keystroke. */
@@ -85,15 +92,30 @@ function withBlocked(of: RunningOverflow, blocked: readonly BlockedRow[]): Solve
   }
 }
 
-function blockedOf(steady: SteadyState, { tankId, flowM3PerS }: RunningOverflow): BlockedRow[] {
-  const at = steady.design.tanks.findIndex(({ id }) => id === tankId)
-  return blockedRows(steady, steady.overflows[at]!, steady.tankLevels[at]!, flowM3PerS)
+/** Share by which the flow into a tank may be off. */
+function shareInto({ tanks }: Pick<Figures, 'tanks'>, tankId: string): number {
+  return flowShareOf(tanks.find((tank) => tank.tankId === tankId)!)
 }
 
-/** What the worst single blocked pipe leaves to a rim, m; zero when it spills; null: no drain is given. */
-export function leastDrainMargin(overflows: readonly SolvedOverflow[]): number | null {
+function blockedOf(
+  steady: SteadyState,
+  { tankId, flowM3PerS }: RunningOverflow,
+  { tanks }: Pick<Figures, 'tanks'>,
+): BlockedRow[] {
+  const at = steady.design.tanks.findIndex(({ id }) => id === tankId)
+  return blockedRows(steady, steady.overflows[at]!, steady.tankLevels[at]!, {
+    flowM3PerS,
+    flowBandM3PerS: tanks[at]!.flowBandM3PerS,
+  })
+}
+
+/** The worst single blocked pipe: the one that leaves least to a rim; null: no drain is given. */
+export function worstBlocked(overflows: readonly SolvedOverflow[]): BlockedRow | null {
   const rows = flatMap(overflows, ({ blocked }) =>
     blocked.filter(({ drainIds }) => drainIds.length === 1),
   )
-  return rows.length > 0 ? Math.min(...rows.map(({ marginM }) => marginM)) : null
+  return rows.reduce<BlockedRow | null>(
+    (worst, row) => (worst && worst.marginM <= row.marginM ? worst : row),
+    null,
+  )
 }

@@ -3,6 +3,7 @@ import { filledShareOf, noiseBand } from '../drain/index.ts'
 import type { LineCut } from '../layout/index.ts'
 import { addPipesAbove, chamberAreasM2, chamberLevelM, type SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
+import { aboveRimBandM3 } from './margin-bands.ts'
 import {
   crestM,
   drainBack,
@@ -23,6 +24,8 @@ export interface SolvedOutage {
   readonly stillM: number
   /** From the still level up to the sump's rim. */
   readonly marginM: number
+  /** How far it may be off, m: by what stands over the rims. */
+  readonly marginBandM: number
   readonly spills: boolean
   /** Highest running level of the return chamber that leaves the keeper's margin, over the room's floor. */
   readonly fillLineM: number
@@ -32,7 +35,10 @@ export interface SolvedOutage {
 }
 
 /** What a power cut brings down, and whether the sump holds it; null: the sump has no sizes. */
-export function outageOf(steady: SteadyState): SolvedOutage | null {
+export function outageOf(
+  steady: SteadyState,
+  shareOf: (tankId: string) => number,
+): SolvedOutage | null {
   const { sump } = steady.design
   const { box } = sump
   if (!box) return null
@@ -40,12 +46,14 @@ export function outageOf(steady: SteadyState): SolvedOutage | null {
   const chambers = stoppingChambers(steady, box, areasM2)
   const back = drainBack(stopping(steady, true))
   const stillM = stillLevelM(chambers, back.totalM3)
+  const takingM2 = chambers.reduce((sum, { areaM2 }) => sum + areaM2, 0)
   const counts = steady.layout.cuts.some(hasCheck)
   const without = counts ? drainBack(stopping(steady, false)).totalM3 : null
   return {
     drainBack: back,
     stillM: box.floorHeightM + stillM,
     marginM: box.heightM - stillM,
+    marginBandM: aboveRimBandM3(steady, shareOf) / takingM2,
     spills: stillM > box.heightM,
     fillLineM: box.floorHeightM + fillLineM(chambers, back.totalM3, box.heightM - sump.marginM),
     freeVolumeM3: freeVolumeM3(chambers, box.heightM),

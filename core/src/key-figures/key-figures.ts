@@ -1,6 +1,6 @@
 import { leadOf } from '../figures/index.ts'
 import type { Finding } from '../finding/index.ts'
-import { type Judged, leastDrainMargin } from '../judge/index.ts'
+import { type Judged, worstBlocked } from '../judge/index.ts'
 import { measured } from '../quantity/index.ts'
 import { COLOURED_BY } from './colours.ts'
 import { type KeyFigure, keyFigureWords } from './key-figure.ts'
@@ -47,7 +47,7 @@ function flow({ returnSide, tanks }: Found): Plain {
   return {
     id: 'flow',
     label: tanks.length > 1 ? 'At the tanks' : 'At the tank',
-    value: measured('flow', returnSide.flowM3PerS),
+    value: measured('flow', returnSide.flowM3PerS, returnSide.flowBandM3PerS),
     beside: { is: 'band', si: returnSide.flowBandM3PerS },
     station: 'return',
   }
@@ -57,7 +57,11 @@ function turnover({ returnSide, totals }: Found): Plain {
   return {
     id: 'turnover',
     label: 'Turnover',
-    value: measured('turnover', returnSide.turnoverPerH ?? NaN),
+    value: measured(
+      'turnover',
+      returnSide.turnoverPerH ?? NaN,
+      returnSide.turnoverBandPerH ?? undefined,
+    ),
     beside: { is: 'of', value: measured('turnover', totals.wantedTurnoverPerH ?? NaN) },
     station: 'tank',
   }
@@ -68,17 +72,17 @@ function head(solved: Found): Plain {
   return {
     id: 'head',
     label: 'Duty head',
-    value: measured('head', pump.headM),
+    value: measured('head', pump.headM, pump.headBandM),
     beside: { is: 'of', value: measured('head', pump.shutOffHeadM) },
     station: 'return',
   }
 }
 
-function power({ returnSide: { wirePowerW, powerIsScaled } }: Found): Plain {
+function power({ returnSide: { wirePowerW, wirePowerBandW, powerIsScaled } }: Found): Plain {
   return {
     id: 'power',
     label: 'Pump power',
-    value: measured('power', wirePowerW),
+    value: measured('power', wirePowerW, wirePowerBandW),
     beside: powerIsScaled ? keyFigureWords('scaled') : null,
     station: 'return',
   }
@@ -86,7 +90,7 @@ function power({ returnSide: { wirePowerW, powerIsScaled } }: Found): Plain {
 
 /** With the worst pipe blocked; until drains are given, what is left below the rim. */
 function drain({ overflows, totals }: Found): Plain {
-  const left = leastDrainMargin(overflows)
+  const left = worstBlocked(overflows)
   if (left === null) {
     return {
       id: 'freeboard',
@@ -99,7 +103,7 @@ function drain({ overflows, totals }: Found): Plain {
   return {
     id: 'drain',
     label: 'Drain margin',
-    value: measured('length', left),
+    value: measured('length', left.marginM, left.marginBandM),
     beside: keyFigureWords('one blocked'),
     station: 'drains',
   }
@@ -119,7 +123,7 @@ function outage({ sump, totals }: Found): Plain {
   return {
     id: 'outage',
     label: 'Outage margin',
-    value: measured('length', sump.outage.marginM),
+    value: measured('length', sump.outage.marginM, sump.outage.marginBandM),
     beside: keyFigureWords('to the rim'),
     station: 'sump',
   }
@@ -148,7 +152,7 @@ function dose({ treatment: { sterilizers } }: Found): Plain[] {
     {
       id: 'dose',
       label: 'Dose',
-      value: measured('dose', first.doseJPerM2),
+      value: measured('dose', first.doseJPerM2, first.doseBandJPerM2 ?? undefined),
       beside: { is: 'band', si: first.doseBandJPerM2 ?? 0 },
       station: 'sterilizer',
     },

@@ -36,13 +36,8 @@ export function solveNetwork(
 ): Converged<NetworkSolution> | NetworkFailure {
   const { live, flow, guess } = network
   for (let i = 0; i < live.length; i++) flow[i] = from ? startFlow(network, i, from) : guess[i]!
-  let iterations = settle(network, from ? 1 : FIRST_CONTINUOUS)
-  // A few of a thousand networks swing between two ways of dividing: the tees are brought in by and by.
-  if (!isBalanced(network)) {
-    for (let i = 0; i < live.length; i++) flow[i] = guess[i]!
-    iterations += settle(network, 0)
-    for (let share = TEE_STEP; share < 1.01; share += TEE_STEP) iterations += settle(network, share)
-  }
+  let iterations = settle(network, from ? 1 : FIRST_CONTINUOUS, FURTHEST)
+  if (!isBalanced(network)) iterations += settleByAndBy(network)
   if (isBalanced(network)) {
     lastStep(network)
     return converged(solution(network), iterations)
@@ -52,10 +47,35 @@ export function solveNetwork(
   return { ok: false, reason, linkId: network.problem.links[at]!.id, iterations }
 }
 
+/**
+ * A few of a thousand networks swing between two ways of dividing: their tees are brought in by and
+ * by, and where that leads nowhere, all at once from elsewhere; how many steps it took.
+ */
+function settleByAndBy(network: Network): number {
+  const { flow, guess } = network
+  for (let i = 0; i < flow.length; i++) flow[i] = guess[i]!
+  let iterations = settle(network, 0, FURTHEST)
+  for (let share = TEE_STEP; share < 1.01; share += TEE_STEP) {
+    iterations += settle(network, share, FURTHEST_THEN)
+  }
+  for (const times of STARTS) {
+    if (isBalanced(network)) break
+    for (let i = 0; i < flow.length; i++) flow[i] = times * guess[i]!
+    iterations += settle(network, FIRST_CONTINUOUS, FURTHEST_THEN)
+  }
+  return iterations
+}
+
+/** Other guesses to start from. */
+const STARTS = [0.1, 5, -1, 0.4, -0.2]
 /** How much of the tees is added at a time where all at once does not settle. */
 const TEE_STEP = 0.1
 /** Newton mostly needs no guard; where it has not settled by then, its steps are held back. */
 const UNGUARDED = 12
+/** Where a tee’s law bends, a step may point anywhere: no flow moves further than this times the largest. */
+const FURTHEST = 4
+/** And where that did not settle. */
+const FURTHEST_THEN = 0.5
 /** The tees are not asked before the flows are continuous. */
 const FIRST_CONTINUOUS = -1
 
@@ -63,7 +83,7 @@ const FIRST_CONTINUOUS = -1
  * Newton until the links balance with so much of the tees, or no more steps are allowed; how many it
  * took.
  */
-function settle(network: Network, tees: number): number {
+function settle(network: Network, tees: number, furthest: number): number {
   let share = tees === FIRST_CONTINUOUS ? 0 : tees
   network.step.fill(0)
   evaluate(network)
@@ -71,7 +91,10 @@ function settle(network: Network, tees: number): number {
   for (let iterations = 1; ; iterations++) {
     findStep(network)
     if (tees === FIRST_CONTINUOUS) share = 1
-    takeStep(network, share, iterations > UNGUARDED)
+    takeStep(network, share, {
+      furthest: iterations === 1 && tees < 0 ? Infinity : furthest,
+      guarded: iterations > UNGUARDED,
+    })
     if (isBalanced(network) || iterations === MOST_ITERATIONS || ranAway(network)) return iterations
   }
 }
@@ -141,17 +164,34 @@ function energySlope({ step, off }: Network): number {
   return sum
 }
 
-function takeStep(network: Network, share: number, guarded: boolean): void {
+function takeStep(
+  network: Network,
+  share: number,
+  { furthest, guarded }: { readonly furthest: number; readonly guarded: boolean },
+): void {
   let atStart = 0
   if (guarded) {
     findOff(network)
     atStart = energySlope(network)
   }
-  moveBy(network, 1, share)
-  if (!guarded) return
+  const far = withinReach(network, furthest)
+  moveBy(network, far, share)
+  if (!guarded || far < 1) return
   const atEnd = energySlope(network)
   if (!(atEnd > -OVERSHOOT * atStart)) return
   cutBack(network, share, { atStart, atEnd })
+}
+
+/** How far along the step no flow moves by more than so many times the largest. */
+function withinReach({ flow, step }: Network, furthest: number): number {
+  let largest = 0
+  let most = 0
+  for (let i = 0; i < flow.length; i++) {
+    largest = Math.max(largest, Math.abs(flow[i]!))
+    most = Math.max(most, Math.abs(step[i]!))
+  }
+  const reach = furthest * largest
+  return most > reach && reach > 0 ? reach / most : 1
 }
 
 /** Moves the flows so far along the step and evaluates there. */

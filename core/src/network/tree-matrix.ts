@@ -115,7 +115,8 @@ export class TreeMatrix {
         const sumA = belowA + ba[t]!
         const sumB = belowB + ab[t]!
         const sum = sumA + sumB
-        const both = sum > LEAST_RESISTANCE ? sum : LEAST_RESISTANCE
+        // Where a leg hardly runs a tee may give more than is asked: then it is negative.
+        const both = Math.abs(sum) > LEAST_RESISTANCE ? sum : LEAST_RESISTANCE
         const share = sumB / both
         this.#both[t] = both
         this.#share[t] = share
@@ -185,7 +186,7 @@ export class TreeMatrix {
       else if (tree.tees[below]!.driven) flow[l] = this.#kappa[below]!
       else {
         const perFlow = this.#perFlow[below]! + slope[l]!
-        const rate = perFlow > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE
+        const rate = Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE
         flow[l] = (known[node]! - this.#alpha[below]! - link[l]!) / rate
       }
     }

@@ -1,9 +1,11 @@
-import { fromSi, QUANTITIES, type QuantityName, type UnitFamily } from './units.ts'
+import { fromSi, QUANTITIES, type QuantityName, type Unit, type UnitFamily } from './units.ts'
 
 /** A number that knows what it is. */
 export interface Measured {
   readonly quantity: QuantityName
   readonly si: number
+  /** Half width of its band, where it has one: it is shown to the same place. */
+  readonly bandSi?: number
 }
 
 /** A shown number and its unit, apart so that they can be set in different type. */
@@ -18,37 +20,61 @@ const MINUS = '\u2212'
 /** Units that stand against their number. */
 const CLOSE_UP = new Set(['%', '°', '/h', ''])
 
-/** A quantity by name and its SI value. */
-export function measured(quantity: QuantityName, si: number): Measured {
-  return { quantity, si }
+/** A quantity by name and its SI value, with its band's half width where it has one. */
+export function measured(quantity: QuantityName, si: number, bandSi?: number): Measured {
+  return bandSi === undefined ? { quantity, si } : { quantity, si, bandSi }
 }
 
 /** A quantity in a family's unit, rounded to what can be read. */
-export function show({ quantity, si }: Measured, family: UnitFamily): Shown {
-  const { shown: units, larger = [] } = QUANTITIES[quantity]
-  const unit = larger.find(({ fromSi: from }) => Math.abs(si) >= from)?.unit ?? units[family]
-  const shown = fromSi(unit, si)
+export function show(value: Measured, family: UnitFamily): Shown {
+  const unit = unitOf(value, family)
+  const shown = fromSi(unit, value.si)
   if (!Number.isFinite(shown)) return { number: '–', unit: unit.label }
-  return { number: grouped(shown, unit.decimals(shown)), unit: unit.label }
+  return { number: rounded(shown, placeOf(unit, shown, value.bandSi ?? 0)), unit: unit.label }
 }
 
-/** "2 840 L/h". */
+function unitOf({ quantity, si }: Measured, family: UnitFamily): Unit {
+  const { shown: units, larger = [] } = QUANTITIES[quantity]
+  return larger.find(({ fromSi: from }) => Math.abs(si) >= from)?.unit ?? units[family]
+}
+
+/** So many figures of a band are told at most; its value is shown to the same place. */
+const BAND_FIGURES = 2
+
+/** The power of ten of the last figure that is told: no finer than can be read, nor than is known. */
+function placeOf(unit: Unit, shown: number, bandSi: number): number {
+  const readable = -unit.decimals(shown)
+  const half = Math.abs(bandSi / unit.factor)
+  return half > 0 ? Math.max(readable, firstFigure(half) - (BAND_FIGURES - 1)) : readable
+}
+
+/** The power of ten of a number's first figure, as it is told to two. */
+function firstFigure(size: number): number {
+  const power = Math.floor(Math.log10(size))
+  return Math.round(size / 10 ** (power - 1)) >= 100 ? power + 1 : power
+}
+
+/** A number to a power of ten. */
+function rounded(value: number, place: number): string {
+  const step = 10 ** place
+  return place < 0 ? grouped(value, -place) : grouped(Math.round(value / step) * step, 0)
+}
+
+/** "2 840 L/h"; to the place of its band where it has one. */
 export function showText(value: Measured, family: UnitFamily): string {
   const { number, unit } = show(value, family)
   return joined(number, unit)
 }
 
-/** The half width of a value's band in the shown unit, with the value's own digits or as many as show it: a difference, so no offset. */
-export function showBand({ quantity, si }: Measured, bandSi: number, family: UnitFamily): Shown {
-  const unit = QUANTITIES[quantity].shown[family]
+/** The half width of a value's band in its own shown unit, to two figures: a difference, so no offset. */
+export function showBand(value: Measured, bandSi: number, family: UnitFamily): Shown {
+  const unit = unitOf(value, family)
   const half = Math.abs(bandSi / unit.factor)
-  const digits = Math.max(unit.decimals(fromSi(unit, si)), digitsToShow(half))
-  return { number: grouped(half, digits), unit: unit.label }
-}
-
-/** Digits after the point that show the first figure of a number below one; none for zero. */
-function digitsToShow(size: number): number {
-  return size > 0 && size < 1 ? Math.min(6, Math.ceil(-Math.log10(size))) : 0
+  if (!(half > 0) || !Number.isFinite(half)) return { number: '0', unit: unit.label }
+  const place = placeOf(unit, fromSi(unit, value.si), bandSi)
+  // One that would round away is told by its first figure.
+  const told = half < 10 ** place / 2 ? firstFigure(half) : place
+  return { number: rounded(half, told), unit: unit.label }
 }
 
 /** For a field: no grouping, no trailing zeros, a little more than is shown elsewhere. */

@@ -1,8 +1,9 @@
-import { measured, showText } from './format.ts'
+import { joined, measured, show, showBand, showText } from './format.ts'
 import type { QuantityName, UnitFamily } from './units.ts'
 
-/** What stands in a sentence's braces: a quantity in SI, words as they are, or a sentence with values of its own. */
-export type SentenceValue = readonly [QuantityName, number] | string | Sentence
+/** What stands in a sentence's braces: a quantity in SI, perhaps with its band, words as they are, or a sentence with values of its own. */
+export type SentenceValue =
+  readonly [QuantityName, number] | readonly [QuantityName, number, number] | string | Sentence
 
 /** Words with quantities and names in them, so that one text can be read in either unit family. */
 export interface Sentence {
@@ -31,5 +32,10 @@ export function say({ text, values }: Sentence, family: UnitFamily): string {
 
 function sayValue(value: SentenceValue, family: UnitFamily): string {
   if (typeof value === 'string') return value
-  return 'text' in value ? say(value, family) : showText(measured(value[0], value[1]), family)
+  if ('text' in value) return say(value, family)
+  const [quantity, si, bandSi] = value
+  if (!bandSi) return showText(measured(quantity, si), family)
+  const { number, unit } = show(measured(quantity, si, bandSi), family)
+  const band = showBand(measured(quantity, si), bandSi, family).number
+  return joined(`${number} ± ${band}`, unit)
 }

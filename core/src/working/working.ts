@@ -63,4 +63,4 @@ export function term(symbol: string, meaning: string, quantity: QuantityName, si
 
 /** Where the band of a solved figure comes from. */
 export const BAND_SOURCE =
-  'Band: fittings ± 20 %, friction ± 5 %, solved again with each, root sum of squares.'
+  'Band: each piece and pump by itself, by kind and together, through what a little more loss there does to this flow; two standard deviations.'

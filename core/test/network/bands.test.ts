@@ -17,7 +17,7 @@ describe('bands, drawn by lot', () => {
   ).flat()
 
   test.each(MODELS)('hold at every end where errors go %s', (model) => {
-    expect(ends.length).toBeGreaterThan(300)
+    expect(ends.length).toBeGreaterThan(150)
     for (const { network, end, inside } of ends) {
       if (inside[model] < 89) throw new Error(`${network}, ${end}: ${inside[model]} of 100`)
     }

@@ -54,7 +54,7 @@ describe('any network', () => {
       settings(10_000),
     )
     // Where the tees are brought in by and by, it is more; that is seldom.
-    expect(taken.filter((iterations) => iterations > MOST_ITERATIONS).length).toBeLessThan(10)
+    expect(taken.filter((iterations) => iterations > MOST_ITERATIONS).length).toBeLessThan(20)
     taken.sort((a, b) => a - b)
     expect(taken[9_000]).toBeLessThanOrEqual(15)
   }, 120_000)

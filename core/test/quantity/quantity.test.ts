@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { editable, show, showBand, showText } from '../../src/quantity/format.ts'
+import { editable, measured, show, showBand, showText } from '../../src/quantity/format.ts'
 import { parseQuantity } from '../../src/quantity/parse.ts'
 import { say, sentence } from '../../src/quantity/sentence.ts'
 import { QUANTITIES, type QuantityName, type UnitFamily } from '../../src/quantity/units.ts'
@@ -62,6 +62,25 @@ describe('what is shown', () => {
   test('a band is a difference, and never hides behind its rounding', () => {
     expect(showBand({ quantity: 'temperature', si: 25 }, 1, 'us').number).toBe('1.8')
     expect(showBand({ quantity: 'flow', si: 91 / 3.6e6 }, 0.3 / 3.6e6, 'metric').number).toBe('0.3')
+  })
+  test('a value and its band stand to one place, the band to two figures', () => {
+    const flow = (litres: number, band: number) => {
+      const value = measured('flow', litres / 3.6e6, band / 3.6e6)
+      return `${show(value, 'metric').number} ± ${showBand(value, band / 3.6e6, 'metric').number}`
+    }
+    expect(flow(1744.4, 173)).toBe('1\u202f740 ± 170')
+    expect(flow(1744.4, 98.7)).toBe('1\u202f744 ± 99')
+    expect(flow(1744.4, 99.7)).toBe('1\u202f740 ± 100')
+    expect(flow(253.1, 8.32)).toBe('253 ± 8')
+    expect(flow(53.14, 8.32)).toBe('53 ± 8')
+    expect(flow(-797.3, 46)).toBe('−797 ± 46')
+    const head = measured('head', 0.9448, 0.0213)
+    expect(`${show(head, 'metric').number} ± ${showBand(head, 0.0213, 'metric').number}`).toBe(
+      '0.94 ± 0.02',
+    )
+    expect(say(sentence('{q}', { q: ['flow', 0.0005, 3e-5] }), 'metric')).toBe(
+      '1\u202f800 ± 110\u00a0L/h',
+    )
   })
   test('a field written and read again means the same', () => {
     const names = Object.keys(QUANTITIES).filter((name) => name !== 'number') as QuantityName[]

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
+import WhatMatters from './WhatMatters.vue'
 
 const store = useDesign()
 const units = useUnits()
@@ -52,7 +53,9 @@ const split = computed(() => {
       :mark="side.pump.twoNumberCurve ? 'two-number curve' : undefined"
       :value="{ quantity: 'flow', si: side.flowM3PerS }"
       :band="side.flowBandM3PerS"
-    />
+    >
+      <WhatMatters :line-id="side.lineId" />
+    </FigureRow>
     <FigureRow
       v-if="endTank"
       figure="turnover"
@@ -84,12 +87,14 @@ const split = computed(() => {
       figure="fastest"
       label="Fastest water"
       :value="{ quantity: 'speed', si: side.fastestMPerS }"
+      :band="side.fastestBandMPerS"
     />
     <FigureRow
       figure="wirePower"
       label="Pump power"
       :mark="side.pump.powerIsScaled ? 'scaled' : undefined"
       :value="{ quantity: 'power', si: side.pump.wirePowerW }"
+      :band="side.pump.wirePowerBandW"
     />
     <FigureRow
       figure="wireToWater"

@@ -34,8 +34,8 @@ const store = useDesign()
 const units = useUnits()
 const open = ref(false)
 const id = useId()
-const shownValue = computed(() => units.shown(value))
-const bandText = computed(() => (band === null ? '' : `± ${units.band(value, band)}`))
+const shownValue = computed(() => units.shown(band ? { ...value, bandSi: band } : value))
+const bandText = computed(() => (band ? `± ${units.band(value, band)}` : ''))
 const working = computed(() => {
   const { shown: design, solved, line } = store
   if (!open.value || !design || !solved) return null
@@ -65,6 +65,9 @@ const working = computed(() => {
         <span class="caption ml-1">{{ shownValue.unit }} {{ bandText }}</span>
       </span>
     </button>
-    <div :id="id"><WorkingPanel v-if="working" :working="working" /></div>
+    <div :id="id">
+      <WorkingPanel v-if="working" :working="working" />
+      <slot v-if="working" />
+    </div>
   </div>
 </template>

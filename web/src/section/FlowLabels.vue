@@ -14,7 +14,7 @@ const more = (label: FlowLabel) =>
 <template>
   <g v-for="(label, i) in labels" :key="i" font-size="14" :text-anchor="label.anchor">
     <text :x="label.x" :y="label.y" fill="var(--ink)" font-weight="650" class="halo">
-      {{ units.text('flow', label.flowM3PerS) }}
+      {{ units.text('flow', label.flowM3PerS, label.flowBandM3PerS) }}
     </text>
     <text v-if="more(label)" :x="label.x" :y="label.y + 17" fill="var(--ink-soft)" class="halo">
       {{ more(label) }}

@@ -23,7 +23,8 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
       {{ units.text('length', tank.lengthM) }} long; its water stands
       {{ units.text('length', solved.tanks[i]!.surfaceM) }} above the room’s floor,
       {{ units.text('length', solved.tanks[i]!.freeboardM) }} below the rim, and
-      {{ units.text('flow', solved.tanks[i]!.flowM3PerS) }} reaches it.
+      {{ units.text('flow', solved.tanks[i]!.flowM3PerS, solved.tanks[i]!.flowBandM3PerS) }} reaches
+      it.
     </li>
     <li v-for="placed in design.returnSide.pumps" :key="placed.id">
       {{ design.returnSide.pumps.length > 1 ? `The pump ${placed.id}` : 'The pump' }} draws from
@@ -32,8 +33,9 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
     <li v-for="line in solved.returnSide.lines" :key="line.lineId">
       {{ solved.returnSide.lines.length > 1 ? lineOf(line.lineId).name : 'The run' }} lifts it
       {{ units.text('head', line.liftM) }} and ends {{ units.text('length', line.mouth.zM) }} above
-      the floor, {{ ENDS[line.end] }}. {{ units.text('flow', line.flowM3PerS) }} flows; the fastest
-      water runs at {{ units.text('speed', line.fastestMPerS) }}.
+      the floor, {{ ENDS[line.end] }}.
+      {{ units.text('flow', line.flowM3PerS, line.flowBandM3PerS) }} flows; the fastest water runs
+      at {{ units.text('speed', line.fastestMPerS) }}.
     </li>
     <li v-for="overflow in solved.overflows" :key="`o${overflow.tankId}`">
       {{ units.text('length', overflow.headM) }} of water over the rim<template

@@ -6,6 +6,7 @@ export interface FlowLabel {
   readonly x: number
   readonly y: number
   readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
   /** Of the line, where there are several. */
   readonly name: string
   /** Which end of its words stands there. */
@@ -32,7 +33,17 @@ export function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scal
     const best = clearest(spots, name, [...pipes, ...taken])
     const { x, y, anchor, speedMPerS } = best ?? overMouth(line, scale)
     taken.push(textBox({ x, y, anchor }, name))
-    return [{ x, y, anchor, flowM3PerS: line.flowM3PerS, name, speedMPerS }]
+    return [
+      {
+        x,
+        y,
+        anchor,
+        flowM3PerS: line.flowM3PerS,
+        flowBandM3PerS: line.flowBandM3PerS,
+        name,
+        speedMPerS,
+      },
+    ]
   })
 }
 

@@ -14,7 +14,9 @@ export const useUnits = defineStore('units', () => {
   const family = useStorage<UnitFamily>('yew.units', 'metric')
   if (family.value !== 'us') family.value = 'metric'
 
-  const text = (quantity: QuantityName, si: number) => showText({ quantity, si }, family.value)
+  /** To the place of its band where that is given. */
+  const text = (quantity: QuantityName, si: number, bandSi?: number | null) =>
+    showText(bandSi ? { quantity, si, bandSi } : { quantity, si }, family.value)
   const shown = (value: Measured) => show(value, family.value)
   const band = (value: Measured, bandSi: number) => showBand(value, bandSi, family.value).number
 

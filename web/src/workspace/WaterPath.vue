@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { leadOf, leastDrainMargin, type SolvedBasin } from '@yew-basin/core'
+import { leadOf, worstBlocked, type SolvedBasin } from '@yew-basin/core'
 import { computed, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
@@ -10,7 +10,7 @@ const { station } = defineProps<{ station: string }>()
 const store = useDesign()
 const units = useUnits()
 
-const length = (si: number) => units.text('length', si)
+const length = (si: number, bandSi?: number) => units.text('length', si, bandSi)
 
 /** The thickest sheet of water over any rim. */
 function overflowFigure({ overflows }: SolvedBasin): string {
@@ -19,16 +19,27 @@ function overflowFigure({ overflows }: SolvedBasin): string {
 }
 
 function drainsFigure({ overflows, drains }: SolvedBasin): string {
-  const left = leastDrainMargin(overflows)
+  const left = worstBlocked(overflows)
   if (left === null) {
     return drains.length > 0 || overflows.length === 0 ? 'not set yet' : 'none needed'
   }
-  return left > 0 ? `${length(left)} left, one blocked` : 'spills with one blocked'
+  const { marginM, marginBandM } = left
+  return marginM > 0
+    ? `${length(marginM, marginBandM)} left, one blocked`
+    : 'spills with one blocked'
 }
 
 function sumpFigure({ sump: { outage } }: SolvedBasin): string {
   if (!outage) return 'sizes not set yet'
-  return outage.spills ? 'spills in a power cut' : `${length(outage.marginM)} left, power cut`
+  return outage.spills
+    ? 'spills in a power cut'
+    : `${length(outage.marginM, outage.marginBandM)} left, power cut`
+}
+
+function returnFigure(solved: SolvedBasin): string {
+  const { flowM3PerS, flowBandM3PerS } = solved.returnSide
+  const { headM, headBandM } = leadOf(solved).pump
+  return `${units.text('flow', flowM3PerS, flowBandM3PerS)} at ${units.text('head', headM, headBandM)}`
 }
 
 const SKIMMER_SAYS = { small: 'too small', fits: 'suits the water', large: 'too large' }
@@ -44,7 +55,8 @@ function sterilizerFigure({ treatment: { sterilizers } }: SolvedBasin): string {
   const [first] = sterilizers
   if (!first) return 'none set yet'
   if (first.doseJPerM2 === null) return 'no water passes it'
-  return `${units.text('dose', first.doseJPerM2)} at ${units.text('flow', first.flowM3PerS)}`
+  const dose = units.text('dose', first.doseJPerM2, first.doseBandJPerM2)
+  return `${dose} at ${units.text('flow', first.flowM3PerS, first.flowBandM3PerS)}`
 }
 
 /** On a phone the path is wider than the screen: the open station is brought into it. */
@@ -61,7 +73,7 @@ watch(
 const stations = computed(() => {
   const solved = store.solved
   if (!solved) return []
-  const { tanks, returnSide, totals } = solved
+  const { tanks, totals } = solved
   return [
     {
       id: 'tank',
@@ -80,7 +92,7 @@ const stations = computed(() => {
     {
       id: 'return',
       name: 'Return',
-      figure: `${units.text('flow', returnSide.flowM3PerS)} at ${units.text('head', leadOf(solved).pump.headM)}`,
+      figure: returnFigure(solved),
       state: store.states.return,
     },
     {

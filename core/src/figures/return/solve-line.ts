@@ -10,6 +10,7 @@ import {
 } from '../../layout/index.ts'
 import { type SolvedFlows, tableLossM } from '../../network/index.ts'
 import {
+  boreAreaM2,
   boreOf,
   frictionFactor,
   regimeAt,
@@ -68,6 +69,7 @@ export function solveLine(
     fittingsBandM: halfWidth(banded, fittingsMoves(banded, path, { link: pumpLink, slope })),
     leastSpeedToLift: leastSpeedToLift(laidPump.curve, liftM),
     fastestMPerS: fastest?.speedMPerS ?? 0,
+    fastestBandMPerS: fastest ? speedBand(banded, laid, own, fastest) : 0,
     fastestPieceId: fastest?.pieceId ?? null,
     exitSpeedMPerS: speedMPerS(Math.abs(flowM3PerS), endBoreM(laid)),
     start: laid.start,
@@ -127,6 +129,18 @@ function fastestOf(pieces: readonly SolvedPiece[]): SolvedPiece | null {
     if (fastest === null || piece.speedMPerS > fastest.speedMPerS) fastest = piece
   }
   return fastest
+}
+
+/** How far the speed in a piece may be off: as the flow of its stretch. */
+function speedBand(
+  banded: Banded,
+  { placed }: LaidLine,
+  segments: readonly Segment[],
+  { pieceId, boreM }: SolvedPiece,
+): number {
+  const at = placed.findIndex(({ piece }) => piece.id === pieceId)
+  const own = segments.find(({ firstPiece, endPiece }) => at >= firstPiece && at < endPiece)
+  return own ? halfWidth(banded, { flows: [{ link: own.link, by: 1 / boreAreaM2(boreM) }] }) : 0
 }
 
 function solvePieces(

@@ -160,6 +160,7 @@ export interface SolvedLine {
   readonly leastSpeedToLift: number
   /** Fastest water in this line's own pipe and fittings; the nozzle's mouth apart. */
   readonly fastestMPerS: number
+  readonly fastestBandMPerS: number
   readonly fastestPieceId: string | null
   /** At the end of the line. */
   readonly exitSpeedMPerS: number

@@ -38,10 +38,9 @@ export function isFed({ tank, feeding }: FeedCase): boolean {
 export function againstWanted({ tank }: FeedCase) {
   const { flowM3PerS: flow, wantedFlowM3PerS: wanted, flowBandM3PerS: band } = tank
   return {
-    flow: ['flow', flow],
+    flow: ['flow', flow, band],
     wanted: ['flow', wanted],
     off: ['share', wanted > 0 ? Math.abs(flow - wanted) / wanted : 0],
-    band: ['flow', band],
   } as const
 }
 

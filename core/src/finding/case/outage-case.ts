@@ -45,6 +45,6 @@ export function outageValues({ outage, box }: OutageCase) {
     back: ['volume', outage.drainBack.totalM3],
     free: ['volume', outage.freeVolumeM3],
     line: ['length', outage.fillLineM - box.floorHeightM],
-    left: ['length', outage.marginM],
+    left: ['length', outage.marginM, outage.marginBandM],
   } as const
 }

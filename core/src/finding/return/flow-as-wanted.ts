@@ -21,7 +21,7 @@ export const flowAsWanted = rule({
       where: feedWords(feed).where,
     }),
   reason: (feed) =>
-    sentence('{flow} (± {band}) reaches {at}, against {wanted}.', {
+    sentence('{flow} reaches {at}, against {wanted}.', {
       ...againstWanted(feed),
       at: feedWords(feed).at,
     }),

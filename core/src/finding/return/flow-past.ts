@@ -18,7 +18,7 @@ export const flowPast = rule({
     }),
   reason: (feed) =>
     sentence(
-      '{flow} (± {band}) against {wanted}: power and noise for nothing, and more for the drains to carry.',
+      '{flow} against {wanted}: power and noise for nothing, and more for the drains to carry.',
       againstWanted(feed),
     ),
 })

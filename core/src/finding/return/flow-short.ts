@@ -18,7 +18,7 @@ export const flowShort = rule({
       where: feedWords(feed).where,
     }),
   reason: (feed) =>
-    sentence('{flow} (± {band}) reaches {at} and you want {wanted}.', {
+    sentence('{flow} reaches {at} and you want {wanted}.', {
       ...againstWanted(feed),
       at: feedWords(feed).at,
     }),

@@ -23,10 +23,9 @@ export const takeoffOffTarget = rule({
     ),
   reason: ({ solved }, { wantedM3PerS }) =>
     sentence(
-      '{flow} (± {band}) runs through it and you want {wanted}. Every valve moves every line: the balance finds all openings at once.',
+      '{flow} runs through it and you want {wanted}. Every valve moves every line: the balance finds all openings at once.',
       {
-        flow: ['flow', solved.flowM3PerS],
-        band: ['flow', solved.flowBandM3PerS],
+        flow: ['flow', solved.flowM3PerS, solved.flowBandM3PerS],
         wanted: ['flow', wantedM3PerS],
       },
     ),

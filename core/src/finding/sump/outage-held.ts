@@ -5,13 +5,17 @@ import { holdsFor, rule } from '../rule.ts'
 export const outageHeld = rule({
   code: 'outage-held',
   station: 'sump',
-  severities: ['fine'],
+  severities: ['watch', 'fine'],
   holds: 'What comes down in a power cut stays in the sump.',
   condition: (outageCase: OutageCase) => holdsFor(outageState(outageCase) === 'held'),
+  severity: ({ outage }) => (outage.marginM > outage.marginBandM ? 'fine' : 'watch'),
   title: (outageCase) =>
-    sentence('A power cut stays in the sump: {left} to its rim', {
-      left: outageValues(outageCase).left,
-    }),
+    sentence(
+      outageCase.outage.marginM > outageCase.outage.marginBandM
+        ? 'A power cut stays in the sump: {left} to its rim'
+        : 'Whether a power cut stays in the sump is too near to call: {left} to its rim',
+      { left: outageValues(outageCase).left },
+    ),
   reason: (outageCase) => {
     const { back, line } = outageValues(outageCase)
     return sentence(

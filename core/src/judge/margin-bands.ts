@@ -1,0 +1,57 @@
+import type { Overflowing, SteadyState, TankLevels } from '../loop/index.ts'
+import { OPEN_PIPE_SPREAD, rimSpread } from '../weir/index.ts'
+
+/** A rim's flow goes with the head to the power of 3/2, an orifice's with its root. */
+const RIM_POWER = 2 / 3
+const ORIFICE_POWER = 2
+/** A mouth's rim rules up to so many bores over it. */
+const RIM_RULES_TO_BORES = 3 / 8
+
+/** How far the water over a rim may stand from where it is computed, with a flow known to a share, m. */
+export function rimLevelBandM(headM: number, flowShare: number): number {
+  return headM > 0 ? RIM_POWER * headM * Math.hypot(rimSpread(headM), flowShare) : 0
+}
+
+/** The same for a tank and its box, whichever of the two holds the water up: the larger. */
+export function levelBandsM(
+  { tank, overflow, drains }: Overflowing,
+  { surfaceM, boxM }: TankLevels,
+  flowShare: number,
+): { readonly surfaceM: number; readonly boxM: number } {
+  const crestM = tank.floorHeightM + overflow.crestM
+  const rimBandM = rimLevelBandM(surfaceM - crestM, flowShare)
+  const lowest = drains.reduce<(typeof drains)[number] | null>(
+    (least, laid) =>
+      boxM !== null && laid.lipM < boxM && (!least || laid.lipM > least.lipM) ? laid : least,
+    null,
+  )
+  if (boxM === null || !lowest) return { surfaceM: rimBandM, boxM: 0 }
+  // The highest mouth under water is the one that settles the level; the rest run full.
+  const riseM = boxM - lowest.lipM
+  const power = riseM > RIM_RULES_TO_BORES * lowest.boreM ? ORIFICE_POWER : RIM_POWER
+  const boxBandM = power * riseM * Math.hypot(OPEN_PIPE_SPREAD, flowShare)
+  return { surfaceM: boxM > crestM ? Math.max(rimBandM, boxBandM) : rimBandM, boxM: boxBandM }
+}
+
+/** Share by which the flow into a tank may be off. */
+export function flowShareOf({
+  flowM3PerS,
+  flowBandM3PerS,
+}: {
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+}): number {
+  return flowM3PerS > 0 ? flowBandM3PerS / flowM3PerS : 0
+}
+
+/** How far what comes down in a power cut may be off, m³: what stands over the rims. */
+export function aboveRimBandM3(
+  { design, tankLevels }: SteadyState,
+  shareOf: (tankId: string) => number,
+): number {
+  const bands = design.tanks.map((tank, i) => {
+    const level = tankLevels[i]
+    return level ? tank.lengthM * tank.widthM * rimLevelBandM(level.headM, shareOf(tank.id)) : 0
+  })
+  return Math.hypot(...bands)
+}

@@ -1,0 +1,63 @@
+import { aLoop } from '../a-loop.ts'
+import { withChanges } from '../changes.ts'
+import { solveBasin } from '../../src/index.ts'
+import { rimLevelBandM } from '../../src/judge/margin-bands.ts'
+import { keyFigures } from '../../src/key-figures/index.ts'
+import { describe, expect, test } from '@jest/globals'
+
+const LOOP = aLoop()
+
+describe('how well a level is known', () => {
+  test('two thirds of how well its rim and its flow are', () => {
+    expect(rimLevelBandM(0.02, 0)).toBeCloseTo(0.002, 12)
+    expect(rimLevelBandM(0.04, 0)).toBeCloseTo((2 / 3) * 0.04 * 0.05, 12)
+    expect(rimLevelBandM(0.02, 0.2)).toBeCloseTo((2 / 3) * 0.02 * 0.25, 12)
+    expect(rimLevelBandM(-0.01, 0.2)).toBe(0)
+  })
+  test('stands beside every margin, small beside a large one', () => {
+    const { overflows, sump } = solveBasin(LOOP)
+    for (const { blocked } of overflows) {
+      for (const { marginM, marginBandM } of blocked) {
+        expect(marginBandM).toBeGreaterThan(0)
+        expect(marginBandM).toBeLessThan(Math.max(marginM, 0.2))
+      }
+    }
+    expect(sump.outage!.marginBandM).toBeGreaterThan(0)
+    expect(sump.outage!.marginBandM).toBeLessThan(0.02)
+  })
+  test('is on the strip, and its figure is shown no finer', () => {
+    const figures = keyFigures(solveBasin(LOOP))
+    for (const id of ['flow', 'turnover', 'head', 'drain', 'outage'] as const) {
+      const figure = figures.find((known) => known.id === id)!
+      expect(figure.value.bandSi).toBeGreaterThan(0)
+    }
+  })
+})
+
+describe('a margin inside its band is not called fine', () => {
+  const finding = (changes: Record<string, unknown>, code: string) =>
+    solveBasin(withChanges(LOOP, changes)).findings.find((found) => found.code === code)
+
+  test('of a blocked pipe', () => {
+    const { overflows, tanks } = solveBasin(LOOP)
+    const worst = overflows[0]!.blocked.reduce((a, b) => (b.marginM < a.marginM ? b : a))
+    const rimM = LOOP.tanks[0]!.rimM
+    expect(finding({}, 'blocked-pipe-held')!.severity).toBe('fine')
+    const lower = rimM - worst.marginM + worst.marginBandM / 2
+    const near = finding({ 'tanks.0.rimM': lower }, 'blocked-pipe-held')
+    expect(near?.severity).toBe('watch')
+    expect(tanks).toHaveLength(1)
+  })
+  test('of a power cut', () => {
+    expect(finding({}, 'outage-held')!.severity).toBe('fine')
+    // The tank made longer step by step until the margin is smaller than how well it is known.
+    for (let lengthM = 1; lengthM < 10; lengthM *= 1.01) {
+      const changes = { 'tanks.0.lengthM': lengthM, 'sump.marginM': 0 }
+      const { marginM, marginBandM } = solveBasin(withChanges(LOOP, changes)).sump.outage!
+      if (marginM >= marginBandM) continue
+      expect(finding(changes, 'outage-held')?.severity ?? 'none').not.toBe('fine')
+      return
+    }
+    throw new Error('no tank was long enough')
+  })
+})
