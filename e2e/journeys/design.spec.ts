@@ -23,6 +23,22 @@ test('changing the pipe’s size moves the flow, the curve and the section', asy
   expect(await chart.locator('svg').innerHTML()).not.toBe(drawn)
 })
 
+test('what a flow’s band comes from, and what one step of each choice does, opens by keyboard', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  const flow = page.getByRole('button', { name: /^Flow at the tank/ })
+  await flow.focus()
+  await page.keyboard.press('Enter')
+  const matters = page.getByRole('region', { name: 'What matters most' })
+  await expect(matters).toContainText('The pump’s curve')
+  await expect(matters).toContainText('time a bucket at the nozzle')
+  await expect(matters).toContainText('Lift 100 mm less')
+  await page.keyboard.press('Enter')
+  await expect(matters).toBeHidden()
+})
+
 test('what was made is there after a reload, and undo reaches back past it', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern', 'tank')

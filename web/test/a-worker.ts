@@ -54,7 +54,7 @@ export function aPage(): void {
 }
 
 /** Waits until it holds, looking often. */
-export async function until(holds: () => boolean, what: string, mostMs = 20_000): Promise<void> {
+export async function until(holds: () => boolean, what: string, mostMs = 50_000): Promise<void> {
   const begun = Date.now()
   while (!holds()) {
     if (Date.now() - begun > mostMs) throw new Error(`waited in vain: ${what}`)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { readCurveCsv, writeCurveCsv } from '../src/parts/curve-csv.ts'
+import { readCurveCsv, unitsOf, writeCurveCsv } from '../src/parts/curve-csv.ts'
 
 const GOOD = 'flow (L/h),head (m),power (W)\n0,3.2,30\n1000,2.5,38\n2000,1,42\n'
 const faultsOf = (text: string) => {
@@ -21,6 +21,18 @@ describe('a curve from a file', () => {
     ['underscores', 'flow_L_h,head_m\n0,3\n1000,2', 1000 / 3.6e6, 2],
     ['semicolons, columns turned round', 'head (m);flow (L/min)\n3;0\n2;60', 1e-3, 2],
     ['no unit: metric', 'Flow,Head\n0,3\n1000,2', 1000 / 3.6e6, 2],
+    ['tabs and decimal commas', 'flow\thead\n0\t3,2\n1000\t2', 1000 / 3.6e6, 2],
+    [
+      'semicolons, decimal commas, dots for thousands',
+      'flow;head\n0;3,25\n1.000;2',
+      1000 / 3.6e6,
+      2,
+    ],
+    ['quoted thousands', 'flow,head\n0,3\n"1,000",2', 1000 / 3.6e6, 2],
+    ['title lines', 'My pump, as printed\n2026\n\nflow,head\n0,3\n1000,2', 1000 / 3.6e6, 2],
+    ['units in the cells', 'flow,head\n0 gph,10 ft\n264.172 gph,8 ft', 1000 / 3.6e6, 8 * 0.3048],
+    ['other words', 'Q [L/h];H [m]\n0;3\n1000;2', 1000 / 3.6e6, 2],
+    ['lines in any order', 'flow,head\n1000,2\n0,3', 1000 / 3.6e6, 2],
     ['a byte order mark and empty lines', '\uFEFFflow,head\n\n0,3\n\n1000,2\n\n', 1000 / 3.6e6, 2],
   ])('%s', (_, text, flow, head) => {
     const read = readCurveCsv(text)
@@ -34,13 +46,34 @@ describe('a curve from a file', () => {
     ['a negative one', GOOD.replace('1000', '-1000'), /Line 3, column 1/],
     ['a unit nobody knows', GOOD.replace('(m)', '(ells)'), /Line 1, column 2: “head \(ells\)”/],
     ['no head at all', 'flow,pressure\n0,1\n1,0', /no column “head”/],
-    ['a flow that falls', 'flow,head\n1000,3\n0,2', /Point 2: its flow/],
-    ['a head that rises', 'flow,head\n0,2\n1000,3', /Point 2: its head/],
+    [
+      'a flow that is there twice',
+      'flow,head\n1000,3\n1000,2',
+      /Two points have the flow 1000 L.h/,
+    ],
+    ['a head that rises', 'flow,head\n0,2\n1000,3', /At 1000 L.h its head is not below/],
+    ['a head that stays', 'flow,head\n0,2\n1000,2', /At 1000 L.h its head is not below/],
     ['one point', 'flow,head\n0,2', /two lines/],
     ['nothing', '\n\n', /empty/],
     ['far too much', `flow,head\n${'1,1\n'.repeat(90_000)}`, /too long/],
   ])('%s: nothing is read, and the place is named', (_, text, message) => {
     expect(faultsOf(text).join('\n')).toMatch(message)
+  })
+  test('without a header it asks, guesses what is which, and reads what it is told', () => {
+    const text = 'My pump\n3.2;0;30\n2.5;1000;38\n1;2000;42\n'
+    const asked = readCurveCsv(text)
+    if (asked.ok || !('asks' in asked)) throw new Error('it did not ask')
+    expect(asked.asks.sample).toHaveLength(3)
+    expect(asked.asks.roles.map((role) => role?.name ?? null)).toEqual(['head', 'flow', null])
+    const read = readCurveCsv(text, asked.asks.roles)
+    expect(read.ok && read.rows.map(({ headM }) => headM)).toEqual([3.2, 2.5, 1])
+    const [feet] = unitsOf('head').filter(({ label }) => label === 'ft')
+    const inFeet = readCurveCsv(text, [{ name: 'head', unit: feet! }, asked.asks.roles[1]!, null])
+    expect(inFeet.ok && inFeet.rows[1]!.headM).toBeCloseTo(2.5 * 0.3048, 9)
+    expect(readCurveCsv(text, [null, asked.asks.roles[1]!, null])).toMatchObject({
+      ok: false,
+      faults: ['No column is its head.'],
+    })
   })
   test('every bad place is named, not only the first', () => {
     expect(faultsOf('flow,head\nx,1\n1,y')).toHaveLength(2)

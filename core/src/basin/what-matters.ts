@@ -1,7 +1,7 @@
 import { applyEdits, type BasinDesign, type Edit, type ReturnLine, setTo } from '../design/index.ts'
 import type { SpreadKind } from '../fitting/index.ts'
 import { endLink, type Layout, pathTo, pumpOf } from '../layout/index.ts'
-import { steadyState } from '../loop/index.ts'
+import { findSteadyState, steadyState, type SteadyState } from '../loop/index.ts'
 import { Bands, makeNetwork, solveNetwork } from '../network/index.ts'
 import { nextSizeUp, sizeWords } from '../pipe/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
@@ -84,7 +84,7 @@ export function whatMatters(design: BasinDesign, lineId: string): WhatMatters | 
     steps: [
       ...stepsOf(design, layout, index).map(({ change, edits }) => ({
         change,
-        flowM3PerS: flowAfter(applyEdits(design, edits), lineId),
+        flowM3PerS: flowAfter(applyEdits(design, edits), lineId, steady),
       })),
       {
         change: sentence('Lift {less} less', { less: ['length', LIFT_STEP_M] }),
@@ -98,9 +98,9 @@ export function whatMatters(design: BasinDesign, lineId: string): WhatMatters | 
   }
 }
 
-/** The flow at a line's end in another design that has it. */
-function flowAfter(design: BasinDesign, lineId: string): number {
-  const { layout, solution } = steadyState(design)
+/** The flow at a line's end in a design that is tried and thrown away: nobody else will ask for it. */
+function flowAfter(design: BasinDesign, lineId: string, near: SteadyState): number {
+  const { layout, solution } = findSteadyState(design, { near })
   const index = layout.lines.findIndex(({ line }) => line.id === lineId)
   return solution.flows.flowsM3PerS[endLink(layout, index)]!
 }

@@ -1,6 +1,6 @@
 export { type Blocked, boxDrains, NONE_BLOCKED } from './box-drains.ts'
 export { BoxSearch } from './box-search.ts'
-export { chamberLevelM, type SteadyState } from './find-steady-state.ts'
+export { chamberLevelM, findSteadyState, type SteadyState } from './find-steady-state.ts'
 export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
 export { steadyState, steadyStatesSearched } from './steady-state.ts'

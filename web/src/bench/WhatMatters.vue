@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { say, whatMatters } from '@yew-basin/core'
+import { refDebounced } from '@vueuse/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -9,7 +10,12 @@ const { lineId } = defineProps<{ lineId: string }>()
 const store = useDesign()
 const units = useUnits()
 
-const found = computed(() => (store.shown ? whatMatters(store.shown, lineId) : null))
+/** Half a dozen designs are tried for it: not at every keystroke, but once typing rests. */
+const calm = refDebounced(
+  computed(() => store.shown),
+  300,
+)
+const found = computed(() => (calm.value ? whatMatters(calm.value, lineId) : null))
 const percent = (share: number) => `${Math.round(share * 100)}%`
 const widest = computed(() =>
   Math.max(...(found.value?.steps.map(({ byM3PerS }) => Math.abs(byM3PerS)) ?? []), 1e-12),

@@ -8,9 +8,10 @@ import QuantityField from '../bench/QuantityField.vue'
 import OwnFigure from '../run/OwnFigure.vue'
 import { useUnits } from '../shell/units.ts'
 import { curveChart } from './curve-chart.ts'
-import { readCurveCsv, writeCurveCsv } from './curve-csv.ts'
+import { type ColumnRole, type CurveRow, readCurveCsv, writeCurveCsv } from './curve-csv.ts'
 
 const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
+const ColumnsAsked = defineAsyncComponent(() => import('./ColumnsAsked.vue'))
 const CurveTrace = defineAsyncComponent(() => import('./CurveTrace.vue'))
 
 /** A pump's figures; its curve is typed, brought in from a file, or traced from a picture. */
@@ -23,6 +24,12 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
 
 const faults = computed(() => curveFaults(model.value))
 const fileFaults = ref<readonly string[]>([])
+/** A file that does not say which column is which. */
+const asked = ref<{
+  text: string
+  sample: readonly (readonly string[])[]
+  roles: readonly ColumnRole[]
+} | null>(null)
 const tracing = ref(false)
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
@@ -56,12 +63,17 @@ async function bringIn(event: Event) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const read = readCurveCsv(await file.text())
-  fileFaults.value = read.ok ? [] : read.faults
-  if (!read.ok) return
-  const powers = read.rows.filter(({ powerW }) => powerW !== null)
+  const content = await file.text()
+  const read = readCurveCsv(content)
+  asked.value = !read.ok && 'asks' in read ? { text: content, ...read.asks } : null
+  fileFaults.value = read.ok || asked.value ? [] : read.faults
+  if (read.ok) takeRows(read.rows)
+}
+function takeRows(rows: readonly CurveRow[]) {
+  asked.value = null
+  const powers = rows.filter(({ powerW }) => powerW !== null)
   give({
-    curve: read.rows.map(({ flowM3PerS, headM }) => ({ flowM3PerS, headM })),
+    curve: rows.map(({ flowM3PerS, headM }) => ({ flowM3PerS, headM })),
     power:
       powers.length >= 2
         ? powers.map(({ flowM3PerS, powerW }) => ({ flowM3PerS, powerW: powerW! }))
@@ -181,6 +193,13 @@ function traced(curve: readonly CurvePoint[]) {
         <li class="font-semibold">Nothing was brought in.</li>
         <li v-for="fault in fileFaults" :key="fault">{{ fault }}</li>
       </ul>
+      <ColumnsAsked
+        v-if="asked"
+        :key="asked.text"
+        v-bind="asked"
+        @taken="takeRows"
+        @left="asked = null"
+      />
       <CurveTrace v-if="tracing" class="mt-2" @traced="traced" />
       <template v-else>
         <PlainChart
