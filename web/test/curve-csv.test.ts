@@ -28,6 +28,7 @@ describe('a curve from a file', () => {
       1000 / 3.6e6,
       2,
     ],
+    ['decimal commas in semicolons', 'flow;head\n0;3,0\n1000;2,0', 1000 / 3.6e6, 2],
     ['quoted thousands', 'flow,head\n0,3\n"1,000",2', 1000 / 3.6e6, 2],
     ['title lines', 'My pump, as printed\n2026\n\nflow,head\n0,3\n1000,2', 1000 / 3.6e6, 2],
     ['units in the cells', 'flow,head\n0 gph,10 ft\n264.172 gph,8 ft', 1000 / 3.6e6, 8 * 0.3048],

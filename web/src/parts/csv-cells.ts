@@ -13,13 +13,19 @@ export interface CsvCells {
 
 /** Commas, semicolons or tabs; quoted cells; points or decimal commas. */
 export function csvCells(text: string): CsvCells {
-  const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: false,
-    delimitersToGuess: [';', '\t', ',', '|'],
-  })
+  const plain = text.replace(/^\uFEFF/, '')
+  const delimiter = delimiterOf(plain)
+  const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter })
   const lines = data.map((cells) => cells.map((cell) => cell.trim()))
   const decimals = lines.flat().some((cell) => /^[+-]?\d+,(\d{1,2}|\d{4,})$/.test(cell))
-  return { lines, decimalComma: meta.delimiter !== ',' && decimals }
+  return { lines, decimalComma: delimiter !== ',' && decimals }
+}
+
+/** What parts the cells: what most lines of figures have, and a comma only where they have nothing else. */
+function delimiterOf(text: string): string {
+  const figures = text.split(/\r?\n/).filter((line) => /\d/.test(line))
+  const parts = (mark: string) => figures.filter((line) => line.includes(mark)).length
+  return ['\t', ';', '|'].find((mark) => 2 * parts(mark) > figures.length) ?? ','
 }
 
 /** Does a cell begin as a number does? */
