@@ -24,8 +24,13 @@ export class Keeper {
         .click()
   }
 
-  tab(name: 'Duty' | 'Pump' | 'Run' | 'Balance'): Promise<void> {
-    return this.page.getByRole('tab', { name, exact: true }).click()
+  /** Clicked again where the page still moved under the pointer, as a person does. */
+  async tab(name: 'Duty' | 'Pump' | 'Run' | 'Balance'): Promise<void> {
+    const tab = this.page.getByRole('tab', { name, exact: true })
+    await expect(async () => {
+      await tab.click()
+      await expect(tab).toHaveAttribute('aria-selected', 'true', { timeout: 1000 })
+    }).toPass()
   }
 
   margin(cell: string): Locator {

@@ -120,7 +120,7 @@ test('a bad file names its line and column and brings nothing in; a good one com
   await give('3,0;0\n2,4;800\n1;1600\n')
   const asked = page.getByRole('region', { name: 'Which column is which' })
   await expect(asked.getByLabel('Column 2')).toHaveValue('flow L/h')
-  await expect(asked.getByRole('img')).toBeVisible()
+  await expect(asked.getByRole('img', { name: /^The curve as these columns/ })).toBeVisible()
   await asked.getByRole('button', { name: 'Take this curve' }).click()
   await expect(asked).toBeHidden()
   await give('flow (L/h),head (m)\n0,3\n800,2.4\n1600,1\n2000,0\n')

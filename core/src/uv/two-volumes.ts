@@ -1,5 +1,5 @@
 /** Where a lamp's line takes its water from, and where it gives it back. */
-export type LampPath = 'sump-to-sump' | 'sump-to-display' | 'display-to-display' | 'display-to-sump'
+export type LampPath = 'sump-to-sump' | 'sump-to-display' | 'display-to-display'
 
 /** A display and a sump, joined by all that comes over the overflow. */
 export interface TwoVolumes {
@@ -13,9 +13,7 @@ export interface TwoVolumes {
  * The rate at which an organism that a lamp kills goes from both volumes, 1/s: the smaller root λ of
  * λ² − (Qr/V₁ + Qr/V₂ + κ) λ + κ Qr/V₁ = 0 for a lamp from sump to sump, κ = q kill/V₂; with
  * λ² − (Qr/V₁ + Qr/V₂) λ + Qr q kill/(V₁ V₂) = 0 for one that ends in the display; and from display to
- * display κ = q kill/V₁, last term κ Qr/V₂. One whose water goes down from the display with the
- * overflow's is as one from sump to display, the other way round. A volume of nil counts as one with
- * the other.
+ * display κ = q kill/V₁, last term κ Qr/V₂. A volume of nil counts as one with the other.
  */
 export function slowestRemovalPerS(
   { displayM3, sumpM3, overflowM3PerS: qr }: TwoVolumes,
@@ -27,7 +25,7 @@ export function slowestRemovalPerS(
   if (displayM3 <= 0 || sumpM3 <= 0) return killedM3PerS / whole
   const up = qr / displayM3
   const down = qr / sumpM3
-  const across = path === 'sump-to-display' || path === 'display-to-sump'
+  const across = path === 'sump-to-display'
   const kappa = killedM3PerS / (path === 'display-to-display' ? displayM3 : sumpM3)
   const sum = up + down + (across ? 0 : kappa)
   const last = path === 'display-to-display' ? kappa * down : kappa * up

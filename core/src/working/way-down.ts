@@ -113,7 +113,7 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
       term('h', 'water over its lip', 'length', own.overInletM),
       ...(own.leastOverInletM === null
         ? []
-        : [term('S', 'D (1 + 2.3 V/√(gD)), keeps air out', 'length', own.leastOverInletM)]),
+        : [term('S', 'D (1 + V/√(gD)), keeps a vortex away', 'length', own.leastOverInletM)]),
       ...(own.vented
         ? [
             term('¼', 'full: quiet to here', 'flow', own.vented.quietM3PerS),

@@ -26,6 +26,19 @@ const atSpeed = (speed: number, design: BasinDesign): BasinDesign => ({
 })
 
 describe('the whole loop', () => {
+  test('a siphon’s full flow has its pipe’s band; the depths it wants and its sump’s water are one sum each', () => {
+    const { drains, sump, treatment } = solveBasin(aLoop({}))
+    const siphon = drains.find(({ bellOverInletM }) => bellOverInletM !== null)!
+    expect(siphon.primedBandM3PerS).toBeGreaterThan(0.01 * siphon.primedM3PerS)
+    expect(siphon.primedBandM3PerS).toBeLessThan(0.2 * siphon.primedM3PerS)
+    const boreM = (2.3 * siphon.leastOverInletM! - siphon.bellOverInletM!) / 1.3
+    expect(boreM).toBeGreaterThan(0.01)
+    expect(siphon.leastOverInletM!).toBeGreaterThan(boreM)
+    const chambersM3 = sump.chambers.reduce((sum, { volumeM3 }) => sum + volumeM3!, 0)
+    expectClose('in the sump', sump.volumeM3!, chambersM3, 1e-12)
+    expectClose('as the load has it', treatment.load.sumpM3, sump.volumeM3!, 1e-12)
+  })
+
   const under = aLoop({ line: 'up 600 mm, elbow, left 300 mm, down 60 mm' })
 
   test.each([

@@ -42,6 +42,7 @@ const outlets = computed(() =>
             index: i,
             name: line.name,
             flowM3PerS: store.solved!.returnSide.lines[i]!.flowM3PerS,
+            flowBandM3PerS: store.solved!.returnSide.lines[i]!.flowBandM3PerS,
             own: line.wantedFlowM3PerS,
             target: targets.value.find(({ lineId }) => lineId === line.id)?.flowM3PerS ?? null,
           },
@@ -138,7 +139,7 @@ function look(option: BalanceOption) {
           >
             <span>{{ outlet.name }}</span>
             <strong class="whitespace-nowrap font-semibold" :data-testid="`end-${outlet.name}`">{{
-              units.text('flow', outlet.flowM3PerS)
+              units.text('flow', outlet.flowM3PerS, outlet.flowBandM3PerS)
             }}</strong>
             <QuantityField
               v-if="outlet.target !== null"

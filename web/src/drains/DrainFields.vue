@@ -108,12 +108,22 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
       />
       <dl class="facts">
         <dt>Full of water it would carry</dt>
-        <dd>{{ units.text('flow', solved.primedM3PerS) }}</dd>
+        <dd>
+          {{ units.text('flow', solved.primedM3PerS, solved.primedBandM3PerS)
+          }}<template v-if="solved.primedBandM3PerS > 0">
+            ±
+            {{ units.band({ quantity: 'flow', si: solved.primedM3PerS }, solved.primedBandM3PerS) }}
+          </template>
+        </dd>
         <dt>Water over its inlet</dt>
         <dd>{{ solved.overInletM > 0 ? units.text('length', solved.overInletM) : 'none' }}</dd>
         <template v-if="solved.leastOverInletM !== null">
           <dt>An open inlet wants, to draw no air</dt>
           <dd>{{ units.text('length', solved.leastOverInletM) }}</dd>
+        </template>
+        <template v-if="solved.bellOverInletM !== null">
+          <dt>ANSI/HI 9.8 asks, of large bells</dt>
+          <dd>{{ units.text('length', solved.bellOverInletM) }}</dd>
         </template>
         <template v-if="solved.filledShare !== null">
           <dt>Of its section filled</dt>

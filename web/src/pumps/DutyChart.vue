@@ -36,7 +36,7 @@ const inWords = computed(() => {
   const side = store.solvedLine?.pump
   if (!side) return ''
   return side.flowM3PerS > 0
-    ? `The pump’s curve meets the system’s at ${units.text('flow', side.flowM3PerS)} and ${units.text('head', side.headM)}.`
+    ? `The pump’s curve meets the system’s at ${units.text('flow', side.flowM3PerS, side.flowBandM3PerS)} and ${units.text('head', side.headM, side.headBandM)}.`
     : 'The pump’s curve does not meet the system’s at this speed.'
 })
 </script>

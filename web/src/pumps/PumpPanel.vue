@@ -200,7 +200,10 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
         {{ units.text('length', store.solvedLine!.pump.leastDepthM) }} of water at this
         flow<template v-if="store.solvedLine!.pump.depthM !== null"
           >; it has {{ units.text('length', store.solvedLine!.pump.depthM) }}</template
-        >.
+        >.<template v-if="store.solvedLine!.pump.bellDepthM > store.solvedLine!.pump.leastDepthM">
+          ANSI/HI 9.8 asks {{ units.text('length', store.solvedLine!.pump.bellDepthM) }} of large
+          bells.</template
+        >
       </p>
     </section>
     <ChamberList v-if="!store.shown.sump.box" />

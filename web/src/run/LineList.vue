@@ -17,14 +17,14 @@ const rows = computed(() => {
   if (!design || !solved) return []
   return editing.asTree(design).map(({ index, depth }) => {
     const line = design.returnSide.lines[index]!
-    const { flowM3PerS, status } = solved.returnSide.lines[index]!
+    const { flowM3PerS, flowBandM3PerS, status } = solved.returnSide.lines[index]!
     const worst = solved.findings.find((finding) => finding.lineId === line.id)
     return {
       id: line.id,
       index,
       depth,
       name: line.name,
-      carries: status === 'capped' ? 'capped' : units.text('flow', flowM3PerS),
+      carries: status === 'capped' ? 'capped' : units.text('flow', flowM3PerS, flowBandM3PerS),
       wants:
         line.wantedFlowM3PerS === null
           ? ''

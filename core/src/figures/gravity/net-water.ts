@@ -1,4 +1,4 @@
-import type { DisplayTank } from '../../design/index.ts'
+import type { DisplayTank, SumpBox } from '../../design/index.ts'
 import { chamberAreasM2, type SteadyState } from '../../loop/index.ts'
 import { systemVolumeM3 } from '../../skimmer/index.ts'
 import { grossVolumeM3, rockVolumeM3, sandVolumeM3 } from '../../tank/index.ts'
@@ -35,16 +35,28 @@ export function isReservoir({ design, chambers }: SteadyState, index: number): b
   return design.sump.chambers[index]!.use === 'reservoir' && chambers[index]!.apart
 }
 
-function sumpWaterM3(steady: SteadyState): number {
+/** The salt water in a sump's chambers; nil where the sump's box is not set. */
+export function sumpWaterM3(steady: SteadyState): number {
   const { sump } = steady.design
   const { box } = sump
   if (!box) return 0
   const areasM2 = chamberAreasM2(steady.given.sump, box)
-  return sump.chambers.reduce((sum, chamber, i) => {
-    if (isReservoir(steady, i)) return sum
-    const depthM = steady.chambers[i]!.levelM - box.floorHeightM
-    return sum + Math.max(0, areasM2[i]! * depthM - chamber.submergedM3)
-  }, 0)
+  return sump.chambers.reduce(
+    (sum, _, i) =>
+      isReservoir(steady, i) ? sum : sum + chamberWaterM3(steady, box, i, areasM2[i]!),
+    0,
+  )
+}
+
+/** Water in a chamber, less what stands in it. */
+export function chamberWaterM3(
+  { design, chambers }: SteadyState,
+  { floorHeightM }: SumpBox,
+  index: number,
+  areaM2: number,
+): number {
+  const depthM = chambers[index]!.levelM - floorHeightM
+  return Math.max(0, areaM2 * depthM - design.sump.chambers[index]!.submergedM3)
 }
 
 /** Water in a box behind the tank's panel; one inside the tank takes its place there and holds less. */

@@ -1,6 +1,7 @@
 import type { Drain } from '../../design/index.ts'
 import {
   type Fall,
+  fallBand,
   fallFlow,
   fallHeadM,
   FILLED,
@@ -47,6 +48,7 @@ function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
     flowM3PerS,
     state: stateOf(drain, flowM3PerS, primedM3PerS, leastBoreM),
     primedM3PerS,
+    primedBandM3PerS: fallBand(laid.alone, primedM3PerS).band,
     openPrimedM3PerS:
       laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen, primedM3PerS),
     overInletM,

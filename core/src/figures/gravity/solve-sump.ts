@@ -8,7 +8,7 @@ import {
   sectionSpeed,
   throughflowS,
 } from '../../sump/index.ts'
-import { isReservoir } from './net-water.ts'
+import { chamberWaterM3, sumpWaterM3 } from './net-water.ts'
 import type { RunningSump, SolvedChamber, SolvedTrap } from './solved-gravity.ts'
 import { solveWaterUse } from './water-use.ts'
 
@@ -26,14 +26,10 @@ export function solveSump(steady: SteadyState): RunningSump {
   const chambers = steady.chambers.map((level, i) =>
     sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
   )
-  const volumeM3 = chambers.reduce(
-    (sum, chamber, i) => (isReservoir(steady, i) ? sum : sum + chamber.volumeM3!),
-    0,
-  )
   return {
     returnChamberId,
     chambers,
-    volumeM3,
+    volumeM3: sumpWaterM3(steady),
     waterUse: solveWaterUse(steady, box, areasM2),
   }
 }
@@ -70,7 +66,7 @@ function sized(
   const lengthM = place.span.toM - place.span.fromM
   const chamber = steady.design.sump.chambers[index]!
   const depthM = level.levelM - box.floorHeightM
-  const volumeM3 = Math.max(0, areaM2 * depthM - chamber.submergedM3)
+  const volumeM3 = chamberWaterM3(steady, box, index, areaM2)
   const flows = level.throughM3PerS > 0
   return {
     chamberId: chamber.id,

@@ -44,6 +44,8 @@ export interface SolvedDrain {
   readonly state: DrainState
   /** Of the full pipe from the box's running level, its valves as they stand. */
   readonly primedM3PerS: number
+  /** How far that may be off by its own pieces, at two standard deviations. */
+  readonly primedBandM3PerS: number
   /** The same with its valves open. */
   readonly openPrimedM3PerS: number
   /** Water over its inlet's lip; negative: its lip is dry by so much. */

@@ -1,4 +1,3 @@
-import { memoize } from '../../numeric/index.ts'
 import type { Layout, PathPart } from '../../layout/index.ts'
 import {
   Bands,
@@ -8,6 +7,7 @@ import {
   type Network,
   type SolvedNetwork,
 } from '../../network/index.ts'
+import { memoize } from '../../numeric/index.ts'
 
 /** The network as it rests, with how far its figures may be off. */
 export interface Banded {
@@ -73,7 +73,7 @@ function frictionSlopes(
   })
 }
 
-/** The link that carries what leaves a line, at its start. */
+/** The link at a line's start: it carries all that goes into the line. */
 export function firstLink({ segments }: Layout, lineIndex: number): number {
   return segments[lineIndex]![0]!.link
 }

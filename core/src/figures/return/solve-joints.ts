@@ -21,7 +21,6 @@ export function teePassage(layout: Layout, flows: SolvedFlows, teeId: string): T
     straightOn: other === BRANCH_PLACE,
     lossM,
     k: lossM / solved.velocityHeadM,
-    otherLossM: lossAt(solved, other),
     velocityHeadM: solved.velocityHeadM,
   }
 }

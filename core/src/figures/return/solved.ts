@@ -52,8 +52,6 @@ export interface TeePassage {
   readonly lossM: number
   /** On the common flow's velocity head. */
   readonly k: number
-  /** Lost by the other line between the common flow and its own leg. */
-  readonly otherLossM: number
   readonly velocityHeadM: number
 }
 
