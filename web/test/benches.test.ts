@@ -11,6 +11,8 @@ import CabinetFields from '../src/room/CabinetFields.vue'
 import SumpBench from '../src/sump/SumpBench.vue'
 import SkimmerBench from '../src/treatment/SkimmerBench.vue'
 import SterilizerBench from '../src/treatment/SterilizerBench.vue'
+import { useUnits } from '../src/shell/units.ts'
+import { spaced } from './a-view.ts'
 import { anOpenBasin } from './open-basin.ts'
 
 const BENCHES: readonly (readonly [string, Component])[] = [
@@ -107,4 +109,24 @@ describe.each(BENCHES)('the bench of the %s', (_, bench) => {
     expect(names.filter((name, i) => names.indexOf(name) !== i)).toEqual([])
     wrapper.unmount()
   })
+})
+
+test('a drain says what it would carry full, how far that is known, and what depths are asked of its inlet', async () => {
+  document.body.innerHTML = ''
+  const store = await anOpenBasin()
+  const wrapper = await shown(DrainsBench)
+  const units = useUnits()
+  const [drain] = store.solved!.drains
+  const facts = spaced(wrapper.text())
+  const { primedM3PerS: si, primedBandM3PerS, leastOverInletM, bellOverInletM } = drain!
+  expect(primedBandM3PerS).toBeGreaterThan(0)
+  expect(facts).toContain(
+    spaced(
+      `${units.text('flow', si, primedBandM3PerS)} ± ${units.band({ quantity: 'flow', si }, primedBandM3PerS)}`,
+    ),
+  )
+  for (const depthM of [leastOverInletM!, bellOverInletM!]) {
+    expect(facts).toContain(spaced(units.text('length', depthM)))
+  }
+  wrapper.unmount()
 })

@@ -75,6 +75,12 @@ describe('a curve from a file', () => {
       ok: false,
       faults: ['No column is its head.'],
     })
+    expect(
+      readCurveCsv(text, [asked.asks.roles[0]!, ...asked.asks.roles.slice(0, 2)]),
+    ).toMatchObject({
+      ok: false,
+      faults: ['2 columns are its head; it has one.'],
+    })
   })
   test('every bad place is named, not only the first', () => {
     expect(faultsOf('flow,head\nx,1\n1,y')).toHaveLength(2)

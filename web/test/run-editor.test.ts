@@ -7,7 +7,7 @@ import RunPanel from '../src/run/RunPanel.vue'
 import { NEW_PIECES } from '../src/run/piece-words.ts'
 import type { useDesign } from '../src/workspace/design-store.ts'
 import { useUnits } from '../src/shell/units.ts'
-import { enter, field, hasButton, press, shown, text } from './a-view.ts'
+import { enter, field, hasButton, press, shown, spaced, text } from './a-view.ts'
 import { aPage, endWorkers } from './a-worker.ts'
 import { anOpenBasin } from './open-basin.ts'
 
@@ -169,6 +169,16 @@ describe('the list of lines', () => {
     await flushPromises()
     expect(row.getAttribute('aria-pressed')).toBe('true')
     expect(row.textContent).toContain(store.line!.name)
+  })
+
+  test('prints no flow finer than it is known', async () => {
+    await shown(LineList)
+    const units = useUnits()
+    for (const { flowM3PerS, flowBandM3PerS } of store.solved!.returnSide.lines) {
+      expect(flowBandM3PerS).toBeGreaterThan(0)
+      const printed = spaced(units.text('flow', flowM3PerS, flowBandM3PerS))
+      expect(names().some((row) => spaced(row).includes(printed))).toBe(true)
+    }
   })
 
   test('offers a pump more as long as there is a place for one', async () => {

@@ -20,15 +20,15 @@ export function levelBandsM(
 ): { readonly surfaceM: number; readonly boxM: number } {
   const crestM = tank.floorHeightM + overflow.crestM
   const rimBandM = rimLevelBandM(surfaceM - crestM, flowShare)
-  const lowest = drains.reduce<(typeof drains)[number] | null>(
-    (least, laid) =>
-      boxM !== null && laid.lipM < boxM && (!least || laid.lipM > least.lipM) ? laid : least,
+  const ruling = drains.reduce<(typeof drains)[number] | null>(
+    (highest, laid) =>
+      boxM !== null && laid.lipM < boxM && (!highest || laid.lipM > highest.lipM) ? laid : highest,
     null,
   )
-  if (boxM === null || !lowest) return { surfaceM: rimBandM, boxM: 0 }
+  if (boxM === null || !ruling) return { surfaceM: rimBandM, boxM: 0 }
   // The highest mouth under water is the one that settles the level; the rest run full.
-  const riseM = boxM - lowest.lipM
-  const power = riseM > RIM_RULES_TO_BORES * lowest.boreM ? ORIFICE_POWER : RIM_POWER
+  const riseM = boxM - ruling.lipM
+  const power = riseM > RIM_RULES_TO_BORES * ruling.boreM ? ORIFICE_POWER : RIM_POWER
   const boxBandM = power * riseM * Math.hypot(OPEN_PIPE_SPREAD, flowShare)
   return { surfaceM: boxM > crestM ? Math.max(rimBandM, boxBandM) : rimBandM, boxM: boxBandM }
 }

@@ -91,22 +91,7 @@ export class Bands {
 
   /** Its half width alone. */
   width(moves: Moves): number {
-    this.#weigh(moves)
-    let each = 0
-    let kind = 0
-    let together = 0
-    for (let k = 0; k < KIND_COUNT; k++) {
-      const sum = this.#sumOf(k, moves.losses, false)
-      each += this.#sumOf(k, moves.losses, true)
-      kind += sum * sum
-      together += sum
-    }
-    let pumps = 0
-    for (let l = 0; l < this.#pumps.length; l++) {
-      const by = this.#pumpMoves(l, moves.losses)
-      pumps += by * by
-    }
-    return Math.sqrt(Math.max(each, kind, together * together) + pumps)
+    return this.of(moves).band
   }
 
   /** How a metre more lost in each link moves the figure: through the flows, and directly. */

@@ -162,7 +162,7 @@ interface Growing {
 
 /** What a grown link is to the tee above it. */
 function grow(growing: Growing, l: number, fromNode: number): number {
-  const { nodes, links, beside, place, teeOf, seen, tees, below, farNode, sign } = growing
+  const { nodes, links, beside, place, teeOf, seen, tees, below, farNode, sign, hanging } = growing
   const at = place[l]!
   const { from, to } = links[l]!
   const node = from === fromNode ? to : from
@@ -173,19 +173,9 @@ function grow(growing: Growing, l: number, fromNode: number): number {
   teeOf[node] = -2
   const others = beside[node]!.filter((other) => other !== l)
   if (others.length > 2) throw new RangeError(`more than three links meet at ${nodes[node]!.id}`)
-  const kinds = others.map((other) => {
-    const { from: start, to: end } = links[other]!
-    const far = start === node ? end : start
-    if (growing.hanging.includes(other)) return DRIVEN
-    if (teeOf[far] !== -1) {
-      growing.hanging.push(other)
-      seen[other] = 1
-      return DRIVEN
-    }
-    return grow(growing, other, node)
-  })
+  const kinds = others.map((other) => growsInto(growing, other, node))
   // A link that came back to here from further down was met there first.
-  const settled = others.map((other, i) => (growing.hanging.includes(other) ? DRIVEN : kinds[i]!))
+  const settled = others.map((other, i) => (hanging.includes(other) ? DRIVEN : kinds[i]!))
   const [a = -1, b = -1] = others
   const [aKind = NOTHING, bKind = NOTHING] = settled
   const driven = aKind !== BRANCHES && bKind !== BRANCHES
@@ -207,6 +197,17 @@ function grow(growing: Growing, l: number, fromNode: number): number {
     driven,
   })
   return driven ? DRIVEN : BRANCHES
+}
+
+/** What a link is to the tee above it, grown unless it leads back to one that is met already. */
+function growsInto(growing: Growing, l: number, fromNode: number): number {
+  const { links, teeOf, seen, hanging } = growing
+  if (hanging.includes(l)) return DRIVEN
+  const { from, to } = links[l]!
+  if (teeOf[from === fromNode ? to : from] === -1) return grow(growing, l, fromNode)
+  hanging.push(l)
+  seen[l] = 1
+  return DRIVEN
 }
 
 /** Which leg of a node's tee a link stands on; in order where the node costs nothing. */

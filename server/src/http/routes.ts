@@ -58,18 +58,18 @@ function admitted(route: Route, accessOf: (request: Request) => Access): Request
   }
 }
 
-/** Bodies whose parsing alone takes a while. */
-const LARGE: ReadonlySet<string> = new Set(['400kb', '2mb'])
+/** What a body may be where its route doesn't say more. */
+const SMALL = '10kb'
 
-/** Whoever waits meanwhile has their turn between the parsing and the checking. */
+/** A large body takes a while to parse: whoever waits has their turn before it is checked. */
 const afterOthers: RequestHandler = (_request, _response, next) => void setImmediate(next)
 
-function bodyOf({ method, most = '10kb', budget = SMALL_BODY, bytes }: Route): RequestHandler[] {
+function bodyOf({ method, most = SMALL, budget = SMALL_BODY, bytes }: Route): RequestHandler[] {
   if (method === 'get') return []
   if (bytes) return [express.raw({ type: BYTES, limit: bytes })]
   const verify = (_request: unknown, _response: unknown, sent: Buffer) => holdToBudget(sent, budget)
   const parsed = [jsonOnly, express.json({ limit: most, verify })]
-  return LARGE.has(most) ? [...parsed, afterOthers] : parsed
+  return most === SMALL ? parsed : [...parsed, afterOthers]
 }
 
 function handled(route: Route, accessOf: (request: Request) => Access): RequestHandler {

@@ -97,23 +97,26 @@ function withoutHeader({ lines }: CsvCells): ReadCurve {
       faults: ['A curve needs two lines of figures or more, each with flow and head.'],
     }
   }
-  const metric = (name: ColumnName): ColumnRole => ({ name, unit: unitsOf(name)[0]! })
-  const most = (at: number) =>
-    Math.max(...figures.map((cells) => Number.parseFloat(cells[at] ?? '') || 0))
-  const columns = Math.max(...figures.map((cells) => cells.length))
-  // Flow in litres or gallons is the largest number of a curve.
-  const flowAt = Array.from({ length: columns }, (_, at) => at).reduce((a, b) =>
-    most(b) > most(a) ? b : a,
-  )
-  const roles = Array.from({ length: columns }, (_, at): ColumnRole => {
-    if (at === flowAt) return metric('flow')
-    return at === (flowAt === 0 ? 1 : 0) ? metric('head') : null
-  })
   return {
     ok: false,
     faults: ['The file does not say which column is which.'],
-    asks: { sample: figures.slice(0, SAMPLE_LINES), roles },
+    asks: { sample: figures.slice(0, SAMPLE_LINES), roles: likelyRoles(figures) },
   }
+}
+
+/** Flow in litres or gallons is the largest number of a curve; head is the first column beside it. */
+function likelyRoles(figures: CsvCells['lines']): ColumnRole[] {
+  const most = (at: number) =>
+    Math.max(...figures.map((cells) => Number.parseFloat(cells[at] ?? '') || 0))
+  const widths = figures.map((cells) => cells.length)
+  const columns = Array.from({ length: Math.max(...widths) }, (_, at) => at)
+  const flowAt = columns.reduce((a, b) => (most(b) > most(a) ? b : a))
+  const headAt = flowAt === 0 ? 1 : 0
+  const metric = (name: ColumnName): ColumnRole => ({ name, unit: unitsOf(name)[0]! })
+  return columns.map((at) => {
+    if (at === flowAt) return metric('flow')
+    return at === headAt ? metric('head') : null
+  })
 }
 
 function foundOf(told: readonly ColumnRole[]): Found[] {
@@ -170,12 +173,8 @@ function readRows(
   headerAt: number,
   found: readonly Found[],
 ): ReadCurve {
-  const missing = COLUMNS.filter(
-    ({ name, needed }) => needed && !found.some(({ column }) => column.name === name),
-  )
-  if (missing.length > 0) {
-    return { ok: false, faults: missing.map(({ name }) => `No column is its ${name}.`) }
-  }
+  const unclear = roleFaults(found)
+  if (unclear.length > 0) return { ok: false, faults: unclear }
   const faults: string[] = []
   const rows: CurveRow[] = []
   lines.forEach((cells, i) => {
@@ -192,6 +191,15 @@ function readRows(
   const inOrder = rows.toSorted((a, b) => a.flowM3PerS - b.flowM3PerS)
   faults.push(...orderFaults(inOrder))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, rows: inOrder }
+}
+
+/** Each quantity stands in one column, those that are needed in just one. */
+function roleFaults(found: readonly Found[]): string[] {
+  return COLUMNS.flatMap(({ name, needed }) => {
+    const columns = found.filter(({ column }) => column.name === name).length
+    if (columns > 1) return [`${columns} columns are its ${name}; it has one.`]
+    return needed && columns === 0 ? [`No column is its ${name}.`] : []
+  })
 }
 
 function readRow(
