@@ -1,7 +1,7 @@
 /** The rungs of core's ladder, lowest first: a room imports those below it, and nothing else. */
 const RUNGS = `
   quantity numeric lattice jet
-  fluid tank pipe fitting pump weir skimmer uv device scene
+  fluid heat tank pipe fitting pump weir skimmer uv device scene
   run network drain sump
   design layout loop figures judge drill editing fit build-sheet
   finding key-figures fix working basin

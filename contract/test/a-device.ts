@@ -84,6 +84,8 @@ export function aSterilizer(): Plain {
       sleeveFactor: 0.9,
       lampSince: '2026-06-01',
       sleeveSince: null,
+      hoursPerDay: 12,
+      burnedOn: '2026-11-01',
     },
   }
 }

@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 6,
+    formatVersion: 7,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -285,6 +285,7 @@ function aDesign(): Plain {
         },
       ],
       sparePumpId: 'a-pump',
+      ownShare: 0.6,
     },
     pumps: [
       {
@@ -311,11 +312,14 @@ function aDesign(): Plain {
     tariff: { pricePerKWh: 0.3, currency: '€' },
     drills: [{ id: 'own', name: 'Both at once', steps: [{ drillId: 'power-cut', atS: 60 }] }],
     treatment: {
-      feeds: [{ id: 'cubes', name: 'Cubes', form: 'cube', perDay: 3, massKg: 0.004 }],
+      feeds: [
+        { id: 'cubes', name: 'Cubes', form: 'cube', perDay: 3, mostPerDay: 5, massKg: 0.004 },
+      ],
       stock: 'medium',
       otherShare: 0.2,
       school: 'oversize',
-      factor: 1.5,
+      oversizeFrom: 1.5,
+      oversizeTo: 2,
       targets: [
         {
           id: 'green-water',
@@ -327,6 +331,18 @@ function aDesign(): Plain {
         },
       ],
       targetId: 'green-water',
+    },
+    heat: {
+      coldestRoomC: 17,
+      warmestRoomC: 27,
+      humidity: 0.5,
+      stirred: 0.8,
+      tankPanels: 'glass',
+      sumpPanels: 'thick-acrylic',
+      lightsW: 120,
+      lightHoursPerDay: 10,
+      chillerW: null,
+      warningS: 28_800,
     },
   }
 }

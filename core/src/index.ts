@@ -128,6 +128,8 @@ export {
   type SumpWall,
   type TopOff,
   type TreatmentPlan,
+  type HeatPlan,
+  onDay,
 } from './design/index.ts'
 export { steadyState } from './loop/index.ts'
 export {

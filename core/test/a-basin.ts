@@ -143,6 +143,7 @@ export function aBasin(
       ],
       lines: [aLine('main', { at: 'pump', id: 'pump' }, line, { at: 'tank', id: 'tank' })],
       sparePumpId: null,
+      ownShare: null,
     },
     tariff: null,
     drills: [],
@@ -151,10 +152,12 @@ export function aBasin(
       stock: 'medium',
       otherShare: 0,
       school: 'match',
-      factor: 1.5,
+      oversizeFrom: 1.5,
+      oversizeTo: 2,
       targets: [],
       targetId: null,
     },
+    heat: null,
     pumps: [TEST_PUMP],
   }
   return withChanges(base, changes)

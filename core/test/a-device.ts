@@ -60,7 +60,15 @@ export function aSterilizer(more: More = {}): Device {
   return aDevice({
     id: 'sterilizer',
     name: 'Sterilizer',
-    lamp: { burnedS: 0, waterFactor: 0.95, sleeveFactor: 1, lampSince: null, sleeveSince: null },
+    lamp: {
+      burnedS: 0,
+      waterFactor: 0.95,
+      sleeveFactor: 1,
+      lampSince: null,
+      sleeveSince: null,
+      hoursPerDay: 24,
+      burnedOn: null,
+    },
     ...more,
     made: {
       kind: 'sterilizer',

@@ -13,9 +13,16 @@ export function csvTable(name: string): Row[] {
   const [head = '', ...lines] = tableText(name).trim().split('\n')
   const columns = head.trim().split(',')
   return lines.map((line) => {
-    const cells = line.trim().split(',')
+    const cells = cellsOf(line.trim())
     return Object.fromEntries(columns.map((column, i) => [column, cells[i] ?? '']))
   })
+}
+
+/** A comment may stand in quotes, with commas in it. */
+function cellsOf(line: string): string[] {
+  return [...line.matchAll(/(?:^|,)(?:"([^"]*)"|([^,]*))/g)].map(
+    ([, quoted, plain]) => quoted ?? plain ?? '',
+  )
 }
 
 export function jsonTable<T>(name: string): T {

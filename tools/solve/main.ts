@@ -10,6 +10,12 @@ function refuse(lines: readonly string[]): never {
   process.exit(BAD_FILE)
 }
 
+/** A day of the calendar, as 2026-11-29. */
+function isDay(text: string): boolean {
+  const time = Date.parse(`${text}T00:00:00Z`)
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && new Date(time || 0).toISOString().startsWith(text)
+}
+
 function textOf(file: string): string {
   try {
     return readFileSync(file === '-' ? 0 : file, 'utf8')
@@ -19,13 +25,19 @@ function textOf(file: string): string {
 }
 
 const given = process.argv.slice(2)
-const asked = { drills: given.includes('--drills'), currents: given.includes('--currents') }
-const [file, ...more] = given.filter((word) => word !== '--drills' && word !== '--currents')
-if (!file || more.length > 0) {
-  refuse([
-    'usage: npm run -s solve -- FILE [--drills] [--currents]; FILE is an exported basin, or - for standard input',
-  ])
+const USAGE =
+  'usage: npm run -s solve -- FILE [--drills] [--currents] [--on DAY]; FILE is an exported basin, or - for standard input; DAY as 2026-11-29, today where it is left out'
+const onAt = given.indexOf('--on')
+const day = onAt < 0 ? new Date().toISOString().slice(0, 10) : given[onAt + 1]
+const words = onAt < 0 ? given : given.toSpliced(onAt, 2)
+const asked = {
+  drills: words.includes('--drills'),
+  currents: words.includes('--currents'),
+  day: day ?? '',
 }
+const [file, ...more] = words.filter((word) => word !== '--drills' && word !== '--currents')
+if (!file || more.length > 0) refuse([USAGE])
+if (!isDay(asked.day)) refuse([`--on: must be a day as 2026-11-29; it is "${asked.day}"`])
 const read = readBasinFile(textOf(file))
 if (!read.ok) {
   refuse(read.faults.map(({ path, message }) => `${path || 'the file'}: ${message}`))

@@ -10,6 +10,7 @@ import {
   type KeyFigure,
   type KeyFigureName,
   keyFigures,
+  onDay,
   type Severity,
   type Working,
   fixesOfFinding,
@@ -107,15 +108,15 @@ export interface SolvedFile {
 export interface Asked {
   readonly drills: boolean
   readonly currents: boolean
+  /** The day it is solved on (yyyy-mm-dd): lamps are as old as they are then. */
+  readonly day: string
 }
 
-export function solvedFile(
-  file: BasinFile,
-  asked: Asked = { drills: false, currents: false },
-): SolvedFile {
+export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
   return {
     name: file.name,
-    designs: file.designs.map(({ name, current, design }) => {
+    designs: file.designs.map(({ name, current, design: stored }) => {
+      const design = onDay(stored, asked.day)
       const solved = solveBasin(design)
       return {
         name,

@@ -78,6 +78,7 @@ export function aDesign(line: string): BasinDesign {
         },
       ],
       sparePumpId: null,
+      ownShare: null,
     },
     tariff: null,
     drills: [],
@@ -86,10 +87,12 @@ export function aDesign(line: string): BasinDesign {
       stock: 'medium',
       otherShare: 0,
       school: 'match',
-      factor: 1.5,
+      oversizeFrom: 1.5,
+      oversizeTo: 2,
       targets: [],
       targetId: null,
     },
+    heat: null,
     pumps: [
       {
         id: 'p',

@@ -4,6 +4,7 @@ import { DrainDocument } from './drain.ts'
 import { OwnDrillDocument } from './drill.ts'
 import { equipmentFault } from './equipment.ts'
 import { gravityFault } from './gravity.ts'
+import { HeatDocument } from './heat.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
@@ -78,6 +79,12 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested()
   @Describes('What the water has to be cleaned of, and by what it is judged.')
   treatment!: TreatmentDocument
+
+  @Nested(() => HeatDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('Room, lights and chiller; null: not set.')
+  heat!: HeatDocument | null
 }
 
 function ownDrillFault({ drills }: DesignDocument): string | null {

@@ -227,7 +227,7 @@ function kindFault({ kind, skimmer, sterilizer }: DevicePartDocument): string | 
 
 /** The state of a sterilizer’s lamp, its sleeve and the water. */
 export class LampDocument implements Lamp {
-  @Within(LIMITS.lampTime, 'Time the lamp has burned, s.')
+  @Within(LIMITS.lampTime, 'Time the lamp had burned, on the day of `burnedOn`, s.')
   burnedS!: number
 
   @Within(LIMITS.factor, 'Transmittance of this water over the rating’s.')
@@ -235,6 +235,14 @@ export class LampDocument implements Lamp {
 
   @Within(LIMITS.factor, 'What the sleeve’s film lets through.')
   sleeveFactor!: number
+
+  @Within(LIMITS.hoursPerDay, 'Hours a day it is lit.')
+  hoursPerDay!: number
+
+  @DayOrNull(
+    'Day on which it had burned so long; null: not set, and it has burned since it was put in.',
+  )
+  burnedOn!: string | null
 
   @DayOrNull('Day the lamp was put in; null: not set.')
   lampSince!: string | null

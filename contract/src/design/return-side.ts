@@ -116,4 +116,7 @@ export class ReturnSideDocument {
 
   @IdOrNull('A pump on the shelf, one of the design’s pumps; null: none.')
   sparePumpId!: string | null
+
+  @WithinOrNull(LIMITS.ownShare, 'Of its printed most flow, what the keeper’s last pump gave.')
+  ownShare!: number | null
 }

@@ -26,6 +26,14 @@ export class FeedDocument implements Feed {
   @Within(LIMITS.perDay, 'Cubes, pinches or sheets a day.')
   perDay!: number
 
+  @WithinOrNull(LIMITS.perDay, 'The most of them, where days differ.')
+  @ByRule('a range', (most, owner) =>
+    most === null || (most as number) >= (owner as FeedDocument).perDay
+      ? null
+      : 'must be no less than the least a day',
+  )
+  mostPerDay!: number | null
+
   @Within(LIMITS.feedMass, 'Of one of them, as it is given, kg.')
   massKg!: number
 }
@@ -72,8 +80,19 @@ export class TreatmentDocument implements TreatmentPlan {
   @OneOf(['match', 'oversize'], 'The school in force for skimmers.')
   school!: SkimmerSchool
 
-  @Within(LIMITS.oversize, 'Factor of the school that oversizes.')
-  factor!: number
+  @Within(
+    LIMITS.oversize,
+    'Of the school that oversizes: rated for at least so many times the water.',
+  )
+  oversizeFrom!: number
+
+  @Within(LIMITS.oversize, 'Of the same: and for no more than so many times.')
+  @ByRule('a range', (most, owner) =>
+    (most as number) >= (owner as TreatmentDocument).oversizeFrom
+      ? null
+      : 'must be no less than the factor it begins with',
+  )
+  oversizeTo!: number
 
   @ListOf(0, COUNTS.targets, 'Doses that are quoted.')
   @Nested(() => DoseTargetDocument)

@@ -53,6 +53,7 @@ import {
   WorkingDepthDocument,
 } from '../design/device.ts'
 import { DoseTargetDocument, FeedDocument, TreatmentDocument } from '../design/treatment.ts'
+import { HeatDocument } from '../design/heat.ts'
 import { OwnDrillDocument, OwnDrillStepDocument } from '../design/drill.ts'
 import { BasinFile, FileDesign } from './basin-file.ts'
 
@@ -115,6 +116,7 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   CabinetDocument,
   CabinetDoorDocument,
   TreatmentDocument,
+  HeatDocument,
   FeedDocument,
   DoseTargetDocument,
 ]

@@ -1,3 +1,4 @@
+import { heatAndLoads } from './007-heat-and-loads.ts'
 import { currents } from './006-currents.ts'
 import { treatment } from './005-treatment.ts'
 import { badDays } from './004-bad-days.ts'
@@ -21,6 +22,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'bad-days', up: badDays },
   { name: 'treatment', up: treatment },
   { name: 'currents', up: currents },
+  { name: 'heat-and-loads', up: heatAndLoads },
 ]
 
 /** A stored design document brought to the present format. */

@@ -23,6 +23,8 @@ export function solveBasin(given: BasinDesign): SolvedBasin {
     loop: all.loop,
     returnSide: all.returnSide,
     treatment: all.treatment,
+    heat: all.heat,
+    power: all.power,
     rulesOfThumb: all.rulesOfThumb,
     findings: findingsOf(wholeOf(steady, all)),
   }

@@ -2,8 +2,10 @@ import type {
   SolvedDevice,
   SolvedDrain,
   SolvedDrainPiece,
+  SolvedHeat,
   SolvedLine,
   SolvedPiece,
+  SolvedPower,
   SolvedSkimmer,
   SolvedSterilizer,
   SolvedTank,
@@ -23,6 +25,8 @@ interface SolvedParts {
   readonly device: SolvedDevice
   readonly skimmer: SolvedSkimmer
   readonly sterilizer: SolvedSterilizer
+  readonly heat: SolvedHeat
+  readonly power: SolvedPower
 }
 
 /** A part of a design as it was solved, SI: `Solved<'line'>`. */

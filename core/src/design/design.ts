@@ -4,6 +4,7 @@ import type { Point, Run } from '../run/index.ts'
 import type { TankScene } from '../scene/index.ts'
 import type { Displacement, TankBox } from '../tank/index.ts'
 import type { Drain, Overflow } from './overflow.ts'
+import type { HeatPlan } from './heat-plan.ts'
 import type { Sump } from './sump.ts'
 import type { TreatmentPlan } from './treatment-plan.ts'
 
@@ -77,6 +78,8 @@ export interface ReturnSide {
   readonly lines: readonly ReturnLine[]
   /** A pump on the shelf, one of the design's pumps; null: none. */
   readonly sparePumpId: string | null
+  /** Of its printed most flow, what the keeper's last pump gave, 0–1; null: never measured. */
+  readonly ownShare: number | null
 }
 
 /** What the keeper pays for electricity. */
@@ -115,6 +118,8 @@ export interface BasinDesign {
   /** Bad days of the keeper's own making. */
   readonly drills: readonly OwnDrill[]
   readonly treatment: TreatmentPlan
+  /** Room, lights and chiller; null: not set. */
+  readonly heat: HeatPlan | null
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

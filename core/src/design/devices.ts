@@ -1,10 +1,16 @@
 import type { DevicePart } from '../device/index.ts'
 import type { LampState } from '../uv/index.ts'
 
-/** A sterilizer's lamp and sleeve, and when they were put in (yyyy-mm-dd; null: not set). */
+/**
+ * A sterilizer's lamp and sleeve, and when they were put in (yyyy-mm-dd; null: not set). Its hours
+ * run on, so many a day, from those given on a day, else from the day it was put in.
+ */
 export interface Lamp extends LampState {
   readonly lampSince: string | null
   readonly sleeveSince: string | null
+  readonly hoursPerDay: number
+  /** The day on which `burnedS` was so; null: not set, and the hours are at least those since the lamp was put in. */
+  readonly burnedOn: string | null
 }
 
 /** A device where it stands. */

@@ -24,6 +24,9 @@ export {
   insertAt,
   setTo,
 } from './edit.ts'
+export { airAt, evaporationMmPerDay } from './evaporation.ts'
+export type { HeatPlan } from './heat-plan.ts'
+export { burnedByS, onDay } from './lamp-hours.ts'
 export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
 export type {
   Drain,

@@ -10,8 +10,9 @@ export interface TreatmentPlan {
   readonly otherShare: number
   /** The school in force. */
   readonly school: SkimmerSchool
-  /** Of the school that oversizes. */
-  readonly factor: number
+  /** Factors of the school that oversizes: rated from so many times the water to so many. */
+  readonly oversizeFrom: number
+  readonly oversizeTo: number
   readonly targets: readonly DoseTarget[]
   /** The target the sterilizer is for; null: none chosen. */
   readonly targetId: string | null

@@ -1,4 +1,4 @@
-import { chamberContents, type SumpWall } from '../design/index.ts'
+import { chamberContents, evaporationMmPerDay, type SumpWall } from '../design/index.ts'
 import { BoundaryLevels, layOut } from '../layout/index.ts'
 import { type Blocked, BoxSearch, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
 import { makeNetwork } from '../network/index.ts'
@@ -155,10 +155,10 @@ function topOffLaws(plant: Plant, { topOff, powered }: Mode): Law[] {
 /** Every open surface gives to the air; a reservoir is kept covered. */
 function evaporation(plant: Plant): Law[] {
   const { steady, places, vessels, air, topOffSupply } = plant
-  const { evaporationMmPerDay } = steady.design.sump
+  const rate = evaporationMmPerDay(steady.design)
   return places.flatMap((place, v) => {
     if (!place || place.kind === 'can' || v === topOffSupply) return []
-    const loss = evaporationM3PerS(evaporationMmPerDay, vessels[v]!.areaM2)
+    const loss = evaporationM3PerS(rate, vessels[v]!.areaM2)
     // All of it comes out of the return chamber in the end; taken there, no dry box runs below nothing.
     return loss > 0 ? [new Steady(plant.returnChamber, air, loss)] : []
   })

@@ -7,6 +7,9 @@ import type {
   SolvedDrain,
   SolvedLoop,
 } from './gravity/solved-gravity.ts'
+import { solveHeat } from './heat/solve-heat.ts'
+import { solvePower } from './heat/solve-power.ts'
+import type { SolvedHeat, SolvedPower } from './heat/solved-heat.ts'
 import { leadOf } from './lead.ts'
 import { solveReturn } from './return/solve-return.ts'
 import type { SolvedReturn, SolvedTank, SolvedWater } from './return/solved.ts'
@@ -41,6 +44,9 @@ export interface Figures {
   readonly loop: SolvedLoop
   readonly returnSide: SolvedReturn
   readonly treatment: SolvedTreatment
+  /** null: the room is not set. */
+  readonly heat: SolvedHeat | null
+  readonly power: SolvedPower
   /** Of the line the design is known by. */
   readonly rulesOfThumb: RulesOfThumb
 }
@@ -57,6 +63,13 @@ export function figuresOf(steady: SteadyState): Figures {
   )
   const { overflows, drains, sump, loop } = solveGravity(steady, intoTank)
   const clearances = clearancesOf(steady.given.sump)
+  const treatment = solveTreatment(design, {
+    water: netWater(steady),
+    sump,
+    returnSide,
+    clearances,
+  })
+  const heat = solveHeat(steady, treatment.load, returnSide)
   return {
     tanks,
     water,
@@ -65,14 +78,16 @@ export function figuresOf(steady: SteadyState): Figures {
     sump,
     loop,
     returnSide,
-    treatment: solveTreatment(design, {
-      water: netWater(steady),
-      sump,
-      returnSide,
-      clearances,
-    }),
+    treatment,
+    heat,
+    power: solvePower(design, returnSide, heat),
     totals: totalsOf(tanks, returnSide),
-    rulesOfThumb: rulesOfThumb(layout, leadOf({ returnSide }), tanks[0]!.turnoverPerH),
+    rulesOfThumb: rulesOfThumb(
+      layout,
+      leadOf({ returnSide }),
+      tanks[0]!.turnoverPerH,
+      design.returnSide.ownShare,
+    ),
   }
 }
 

@@ -14,6 +14,8 @@ export type {
   SolvedTrap,
 } from './gravity/solved-gravity.ts'
 export { drawsAirBelowM } from './gravity/water-use.ts'
+export { TOO_COLD_C, TOO_WARM_C } from './heat/solve-heat.ts'
+export type { HeatInRoom, PowerShare, SolvedHeat, SolvedPower } from './heat/solved-heat.ts'
 export { leadOf } from './lead.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
 export type {

@@ -61,6 +61,7 @@ export const FINDING_CODES = [
   'skimmer-without-water',
   'skimmer-too-small',
   'skimmer-too-large',
+  'skimmer-borderline',
   'cup-stays-on',
   'skimmer-recirculates',
   'top-off-gives-up',
@@ -78,6 +79,11 @@ export const FINDING_CODES = [
   'ports-do-not-meet',
   'meter-not-upright',
   'meter-off-scale',
+  'heater-holds',
+  'heater-too-small',
+  'heater-near-its-limit',
+  'heater-could-cook',
+  'water-too-warm',
 ] as const
 
 /** A finding's code; stored nowhere, printed by the solve command. */

@@ -2,6 +2,7 @@ export { outWallOf } from './case/chamber-case.ts'
 export type { SkimmerCase, SterilizerCase } from './case/device-case.ts'
 export { type DrainCase, drainCases } from './case/drain-case.ts'
 export type { FeedCase } from './case/feed-case.ts'
+export type { HeatCase } from './case/heat-case.ts'
 export { type LineCase, ofLine, wantedThrough } from './case/line-case.ts'
 export { outageValues } from './case/outage-case.ts'
 export type { OverflowCase } from './case/overflow-case.ts'
@@ -13,6 +14,8 @@ export { siphonCannotMatch } from './drains/siphon-cannot-match.ts'
 export { siphonUntuned } from './drains/siphon-untuned.ts'
 export { ventedLoud } from './drains/vented-loud.ts'
 export { type Finding, sameFinding } from './finding.ts'
+export { heaterNearItsLimit } from './heat/heater-near-its-limit.ts'
+export { heaterTooSmall } from './heat/heater-too-small.ts'
 export {
   BESIDE_PUMP_M,
   BREAK_HOLE_DEPTH_M,

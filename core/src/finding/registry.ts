@@ -3,6 +3,7 @@ import { type DeviceCase, deviceCases, skimmerCases, sterilizerCases } from './c
 import { drainCases } from './case/drain-case.ts'
 import { type FeedCase, feedCases } from './case/feed-case.ts'
 import { type LineCase, lineCases } from './case/line-case.ts'
+import { heatCases } from './case/heat-case.ts'
 import { outageCases } from './case/outage-case.ts'
 import { type OverflowCase, overflowCases } from './case/overflow-case.ts'
 import { pumpCases } from './case/pump-case.ts'
@@ -24,6 +25,11 @@ import { siphonNearAir } from './drains/siphon-near-air.ts'
 import { siphonUntuned } from './drains/siphon-untuned.ts'
 import { ventedLoud } from './drains/vented-loud.ts'
 import type { Finding } from './finding.ts'
+import { heaterCouldCook } from './heat/heater-could-cook.ts'
+import { heaterHolds } from './heat/heater-holds.ts'
+import { heaterNearItsLimit } from './heat/heater-near-its-limit.ts'
+import { heaterTooSmall } from './heat/heater-too-small.ts'
+import { waterTooWarm } from './heat/water-too-warm.ts'
 import { holeTooNear } from './overflow/hole-too-near.ts'
 import { hungLosesPrime } from './overflow/hung-loses-prime.ts'
 import { letsAnimalsThrough } from './overflow/lets-animals-through.ts'
@@ -59,6 +65,7 @@ import { waterTooFast } from './return/water-too-fast.ts'
 import { type Asked, each, type Occurrence, type RuleWords } from './rule.ts'
 import { SEVERITY_ORDER } from './severity.ts'
 import { cupStaysOn } from './skimmer/cup-stays-on.ts'
+import { skimmerBorderline } from './skimmer/skimmer-borderline.ts'
 import { skimmerDepthOff } from './skimmer/skimmer-depth.ts'
 import { skimmerFits } from './skimmer/skimmer-fits.ts'
 import { skimmerRecirculates } from './skimmer/skimmer-recirculates.ts'
@@ -177,6 +184,7 @@ const OF_SKIMMER = [
   skimmerFits,
   skimmerTooSmall,
   skimmerTooLarge,
+  skimmerBorderline,
   skimmerDepthOff,
   cupStaysOn,
   skimmerRecirculates,
@@ -206,6 +214,8 @@ const OF_DEVICE: readonly Asked<DeviceCase>[] = [
   cannotLiftOut,
 ]
 
+const OF_HEAT = [heaterTooSmall, heaterNearItsLimit, heaterHolds, heaterCouldCook, waterTooWarm]
+
 /** A return side that could not be solved says that and nothing else of its flow. */
 const isSolved = ({ whole }: Cases) => whole.returnSide.unsettledLineId === null
 
@@ -222,6 +232,7 @@ const REGISTRY: Asked<Cases> = each(
   each(({ whole }: Cases) => [whole], ...OF_SUMP),
   each(({ whole }: Cases) => chamberCases(whole), ...OF_CHAMBER),
   each(({ whole, lines }: Cases) => deviceCases(whole, lines), ...OF_DEVICE),
+  each(({ whole }: Cases) => heatCases(whole), ...OF_HEAT),
 )
 
 /** Every rule, once; several may share a code. */

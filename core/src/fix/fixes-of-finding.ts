@@ -4,6 +4,7 @@ import type { Sentence } from '../quantity/index.ts'
 import { DRAIN_FIXES } from './drain-fixes.ts'
 import type { FindingFixes } from './finding-fix.ts'
 import type { Fix } from './fix.ts'
+import { HEAT_FIXES } from './heat-fixes.ts'
 import { JOINT_FIXES } from './joint-fixes.ts'
 import { LINE_END_FIXES } from './line-end-fixes.ts'
 import { LINE_FLOW_FIXES } from './line-flow-fixes.ts'
@@ -28,6 +29,7 @@ const REGISTRY: readonly FindingFixes[] = [
   ...SUMP_FIXES,
   ...SKIMMER_FIXES,
   ...STERILIZER_FIXES,
+  ...HEAT_FIXES,
 ]
 
 /** What fixes a finding. */

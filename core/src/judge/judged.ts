@@ -34,6 +34,8 @@ export interface Judged {
   readonly loop: Figures['loop']
   readonly returnSide: Figures['returnSide']
   readonly treatment: Figures['treatment']
+  readonly heat: Figures['heat']
+  readonly power: Figures['power']
   /** Of the line the design is known by. */
   readonly rulesOfThumb: Figures['rulesOfThumb']
 }
@@ -49,6 +51,8 @@ export function judged(steady: SteadyState, figures: Figures): Judged {
     loop: figures.loop,
     returnSide: figures.returnSide,
     treatment: figures.treatment,
+    heat: figures.heat,
+    power: figures.power,
     rulesOfThumb: figures.rulesOfThumb,
     overflows: overflows.map((overflow) =>
       withBlocked(overflow, blockedOf(steady, overflow, figures)),

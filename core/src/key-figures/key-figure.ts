@@ -7,6 +7,13 @@ export type Beside =
   | { readonly is: 'band'; readonly si: number }
   /** What it is of: wanted, or the most there is. */
   | { readonly is: 'of'; readonly value: Measured }
+  /** What it comes to in a year; cost null without a tariff. */
+  | {
+      readonly is: 'yearly'
+      readonly energy: Measured
+      readonly cost: Measured | null
+      readonly currency: string
+    }
   | { readonly is: 'words'; readonly text: string }
 
 /** One figure a design is known by. */

@@ -78,13 +78,20 @@ function head(solved: Found): Plain {
   }
 }
 
-function power({ returnSide: { wirePowerW, wirePowerBandW, powerIsScaled } }: Found): Plain {
+/** Everything that is plugged in. */
+function power({ power: all }: Found): Plain {
+  const { meanW, bandW, energyPerYearJ, costPerYear, currency } = all
   return {
     id: 'power',
-    label: 'Pump power',
-    value: measured('power', wirePowerW, wirePowerBandW),
-    beside: powerIsScaled ? keyFigureWords('scaled') : null,
-    station: 'return',
+    label: 'Plugged in',
+    value: measured('power', meanW, bandW),
+    beside: {
+      is: 'yearly',
+      energy: measured('energy', energyPerYearJ),
+      cost: costPerYear === null ? null : measured('money', costPerYear),
+      currency,
+    },
+    station: 'skimmer',
   }
 }
 

@@ -27,12 +27,17 @@ export type QuantityName =
   | 'slow-speed'
   | 'duration'
   | 'days'
+  | 'hours'
   | 'food'
   | 'dose'
   | 'rate'
   | 'irradiance'
   | 'air-per-neck'
   | 'food-load'
+  | 'evaporation'
+  | 'warming'
+  | 'money'
+  | 'conductance'
   | 'number'
 
 /** One unit of a quantity: si = (shown × factor) + offset. */
@@ -224,6 +229,13 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
       { fromSi: 120, unit: unit('min', '', 60, { decimals: fixed(1) }) },
     ],
   },
+  hours: {
+    shown: both(unit('h', 'h hour hours', HOUR_S, { decimals: tapering(1) })),
+    alsoTyped: [
+      unit('d', 'd day days', 86_400, { decimals: fixed(1) }),
+      unit('min', 'min minute minutes', 60, { decimals: fixed(0) }),
+    ],
+  },
   days: { shown: both(unit('days', 'd day days', 86_400, { decimals: fixed(1) })), alsoTyped: [] },
   // Weighed in grams in both families.
   food: {
@@ -246,11 +258,43 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
     alsoTyped: [],
   },
   'air-per-neck': {
-    shown: both(unit('L/h/cm²', 'l/h/cm2', LITRE_M3 / HOUR_S / 1e-4, { decimals: tapering(1) })),
+    shown: {
+      metric: unit('L/h/cm²', 'l/h/cm2', LITRE_M3 / HOUR_S / 1e-4, { decimals: tapering(1) }),
+      us: unit('gal/h/in²', 'gal/h/in2 gph/in2', US_GALLON_M3 / HOUR_S / INCH_M ** 2, {
+        decimals: tapering(1),
+      }),
+    },
     alsoTyped: [],
   },
   'food-load': {
-    shown: both(unit('g/100 L', 'g/100l', 1e-2, { decimals: tapering(2) })),
+    shown: {
+      metric: unit('g/100 L', 'g/100l', 1e-2, { decimals: tapering(2) }),
+      us: unit('g/100 gal', 'g/100gal', 1e-3 / (100 * US_GALLON_M3), { decimals: tapering(2) }),
+    },
+    alsoTyped: [],
+  },
+  // Held in mm a day, as it is measured: the field is named evaporationMmPerDay.
+  evaporation: {
+    shown: {
+      metric: unit('mm/day', 'mm/d mm/day', 1, { decimals: tapering(1) }),
+      us: unit('in/day', 'in/d in/day', INCH_M * 1e3, { decimals: fixed(2) }),
+    },
+    alsoTyped: [],
+  },
+  warming: {
+    shown: {
+      metric: unit('°C/h', '°c/h', 1 / HOUR_S, { decimals: fixed(2) }),
+      us: unit('°F/h', '°f/h', 5 / 9 / HOUR_S, { decimals: fixed(2) }),
+    },
+    alsoTyped: [],
+  },
+  // In the keeper's own currency, whose sign stands apart.
+  money: { shown: both(unit('', '', 1, { decimals: tapering(2) })), alsoTyped: [] },
+  conductance: {
+    shown: {
+      metric: unit('W/°C', 'w/k w/c', 1, { decimals: tapering(1) }),
+      us: unit('W/°F', 'w/f', 9 / 5, { decimals: tapering(1) }),
+    },
     alsoTyped: [],
   },
   acceleration: { shown: both(unit('m/s²', 'm/s2', 1, { decimals: fixed(3) })), alsoTyped: [] },

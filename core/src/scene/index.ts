@@ -1,5 +1,11 @@
 export { type CirculationPart, openingM2, powerAtW } from './part.ts'
-export { levelAt, meanSquareLevel, type Pattern, type PatternKind } from './pattern.ts'
+export {
+  levelAt,
+  meanCubeLevel,
+  meanSquareLevel,
+  type Pattern,
+  type PatternKind,
+} from './pattern.ts'
 export { isInside, type RockSolid, solidVolumeM3 } from './rock.ts'
 export {
   type CirculationPump,

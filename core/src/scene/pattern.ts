@@ -33,6 +33,15 @@ export function meanSquareLevel({ kind, low }: Pattern): number {
   return low * low + low * span + half * span * span
 }
 
+/** Mean of the level's cube, what a pump's power goes by, over whole turns. */
+export function meanCubeLevel({ kind, low }: Pattern): number {
+  if (kind === 'steady') return 1
+  if (kind === 'pulse' || kind === 'alternate') return (1 + low ** 3) / 2
+  const span = 1 - low
+  const [square, cube] = kind === 'reversing' ? [3 / 8, 5 / 16] : [1 / 3, 1 / 4]
+  return low ** 3 + 1.5 * low * low * span + 3 * square * low * span * span + cube * span ** 3
+}
+
 /** A number in 0…1 that the same count and seed always give (an integer hash). */
 function chance(count: number, seed: number): number {
   let x = (Math.imul(count + 1, 0x9e3779b1) ^ Math.imul(seed + 1, 0x85ebca6b)) >>> 0

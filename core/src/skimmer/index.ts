@@ -10,7 +10,9 @@ export {
   MEDIUM_FROM_KG_PER_M3,
 } from './load.ts'
 export {
-  FOAMS_UNSTEADILY_FROM,
+  type LoadRange,
+  type Oversize,
+  type SizeSays,
   skimmerFigures,
   type SkimmerFigures,
   type SkimmerSchool,

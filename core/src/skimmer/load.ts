@@ -8,6 +8,8 @@ export interface Feed {
   readonly form: FeedForm
   /** Cubes, pinches or sheets a day. */
   readonly perDay: number
+  /** The most of them, where that is not the same every day; null: it is. */
+  readonly mostPerDay: number | null
   /** Of one of them, as it is given. */
   readonly massKg: number
 }
@@ -26,9 +28,16 @@ export const MEDIUM_FROM_KG_PER_M3 = 0.005
 /** Food a day from which a system counts as heavily fed, kg of dry mass per m³ (choice). */
 export const HEAVY_FROM_KG_PER_M3 = 0.012
 
-/** Dry food in a day, kg. */
-export function dryFeedKgPerDay(feeds: readonly Feed[]): number {
-  return feeds.reduce((sum, { form, perDay, massKg }) => sum + perDay * massKg * DRY_SHARE[form], 0)
+/** Dry food on a day of least and on a day of most feeding, kg. */
+export function dryFeedKgPerDay(feeds: readonly Feed[]): { least: number; most: number } {
+  let least = 0
+  let most = 0
+  for (const { form, perDay, mostPerDay, massKg } of feeds) {
+    const dryKg = massKg * DRY_SHARE[form]
+    least += perDay * dryKg
+    most += (mostPerDay ?? perDay) * dryKg
+  }
+  return { least, most }
 }
 
 /** Dry food that is left to the skimmer in a day and a cubic metre; null without water. */

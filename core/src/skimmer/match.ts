@@ -4,39 +4,102 @@ import type { SkimmerSpec } from './part.ts'
 /** match: the rating at the load there is. oversize: the rating on the box, times a factor of the keeper's. */
 export type SkimmerSchool = 'match' | 'oversize'
 
-/** Rated for more than this many times the water, a skimmer finds too little to make foam of (choice). */
-export const FOAMS_UNSTEADILY_FROM = 3
+/** How a rating stands to what a school wants. */
+export type SizeSays = 'small' | 'borderline-small' | 'fits' | 'borderline-large' | 'large'
+
+/** Rated over net water, of the school that matches: borderline, fits from, fits to, borderline (hydraulics reference, §10). */
+const MATCHES: SizeRange = [0.8, 0.9, 1.5, 2]
+/** Outside the keeper's two factors by so much it is still borderline, of the school that oversizes. */
+const BORDERLINE_SHARE = 0.1
+
+type SizeRange = readonly [number, number, number, number]
 
 /** What a school says of a skimmer. */
 export interface SkimmerVerdict {
   readonly school: SkimmerSchool
-  /** Volume it is counted for. */
+  /** Volume it is counted for, at the end of the feeding that settles what is said. */
   readonly ratedM3: number
-  /** Volume the school asks for. */
+  /** Net water it has to serve. */
   readonly wantedM3: number
   /** rated/wanted; null without water. */
   readonly ratio: number | null
-  readonly says: 'small' | 'fits' | 'large'
+  /** Ratios between which it fits. */
+  readonly fitsFrom: number
+  readonly fitsTo: number
+  /** At the worse end of the feeding. */
+  readonly says: SizeSays
+  /** The end of the feeding it tips at; null: both ends say the same. */
+  readonly tipsAt: 'least' | 'most' | null
+}
+
+/** The keeper's two factors. */
+export interface Oversize {
+  readonly from: number
+  readonly to: number
+}
+
+/** Loads on a day of least and of most feeding. */
+export interface LoadRange {
+  readonly least: LoadClass
+  readonly most: LoadClass
 }
 
 /** Both schools; a skimmer is printed for most water at the lightest load. */
 export function skimmerVerdicts(
   { ratedM3 }: Pick<SkimmerSpec, 'ratedM3'>,
   netVolumeM3: number,
-  load: LoadClass,
-  factor: number,
+  load: LoadRange,
+  { from, to }: Oversize,
 ): Readonly<Record<SkimmerSchool, SkimmerVerdict>> {
+  const own: SizeRange = [(1 - BORDERLINE_SHARE) * from, from, to, (1 + BORDERLINE_SHARE) * to]
+  const match = (at: LoadClass) => verdict('match', ratedM3[at], netVolumeM3, MATCHES)
   return {
-    match: verdict('match', ratedM3[load], netVolumeM3),
-    oversize: verdict('oversize', ratedM3.light, netVolumeM3 * factor),
+    match: worse(match(load.least), match(load.most)),
+    oversize: verdict('oversize', ratedM3.light, netVolumeM3, own),
   }
 }
 
-function verdict(school: SkimmerSchool, ratedM3: number, wantedM3: number): SkimmerVerdict {
+function verdict(
+  school: SkimmerSchool,
+  ratedM3: number,
+  wantedM3: number,
+  range: SizeRange,
+): SkimmerVerdict {
   const ratio = wantedM3 > 0 ? ratedM3 / wantedM3 : null
-  const says =
-    ratio === null || ratio > FOAMS_UNSTEADILY_FROM ? 'large' : ratio < 1 ? 'small' : 'fits'
-  return { school, ratedM3, wantedM3, ratio, says }
+  return {
+    school,
+    ratedM3,
+    wantedM3,
+    ratio,
+    fitsFrom: range[1],
+    fitsTo: range[2],
+    says: ratio === null ? 'large' : sizeSays(ratio, range),
+    tipsAt: null,
+  }
+}
+
+/** Ends belong to the better verdict. */
+function sizeSays(ratio: number, [least, from, to, most]: SizeRange): SizeSays {
+  if (ratio < least) return 'small'
+  if (ratio < from) return 'borderline-small'
+  if (ratio <= to) return 'fits'
+  return ratio <= most ? 'borderline-large' : 'large'
+}
+
+/** Worst first. */
+const WORST_FIRST: readonly SizeSays[] = [
+  'small',
+  'large',
+  'borderline-small',
+  'borderline-large',
+  'fits',
+]
+
+/** What counts where feeding differs from day to day. */
+function worse(least: SkimmerVerdict, most: SkimmerVerdict): SkimmerVerdict {
+  if (least.says === most.says) return most
+  const tipsAtMost = WORST_FIRST.indexOf(most.says) < WORST_FIRST.indexOf(least.says)
+  return tipsAtMost ? { ...most, tipsAt: 'most' } : { ...least, tipsAt: 'least' }
 }
 
 /** How a skimmer works on the water it stands in; each null where it has nothing to be set against. */

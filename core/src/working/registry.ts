@@ -1,5 +1,6 @@
 import { type About, workedAt } from './about.ts'
 import { flowWorking, headWorking, liftWorking, turnoverWorking } from './duty.ts'
+import { allPowerWorking, heaterWorking } from './heat.ts'
 import { fastestWorking, fittingsWorking, frictionWorking } from './losses.ts'
 import { leastSpeedWorking, wirePowerWorking, wireToWaterWorking } from './pump.ts'
 import {
@@ -68,6 +69,8 @@ const REGISTRY = {
   drainBack: of('design', drainBackWorking),
   fillLine: of('design', fillLine),
   untilAir: of('design', untilAir),
+  heater: of('design', heaterWorking),
+  allPower: of('design', allPowerWorking),
   systemVolume: of('design', systemVolume),
   feedLoad: of('design', feedLoad),
   shareOfThroughflow: of('device', shareOfThroughflow),

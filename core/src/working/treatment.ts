@@ -79,7 +79,8 @@ export function systemVolume({ solved: { treatment, tanks, sump } }: About): Wor
 
 /** Dry mass fed a day, over the system's water. */
 export function feedLoad({ design, solved: { treatment } }: About): Working | null {
-  const { loadKgPerM3, dryFeedKgPerDay, systemVolumeM3 } = treatment.load
+  const { systemVolumeM3, least, most } = treatment.load
+  const { loadKgPerM3, dryFeedKgPerDay } = most
   if (loadKgPerM3 === null) return null
   const { otherShare } = design.treatment
   return {
@@ -99,6 +100,9 @@ export function feedLoad({ design, solved: { treatment } }: About): Working | nu
       term('V', 'water in the system', 'volume', systemVolumeM3),
       term('medium', 'from here on', 'food-load', MEDIUM_FROM_KG_PER_M3),
       term('heavy', 'from here on', 'food-load', HEAVY_FROM_KG_PER_M3),
+      ...(least.loadKgPerM3 === null || least === most
+        ? []
+        : [term('least', 'on a day of least feeding', 'food-load', least.loadKgPerM3)]),
     ],
     source: LOAD_SOURCE,
     note: NO_NOTE,

@@ -60,7 +60,8 @@ describe('a skimmer in its chamber', () => {
     const over = solveBasin(
       applyEdits(design, [
         setTo(['treatment', 'school'], 'oversize'),
-        setTo(['treatment', 'factor'], 4),
+        setTo(['treatment', 'oversizeFrom'], 4),
+        setTo(['treatment', 'oversizeTo'], 4),
       ]),
     )
     expect(codesAt(match.findings, 'skimmer')).toContain('skimmer-fits')
@@ -71,9 +72,11 @@ describe('a skimmer in its chamber', () => {
   })
   test('at a heavier load is rated for less', () => {
     const design = withDevices(LOOP, aSkimmer({}, INSIDE))
-    const feeds = [{ id: 'd', name: 'Dry', form: 'dry', perDay: 10, massKg: 0.002 }]
+    const feeds = [
+      { id: 'd', name: 'Dry', form: 'dry', perDay: 10, mostPerDay: null, massKg: 0.002 },
+    ]
     const fed = solveBasin(set(design, ['treatment', 'feeds'], feeds)).treatment
-    expect(fed.load.loadClass).toBe('heavy')
+    expect(fed.load.most.loadClass).toBe('heavy')
     expect(fed.skimmers[0]!.inForce.ratedM3).toBe(0.3)
   })
 })

@@ -1,10 +1,12 @@
 import { CABINET, INSIDE, LOOP } from '../a-treated-loop.ts'
 import { aBasin, aLine, codes, lead } from '../a-basin.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
+import { aHeatedLoop } from '../a-heated-loop.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
 import { type Changes, withChanges } from '../changes.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits, insertAt } from '../../src/design/edit.ts'
+import { solveBasin } from '../../src/index.ts'
 import { FINDING_CODES, type FindingCode } from '../../src/finding/codes.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
 import { describe, expect, test } from '@jest/globals'
@@ -55,6 +57,15 @@ const DRAWN_BEFORE_THE_DRAINS = withChanges(LOOP, {
 
 const LAMP_RUN = 'union, up 300 mm, sterilizer k 5, union, up 700 mm, elbow, left 300 mm'
 const lampIn = (line: string) => withDevices(aLoop({ line }), aSterilizer({ lineId: 'main' }))
+
+/** What the loop's heaters must do. */
+const LOOP_WANTS_W = solveBasin(aHeatedLoop([])).heat!.coldest.wantedW
+
+/** Ratings that are so many times the water, at any load. */
+function ratedAt(times: number) {
+  const ratedM3 = times * solveBasin(TREATED).treatment.load.systemVolumeM3
+  return { light: ratedM3, medium: ratedM3, heavy: ratedM3 }
+}
 
 interface Case {
   /** A design the code is found of. */
@@ -262,6 +273,21 @@ const CASES: Partial<Record<FindingCode, Case>> = {
     silent: lampIn('union, up 300 mm, sterilizer k 5, union, up 700 mm, elbow, left 300 mm'),
   },
   'lamp-cannot-be-drawn': once(TREATED, { 'sump.devices.1.part.sterilizer.pullOutM': 4 }),
+  'heater-too-small': { fires: aHeatedLoop([10]), silent: aHeatedLoop([500]) },
+  'heater-near-its-limit': {
+    fires: aHeatedLoop([LOOP_WANTS_W * 1.01]),
+    silent: aHeatedLoop([LOOP_WANTS_W * 2]),
+  },
+  'heater-holds': { fires: aHeatedLoop([500]), silent: aHeatedLoop([LOOP_WANTS_W * 1.01]) },
+  'heater-could-cook': { fires: aHeatedLoop([900]), silent: aHeatedLoop([]) },
+  'water-too-warm': {
+    fires: aHeatedLoop([], { warmestRoomC: 36 }),
+    silent: aHeatedLoop([], { warmestRoomC: 36, chillerW: 5000 }),
+  },
+  'skimmer-borderline': {
+    fires: withChanges(TREATED, { 'sump.devices.0.part.skimmer.ratedM3': ratedAt(0.85) }),
+    silent: withChanges(TREATED, { 'sump.devices.0.part.skimmer.ratedM3': ratedAt(1) }),
+  },
   'ports-do-not-meet': {
     fires: withChanges(lampIn(LAMP_RUN), { 'sump.devices.0.part.sterilizer.portBoreM': 0.019 }),
     silent: withChanges(lampIn(LAMP_RUN), {

@@ -1,3 +1,4 @@
+import { aHeatedLoop } from '../a-heated-loop.ts'
 import { describe, expect, test } from '@jest/globals'
 import { aBasin } from '../a-basin.ts'
 import { aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
@@ -52,6 +53,8 @@ const TROUBLED: Readonly<Record<string, BasinDesign>> = {
   'a dose too small': withChanges(TREATED, {
     'sump.devices.1.part.sterilizer.ratedDoseJPerM2': 90,
   }),
+  'a cold tank': aHeatedLoop([]),
+  'a heater too small': aHeatedLoop([20]),
   'an old lamp': withChanges(TREATED, { 'sump.devices.1.lamp.burnedS': 9e7 }),
 }
 

@@ -6,6 +6,7 @@ import {
   type Feed,
   feedLoadKgPerM3,
   heavier,
+  type LoadClass,
   loadClassOf,
 } from '../../src/skimmer/load.ts'
 import { skimmerFigures, skimmerVerdicts, systemVolumeM3 } from '../../src/skimmer/match.ts'
@@ -16,8 +17,10 @@ const MM = 1e-3
 /** 1 L/(h·cm²) as a speed, m/s. */
 const L_PER_H_CM2 = L_PER_H / 1e-4
 
+const ROWS = csvTable('skimmer.csv')
+
 describe('the table of skimmers, to 1e-6', () => {
-  test.each(csvTable('skimmer.csv').map((row) => [row.case!, row] as const))('%s', (id, row) => {
+  test.each(ROWS.map((row) => [row.case!, row] as const))('%s', (id, row) => {
     const of = (column: string) => number(row, column)
     const netVolumeM3 = systemVolumeM3({
       displayM3: of('display_L') * LITRE,
@@ -49,11 +52,27 @@ describe('the table of skimmers, to 1e-6', () => {
 })
 
 describe('what is fed', () => {
-  const cubes: Feed = { id: 'c', name: 'Cubes', form: 'cube', perDay: 3, massKg: 0.004 }
-  const flakes: Feed = { id: 'd', name: 'Flakes', form: 'dry', perDay: 1, massKg: 0.002 }
+  const cubes: Feed = {
+    id: 'c',
+    name: 'Cubes',
+    form: 'cube',
+    perDay: 3,
+    mostPerDay: 5,
+    massKg: 0.004,
+  }
+  const flakes: Feed = {
+    id: 'd',
+    name: 'Flakes',
+    form: 'dry',
+    perDay: 1,
+    mostPerDay: null,
+    massKg: 0.002,
+  }
   test('counts by what is no water in it', () => {
-    expect(dryFeedKgPerDay([cubes])).toBeCloseTo(0.0024, 12)
-    expect(dryFeedKgPerDay([cubes, flakes])).toBeCloseTo(0.0024 + 0.00184, 12)
+    expect(dryFeedKgPerDay([cubes]).least).toBeCloseTo(0.0024, 12)
+    const both = dryFeedKgPerDay([cubes, flakes])
+    expect(both.least).toBeCloseTo(0.0024 + 0.00184, 12)
+    expect(both.most).toBeCloseTo(0.004 + 0.00184, 12)
   })
   test('is shared with other filtration and spread over the water', () => {
     expect(feedLoadKgPerM3(0.004, 0.25, 0.5)).toBeCloseTo(0.006, 12)
@@ -73,15 +92,56 @@ describe('what is fed', () => {
 
 describe('the schools', () => {
   const ratedM3 = { light: 1, medium: 0.6, heavy: 0.4 }
+  const own = { from: 1.5, to: 2 }
+  const every = (load: LoadClass) => ({ least: load, most: load })
   test('read one printed rating differently', () => {
-    const { match, oversize } = skimmerVerdicts({ ratedM3 }, 0.55, 'medium', 2)
-    expect(match).toMatchObject({ says: 'fits', ratedM3: 0.6, wantedM3: 0.55 })
-    expect(oversize).toMatchObject({ says: 'small', ratedM3: 1, wantedM3: 1.1 })
+    const { match, oversize } = skimmerVerdicts({ ratedM3 }, 0.6, every('medium'), own)
+    expect(match).toMatchObject({ says: 'fits', ratedM3: 0.6, wantedM3: 0.6, ratio: 1 })
+    expect(oversize).toMatchObject({ says: 'fits', ratedM3: 1, fitsFrom: 1.5, fitsTo: 2 })
+    expect(
+      skimmerVerdicts({ ratedM3 }, 0.6, every('medium'), { from: 2, to: 3 }).oversize.says,
+    ).toBe('small')
   })
   test('say when it is too large for the water', () => {
-    const { match, oversize } = skimmerVerdicts({ ratedM3 }, 0.15, 'medium', 2)
+    const { match, oversize } = skimmerVerdicts({ ratedM3 }, 0.15, every('medium'), own)
     expect(match.says).toBe('large')
     expect(oversize.says).toBe('large')
+    expect(skimmerVerdicts({ ratedM3 }, 0, every('medium'), own).match.says).toBe('large')
+  })
+  test('of two ends of the feeding the worse counts, and is named', () => {
+    const fed = { least: 'light', most: 'heavy' } as const
+    const at = (netM3: number) => skimmerVerdicts({ ratedM3 }, netM3, fed, own).match
+    expect(at(0.75)).toMatchObject({ says: 'small', tipsAt: 'most', ratedM3: 0.4 })
+    expect(at(0.4)).toMatchObject({ says: 'large', tipsAt: 'least', ratedM3: 1 })
+    expect(at(0.2)).toMatchObject({ says: 'large', tipsAt: 'least' })
+    expect(at(0.5)).toMatchObject({ says: 'borderline-small', tipsAt: 'most' })
+    const even = { light: 1, medium: 1, heavy: 1 }
+    expect(skimmerVerdicts({ ratedM3: even }, 1, fed, own).match.tipsAt).toBeNull()
+  })
+})
+
+describe('the table’s verdicts', () => {
+  const SAYS: Readonly<Record<string, readonly string[]>> = {
+    fits: ['fits'],
+    borderline: ['borderline-small', 'borderline-large'],
+    'too small': ['small'],
+    'too large': ['large'],
+  }
+  test.each(ROWS.map((row) => [row.case!, row] as const))('%s', (_, row) => {
+    const of = (column: string) => number(row, column)
+    const ratedM3 = of('maker_rating_L') * LITRE
+    const { match, oversize } = skimmerVerdicts(
+      { ratedM3: { light: ratedM3, medium: ratedM3, heavy: ratedM3 } },
+      of('wanted_L') * LITRE,
+      { least: 'light', most: 'heavy' },
+      { from: of('oversize_from'), to: of('oversize_to') },
+    )
+    expectClose('ratio', match.ratio!, of('rating_over_wanted'))
+    expect(SAYS[row.verdict_match!]).toContain(match.says)
+    expect(SAYS[row.verdict_oversize!]).toContain(oversize.says)
+  })
+  test('has each of them', () => {
+    expect(new Set(ROWS.map((row) => row.verdict_match)).size).toBe(4)
   })
 })
 

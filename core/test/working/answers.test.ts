@@ -38,7 +38,7 @@ describe.each(Object.entries(DESIGNS))('of %s', (_, design) => {
     expect(shown.get('head')).toBe(answer('head'))
     expect(answer('netVolume')).toBe(solved.tanks[0]!.netVolumeM3)
     expect(answer('wirePower')).toBeCloseTo(solved.returnSide.wirePowerW, 9)
-    expect(shown.get('power')).toBeCloseTo(answer('wirePower'), 9)
+    expect(shown.get('power')).toBeCloseTo(answer('allPower'), 9)
   })
 
   test('the duty head is the lift, the friction and the fittings, each by its own working', () => {

@@ -1,3 +1,4 @@
+import { ROOM } from '../a-heated-loop.ts'
 import { INSIDE } from '../a-treated-loop.ts'
 import { aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aLoop } from '../a-loop.ts'
@@ -14,6 +15,7 @@ const LOOP = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.05 } })
 const WHOLE = applyEdits(withDevices(LOOP, aSkimmer({}, INSIDE), aSterilizer({ lineId: 'main' })), [
   setTo(['treatment', 'targets'], QUOTED_TARGETS),
   setTo(['treatment', 'targetId'], 'bacteria'),
+  setTo(['heat'], ROOM),
 ])
 const solved = solveBasin(WHOLE)
 const all = everyWorking(WHOLE, solved)

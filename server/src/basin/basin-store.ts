@@ -1,9 +1,10 @@
 import { FORMAT_VERSION, migrated } from '@yew-basin/contract'
-import { shelfFigures, solveBasin, type BasinDesign } from '@yew-basin/core'
+import type { BasinDesign } from '@yew-basin/core'
 import type { Transaction } from 'sequelize'
 import { CORE_VERSION } from '../job/core-version.ts'
 import { Basin } from './basin-model.ts'
 import { Design } from './design-model.ts'
+import { figuresToday } from './figures-today.ts'
 import { Revision } from './revision-model.ts'
 
 /** A basin about to be stored. */
@@ -49,7 +50,7 @@ export async function addFigures(basin: Basin, transaction: Transaction): Promis
   for (const design of basin.designs ?? []) {
     await design.update(
       {
-        shelfFigures: shelfFigures(solveBasin(designOf(design))),
+        shelfFigures: figuresToday(designOf(design)),
         figuresRevision: design.revision,
         figuresCore: CORE_VERSION,
       },

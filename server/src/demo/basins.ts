@@ -114,11 +114,13 @@ const THIMBLE: DemoBasin = {
         }),
       ],
       sparePumpId: null,
+      ownShare: null,
     },
     pumps: [samplePump('teasel-4')],
     tariff: null,
     drills: [],
     treatment: USUAL_TREATMENT,
+    heat: null,
   },
 }
 
@@ -181,9 +183,11 @@ export const STARTER_DESIGN: BasinDesign = {
       }),
     ],
     sparePumpId: null,
+    ownShare: null,
   },
   pumps: [samplePump('rowan-30')],
   tariff: null,
   drills: [],
   treatment: USUAL_TREATMENT,
+  heat: null,
 }

@@ -198,6 +198,8 @@ const SUMP: Sump = {
         // Put in when the tank was set up, and never looked at since.
         lamp: {
           burnedS: 9600 * 3600,
+          burnedOn: '2026-11-08',
+          hoursPerDay: 24,
           waterFactor: 0.95,
           sleeveFactor: 0.9,
           lampSince: '2025-10-04',
@@ -335,6 +337,7 @@ export const LANTERN: DemoBasin = {
         }),
       ],
       sparePumpId: 'rowan-30',
+      ownShare: null,
     },
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
@@ -343,10 +346,37 @@ export const LANTERN: DemoBasin = {
       ...USUAL_TREATMENT,
       otherShare: 0.2,
       feeds: [
-        { id: 'cubes', name: 'Frozen cubes', form: 'cube', perDay: 4, massKg: 0.004 },
-        { id: 'flakes', name: 'Flakes', form: 'dry', perDay: 1, massKg: 0.0015 },
-        { id: 'seaweed', name: 'Seaweed', form: 'sheet', perDay: 1, massKg: 0.002 },
+        {
+          id: 'cubes',
+          name: 'Frozen cubes',
+          form: 'cube',
+          perDay: 4,
+          mostPerDay: 6,
+          massKg: 0.004,
+        },
+        { id: 'flakes', name: 'Flakes', form: 'dry', perDay: 1, mostPerDay: null, massKg: 0.0015 },
+        {
+          id: 'seaweed',
+          name: 'Seaweed',
+          form: 'sheet',
+          perDay: 1,
+          mostPerDay: null,
+          massKg: 0.002,
+        },
       ],
+    },
+    // The station's back room: cold in winter, and the sun stands on its roof in summer.
+    heat: {
+      coldestRoomC: 15,
+      warmestRoomC: 28,
+      humidity: null,
+      stirred: 1,
+      tankPanels: 'glass',
+      sumpPanels: 'glass',
+      lightsW: 240,
+      lightHoursPerDay: 10,
+      chillerW: null,
+      warningS: 8 * 3600,
     },
   },
 }

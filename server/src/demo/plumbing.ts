@@ -162,7 +162,8 @@ export const USUAL_TREATMENT: TreatmentPlan = {
   stock: 'medium',
   otherShare: 0,
   school: 'match',
-  factor: 1.5,
+  oversizeFrom: 1.5,
+  oversizeTo: 2,
   targets: QUOTED_TARGETS,
   targetId: 'green-water',
 }

@@ -286,6 +286,7 @@ export const TWO_SISTERS: DemoBasin = {
         }),
       ],
       sparePumpId: 'rowan-30',
+      ownShare: null,
     },
     pumps: [samplePump('rowan-50'), samplePump('rowan-30')],
     tariff: { pricePerKWh: 0.32, currency: '€' },
@@ -293,8 +294,18 @@ export const TWO_SISTERS: DemoBasin = {
     treatment: {
       ...USUAL_TREATMENT,
       stock: 'light',
-      feeds: [{ id: 'cubes', name: 'Frozen cubes', form: 'cube', perDay: 3, massKg: 0.004 }],
+      feeds: [
+        {
+          id: 'cubes',
+          name: 'Frozen cubes',
+          form: 'cube',
+          perDay: 3,
+          mostPerDay: null,
+          massKg: 0.004,
+        },
+      ],
       school: 'oversize',
     },
+    heat: null,
   },
 }

@@ -1,7 +1,7 @@
-import { shelfFigures, solveBasin } from '@yew-basin/core'
 import type { Sequelize } from 'sequelize'
 import { designOf } from '../basin/basin-store.ts'
 import { Design } from '../basin/design-model.ts'
+import { figuresToday } from '../basin/figures-today.ts'
 import { Access } from '../db/access.ts'
 import { CORE_VERSION } from './core-version.ts'
 import type { DesignJob } from './jobs.ts'
@@ -16,7 +16,7 @@ export async function computeFigures(
     if (!design) return
     await Design.update(
       {
-        shelfFigures: shelfFigures(solveBasin(designOf(design))),
+        shelfFigures: figuresToday(designOf(design)),
         figuresRevision: design.revision,
         figuresCore: CORE_VERSION,
       },

@@ -65,8 +65,8 @@ function turn({ lineIndex, at }: { lineIndex: number; at: number }, event: Event
 }
 
 const subject = computed(() =>
-  store.design
-    ? { design: store.design, targets: targets.value, pumpIndex: store.pumpIndex }
+  store.present
+    ? { design: store.present, targets: targets.value, pumpIndex: store.pumpIndex }
     : null,
 )
 const work = useLongWork({

@@ -24,8 +24,8 @@ const open = computed(() => shownFindings.value[opened.value] ?? null)
 /** What fixes the finding that is open; a preview is looked at, not applied. */
 const trial = useTrial(
   () =>
-    store.design && open.value && !store.preview
-      ? { design: store.design, finding: open.value }
+    store.present && open.value && !store.preview
+      ? { design: store.present, finding: open.value }
       : null,
   (calls, { finding }) => calls.fixesOfFinding(plain(finding)),
 )

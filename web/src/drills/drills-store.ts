@@ -114,9 +114,9 @@ function useAllDrills(present: () => BasinDesign | null) {
 /** Every drill of the opened design, simulated over all cores, and again when the design changes. */
 export const useDrills = defineStore('drills', () => {
   const store = useDesign()
-  const possible = computed(() => store.design !== null && canDrill(store.design))
-  const { all, drills, found, stale, clear: clearAll } = useAllDrills(() => store.design)
-  const { preview, looking, look } = useDrillsPreview(() => store.design)
+  const possible = computed(() => store.present !== null && canDrill(store.present))
+  const { all, drills, found, stale, clear: clearAll } = useAllDrills(() => store.present)
+  const { preview, looking, look } = useDrillsPreview(() => store.present)
 
   /** Every two single failures at once. */
   const pairs = useLongWork({
@@ -164,7 +164,7 @@ export const useDrills = defineStore('drills', () => {
   }
 
   watchDebounced(
-    () => store.design,
+    () => store.present,
     (now) => {
       if (now && now !== all.asked.value && possible.value) void simulate()
       if (now && !possible.value) clear()

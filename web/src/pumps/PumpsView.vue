@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import { partOf, type PumpPart, editing } from '@yew-basin/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import QuantityField from '../bench/QuantityField.vue'
-import TextField from '../bench/TextField.vue'
+import TariffFields from '../bench/TariffFields.vue'
 import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
@@ -229,27 +227,7 @@ const inWords = computed(
         <SparePump :pumps="all" />
         <section aria-labelledby="tariff-heading">
           <h3 id="tariff-heading" class="heading">Your tariff</h3>
-          <button
-            v-if="!tariff"
-            class="button mt-1"
-            @click="store.set(['tariff'], { pricePerKWh: 0.3, currency: '€' })"
-          >
-            Say what a kWh costs
-          </button>
-          <div v-else class="grid grid-cols-2 gap-x-3">
-            <QuantityField
-              label="Price of a kWh"
-              :limit="LIMITS.price"
-              :model-value="tariff.pricePerKWh"
-              @update:model-value="store.set(['tariff', 'pricePerKWh'], $event)"
-            />
-            <TextField
-              label="Currency"
-              :most="COUNTS.currencyLength"
-              :model-value="tariff.currency"
-              @update:model-value="store.set(['tariff', 'currency'], $event)"
-            />
-          </div>
+          <TariffFields />
         </section>
       </aside>
     </div>

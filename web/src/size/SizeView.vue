@@ -61,7 +61,7 @@ const wish = computed(() => ({
   shelf: shelf.pumps,
   values: { ...values.value },
 }))
-const subject = computed(() => (store.design ? { design: store.design, wish: wish.value } : null))
+const subject = computed(() => (store.present ? { design: store.present, wish: wish.value } : null))
 function search() {
   work.forget()
   void work.start()

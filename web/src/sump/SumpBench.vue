@@ -34,7 +34,7 @@ const PLACE = rowsOf<SumpBox>(
 )
 const WISHES = rowsOf<Sump>(
   ['marginM', 'Margin to keep after a power cut', LIMITS.margin],
-  ['evaporationMmPerDay', 'Evaporation, mm a day', LIMITS.evaporation],
+  ['evaporationMmPerDay', 'Evaporation', LIMITS.evaporation],
   ['hungWaterM3', 'Hung gear lets go', LIMITS.submerged],
 )
 </script>

@@ -2,17 +2,32 @@
 import { LIMITS } from '@yew-basin/contract/limits'
 import { type Device, type Lamp, setTo } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
+import { useToday } from '../shell/clock.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** How lamp, sleeve and water are, and when they were put in. */
-const { index } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
+const { index, lamp } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
 const store = useDesign()
 const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) => {
   const key: keyof Lamp = name
   store.set(['sump', 'devices', index, 'lamp', key], to)
 }
-/** A new one has burned nothing. */
-const renew = () => store.edit([setTo(['sump', 'devices', index, 'lamp', 'burnedS'], 0)])
+const today = useToday()
+const setLamp = (to: Partial<Lamp>) =>
+  store.edit([setTo(['sump', 'devices', index, 'lamp'], { ...lamp, ...to })])
+/** Its hours as they are today run on from here; the day it was put in stays what it is. */
+const setHours = (burnedS: number) => setLamp({ burnedS, burnedOn: today.value })
+/** From the day it was put in its hours follow. */
+const setSince = (lampSince: string | null) =>
+  setLamp(
+    lampSince === null
+      ? { lampSince, burnedOn: today.value }
+      : { lampSince, burnedS: 0, burnedOn: null },
+  )
+/** From today on it is lit so long; what it has burned stays. */
+const setHoursPerDay = (hoursPerDay: number) => setLamp({ hoursPerDay, burnedOn: today.value })
+/** A new one has burned nothing, and was put in today. */
+const renew = () => setLamp({ burnedS: 0, burnedOn: today.value, lampSince: today.value })
 </script>
 
 <template>
@@ -22,13 +37,16 @@ const renew = () => store.edit([setTo(['sump', 'devices', index, 'lamp', 'burned
       <QuantityField
         label="The lamp has burned"
         :limit="LIMITS.lampTime"
-        hint="Hours: write 900 h."
+        hint="By today; it runs on."
         :model-value="lamp.burnedS"
-        @update:model-value="set('burnedS', $event)"
+        @update:model-value="setHours"
       />
-      <div class="self-center">
-        <button class="button" :disabled="lamp.burnedS === 0" @click="renew">New lamp in</button>
-      </div>
+      <QuantityField
+        label="Lit, hours a day"
+        :limit="LIMITS.hoursPerDay"
+        :model-value="lamp.hoursPerDay"
+        @update:model-value="setHoursPerDay"
+      />
       <QuantityField
         label="This water lets through"
         :limit="LIMITS.factor"
@@ -49,9 +67,13 @@ const renew = () => store.edit([setTo(['sump', 'devices', index, 'lamp', 'burned
           type="date"
           class="box"
           :value="lamp.lampSince ?? ''"
-          @change="set('lampSince', ($event.target as HTMLInputElement).value || null)"
+          :max="today"
+          @change="setSince(($event.target as HTMLInputElement).value || null)"
         />
       </label>
+      <div class="self-end">
+        <button v-if="lamp.burnedS > 0" class="button" @click="renew">New lamp in today</button>
+      </div>
       <label class="block">
         <span class="caption">Sleeve put in on</span>
         <input

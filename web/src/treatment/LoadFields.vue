@@ -16,6 +16,7 @@ const store = useDesign()
 const units = useUnits()
 const plan = computed(() => store.shown!.treatment)
 const load = computed(() => store.solved!.treatment.load)
+const isRange = computed(() => load.value.least !== load.value.most)
 const set = <Name extends keyof TreatmentPlan>(name: Name, to: TreatmentPlan[Name]) => {
   const key: keyof TreatmentPlan = name
   store.set(['treatment', key], to)
@@ -26,6 +27,16 @@ const ofFeed =
     const key: keyof Feed = name
     store.set(['treatment', 'feeds', i, key], to)
   }
+
+/** A range has two ends that differ; one end pushes the other along. */
+function setLeast(i: number, { mostPerDay }: Feed, to: number) {
+  if (mostPerDay !== null && mostPerDay <= to) ofFeed(i, 'mostPerDay')(null)
+  ofFeed(i, 'perDay')(to)
+}
+function setMost(i: number, { perDay }: Feed, to: number) {
+  if (to < perDay) ofFeed(i, 'perDay')(to)
+  ofFeed(i, 'mostPerDay')(to > perDay ? to : null)
+}
 
 /** What one of them weighs until the keeper has weighed it. */
 const USUAL_KG: Readonly<Record<FeedForm, number>> = { cube: 0.004, dry: 0.001, sheet: 0.002 }
@@ -40,6 +51,7 @@ function add(form: FeedForm) {
     name: USUAL_NAME[form],
     form,
     perDay: 1,
+    mostPerDay: null,
     massKg: USUAL_KG[form],
   }
   set('feeds', [...plan.value.feeds, feed])
@@ -53,7 +65,7 @@ function add(form: FeedForm) {
       <li
         v-for="(feed, i) in plan.feeds"
         :key="feed.id"
-        class="grid grid-cols-[1fr_4.6rem_5.6rem_2rem] items-end gap-2"
+        class="grid grid-cols-[1fr_4.4rem_4.4rem_5.2rem_2rem] items-end gap-2"
       >
         <TextField
           :label="`Food ${i + 1}`"
@@ -65,7 +77,13 @@ function add(form: FeedForm) {
           label="a day"
           :limit="LIMITS.perDay"
           :model-value="feed.perDay"
-          @update:model-value="ofFeed(i, 'perDay')($event)"
+          @update:model-value="setLeast(i, feed, $event)"
+        />
+        <QuantityField
+          label="at most"
+          :limit="LIMITS.perDay"
+          :model-value="feed.mostPerDay ?? feed.perDay"
+          @update:model-value="setMost(i, feed, $event)"
         />
         <QuantityField
           :label="feed.form === 'cube' ? 'of one cube' : feed.form === 'dry' ? 'pinch' : 'sheet'"
@@ -119,14 +137,23 @@ function add(form: FeedForm) {
         :value="{ quantity: 'volume', si: load.systemVolumeM3 }"
       />
       <FigureRow
-        v-if="load.loadKgPerM3 !== null"
+        v-if="load.most.loadKgPerM3 !== null"
         figure="feedLoad"
-        label="Dry food left to the skimmer, a day"
-        :value="{ quantity: 'food-load', si: load.loadKgPerM3 }"
+        :label="
+          isRange ? 'Dry food left to the skimmer, at most' : 'Dry food left to the skimmer, a day'
+        "
+        :value="{ quantity: 'food-load', si: load.most.loadKgPerM3 }"
       />
       <p class="caption mt-1">
-        {{ units.text('food', load.dryFeedKgPerDay) }} of dry food a day: counted as a
-        <strong class="font-semibold">{{ LOAD_NAMES[load.loadClass] }}</strong> load.
+        <template v-if="isRange"
+          >{{ units.shown({ quantity: 'food', si: load.least.dryFeedKgPerDay }).number }} to
+        </template>
+        {{ units.text('food', load.most.dryFeedKgPerDay) }} of dry food a day: counted as a
+        <strong class="font-semibold">{{ LOAD_NAMES[load.least.loadClass] }}</strong>
+        <template v-if="load.least.loadClass !== load.most.loadClass">
+          to <strong class="font-semibold">{{ LOAD_NAMES[load.most.loadClass] }}</strong></template
+        >
+        load.
       </p>
     </div>
   </section>

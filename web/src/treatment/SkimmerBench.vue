@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
+import { setTo, type Solved, type TreatmentPlan } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import FindingList from '../bench/FindingList.vue'
-import QuantityField from '../bench/QuantityField.vue'
+import QuantityRows from '../bench/QuantityRows.vue'
+import { rowsOf } from '../bench/quantity-row.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import DevicePicker from './DevicePicker.vue'
+import HeatFields from './HeatFields.vue'
+import HeatFigures from './HeatFigures.vue'
 import LoadFields from './LoadFields.vue'
 import PlaceFields from './PlaceFields.vue'
+import PluggedIn from './PluggedIn.vue'
 import SkimmerCandidates from './SkimmerCandidates.vue'
 import SkimmerFigures from './SkimmerFigures.vue'
-import { SCHOOLS } from './treatment-words.ts'
+import { SCHOOLS, SIZE_SAYS, TIPS } from './treatment-words.ts'
 import { useDevices } from './use-devices.ts'
 
 const KINDS = ['skimmer', 'heater', 'chiller', 'reactor', 'scrubber'] as const
@@ -28,7 +33,24 @@ const solved = computed(() =>
 const skimmer = computed(
   () => treatment.value.skimmers.find(({ deviceId }) => deviceId === chosen.value?.id) ?? null,
 )
-const SAYS = { small: 'too small', fits: 'fits', large: 'too large' } as const
+const FACTORS = rowsOf<TreatmentPlan>(
+  ['oversizeFrom', 'Rated for at least, times', LIMITS.oversize],
+  ['oversizeTo', 'and at most, times', LIMITS.oversize],
+)
+/** The other factor gives way: the first is never over the second. */
+function setFactor(key: 'oversizeFrom' | 'oversizeTo' | 'otherShare', to: number) {
+  const { oversizeFrom, oversizeTo } = plan.value
+  if (key === 'oversizeFrom' && to > oversizeTo) setBoth(to, to)
+  else if (key === 'oversizeTo' && to < oversizeFrom) setBoth(to, to)
+  else store.set(['treatment', key], to)
+}
+const setBoth = (from: number, to: number) =>
+  store.edit([setTo(['treatment', 'oversizeFrom'], from), setTo(['treatment', 'oversizeTo'], to)])
+/** What a school asks for, as a range of ratings. */
+function wanted({ wantedM3, fitsFrom, fitsTo }: Solved<'skimmer'>['inForce']): string {
+  const from = units.shown({ quantity: 'volume', si: fitsFrom * wantedM3 }).number
+  return `${from} to ${units.text('volume', fitsTo * wantedM3)}`
+}
 </script>
 
 <template>
@@ -62,21 +84,17 @@ const SAYS = { small: 'too small', fits: 'fits', large: 'too large' } as const
               {{ school.label }}
             </span>
             <span class="block">
-              {{ SAYS[skimmer.verdicts[school.value].says] }}:
+              {{ SIZE_SAYS[skimmer.verdicts[school.value].says]
+              }}{{ TIPS[skimmer.verdicts[school.value].tipsAt ?? 'no'] }}:
               {{ units.text('volume', skimmer.verdicts[school.value].ratedM3) }} rated,
-              {{ units.text('volume', skimmer.verdicts[school.value].wantedM3) }} wanted
+              {{ wanted(skimmer.verdicts[school.value]) }} wanted
             </span>
             <span class="caption block">{{ school.why }}</span>
           </label>
         </div>
-        <QuantityField
-          v-if="plan.school === 'oversize'"
-          class="mt-2 max-w-40"
-          label="Your factor"
-          :limit="LIMITS.oversize"
-          :model-value="plan.factor"
-          @update:model-value="store.set(['treatment', 'factor'], $event)"
-        />
+        <div v-if="plan.school === 'oversize'" class="mt-2 grid max-w-80 grid-cols-2 gap-x-3">
+          <QuantityRows :of="plan" :rows="FACTORS" @change="setFactor" />
+        </div>
       </section>
       <template v-if="chosen && solved">
         <SkimmerFigures :device="chosen" :solved="solved" :skimmer="skimmer" />
@@ -93,6 +111,12 @@ const SAYS = { small: 'too small', fits: 'fits', large: 'too large' } as const
         <SkimmerCandidates v-if="skimmer" :device="chosen" @swap="swap" />
       </template>
       <LoadFields />
+      <section aria-labelledby="heat-head">
+        <h3 id="heat-head" class="heading mb-1">How warm it stays</h3>
+        <HeatFields />
+        <HeatFigures v-if="store.solved.heat" class="mt-2" :heat="store.solved.heat" />
+      </section>
+      <PluggedIn />
     </fieldset>
     <p class="caption border-t border-rule pt-3">
       Everything near salt water goes on a residual-current device, with a drip loop in each cable.

@@ -7,6 +7,7 @@ import {
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useParts } from '../parts/parts-store.ts'
+import { SIZE_SAYS } from './treatment-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { NOISE_NAMES } from './treatment-words.ts'
@@ -18,7 +19,6 @@ const store = useDesign()
 const parts = useParts()
 const units = useUnits()
 
-const SAYS = { small: 'small', fits: 'fits', large: 'large' } as const
 const rows = computed(() => {
   const specs = parts.parts.flatMap((part) =>
     part.kind === 'skimmer' ? [{ ...part.spec, id: part.id, name: part.name }] : [],
@@ -90,8 +90,8 @@ function against({ part, freesM2, savesW }: SkimmerCandidate): string {
           <span class="font-semibold">{{ row.part.name }}</span>
           <span class="caption ml-1.5">{{ NOISE_NAMES[row.part.noise] }}</span>
           <span class="block">
-            match: {{ SAYS[row.skimmer.verdicts.match.says] }}; oversize:
-            {{ SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
+            match: {{ SIZE_SAYS[row.skimmer.verdicts.match.says] }}; oversize:
+            {{ SIZE_SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
           </span>
           <span class="caption block">{{ works(row) }}</span>
           <span class="caption block">{{ against(row) }}</span>

@@ -99,7 +99,7 @@ const left = (si: number) =>
           <dd>{{ units.text('duration', skimmer.topOffRunsS) }}</dd>
         </template>
       </template>
-      <dt>Power</dt>
+      <dt>{{ solved.energyPerYearJ === null ? 'Power, while it is on' : 'Power' }}</dt>
       <dd>{{ units.text('power', solved.powerW) }}</dd>
       <template v-if="solved.costPerYear !== null">
         <dt>in a year</dt>

@@ -5,6 +5,7 @@ import type {
   NoiseClass,
   SkimmerForm,
   SkimmerSchool,
+  Solved,
 } from '@yew-basin/core'
 
 type Choice<T> = readonly { readonly value: T; readonly label: string }[]
@@ -69,3 +70,19 @@ export const KIND_NAMES: Readonly<Record<DeviceKind, string>> = {
   scrubber: 'Scrubber',
   'flow-meter': 'Flow meter',
 }
+
+/** How a skimmer's rating stands to what a school wants. */
+export const SIZE_SAYS: Readonly<Record<Solved<'skimmer'>['inForce']['says'], string>> = {
+  small: 'too small',
+  'borderline-small': 'on the small side',
+  fits: 'fits',
+  'borderline-large': 'on the large side',
+  large: 'too large',
+}
+
+/** The end of the feeding at which it is so. */
+export const TIPS = {
+  least: ', fed least',
+  most: ', fed most',
+  no: '',
+} as const

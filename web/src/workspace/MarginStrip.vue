@@ -37,6 +37,11 @@ const cells = computed(() =>
 function beside({ value, beside: by }: KeyFigure): string {
   if (!by) return ''
   if (by.is === 'band') return `± ${units.band(value, by.si)}`
+  if (by.is === 'yearly') {
+    return by.cost
+      ? `${units.shown(by.cost).number} ${by.currency}/yr`
+      : `${units.text('energy', by.energy.si)}/yr`
+  }
   return by.is === 'of' ? `of ${units.shown(by.value).number}` : by.text
 }
 </script>

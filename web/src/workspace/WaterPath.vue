@@ -3,6 +3,7 @@ import { leadOf, worstBlocked, type SolvedBasin } from '@yew-basin/core'
 import { computed, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
+import { SIZE_SAYS } from '../treatment/treatment-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from './design-store.ts'
 
@@ -42,12 +43,10 @@ function returnFigure(solved: SolvedBasin): string {
   return `${units.text('flow', flowM3PerS, flowBandM3PerS)} at ${units.text('head', headM, headBandM)}`
 }
 
-const SKIMMER_SAYS = { small: 'too small', fits: 'suits the water', large: 'too large' }
-
 function skimmerFigure({ treatment: { skimmers, devices } }: SolvedBasin): string {
   const [first] = skimmers
   if (first?.depth && first.depth.says !== 'right') return `stands too ${first.depth.says}`
-  if (first) return SKIMMER_SAYS[first.inForce.says]
+  if (first) return `skimmer ${SIZE_SAYS[first.inForce.says]}`
   return devices.length > 0 ? 'no skimmer' : 'none set yet'
 }
 

@@ -4,6 +4,7 @@ import {
   setTo,
   type At,
   asItRuns,
+  onDay,
   solveBasin,
   type BasinDesign,
   type Edit,
@@ -19,6 +20,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
+import { useToday } from '../shell/clock.ts'
 import { useNotices } from '../shell/notices.ts'
 import { Autosave } from './autosave.ts'
 import { useConflict } from './conflict.ts'
@@ -71,9 +73,12 @@ export const useDesign = defineStore('design', () => {
   const preview = shallowRef<Fix | null>(null)
 
   const { design } = history
+  const today = useToday()
+  /** The design as it is today: its lamps have burned on. */
+  const present = computed(() => design.value && onDay(design.value, today.value))
   /** What is on the screen: the design, or a fix being looked at. */
   const shown = computed(() =>
-    design.value && preview.value ? applyEdits(design.value, preview.value.edits) : design.value,
+    present.value && preview.value ? applyEdits(present.value, preview.value.edits) : present.value,
   )
   const solved = computed(() => (shown.value ? solveBasin(shown.value) : null))
   /** The design with its water where it was solved to stand. */
@@ -132,6 +137,7 @@ export const useDesign = defineStore('design', () => {
     loadFault: opened.loadFault,
     asFile: opened.asFile,
     design,
+    present,
     shown,
     solved,
     running,

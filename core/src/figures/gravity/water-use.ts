@@ -1,4 +1,4 @@
-import type { SumpBox } from '../../design/index.ts'
+import { evaporationMmPerDay, type SumpBox } from '../../design/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import type { LaidPump } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
@@ -9,6 +9,7 @@ import {
   timeToFallS,
 } from '../../sump/index.ts'
 import { isReservoir, netWater } from './net-water.ts'
+import { openSurfaceM2 } from './open-surface.ts'
 import type { SolvedWaterUse } from './solved-gravity.ts'
 
 /** What evaporation and the top-off do. */
@@ -17,18 +18,9 @@ export function solveWaterUse(
   box: SumpBox,
   areas: readonly number[],
 ): SolvedWaterUse {
-  const { design, chambers, returnIndex, overflows } = steady
-  const { sump } = design
-  const boxes = overflows.reduce((sum, overflow) => {
-    const own = overflow?.overflow.form === 'inner-box' ? null : overflow?.overflow.box
-    return sum + (own ? own.lengthM * own.widthM : 0)
-  }, 0)
+  const { design, chambers, returnIndex } = steady
   const holdsFresh = (i: number) => isReservoir(steady, i)
-  const open =
-    design.tanks.reduce((sum, tank) => sum + tank.lengthM * tank.widthM, 0) +
-    boxes +
-    areas.reduce((sum, area, i) => (holdsFresh(i) ? sum : sum + area), 0)
-  const loss = evaporationM3PerS(sump.evaporationMmPerDay, open)
+  const loss = evaporationM3PerS(evaporationMmPerDay(design), openSurfaceM2(steady))
   const reservoirM3 = areas.reduce(
     (sum, area, i) =>
       holdsFresh(i) ? sum + area * Math.max(0, chambers[i]!.levelM - box.floorHeightM) : sum,

@@ -24,6 +24,11 @@ export function flowInLine(
   return line.pieces.find(({ pieceId }) => pieceId === id)?.flowM3PerS ?? line.flowM3PerS
 }
 
+/** Warms or cools the water by its own thermostat, so that its plate says nothing of its mean. */
+export function isThermostatic({ part: { kind } }: Device): boolean {
+  return kind === 'heater' || kind === 'chiller'
+}
+
 /** Power goes with the cube of a pump's speed; what has one speed draws what its plate says. */
 export function devicePowerW({ part, speed }: Device): number {
   return part.powerW * (part.control === 'controllable' ? speed ** 3 : 1)
@@ -58,7 +63,7 @@ export function solveDevice(
     : passesM3PerS(design, sump, returnSide, device.chamberId)
   const { window } = device.part
   const powerW = devicePowerW(device)
-  const { energyPerYearJ, costPerYear } = yearOf(powerW, design.tariff)
+  const year = isThermostatic(device) ? null : yearOf(powerW, design.tariff)
   return {
     deviceId: device.id,
     flowM3PerS,
@@ -71,8 +76,8 @@ export function solveDevice(
             ? 'above'
             : 'within',
     powerW,
-    energyPerYearJ,
-    costPerYear,
+    energyPerYearJ: year?.energyPerYearJ ?? null,
+    costPerYear: year?.costPerYear ?? null,
     clearance,
   }
 }

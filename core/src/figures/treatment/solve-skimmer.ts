@@ -25,14 +25,19 @@ export function solveSkimmer(
   spec: SkimmerSpec,
   { load, sump, returnSide }: Around,
 ): SolvedSkimmer {
-  const { school, factor } = design.treatment
+  const { school, oversizeFrom, oversizeTo } = design.treatment
   const chamber = sump.chambers.find(({ chamberId }) => chamberId === device.chamberId)
   const speed = device.part.control === 'controllable' ? device.speed : 1
   const figures = skimmerFigures(spec, speed, {
     throughM3PerS: passesM3PerS(design, sump, returnSide, device.chamberId) ?? 0,
     netVolumeM3: load.systemVolumeM3,
   })
-  const verdicts = skimmerVerdicts(spec, load.systemVolumeM3, load.loadClass, factor)
+  const verdicts = skimmerVerdicts(
+    spec,
+    load.systemVolumeM3,
+    { least: load.least.loadClass, most: load.most.loadClass },
+    { from: oversizeFrom, to: oversizeTo },
+  )
   const depthM = chamber?.depthM ?? null
   const { topOff } = design.sump
   const topOffRunsS = topOff ? spec.givesBackM3 / topOff.flowM3PerS : null

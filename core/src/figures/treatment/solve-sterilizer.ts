@@ -22,6 +22,8 @@ export const NEW_LAMP: Lamp = {
   sleeveFactor: 1,
   lampSince: null,
   sleeveSince: null,
+  hoursPerDay: 24,
+  burnedOn: null,
 }
 
 /** The dose at the flow the network gives it, against every target. */

@@ -15,6 +15,13 @@ export interface SolvedLoad {
   /** Of it, in tanks and their boxes; and in the sump. */
   readonly displayM3: number
   readonly sumpM3: number
+  /** On a day of least feeding, and of most; alike where every day is. */
+  readonly least: DayLoad
+  readonly most: DayLoad
+}
+
+/** What a day's food comes to. */
+export interface DayLoad {
   readonly dryFeedKgPerDay: number
   /** Left to the skimmer, in a day and a cubic metre; null without water. */
   readonly loadKgPerM3: number | null
@@ -29,9 +36,11 @@ export interface SolvedDevice {
   readonly flowM3PerS: number | null
   /** Against what its maker wants; null: no window is given, or no flow. */
   readonly window: 'below' | 'within' | 'above' | null
+  /** On its plate, at its speed. */
   readonly powerW: number
-  readonly energyPerYearJ: number
-  /** null when no tariff is given. */
+  /** null: it runs by its thermostat, as the room asks. */
+  readonly energyPerYearJ: number | null
+  /** null when no tariff is given, or no energy. */
   readonly costPerYear: number | null
   readonly clearance: DeviceClearance | null
 }

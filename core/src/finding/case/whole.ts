@@ -25,6 +25,8 @@ export function wholeOf(steady: SteadyState, judged: Judged): Whole {
     loop: judged.loop,
     returnSide: judged.returnSide,
     treatment: judged.treatment,
+    heat: judged.heat,
+    power: judged.power,
     rulesOfThumb: judged.rulesOfThumb,
     steady,
     design: steady.design,

@@ -1,5 +1,4 @@
 import { sentence } from '../../quantity/index.ts'
-import { FOAMS_UNSTEADILY_FROM } from '../../skimmer/index.ts'
 import type { SkimmerCase } from '../case/device-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 import { beside, counted } from './size-words.ts'
@@ -12,12 +11,8 @@ export const skimmerTooLarge = rule({
   condition: ({ skimmer }: SkimmerCase) => holdsFor(skimmer.inForce.says === 'large'),
   title: ({ device }) => sentence('{device} is too large for it', { device: device.name }),
   reason: (skimmerCase) =>
-    sentence(
-      '{counted} Over {times} times that, it finds too little to hold a steady head of foam.{beside}',
-      {
-        counted: counted(skimmerCase),
-        times: String(FOAMS_UNSTEADILY_FROM),
-        beside: beside(skimmerCase),
-      },
-    ),
+    sentence('{counted} It finds too little to hold a steady head of foam.{beside}', {
+      counted: counted(skimmerCase),
+      beside: beside(skimmerCase),
+    }),
 })
