@@ -3,6 +3,9 @@ import type { PartAnswer } from '@yew-basin/contract'
 import {
   applyEdits,
   fixesOfFinding,
+  flowAtHead,
+  partOf,
+  pumpCurve,
   say,
   setTo,
   solveBasin,
@@ -20,12 +23,13 @@ import PumpsView from '../src/pumps/PumpsView.vue'
 import SparePump from '../src/pumps/SparePump.vue'
 import RoomView from '../src/room/RoomView.vue'
 import SectionText from '../src/section/SectionText.vue'
+import { useNotices } from '../src/shell/notices.ts'
 import { useUnits } from '../src/shell/units.ts'
 import SizeView from '../src/size/SizeView.vue'
 import LayoutCompare from '../src/sump/LayoutCompare.vue'
 import { useDesign } from '../src/workspace/design-store.ts'
 import { aBrowser, AServer } from './a-server.ts'
-import { button, hasButton, press, shown, shownAt, spaced, text } from './a-view.ts'
+import { button, enter, field, hasButton, press, shown, shownAt, spaced, text } from './a-view.ts'
 import { aPage, endWorkers, until } from './a-worker.ts'
 import { aFullDesign } from './open-basin.ts'
 
@@ -149,6 +153,61 @@ describe('pumps', () => {
       'each was tried',
     )
     expect(given[1]!.flowM3PerS).toBeGreaterThan(given[0]!.flowM3PerS)
+  })
+
+  test('that no list has is typed from its box, kept, and runs here', async () => {
+    ;({ wrapper } = await shown(PumpPanel))
+    const before = store.design
+    await press('Not listed? Type its box')
+    expect(document.activeElement).toBe(field('Most flow'))
+    await press('Use it here')
+    expect(text()).toContain('Most head is not set yet.')
+    expect(store.design).toBe(before)
+    await enter('Most flow', '3000 L/h')
+    await enter('Most head', '3 m')
+    await enter('Power', '40 W')
+    await enter('What you call it', 'Attic pump')
+    await press('Use it here')
+    await flushPromises()
+    expect(server.parts.some(({ name }) => name === 'Attic pump')).toBe(true)
+    const part = partOf(store.design!, store.placedPump!.pumpId)
+    expect(part).toMatchObject({ name: 'Attic pump', curve: [], shutOffHeadM: 3, ratedPowerW: 40 })
+    expect(part.maxFlowM3PerS).toBeCloseTo(3000 / 3.6e6, 12)
+    expect(store.solved!.returnSide.pumps[0]!.twoNumberCurve).toBe(true)
+    expect(hasButton('Use it here')).toBe(false)
+  })
+
+  test('runs here too where the server cannot be reached, and says that it is not kept', async () => {
+    ;({ wrapper } = await shown(PumpPanel))
+    await press('Not listed? Type its box')
+    await enter('Most flow', '800 gph')
+    await enter('Most head', '10 ft')
+    await enter('Power', '40')
+    server.refuses = { code: 'server-fault' }
+    await press('Use it here')
+    await flushPromises()
+    expect(partOf(store.design!, store.placedPump!.pumpId).name).toBe('My pump')
+    expect(useNotices().notices.at(-1)!.text).toContain('not among your parts')
+  })
+
+  test('are read at a head, and by the share the last one gave, beside the true duty', async () => {
+    ;({ wrapper } = await shown(PumpPanel))
+    const units = useUnits()
+    const pump = partOf(store.shown!, store.placedPump!.pumpId)
+    await enter('At a head of', '0.8 m')
+    const read = flowAtHead(pumpCurve(pump), store.placedPump!.speed, 0.8)
+    expect(spaced(wrapper.find('[data-testid=read-at-head]').text())).toContain(
+      spaced(units.text('flow', read)),
+    )
+    store.set(['returnSide', 'ownShare'], 0.59)
+    await flushPromises()
+    const { ownShareFlowM3PerS, ownShareOffBy } = store.solvedLine!.pump
+    expect(ownShareFlowM3PerS).toBeCloseTo(0.59 * pumpCurve(pump).freeFlowM3PerS, 12)
+    expect(spaced(wrapper.find('[data-testid=own-share]').text())).toContain(
+      spaced(
+        `${units.text('flow', ownShareFlowM3PerS!)}, ${units.text('share', Math.abs(ownShareOffBy!))}`,
+      ),
+    )
   })
 
   test('another is chosen in one step, and the flow follows', async () => {

@@ -7,6 +7,7 @@ import { nextTick, type Component } from 'vue'
 import QuantityField from '../src/bench/QuantityField.vue'
 import CirculationEditor from '../src/parts/CirculationEditor.vue'
 import DeviceEditor from '../src/parts/DeviceEditor.vue'
+import { boxFaults, newPump } from '../src/parts/new-pump.ts'
 import { newSpec } from '../src/parts/part-words.ts'
 
 type Spec = Readonly<Record<string, unknown>>
@@ -25,8 +26,28 @@ function anEditor(editor: Component, spec: Spec) {
   return { wrapper, field, spent }
 }
 
-test.each(PART_KINDS)('a new part of kind %s may be kept as it is', (kind) => {
-  expect(readPart({ kind, name: 'Mine', spec: newSpec(kind) })).toMatchObject({ ok: true })
+test.each(PART_KINDS.filter((kind) => kind !== 'pump'))(
+  'a new part of kind %s may be kept as it is',
+  (kind) => {
+    expect(readPart({ kind, name: 'Mine', spec: newSpec(kind) })).toMatchObject({ ok: true })
+  },
+)
+
+test('a new pump wants the numbers on its box, and then may be kept', () => {
+  const pump = newPump()
+  expect(boxFaults(pump)).toEqual([
+    'Most flow is not set yet.',
+    'Most head is not set yet.',
+    'Power is not set yet.',
+  ])
+  expect(readPart({ kind: 'pump', name: 'Mine', spec: pump }).ok).toBe(false)
+  const typed = { ...pump, maxFlowM3PerS: 5e-4, shutOffHeadM: 3, ratedPowerW: 20 }
+  expect(boxFaults(typed)).toEqual([])
+  expect(readPart({ kind: 'pump', name: 'Mine', spec: typed })).toMatchObject({ ok: true })
+  expect(boxFaults({ ...typed, name: ' ', shutOffHeadM: 0 })).toEqual([
+    'Most head is not set yet.',
+    'It has no name yet.',
+  ])
 })
 
 describe('an editor of a part', () => {

@@ -6,6 +6,7 @@ import type {
   SolvedLine,
   SolvedPiece,
   SolvedPower,
+  SolvedPump,
   SolvedSkimmer,
   SolvedSterilizer,
   SolvedTank,
@@ -22,6 +23,7 @@ interface SolvedParts {
   readonly 'drain-piece': SolvedDrainPiece
   readonly line: SolvedLine
   readonly piece: SolvedPiece
+  readonly pump: SolvedPump
   readonly device: SolvedDevice
   readonly skimmer: SolvedSkimmer
   readonly sterilizer: SolvedSterilizer

@@ -15,13 +15,17 @@ const {
   hint?: string
   hideLabel?: boolean
 }>()
+/** NaN: not set yet, an empty field. */
 const model = defineModel<number>({ required: true })
 
 const units = useUnits()
 const id = useId()
 const fault = ref('')
 const unit = computed(() => QUANTITIES[limit.quantity].shown[units.family])
-const written = () => editable({ quantity: limit.quantity, si: model.value }, units.family)
+const written = () =>
+  Number.isNaN(model.value)
+    ? ''
+    : editable({ quantity: limit.quantity, si: model.value }, units.family)
 const typed = ref(written())
 /** What this field last gave, so that its own change does not rewrite what is being typed. */
 let given = NaN
@@ -64,7 +68,7 @@ function leave() {
 /** One step is one of the last digit that counts; with Shift, ten. */
 function step(event: KeyboardEvent, sign: 1 | -1) {
   event.preventDefault()
-  const shown = fromSi(unit.value, model.value)
+  const shown = fromSi(unit.value, Number.isNaN(model.value) ? limit.min : model.value)
   const size = 10 ** -unit.value.decimals(shown) * (event.shiftKey ? 10 : 1)
   const stepped = Math.round((shown + sign * size) / size) * size
   const si = Math.min(limit.max, Math.max(limit.min, toSi(unit.value, stepped)))

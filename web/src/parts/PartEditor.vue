@@ -10,6 +10,7 @@ import TextField from '../bench/TextField.vue'
 import PipeSizePicker from '../run/PipeSizePicker.vue'
 import { VALVE_FORMS } from '../run/piece-words.ts'
 import { useNotices } from '../shell/notices.ts'
+import { boxFaults } from './new-pump.ts'
 import { isDevice, type PartDraft } from './part-words.ts'
 import PartConflict from './PartConflict.vue'
 import { usePartDrafts } from './part-drafts.ts'
@@ -39,8 +40,10 @@ const give = (change: object) => {
 
 /** @param id null: as a part of its own */
 async function keep(over = draft.revision, id = draft.id) {
+  // What is not there yet is said here; what is there and cannot be, the server says.
+  faults.value = draft.kind === 'pump' ? boxFaults(spec.value as PumpPart, name.value) : []
+  if (faults.value.length > 0) return
   busy.value = true
-  faults.value = []
   try {
     const named = draft.kind === 'pump' || draft.kind === 'circulation' || isDevice(draft.kind)
     const sent = named ? { ...spec.value, id: 'own', name: name.value } : spec.value

@@ -7,7 +7,9 @@ import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import OwnFigure from '../run/OwnFigure.vue'
 import { useUnits } from '../shell/units.ts'
+import BoxNumbers from './BoxNumbers.vue'
 import { curveChart } from './curve-chart.ts'
+import { litresAnHour } from './part-words.ts'
 import { type ColumnRole, type CurveRow, readCurveCsv, writeCurveCsv } from './curve-csv.ts'
 
 const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
@@ -31,6 +33,9 @@ const asked = ref<{
   roles: readonly ColumnRole[]
 } | null>(null)
 const tracing = ref(false)
+/** The keeper asked for the curve's own fields; a pump that has points has them anyway. */
+const curveWanted = ref(false)
+const hasCurve = computed(() => model.value.curve.length > 0)
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
 function setControl(control: string) {
@@ -42,20 +47,24 @@ function setControl(control: string) {
 function setPoint(i: number, change: Partial<CurvePoint>) {
   give({ curve: model.value.curve.map((point, j) => (j === i ? { ...point, ...change } : point)) })
 }
-/** A point between the last two, so that the curve still falls. */
+/** A point between the last two, so that the curve still falls; the first two are the ends that the box has. */
 function addPoint() {
-  const { curve } = model.value
+  const { curve, shutOffHeadM, maxFlowM3PerS } = model.value
   const last = curve.at(-1)
   const before = curve.at(-2)
-  const point =
-    last && before
-      ? {
-          flowM3PerS: (last.flowM3PerS + before.flowM3PerS) / 2,
-          headM: (last.headM + before.headM) / 2,
-        }
-      : { flowM3PerS: 0, headM: 2 }
-  const at = last && before ? curve.length - 1 : curve.length
-  give({ curve: [...curve.slice(0, at), point, ...curve.slice(at)] })
+  if (!last || !before) {
+    const ends = [
+      { flowM3PerS: 0, headM: shutOffHeadM ?? 2 },
+      { flowM3PerS: maxFlowM3PerS ?? litresAnHour(1000), headM: 0 },
+    ]
+    give({ curve: ends })
+    return
+  }
+  const point = {
+    flowM3PerS: (last.flowM3PerS + before.flowM3PerS) / 2,
+    headM: (last.headM + before.headM) / 2,
+  }
+  give({ curve: [...curve.slice(0, -1), point, last] })
 }
 
 async function bringIn(event: Event) {
@@ -99,6 +108,21 @@ function traced(curve: readonly CurvePoint[]) {
 
 <template>
   <div class="space-y-3">
+    <section aria-labelledby="box-heading">
+      <h3 id="box-heading" class="heading">The numbers on its box</h3>
+      <BoxNumbers v-if="!hasCurve" :numbers="model" @given="give" />
+      <QuantityField
+        v-else
+        class="max-w-40"
+        label="Power"
+        :limit="LIMITS.pumpPower"
+        :model-value="model.ratedPowerW ?? NaN"
+        @update:model-value="give({ ratedPowerW: $event })"
+      />
+      <p v-if="!hasCurve" class="caption">
+        With these alone the curve between is a guess: it is marked as one, and its band is wide.
+      </p>
+    </section>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <label class="block">
         <span class="caption">Speed</span>
@@ -124,12 +148,6 @@ function traced(curve: readonly CurvePoint[]) {
         :limit="LIMITS.bore"
         :model-value="model.outletBoreM"
         @update:model-value="give({ outletBoreM: $event })"
-      />
-      <QuantityField
-        label="Power on its plate"
-        :limit="LIMITS.pumpPower"
-        :model-value="model.ratedPowerW"
-        @update:model-value="give({ ratedPowerW: $event })"
       />
       <QuantityField
         v-if="model.control === 'controllable'"
@@ -166,7 +184,10 @@ function traced(curve: readonly CurvePoint[]) {
       </div>
     </div>
 
-    <section aria-labelledby="curve-heading">
+    <button v-if="!hasCurve && !curveWanted" class="button" @click="curveWanted = true">
+      I have its curve
+    </button>
+    <section v-else aria-labelledby="curve-heading">
       <div class="flex flex-wrap items-center gap-2">
         <h3 id="curve-heading" class="heading grow">Its curve at full speed</h3>
         <button class="button" @click="picker?.click()"><Upload :size="15" /> CSV</button>
@@ -208,27 +229,12 @@ function traced(curve: readonly CurvePoint[]) {
           :in-words="`The curve falls from ${units.text('head', drawn[0]!.headM)} to nothing at ${units.text('flow', drawn.at(-1)!.flowM3PerS)}.`"
           :option="(colour) => curveChart(drawn!, model.curve, units.family, colour)"
         />
-        <ul v-if="faults.length > 0" class="text-aril" role="alert">
+        <ul v-if="hasCurve && faults.length > 0" class="text-aril" role="alert">
           <li v-for="fault in faults" :key="fault">{{ fault }}</li>
         </ul>
-        <div v-if="model.curve.length === 0" class="grid grid-cols-2 gap-3">
-          <p class="caption col-span-2">
-            No points: only the two numbers on the box. The curve between is then a guess, and
-            marked as one.
-          </p>
-          <QuantityField
-            label="Most flow"
-            :limit="LIMITS.pumpFlow"
-            :model-value="model.maxFlowM3PerS ?? 0"
-            @update:model-value="give({ maxFlowM3PerS: $event })"
-          />
-          <QuantityField
-            label="Most head"
-            :limit="LIMITS.pumpHead"
-            :model-value="model.shutOffHeadM ?? 0"
-            @update:model-value="give({ shutOffHeadM: $event })"
-          />
-        </div>
+        <p v-if="!hasCurve" class="caption">
+          Type its points, bring in a file, or trace a picture of it.
+        </p>
         <ol class="space-y-1" aria-label="Points of the curve">
           <li v-for="(point, i) in model.curve" :key="i" class="flex items-start gap-2">
             <QuantityField

@@ -5,10 +5,10 @@ import {
   type CirculationPart,
   type DeviceKind,
   type DevicePart,
-  type PumpPart,
   type SkimmerSpec,
   type SterilizerSpec,
 } from '@yew-basin/core'
+import { newPump } from './new-pump.ts'
 
 export const KINDS: readonly {
   readonly kind: PartKind
@@ -47,27 +47,6 @@ export const isDevice = (kind: PartKind): kind is DeviceKind => DEVICES.has(kind
 
 /** A flow as a box prints it. */
 export const litresAnHour = (shown: number) => toSi(QUANTITIES.flow.shown.metric, shown)
-
-const NEW_PUMP: PumpPart = {
-  id: 'new',
-  name: 'My pump',
-  control: 'fixed-speed',
-  mounting: 'under-water',
-  curve: [
-    { flowM3PerS: 0, headM: 2.5 },
-    { flowM3PerS: litresAnHour(1000), headM: 1.6 },
-    { flowM3PerS: litresAnHour(1800), headM: 0 },
-  ],
-  shutOffHeadM: null,
-  maxFlowM3PerS: null,
-  ratedPowerW: 25,
-  power: [],
-  outletBoreM: 0.02,
-  inletBoreM: null,
-  leastDepthM: null,
-  leastSpeed: 1,
-  priceClass: null,
-}
 
 /** A box of a hand's size, with what its kind needs. */
 function newDevice(kind: DeviceKind): DevicePart {
@@ -136,7 +115,7 @@ const NEW_CIRCULATION: CirculationPart = {
 export function newSpec(kind: PartKind): object {
   switch (kind) {
     case 'pump':
-      return NEW_PUMP
+      return newPump()
     case 'pipe':
       return { series: 'pn-16', size: '25', boreM: null }
     case 'hose':

@@ -15,7 +15,9 @@ import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import OwnFigure from '../run/OwnFigure.vue'
+import BesideTheDuty from './BesideTheDuty.vue'
 import ChamberList from './ChamberList.vue'
+import PumpFromBox from './PumpFromBox.vue'
 import { useParts } from '../parts/parts-store.ts'
 
 const store = useDesign()
@@ -147,7 +149,10 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
           </button>
         </li>
       </ul>
+      <PumpFromBox :outlet-bore-m="pump.outletBoreM" @made="choose" />
     </section>
+
+    <BesideTheDuty :part="pump" :solved="store.solvedLine!.pump" />
 
     <section aria-labelledby="pump-place">
       <h3 id="pump-place" class="heading mb-1">Where it stands</h3>

@@ -6,7 +6,7 @@ import { useToday } from '../shell/clock.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** How lamp, sleeve and water are, and when they were put in. */
-const { index, lamp } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
+const { index } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
 const store = useDesign()
 const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) => {
   const key: keyof Lamp = name
@@ -14,7 +14,12 @@ const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) => {
 }
 const today = useToday()
 const setLamp = (to: Partial<Lamp>) =>
-  store.edit([setTo(['sump', 'devices', index, 'lamp'], { ...lamp, ...to })])
+  store.edit([
+    setTo(['sump', 'devices', index, 'lamp'], {
+      ...store.shown!.sump.devices[index]!.lamp!,
+      ...to,
+    }),
+  ])
 /** Its hours as they are today run on from here; the day it was put in stays what it is. */
 const setHours = (burnedS: number) => setLamp({ burnedS, burnedOn: today.value })
 /** From the day it was put in its hours follow. */

@@ -29,15 +29,21 @@ export function yearOf(powerW: number, tariff: Tariff | null) {
 }
 
 /** Every placed pump as it runs. */
-export function solvePumps(layout: Layout, banded: Banded, tariff: Tariff | null): SolvedPump[] {
-  return layout.pumps.map((pump) => solvePump(layout, pump, banded, tariff))
+export function solvePumps(layout: Layout, banded: Banded, keeper: Keeper): SolvedPump[] {
+  return layout.pumps.map((pump) => solvePump(layout, pump, banded, keeper))
+}
+
+/** What the keeper says of pumps: what a kWh costs, and what the last one gave of its print. */
+interface Keeper {
+  readonly tariff: Tariff | null
+  readonly ownShare: number | null
 }
 
 function solvePump(
   layout: Layout,
   pump: LaidPump,
   banded: Banded,
-  tariff: Tariff | null,
+  { tariff, ownShare }: Keeper,
 ): SolvedPump {
   const { part, curve, placed } = pump
   const speed = placed.stopped ? 0 : pump.speed
@@ -51,6 +57,7 @@ function solvePump(
   const lifting = flowM3PerS > 0 && speed > 0
   const hydraulicW = lifting ? hydraulicPowerW(layout.water.densityKgPerM3, flowM3PerS, headM) : 0
   const { energyPerYearJ, costPerYear } = yearOf(wireW, tariff)
+  const ownShareFlowM3PerS = ownShare === null ? null : ownShare * curve.freeFlowM3PerS
   return {
     placedId: placed.id,
     partId: part.id,
@@ -71,6 +78,9 @@ function solvePump(
     energyPerYearJ,
     costPerYear,
     twoNumberCurve: curve.twoNumber,
+    ownShareFlowM3PerS,
+    ownShareOffBy:
+      ownShareFlowM3PerS === null || flowM3PerS <= 0 ? null : ownShareFlowM3PerS / flowM3PerS - 1,
     leastDepthM: part.leastDepthM ?? vortexDepthM(inletBoreM(part), Math.max(0, flowM3PerS)),
     bellDepthM: part.leastDepthM ?? bellDepthM(inletBoreM(part), Math.max(0, flowM3PerS)),
     depthM: placed.inletHeightM === null ? null : pump.sourceLevelM - placed.inletHeightM,

@@ -20,7 +20,10 @@ export function solveReturn(
   netVolumeM3: number,
 ): RanReturn {
   const banded = withBands(network, solution)
-  const pumps = solvePumps(layout, banded, design.tariff)
+  const pumps = solvePumps(layout, banded, {
+    tariff: design.tariff,
+    ownShare: design.returnSide.ownShare,
+  })
   const lines = layout.lines.map((_, index) => solveLine(layout, index, banded, pumps))
   const all = into(layout, banded, null)
   const perVolume = netVolumeM3 > 0 ? HOUR_S / netVolumeM3 : null

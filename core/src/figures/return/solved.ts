@@ -127,6 +127,10 @@ export interface SolvedPump {
   /** In the keeper's currency; null when no tariff is given. */
   readonly costPerYear: number | null
   readonly twoNumberCurve: boolean
+  /** Its printed most flow × the share the keeper's last pump gave; null: it was never measured. */
+  readonly ownShareFlowM3PerS: number | null
+  /** How far that is from what it gives, as a share of it; null: it gives nothing, or as above. */
+  readonly ownShareOffBy: number | null
   /** Least water over its inlet at this flow, its maker's figure where there is one. */
   readonly leastDepthM: number
   /** The depth that large bells want: a remark, no more. */

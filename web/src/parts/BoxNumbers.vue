@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { LIMITS } from '@yew-basin/contract/limits'
+import type { PumpPart } from '@yew-basin/core'
+import QuantityField from '../bench/QuantityField.vue'
+
+/** The numbers that are on every pump's box. */
+export type BoxNumbers = Pick<PumpPart, 'maxFlowM3PerS' | 'shutOffHeadM' | 'ratedPowerW'>
+defineProps<{ numbers: BoxNumbers }>()
+defineEmits<{ given: [change: Partial<BoxNumbers>] }>()
+</script>
+
+<template>
+  <div class="grid grid-cols-3 gap-x-3">
+    <QuantityField
+      label="Most flow"
+      :limit="LIMITS.pumpFlow"
+      :model-value="numbers.maxFlowM3PerS ?? NaN"
+      @update:model-value="$emit('given', { maxFlowM3PerS: $event })"
+    />
+    <QuantityField
+      label="Most head"
+      :limit="LIMITS.pumpHead"
+      :model-value="numbers.shutOffHeadM ?? NaN"
+      @update:model-value="$emit('given', { shutOffHeadM: $event })"
+    />
+    <QuantityField
+      label="Power"
+      :limit="LIMITS.pumpPower"
+      :model-value="numbers.ratedPowerW ?? NaN"
+      @update:model-value="$emit('given', { ratedPowerW: $event })"
+    />
+  </div>
+</template>
