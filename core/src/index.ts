@@ -131,7 +131,7 @@ export {
   type HeatPlan,
   onDay,
 } from './design/index.ts'
-export { flowAtHead } from './network/index.ts'
+export { readAtHead } from './network/index.ts'
 export { steadyState } from './loop/index.ts'
 export {
   asItRuns,

@@ -171,6 +171,36 @@ test('another pump is chosen from what each gives in this run', async ({ page })
   await keeper.saved()
 })
 
+test('a pump that no list has runs here by the numbers on its box, in six interactions', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Thimble')
+  await keeper.station(/Return/)
+  let interactions = 0
+  const does = async (step: Promise<void>) => {
+    await step
+    interactions++
+  }
+  const before = await keeper.reads('flow')
+  await does(keeper.tab('Pump'))
+  await does(page.getByRole('button', { name: 'Not listed? Type its box' }).click())
+  await expect(page.getByLabel('Most flow')).toBeFocused()
+  await does(page.keyboard.type('800 gph'))
+  await does(page.getByLabel('Most head').fill('10 ft'))
+  await does(page.getByLabel('Power', { exact: true }).fill('40'))
+  await does(page.keyboard.press('Enter'))
+  await expect(page.getByRole('button', { name: /^My pump/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  expect(interactions).toBeLessThan(10)
+  await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(before)
+  // The guess between two numbers has a wide band, and says what it is.
+  await expect(page.getByText('two-number curve').first()).toBeVisible()
+  await keeper.saved()
+})
+
 test('the shelf shows what was changed a moment before', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Lantern', 'tank')

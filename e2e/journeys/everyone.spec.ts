@@ -157,6 +157,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
     parts: async (keeper) => {
       await view('Parts')(keeper)
       await keeper.page.getByRole('button', { name: 'New pump' }).click()
+      await keeper.page.getByRole('button', { name: 'I have its curve' }).click()
       await keeper.page.getByRole('button', { name: 'Trace a picture' }).click()
       await keeper.page.getByRole('button', { name: 'Use the sample picture' }).click()
       await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()

@@ -18,7 +18,7 @@ test('a skimmer that stands too deep gets its stand, and the other school is a p
   await expect(finding(page, 'skimmer-depth')).toHaveCount(0)
   await expect(keeper.field('Stand under it')).toHaveValue('30')
   await page.getByRole('radio', { name: /Oversize/ }).check()
-  await expect(finding(page, 'skimmer-too-small')).toBeVisible()
+  await expect(finding(page, 'skimmer-borderline')).toBeVisible()
   await expect(keeper.margin('skimmer')).toContainText('watch')
   await figure(page, 'dwell').click()
   await expect(page.getByTestId('working')).toContainText('t = V_body/q')

@@ -3,9 +3,9 @@ import type { PartAnswer } from '@yew-basin/contract'
 import {
   applyEdits,
   fixesOfFinding,
-  flowAtHead,
   partOf,
   pumpCurve,
+  readAtHead,
   say,
   setTo,
   solveBasin,
@@ -195,9 +195,9 @@ describe('pumps', () => {
     const units = useUnits()
     const pump = partOf(store.shown!, store.placedPump!.pumpId)
     await enter('At a head of', '0.8 m')
-    const read = flowAtHead(pumpCurve(pump), store.placedPump!.speed, 0.8)
+    const read = readAtHead(pumpCurve(pump), store.placedPump!.speed, 0.8)
     expect(spaced(wrapper.find('[data-testid=read-at-head]').text())).toContain(
-      spaced(units.text('flow', read)),
+      spaced(units.text('flow', read.flowM3PerS, read.bandM3PerS)),
     )
     store.set(['returnSide', 'ownShare'], 0.59)
     await flushPromises()

@@ -21,7 +21,13 @@ export const COLOURED_BY: Readonly<Record<KeyFigureName, readonly FindingCode[]>
   drain: ['emergency-cannot-carry', 'box-without-drain'],
   speed: ['water-too-fast'],
   outage: ['sump-too-small', 'above-fill-line'],
-  skimmer: ['cup-stays-on', 'skimmer-too-small', 'skimmer-too-large', 'skimmer-depth'],
+  skimmer: [
+    'cup-stays-on',
+    'skimmer-too-small',
+    'skimmer-too-large',
+    'skimmer-borderline',
+    'skimmer-depth',
+  ],
   dose: ['lamp-without-flow', 'dose-short', 'lamp-old'],
   drills: [],
 }

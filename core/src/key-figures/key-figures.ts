@@ -80,15 +80,17 @@ function head(solved: Found): Plain {
 
 /** Everything that is plugged in. */
 function power({ power: all }: Found): Plain {
-  const { meanW, bandW, energyPerYearJ, costPerYear, currency } = all
+  const { meanW, bandW, energyPerYearJ, energyPerYearBandJ, currency } = all
+  const { costPerYear, costPerYearBand } = all
   return {
     id: 'power',
     label: 'Plugged in',
     value: measured('power', meanW, bandW),
     beside: {
       is: 'yearly',
-      energy: measured('energy', energyPerYearJ),
-      cost: costPerYear === null ? null : measured('money', costPerYear),
+      energy: measured('energy', energyPerYearJ, energyPerYearBandJ),
+      cost:
+        costPerYear === null ? null : measured('money', costPerYear, costPerYearBand ?? undefined),
       currency,
     },
     station: 'skimmer',

@@ -1,6 +1,6 @@
 export { type Band, bandOf } from './band.ts'
 export { Bands, type Moves } from './bands.ts'
-export { flowAtHead } from './flow-at-head.ts'
+export { flowAtHead, readAtHead } from './flow-at-head.ts'
 export {
   linkHead,
   type LinkHead,

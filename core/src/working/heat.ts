@@ -57,10 +57,10 @@ export function allPowerWorking({ solved: { power, returnSide } }: About): Worki
     formula: 'P = Σ P of everything plugged in; E = P · 1 year',
     filled:
       costPerYear === null
-        ? sentence('{E} a year', { E: ['energy', energyPerYearJ] })
+        ? sentence('{E} a year', { E: ['energy', energyPerYearJ, power.energyPerYearBandJ] })
         : sentence('{E} a year, {cost} {currency} by your tariff', {
-            E: ['energy', energyPerYearJ],
-            cost: ['money', costPerYear],
+            E: ['energy', energyPerYearJ, power.energyPerYearBandJ],
+            cost: ['money', costPerYear, power.costPerYearBand ?? 0],
             currency: power.currency,
           }),
     terms: power.shares.map(({ of, meanW: shareW }) => term(...PLUGGED_IN[of], 'power', shareW)),

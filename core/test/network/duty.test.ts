@@ -4,7 +4,7 @@ import { checkPumps } from '../check-pump.ts'
 import { expectClose } from '../close.ts'
 import { cell, csvTable, jsonTable, L_PER_H, number, type Row } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
-import { flowAtHead } from '../../src/network/flow-at-head.ts'
+import { flowAtHead, readAtHead } from '../../src/network/flow-at-head.ts'
 import { Bands } from '../../src/network/bands.ts'
 import { linkLoss, searchOf } from '../../src/network/laws.ts'
 import { makeNetwork } from '../../src/network/network.ts'
@@ -175,5 +175,14 @@ describe('a duty point', () => {
     const { curve } = link!.pump!
     expectClose('flow', flowAtHead(curve, 1, duty.headM), duty.flowM3PerS, 1e-9)
     expect(flowAtHead(curve, 0.5, 3)).toBe(0)
+    const read = readAtHead(curve, 1, duty.headM)
+    expectClose('read', read.flowM3PerS, duty.flowM3PerS, 1e-9)
+    const slope = Math.abs(curve.slopeAtFullSpeed(read.flowM3PerS))
+    expectClose(
+      'its band',
+      read.bandM3PerS,
+      Math.hypot((0.06 * duty.headM) / slope, 0.08 * read.flowM3PerS),
+    )
+    expect(readAtHead(curve, 0.5, 3)).toEqual({ flowM3PerS: 0, bandM3PerS: 0 })
   })
 })

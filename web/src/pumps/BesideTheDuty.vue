@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { flowAtHead, pumpCurve, type PumpPart, type Solved } from '@yew-basin/core'
+import { pumpCurve, readAtHead, type PumpPart, type Solved } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import OwnFigure from '../run/OwnFigure.vue'
@@ -13,11 +13,12 @@ const store = useDesign()
 const units = useUnits()
 /** A tank's height over its sump, as most are asked for. */
 const headM = ref(1.2)
-const readM3PerS = computed(() => flowAtHead(pumpCurve(part), solved.speed, headM.value))
-const here = computed(() => {
-  const { flowM3PerS: si, flowBandM3PerS: band } = solved
-  return `${units.text('flow', si, band)} ± ${units.band({ quantity: 'flow', si }, band)}`
-})
+const read = computed(() => readAtHead(pumpCurve(part), solved.speed, headM.value))
+const banded = (si: number, band: number) =>
+  band > 0
+    ? `${units.text('flow', si, band)} ± ${units.band({ quantity: 'flow', si }, band)}`
+    : units.text('flow', si)
+const here = computed(() => banded(solved.flowM3PerS, solved.flowBandM3PerS))
 /** What a pump is taken to give of its print until the keeper has measured one. */
 const USUAL_SHARE = 0.6
 const offWords = (offBy: number) =>
@@ -34,10 +35,9 @@ const offWords = (offBy: number) =>
       <QuantityField v-model="headM" label="At a head of" :limit="LIMITS.pumpHead" />
       <p class="pt-6" data-testid="read-at-head">
         its curve gives
-        <strong class="font-semibold">{{ units.text('flow', readM3PerS) }}</strong><template
-          v-if="solved.twoNumberCurve"
-          >, on a two-number curve</template
-        >
+        <strong class="font-semibold">{{
+          banded(read.flowM3PerS, read.bandM3PerS)
+        }}</strong><template v-if="solved.twoNumberCurve">, on a two-number curve</template>
       </p>
     </div>
     <OwnFigure

@@ -30,7 +30,7 @@ const LIGHTS = rowsOf<HeatPlan>(
   ['lightsW', 'Lights over the tanks', LIMITS.lights],
   ['lightHoursPerDay', 'lit, hours a day', LIMITS.hoursPerDay],
 )
-const LIMIT = rowsOf<HeatPlan>(['warningS', 'Time you want if one sticks', LIMITS.warning])
+const LIMIT = rowsOf<HeatPlan>(['warningS', 'Time wanted if one sticks on', LIMITS.warning])
 /** What a chiller of the usual small size takes out, W. */
 const USUAL_CHILLER_W = 300
 </script>
@@ -54,6 +54,7 @@ const USUAL_CHILLER_W = 300
         :model-value="plan.sumpPanels"
         @update:model-value="set('sumpPanels', $event)"
       />
+      <p class="caption col-span-2">Acrylic under 10 mm counts as glass.</p>
       <QuantityRows :of="plan" :rows="LIGHTS" @change="set" />
       <QuantityRows :of="plan" :rows="LIMIT" @change="set" />
       <QuantityField

@@ -9,7 +9,7 @@ const { heat } = defineProps<{ heat: Solved<'heat'> }>()
 const units = useUnits()
 const DAY_S = 86_400
 const HOUR_S = 3600
-const NONE = '–'
+const MONTH_S = 30 * DAY_S
 const rooms = computed(() => [heat.coldest, heat.warmest])
 type Room = Solved<'heat'>['coldest']
 const rows: readonly (readonly [string, (room: Room) => string])[] = [
@@ -20,9 +20,16 @@ const rows: readonly (readonly [string, (room: Room) => string])[] = [
   ],
   [
     'Heaters on, a day',
-    ({ hoursPerDay }) => (hoursPerDay === null ? NONE : units.text('hours', hoursPerDay * HOUR_S)),
+    ({ hoursPerDay, enough }) => {
+      if (hoursPerDay !== null) return units.text('hours', hoursPerDay * HOUR_S)
+      return enough === 'no' ? 'not enough' : 'none'
+    },
   ],
-  ['Energy a month', ({ energyPerMonthJ }) => units.text('energy', energyPerMonthJ)],
+  [
+    'Energy a month',
+    ({ energyPerMonthJ, wantedBandW }) =>
+      units.text('energy', energyPerMonthJ, energyPerMonthJ > 0 ? wantedBandW * MONTH_S : null),
+  ],
   [
     'Evaporates a day',
     ({ evaporationM3PerS }) => units.text('volume', Math.max(0, evaporationM3PerS) * DAY_S),

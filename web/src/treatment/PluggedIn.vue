@@ -24,13 +24,15 @@ const power = computed(() => store.solved!.power)
     <dl class="facts">
       <template v-for="share in power.shares" :key="share.of">
         <dt>{{ PLUGGED_IN[share.of] }}</dt>
-        <dd>{{ units.text('power', share.meanW) }}</dd>
+        <dd>{{ units.text('power', share.meanW, share.of === 'warmth' ? power.bandW : null) }}</dd>
       </template>
       <dt>In a year</dt>
-      <dd>{{ units.text('energy', power.energyPerYearJ) }}</dd>
+      <dd>{{ units.text('energy', power.energyPerYearJ, power.energyPerYearBandJ) }}</dd>
       <template v-if="power.costPerYear !== null">
         <dt>by your tariff</dt>
-        <dd>{{ units.text('money', power.costPerYear) }} {{ power.currency }}</dd>
+        <dd>
+          {{ units.text('money', power.costPerYear, power.costPerYearBand) }} {{ power.currency }}
+        </dd>
       </template>
     </dl>
     <p v-if="power.withoutWarmth" class="caption">

@@ -23,8 +23,8 @@ export const PANEL_CHOICES: readonly {
   readonly value: HeatPlan['tankPanels']
   readonly label: string
 }[] = [
-  { value: 'glass', label: 'glass, or thin acrylic' },
-  { value: 'thick-acrylic', label: 'acrylic, 10 mm or more' },
+  { value: 'glass', label: 'glass' },
+  { value: 'thick-acrylic', label: 'thick acrylic' },
 ]
 
 export const PLUGGED_IN: Readonly<Record<Solved<'power'>['shares'][number]['of'], string>> = {

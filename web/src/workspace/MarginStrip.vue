@@ -40,7 +40,7 @@ function beside({ value, beside: by }: KeyFigure): string {
   if (by.is === 'yearly') {
     return by.cost
       ? `${units.shown(by.cost).number} ${by.currency}/yr`
-      : `${units.text('energy', by.energy.si)}/yr`
+      : `${units.shown(by.energy).number} ${units.shown(by.energy).unit}/yr`
   }
   return by.is === 'of' ? `of ${units.shown(by.value).number}` : by.text
 }

@@ -32,12 +32,16 @@ export function solvePower(
   ]
   const meanW = all.reduce((sum, share) => sum + share.meanW, 0)
   const { energyPerYearJ, costPerYear } = yearOf(meanW, tariff)
+  const bandW = Math.hypot(returnSide.wirePowerBandW, warmth.bandW)
+  const band = yearOf(bandW, tariff)
   return {
     shares: all.filter((share) => share.meanW > 0),
     meanW,
-    bandW: Math.hypot(returnSide.wirePowerBandW, warmth.bandW),
+    bandW,
     energyPerYearJ,
+    energyPerYearBandJ: band.energyPerYearJ,
     costPerYear,
+    costPerYearBand: band.costPerYear,
     currency: tariff?.currency ?? '',
     withoutWarmth: !heat && sump.devices.some(isThermostatic),
   }

@@ -59,8 +59,10 @@ export interface SolvedPower {
   /** Half width: of the return pumps' and of the warmth's. */
   readonly bandW: number
   readonly energyPerYearJ: number
+  readonly energyPerYearBandJ: number
   /** null when no tariff is given. */
   readonly costPerYear: number | null
+  readonly costPerYearBand: number | null
   /** As the keeper writes it; empty without a tariff. */
   readonly currency: string
   /** Heaters or chillers are there, but the room is not set: they are not counted. */
