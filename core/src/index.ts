@@ -16,6 +16,7 @@ export {
   toSi,
   type Unit,
   type UnitFamily,
+  cutText,
 } from './quantity/index.ts'
 export { type AxesFault, chartAxes, type ChartAxes, type Spot } from './numeric/index.ts'
 export { type Vector } from './jet/index.ts'

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { check, curveFaults, DesignDocument, PART_KINDS } from '@yew-basin/contract'
 import { solveBasin, swaps } from '@yew-basin/core'
-import { DEMO_BASINS, STARTER_DESIGN } from '../src/demo/basins.ts'
+import { DEMO_BASINS } from '../src/demo/basins.ts'
+import { STARTER_DESIGN, STARTER_IN_INCHES } from '../src/demo/starter.ts'
 import { SAMPLE_CIRCULATION, sampleCirculation } from '../src/demo/circulation.ts'
 import { SAMPLE_DEVICES, sampleDevice } from '../src/demo/devices/devices.ts'
 import { SAMPLE_PARTS } from '../src/demo/parts.ts'
@@ -10,6 +11,7 @@ import { SAMPLE_PUMPS, samplePump } from '../src/demo/pumps.ts'
 const DESIGNS = [
   ...DEMO_BASINS.map(({ name, design }) => [name, design] as const),
   ['what a new basin starts from', STARTER_DESIGN] as const,
+  ['what it starts from in inches', STARTER_IN_INCHES] as const,
 ]
 
 describe('the sample library', () => {

@@ -1,6 +1,7 @@
 import { FIGURES } from '@yew-basin/core/lab'
 import { type BasinDesign, dutyCurves, solveBasin, workingOf } from '@yew-basin/core'
-import { DEMO_BASINS, STARTER_DESIGN } from '../../server/src/demo/basins.ts'
+import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
+import { STARTER_DESIGN } from '../../server/src/demo/starter.ts'
 import { nudged } from './nudged.ts'
 import { inBudget } from './rounds.ts'
 

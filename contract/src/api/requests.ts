@@ -1,13 +1,17 @@
 import { IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
 import { COUNTS } from '../design/limits.ts'
-import { Text } from '../design/rules.ts'
+import { OneOfOrLeftOut, Text } from '../design/rules.ts'
 import { Nested } from '../check/nested.ts'
 
 /** A new basin. */
 export class CreateBasin {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string
+
+  /** Left out: metric. */
+  @OneOfOrLeftOut(['metric', 'us'], 'The family of units its tank and pipe begin in.')
+  units?: 'metric' | 'us'
 }
 
 /** Another name or note for a basin. */

@@ -68,6 +68,14 @@ export function OneOf(words: readonly string[], description: string): PropertyDe
   return together(IsIn([...words], { message }), Describes(description))
 }
 
+/** The same, or nothing. */
+export function OneOfOrLeftOut(words: readonly string[], description: string): PropertyDecorator {
+  return together(
+    OneOf(words, description),
+    ValidateIf((_, value) => value !== undefined),
+  )
+}
+
 /** Signs that are no text and that a database or a terminal may stumble over; a new line and a tab may stand. */
 // oxlint-disable-next-line no-control-regex -- these are what is looked for
 const NO_CONTROL = /^[^\u0000-\u0008\u000b-\u001f\u007f]*$/

@@ -6,7 +6,14 @@ import {
   outletMismatch,
   startDoesNotMeet,
 } from '../finding/index.ts'
-import { isHose, nearestSize, type PipeSize, sameSize, sizeWords } from '../pipe/index.ts'
+import {
+  isHose,
+  measureOf,
+  nearestSize,
+  type PipeSize,
+  sameSize,
+  sizeWords,
+} from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import type { Piece } from '../run/index.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
@@ -19,7 +26,7 @@ const COUNTED = sentence('Its loss is counted from then on.')
 export const JOINT_FIXES: readonly FindingFixes[] = [
   fixesFor(outletMismatch, (line, { outletM }) => {
     const { size } = line.laid.line.run
-    const near = nearestSize(size.series, outletM)
+    const near = nearestSize(size.series, outletM, measureOf(size))
     return sameSize(near, size)
       ? []
       : [

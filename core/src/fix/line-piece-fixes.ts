@@ -12,6 +12,7 @@ import {
 } from '../finding/index.ts'
 import {
   boreOf,
+  measureOf,
   nearestSize,
   nextSizeUp,
   type PipeSeries,
@@ -156,7 +157,7 @@ function curvedHose(
   }
   const straightM = Math.hypot(by.byXM, by.byYM, by.byZM)
   if (straightM < 0.02) return null
-  const hose = nearestSize(series, before.boreBeforeM)
+  const hose = nearestSize(series, before.boreBeforeM, measureOf(before.sizeBefore))
   const changeTo = (name: string, size: PipeSize): Piece => ({
     id: freePieceId(line, `${before.piece.id}-${name}`),
     kind: 'reducer',

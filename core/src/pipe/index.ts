@@ -12,6 +12,7 @@ export { isHose, PIPE_SERIES, type PipeSeries, SERIES_SIZES, seriesWords } from 
 export {
   AGED_ROUGHNESS_M,
   boreOf,
+  measureOf,
   nearestSize,
   NEW_ROUGHNESS_M,
   nextSizeUp,
@@ -19,5 +20,6 @@ export {
   RIBBED_FACTOR,
   sameSize,
   seriesSize,
+  sizesIn,
   sizeWords,
 } from './size.ts'

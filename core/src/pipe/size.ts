@@ -1,4 +1,5 @@
 import {
+  isHose,
   PIPE_SERIES,
   type PipeSeries,
   SERIES_SIZES,
@@ -44,22 +45,39 @@ export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {
 
 /** "1″ schedule 40", "25 mm pn 16", "1/2″ smooth hose". */
 export function sizeWords({ series, size }: Pick<PipeSize, 'series' | 'size'>): string {
-  const inches = series === 'schedule-40' || series === 'schedule-80'
-  const inInches = inches || size.endsWith(' in')
-  const shown = inInches ? `${size.replace(/ in$/, '')}″` : `${size} mm`
+  const shown = measureOf({ series, size }) === 'in' ? `${size.replace(/ in$/, '')}″` : `${size} mm`
   return `${shown} ${seriesWords(series)}`
 }
 
-/** The next size up of the same series by the standard's bore; null at the top. */
+/** What a size is measured in at the shop. */
+export type Measure = 'in' | 'mm'
+
+/** Does the shop measure it in inches? */
+export function measureOf({ series, size }: Pick<PipeSize, 'series' | 'size'>): Measure {
+  if (isHose(series)) return size.endsWith(' in') ? 'in' : 'mm'
+  return series === 'schedule-40' || series === 'schedule-80' ? 'in' : 'mm'
+}
+
+/** A series' sizes in one measure; a series of pipe has but its own. */
+export function sizesIn(series: PipeSeries, measure: Measure): readonly SeriesSize[] {
+  const sizes = SERIES_SIZES[series]
+  return isHose(series)
+    ? sizes.filter(({ size }) => measureOf({ series, size }) === measure)
+    : sizes
+}
+
+/** The next size up of the same series and measure by the standard's bore; null at the top. */
 export function nextSizeUp(pipe: PipeSize): PipeSize | null {
   const row = seriesSize(pipe)
-  const larger = SERIES_SIZES[pipe.series].find((other) => row && other.boreM > row.boreM * 1.02)
+  const larger = sizesIn(pipe.series, measureOf(pipe)).find(
+    (other) => row && other.boreM > row.boreM * 1.02,
+  )
   return larger ? { series: pipe.series, size: larger.size, boreM: null } : null
 }
 
-/** The size of a series whose bore is nearest to the wanted one. */
-export function nearestSize(series: PipeSeries, boreM: number): PipeSize {
-  const nearest = SERIES_SIZES[series].reduce((best, row) =>
+/** The size of a series whose bore is nearest to the wanted one, in the measure of what it goes with. */
+export function nearestSize(series: PipeSeries, boreM: number, measure: Measure): PipeSize {
+  const nearest = sizesIn(series, measure).reduce((best, row) =>
     Math.abs(row.boreM - boreM) < Math.abs(best.boreM - boreM) ? row : best,
   )
   return { series, size: nearest.size, boreM: null }

@@ -1,5 +1,6 @@
 export { editable, joined, type Measured, measured, show, showBand, showText } from './format.ts'
 export { parseQuantity } from './parse.ts'
 export { say, type Sentence, sentence } from './sentence.ts'
+export { cutText } from './tape.ts'
 export { toMillimetre } from './to-millimetre.ts'
 export { fromSi, QUANTITIES, type QuantityName, toSi, type Unit, type UnitFamily } from './units.ts'

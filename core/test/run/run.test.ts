@@ -210,7 +210,12 @@ describe('sizes', () => {
   test('know the next one up, the nearest, and their names', () => {
     expect(nextSizeUp({ series: 'schedule-40', size: '3/4', boreM: null })?.size).toBe('1')
     expect(nextSizeUp({ series: 'schedule-40', size: '3', boreM: null })).toBeNull()
-    expect(nearestSize('pn-16', 0.027).size).toBe('32')
+    expect(nearestSize('pn-16', 0.027, 'mm').size).toBe('32')
+    // A hose in inches stays one, though the next millimetre size is nearer.
+    expect(nextSizeUp({ series: 'smooth-hose', size: '1 in', boreM: null })?.size).toBe('1 1/4 in')
+    expect(nextSizeUp({ series: 'smooth-hose', size: '25', boreM: null })?.size).toBe('32')
+    expect(nearestSize('ribbed-hose', 0.0251, 'in').size).toBe('1 in')
+    expect(nearestSize('ribbed-hose', 0.0252, 'mm').size).toBe('25')
     expect(sizeWords({ series: 'schedule-40', size: '1 1/4' })).toBe('1 1/4″ schedule 40')
     expect(sizeWords({ series: 'pn-16', size: '25' })).toBe('25 mm pn 16')
     expect(sizeWords({ series: 'smooth-hose', size: '1/2 in' })).toBe('1/2″ smooth hose')

@@ -31,8 +31,8 @@ function shelfRoutes(basins: BasinService, jobs: Jobs): readonly Route[] {
       path: '/basins',
       who: 'keeper',
       run: async ({ request, response }, access) => {
-        const { name } = bodyAs(CreateBasin, request)
-        response.status(201).json(await basins.create(access, name))
+        const { name, units } = bodyAs(CreateBasin, request)
+        response.status(201).json(await basins.create(access, name, units))
       },
     },
     {

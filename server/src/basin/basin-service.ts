@@ -9,7 +9,7 @@ import {
 import type { Transaction } from 'sequelize'
 import type { Access } from '../db/access.ts'
 import { changeKept, findKept, restoreKept, type KeptTable } from '../db/kept.ts'
-import { STARTER_DESIGN } from '../demo/basins.ts'
+import { STARTER_DESIGN, STARTER_IN_INCHES } from '../demo/starter.ts'
 import type { Jobs } from '../job/jobs.ts'
 import { Basin } from './basin-model.ts'
 import { addBasin, contentsOf, designOf, type NewBasin } from './basin-store.ts'
@@ -34,8 +34,9 @@ export class BasinService {
     return access.within(async (transaction) => answerOf(await withDesigns(id, transaction)))
   }
 
-  create(access: Access, name: string): Promise<BasinAnswer> {
-    const design = { name: 'first design', current: true, design: STARTER_DESIGN }
+  create(access: Access, name: string, units: 'metric' | 'us' = 'metric'): Promise<BasinAnswer> {
+    const starter = units === 'us' ? STARTER_IN_INCHES : STARTER_DESIGN
+    const design = { name: 'first design', current: true, design: starter }
     return this.#add(access, () => ({ name, note: '', designs: [design] }))
   }
 

@@ -1,4 +1,3 @@
-import type { BasinDesign } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import { LANTERN } from './lantern.ts'
 import {
@@ -13,8 +12,6 @@ import {
   NEW_PIPE,
   nozzle,
   pipe,
-  elbow,
-  union,
   USUAL,
   USUAL_TREATMENT,
 } from './plumbing.ts'
@@ -126,68 +123,3 @@ const THIMBLE: DemoBasin = {
 
 /** The demo, in the order of the shelf. */
 export const DEMO_BASINS: readonly DemoBasin[] = [LANTERN, THIMBLE, TWO_SISTERS]
-
-/** What a new basin starts from: a plain 900 mm tank with a line that works. */
-export const STARTER_DESIGN: BasinDesign = {
-  tanks: [
-    aTank(
-      {
-        name: 'Tank',
-        lengthM: 0.9,
-        widthM: 0.45,
-        heightM: 0.5,
-        rimM: 0.5,
-        waterLevelM: 0.46,
-        floorHeightM: 0.8,
-        turnoverPerH: 8,
-      },
-      { rockMassKg: 20, sandMassKg: 15 },
-    ),
-  ],
-  water: { salinityPpt: 35, temperatureC: 25 },
-  drains: [],
-  sump: {
-    ...USUAL,
-    chambers: [aChamber('return-chamber', 'Return chamber', { use: 'return', levelM: 0.25 })],
-  },
-  returnSide: {
-    pumps: [
-      aPump('rowan-30', 0.8, {
-        chamberId: 'return-chamber',
-        outlet: { xM: 0.7, yM: 0.22, zM: 0.12 },
-      }),
-    ],
-    lines: [
-      lineOf('main', 'Main line', {
-        start: { at: 'pump', id: 'return-pump' },
-        end: { at: 'tank', id: 'tank' },
-        run: {
-          size: { series: 'pn-16', size: '25', boreM: null },
-          ...NEW_PIPE,
-          pieces: inOrder(
-            'piece',
-            pipe('up', 0.25),
-            union,
-            pipe('up', 0.1),
-            elbow,
-            pipe('right', 0.28),
-            elbow,
-            pipe('up', 0.9),
-            elbow,
-            pipe('left', 0.16),
-            elbow,
-            pipe('down', 0.06),
-            nozzle(0.02),
-          ),
-        },
-      }),
-    ],
-    sparePumpId: null,
-    ownShare: null,
-  },
-  pumps: [samplePump('rowan-30')],
-  tariff: null,
-  drills: [],
-  treatment: USUAL_TREATMENT,
-  heat: null,
-}

@@ -13,14 +13,15 @@ import type {
   ShelfPage,
   WorkspaceAnswer,
 } from '@yew-basin/contract'
-import type { BasinDesign } from '@yew-basin/core'
+import type { BasinDesign, UnitFamily } from '@yew-basin/core'
 import { request } from './client.ts'
 
 export const basinsApi = {
   shelf: (after: string | null) =>
     request<ShelfPage>(after === null ? '/basins' : `/basins?after=${encodeURIComponent(after)}`),
   open: (id: string) => request<BasinAnswer>(`/basins/${id}`),
-  create: (name: string) => request<BasinAnswer>('/basins', { method: 'POST', body: { name } }),
+  create: (name: string, units: UnitFamily) =>
+    request<BasinAnswer>('/basins', { method: 'POST', body: { name, units } }),
   rename: (id: string, changed: number, name: string) =>
     request<BasinAnswer>(`/basins/${id}`, { method: 'PATCH', body: { name }, ifMatch: changed }),
   duplicate: (id: string) => request<BasinAnswer>(`/basins/${id}/duplicate`, { method: 'POST' }),

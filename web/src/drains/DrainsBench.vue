@@ -2,11 +2,12 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS } from '@yew-basin/contract/limits'
-import { isHose, type DrainRole, setTo, insertAt, editing } from '@yew-basin/core'
+import { type DrainRole, setTo, insertAt, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
+import { rigidSeries } from '../run/usual-sizes.ts'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -43,14 +44,13 @@ const schools = ref(false)
 
 function add(role: DrainRole) {
   const design = store.design!
-  const series = rows.value[0]?.drain.run.size.series ?? 'pn-16'
   const drain = editing.oneMoreDrain(
     design,
     {
       tankId: store.tank!.id,
       school: 'siphon-emergency',
       chamberId: editing.entryOf(design.sump).id,
-      series: isHose(series) ? 'pn-16' : series,
+      series: rigidSeries(rows.value[0]?.drain.run.size.series, units.family),
       flowM3PerS: store.solvedTank!.flowM3PerS,
     },
     role,

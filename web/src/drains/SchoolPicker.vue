@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { editing, isHose, setTo } from '@yew-basin/core'
+import { editing, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
+import { rigidSeries } from '../run/usual-sizes.ts'
+import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** The schools of draining a box, each with what it wins and what it pays. */
 const store = useDesign()
+const units = useUnits()
 const own = computed(() => store.shown!.drains.filter(({ tankId }) => tankId === store.tank!.id))
 
 function lay(school: editing.DrainSchool) {
@@ -15,7 +18,7 @@ function lay(school: editing.DrainSchool) {
     tankId: id,
     school,
     chamberId: editing.entryOf(design.sump).id,
-    series: isHose(lead) ? 'pn-16' : lead,
+    series: rigidSeries(lead, units.family),
     flowM3PerS: Math.max(store.solvedTank!.flowM3PerS, store.solvedTank!.wantedFlowM3PerS),
   })
   const others = design.drains.filter(({ tankId }) => tankId !== id)

@@ -7,6 +7,7 @@ import { RouterLink } from 'vue-router'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useParts } from '../parts/parts-store.ts'
+import { usualSizes } from '../run/usual-sizes.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { GLASS, PANELS } from './overflow-words.ts'
@@ -35,9 +36,10 @@ function choose(index: number, size: string) {
   const chosen = shelf.value.find((bulkhead) => bulkhead.size === size)
   if (chosen) store.set([...path.value, index, 'bulkhead'], chosen)
 }
-const USUAL_SIZE = '32 mm'
 const usual = () =>
-  shelf.value.find(({ size }) => size === USUAL_SIZE) ?? shelf.value[0] ?? BULKHEADS[0]!
+  shelf.value.find(({ size }) => size === usualSizes(units.family).bulkhead) ??
+  shelf.value[0] ??
+  BULKHEADS[0]!
 
 function add() {
   const { tank } = store

@@ -30,7 +30,7 @@ const shown = computed(() => store.parts.filter((part) => part.kind === kind.val
 const oneWord = computed(() => KINDS.find((known) => known.kind === kind.value)!.one)
 
 function make() {
-  const spec = newSpec(kind.value) as PartAnswer['spec']
+  const spec = newSpec(kind.value, units.family) as PartAnswer['spec']
   begin({ id: null, revision: 0, kind: kind.value, name: `My ${oneWord.value}`, spec })
 }
 function edit({ id, revision, kind: its, name, spec }: PartAnswer) {

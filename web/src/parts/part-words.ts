@@ -7,7 +7,9 @@ import {
   type DevicePart,
   type SkimmerSpec,
   type SterilizerSpec,
+  type UnitFamily,
 } from '@yew-basin/core'
+import { usualSizes } from '../run/usual-sizes.ts'
 import { newPump } from './new-pump.ts'
 
 export const KINDS: readonly {
@@ -112,14 +114,14 @@ const NEW_CIRCULATION: CirculationPart = {
 }
 
 /** What a new part of a kind starts from. */
-export function newSpec(kind: PartKind): object {
+export function newSpec(kind: PartKind, family: UnitFamily = 'metric'): object {
   switch (kind) {
     case 'pump':
       return newPump()
     case 'pipe':
-      return { series: 'pn-16', size: '25', boreM: null }
+      return usualSizes(family).pipe
     case 'hose':
-      return { series: 'smooth-hose', size: '20', boreM: null }
+      return usualSizes(family).hose
     case 'fitting':
       return { k: 1 }
     case 'valve':

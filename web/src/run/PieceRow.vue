@@ -106,6 +106,7 @@ const hoseRows = (at: number) =>
           :label="`Length of piece ${position}`"
           hide-label
           :limit="LIMITS.pipeLength"
+          :hint="units.family === 'us' ? units.cut(piece.lengthM, 32) : ''"
           :model-value="piece.lengthM"
           @update:model-value="give({ lengthM: $event })"
         />

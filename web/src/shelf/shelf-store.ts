@@ -5,6 +5,7 @@ import { basinsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 import { useOwnFigures } from './own-figures.ts'
 import { useNotices } from '../shell/notices.ts'
+import { useUnits } from '../shell/units.ts'
 
 /** Figures that are being computed are asked for again after these waits. */
 const ASK_AGAIN_MS = [1500, 3000, 6000]
@@ -15,6 +16,7 @@ export const useShelf = defineStore('shelf', () => {
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const fault = ref('')
   const notices = useNotices()
+  const units = useUnits()
   const allCurrent = computed(() => entries.value.every(({ figuresCurrent }) => figuresCurrent))
   let timer: ReturnType<typeof setTimeout> | undefined
   const { leftBasin, withOwn } = useOwnFigures()
@@ -62,7 +64,7 @@ export const useShelf = defineStore('shelf', () => {
     }
   }
 
-  const create = (name: string) => change(() => basinsApi.create(name))
+  const create = (name: string) => change(() => basinsApi.create(name, units.family))
   const duplicate = (id: string) => change(() => basinsApi.duplicate(id))
 
   async function rename({ id, name: before, revision }: ShelfEntry, name: string): Promise<void> {

@@ -1,4 +1,5 @@
 import {
+  cutText,
   show,
   showBand,
   showText,
@@ -20,5 +21,8 @@ export const useUnits = defineStore('units', () => {
   const shown = (value: Measured) => show(value, family.value)
   const band = (value: Measured, bandSi: number) => showBand(value, bandSi, family.value).number
 
-  return { family, text, shown, band }
+  /** A length to mark and cut. */
+  const cut = (si: number, parts: 64 | 32) => cutText(si, family.value, parts)
+
+  return { family, text, shown, band, cut }
 })

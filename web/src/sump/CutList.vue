@@ -10,6 +10,7 @@ import { cutListDxf, layPanels, outlineOf } from './cut-drawing.ts'
 import { saveFile } from '../shell/save-file.ts'
 
 /** The walls of a self-built sump as panels to cut, drawn and listed. */
+const PANEL = 64
 const store = useDesign()
 const units = useUnits()
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -76,8 +77,8 @@ const saveSvg = () =>
             font-size="20"
             fill="currentColor"
           >
-            {{ units.text('length', piece.panel.widthM) }} ×
-            {{ units.text('length', piece.panel.heightM) }}
+            {{ units.cut(piece.panel.widthM, PANEL) }} ×
+            {{ units.cut(piece.panel.heightM, PANEL) }}
           </text>
         </g>
       </svg>
@@ -98,13 +99,9 @@ const saveSvg = () =>
         <tbody>
           <tr v-for="panel in panels" :key="panel.wallId" class="border-b border-rule text-right">
             <th scope="row" class="py-0.5 text-left font-normal">{{ panel.number }}</th>
-            <td>
-              {{ units.text('length', panel.widthM) }} × {{ units.text('length', panel.heightM) }}
-            </td>
-            <td>{{ units.text('length', panel.fromLeftM) }}</td>
-            <td>
-              {{ units.text('length', panel.footM) }} – {{ units.text('length', panel.topM) }}
-            </td>
+            <td>{{ units.cut(panel.widthM, PANEL) }} × {{ units.cut(panel.heightM, PANEL) }}</td>
+            <td>{{ units.cut(panel.fromLeftM, PANEL) }}</td>
+            <td>{{ units.cut(panel.footM, PANEL) }} – {{ units.cut(panel.topM, PANEL) }}</td>
           </tr>
         </tbody>
       </table>

@@ -12,9 +12,11 @@ import {
   boreAreaM2,
   boreOf,
   isHose,
+  measureOf,
   type PipeSeries,
   type PipeSize,
   SERIES_SIZES,
+  sizesIn,
 } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Point, Run } from '../../run/index.ts'
@@ -238,8 +240,7 @@ function fallingHose(byXM: number, byYM: number, byZM: number): Unnamed[] {
 /** The hose whose bore is nearest above a pipe's. */
 function hoseLike(size: PipeSize): PipeSize {
   const { boreM } = boreOf(size)
-  const hose =
-    SERIES_SIZES['smooth-hose'].find((known) => known.boreM >= boreM - 1e-6) ??
-    SERIES_SIZES['smooth-hose'].at(-1)!
+  const hoses = sizesIn('smooth-hose', measureOf(size))
+  const hose = hoses.find((known) => known.boreM >= boreM - 1e-6) ?? hoses.at(-1)!
   return { series: 'smooth-hose', size: hose.size, boreM: null }
 }
