@@ -26,6 +26,8 @@ function lit(flowLPerH: number): Lit {
         targetId: TARGET!.id,
         reaches: 'reached',
         killPerPass: 0.99,
+        removalBandPerS: 0,
+        halfLifeBandS: 0,
         removalPerS: 2e-4,
         mixedRemovalPerS: 2.2e-4,
         halfLifeS: 3000,

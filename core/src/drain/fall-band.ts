@@ -19,3 +19,8 @@ export function fallBand(fall: Fall, flowM3PerS: number): Band {
     [],
   )
 }
+
+/** How far the head that a full pipe takes may be off at a flow, m: its flow's band times dh/dq. */
+export function fallSpreadM(fall: Fall, flowM3PerS: number): number {
+  return fallBand(fall, flowM3PerS).band * new FallSearch(fall).lossAt(flowM3PerS).slope
+}

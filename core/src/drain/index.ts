@@ -1,8 +1,8 @@
 export { type OpenPipe, openPipeRiseM, ruledBy, type RuledBy } from './emergency.ts'
 export { type Fall, fallFlow, fallHeadM, FallSearch, inSeries, makeFall } from './fall.ts'
-export { fallBand } from './fall-band.ts'
+export { fallBand, fallSpreadM } from './fall-band.ts'
 export { primeVerdict, type PrimeVerdict, tubeFroude } from './hung.ts'
-export { matchValve } from './match.ts'
+export { type Matching, matchValve } from './match.ts'
 export {
   FILLED,
   filledShareOf,

@@ -10,5 +10,5 @@ export {
 } from './curve.ts'
 export type { CurvePoint, PumpPart } from './part.ts'
 export { heatToWaterW, hydraulicPowerW, pumpPower, wirePowerW } from './power.ts'
-export { pumpSpreadM } from './spread.ts'
+export { leastSpeedBand, pumpSpreadM } from './spread.ts'
 export { bellDepthM, inletBoreM, vortexDepthM } from './submergence.ts'

@@ -1,4 +1,4 @@
-import type { PumpCurve } from './curve.ts'
+import { leastSpeedToLift, type PumpCurve } from './curve.ts'
 
 /** Two standard deviations of a pump's head and flow, as shares (ISO 9906 grade 3; choice). */
 const HEAD_SPREAD = 0.06
@@ -45,4 +45,9 @@ function shapeSpreadM(
   if (!twoNumber) return 0
   const x = flow / (speed * freeFlowM3PerS)
   return x > 0 && x < 1 ? SHAPE_SPREAD * speed * speed * shutOffHeadM * x * (1 - x) : 0
+}
+
+/** How far the least speed that lifts may be off, as a share of full speed: n ∝ H₀^−½. */
+export function leastSpeedBand(curve: PumpCurve, liftM: number): number {
+  return (leastSpeedToLift(curve, liftM) * HEAD_SPREAD) / 2
 }

@@ -65,11 +65,11 @@ export function leastSpeedWorking(worked: Worked): Working {
   const fullM = side.pump.shutOffHeadM / side.pump.speed ** 2
   return {
     title: 'Least speed to lift',
-    answer: measured('share', side.leastSpeedToLift),
-    band: null,
+    answer: measured('share', side.leastSpeedToLift, side.leastSpeedBand),
+    band: measured('share', side.leastSpeedBand),
     formula: 'n = √(z / H₀)',
     filled: sentence('{n} = √({z} / {H0})', {
-      n: ['share', side.leastSpeedToLift],
+      n: ['share', side.leastSpeedToLift, side.leastSpeedBand],
       z: ['head', side.liftM],
       H0: ['head', fullM],
     }),

@@ -313,13 +313,15 @@ export function removal(about: About): Working | null {
   const { systemVolumeM3 } = solved.treatment.load
   return {
     title: `Removal from the tank, ${target.organism}`,
-    answer: measured('rate', against.removalPerS),
-    band: null,
+    answer: measured('rate', against.removalPerS, against.removalBandPerS),
+    band: measured('rate', against.removalBandPerS),
     formula:
       lit.lit.path === 'sump-to-display'
         ? 'λ² − (Qr/V₁ + Qr/V₂) λ + Qr q kill/(V₁V₂) = 0, kill = 1 − 10^(−D/D₁₀), D₁₀ = target/3'
         : 'λ² − (Qr/V₁ + Qr/V₂ + κ) λ + κ Qr/V₁ = 0, κ = q kill/V₂, kill = 1 − 10^(−D/D₁₀), D₁₀ = target/3',
-    filled: sentence('λ = {k}, the smaller root', { k: ['rate', against.removalPerS] }),
+    filled: sentence('λ = {k}, the smaller root', {
+      k: ['rate', against.removalPerS, against.removalBandPerS],
+    }),
     terms: [
       term('q', 'through the lamp', 'flow', lit.lit.flowM3PerS),
       term('Qr', 'over the overflow', 'flow', lit.lit.overflowM3PerS),
@@ -331,7 +333,13 @@ export function removal(about: About): Working | null {
       term('kill', 'in one pass', 'share', against.killPerPass),
       ...(against.halfLifeS === null
         ? []
-        : [term('t½', 'in which half are gone', 'duration', against.halfLifeS)]),
+        : [
+            {
+              symbol: 't½',
+              meaning: 'in which half are gone',
+              value: measured('duration', against.halfLifeS, against.halfLifeBandS),
+            },
+          ]),
       ...(target.doublingS === null
         ? []
         : [term('t₂', 'in which they double', 'duration', target.doublingS)]),

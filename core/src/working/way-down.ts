@@ -92,8 +92,8 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
   const siphon = drain.role === 'siphon'
   return {
     title: drain.name,
-    answer: measured('flow', own.flowM3PerS),
-    band: null,
+    answer: measured('flow', own.flowM3PerS, own.flowBandM3PerS),
+    band: measured('flow', own.flowBandM3PerS),
     formula: siphon
       ? 'H = (ΣK + f L/D) V²/2g'
       : 'Q = min(⅔ · 0.6 √(2g) π D h^1.5, 0.6 A √(2gh), full pipe)',
@@ -102,8 +102,8 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
         ? 'full it carries {primed}; {flow} comes'
         : 'with {over} over its lip it takes {flow}',
       {
-        primed: ['flow', own.primedM3PerS],
-        flow: ['flow', own.flowM3PerS],
+        primed: ['flow', own.primedM3PerS, own.primedBandM3PerS],
+        flow: ['flow', own.flowM3PerS, own.flowBandM3PerS],
         over: ['length', Math.max(0, own.overInletM)],
       },
     ),

@@ -7,7 +7,7 @@ import { type OpenPipe, openPipeFlow, openPipeRiseM, ruledBy } from '../../src/d
 import { fallBand } from '../../src/drain/fall-band.ts'
 import { fallFlow, fallHeadM } from '../../src/drain/fall.ts'
 import { primeVerdict, tubeFroude } from '../../src/drain/hung.ts'
-import { matchValve } from '../../src/drain/match.ts'
+import { type Matching, matchValve } from '../../src/drain/match.ts'
 import {
   FILLED,
   filledShareOf,
@@ -60,18 +60,36 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
     )
     const openK = kAt(fittingOf(open)!, re)
     meets(given, 'valve_K_open', openK, 1e-6)
-    const matched = matchValve({
+    const matching: Matching = {
       valve: gate ? 'gate-valve' : 'ball-valve',
       boreM: valve.bore_m,
       flowM3PerS: flow,
+      flowBandM3PerS: 0,
       dropM: given.drop_m!,
       otherLossM: fallHeadM(checkFall(given), flow),
+      otherSpreadM: 0,
       openK,
-    })
+    }
+    const matched = matchValve(matching)
     meets(given, 'valve_K_needed', matched.neededK)
     expect(matched.opening !== null).toBe(wanted(given.id, 'reachable') === 'yes')
     if (matched.opening === null) return
     const perLevel = matched.levelPerOpeningM!
+    // A little more lost elsewhere moves the setting by what its band says of so much.
+    const littleM = 1e-4 * given.drop_m!
+    const moved = matchValve({ ...matching, otherLossM: matching.otherLossM + littleM })
+    const valveM = given.drop_m! - matching.otherLossM
+    const band = matchValve({ ...matching, otherSpreadM: littleM }).openingBand!
+    const own = matched.openingBand!
+    if (own < 1) {
+      expectClose(`${given.id} its own K's band`, own, Math.abs((0.53 * valveM) / perLevel), 1e-9)
+      expectClose(
+        `${given.id} the others' band`,
+        Math.sqrt(band ** 2 - own ** 2) / own,
+        Math.abs(moved.opening! - matched.opening) / own,
+        0.02,
+      )
+    }
     if (gate) {
       meets(given, 'open_fraction', matched.opening)
       meets(given, 'box_level_change_per_unit_setting', perLevel)

@@ -105,6 +105,7 @@ const split = computed(() => {
       figure="leastSpeed"
       label="Least speed to lift"
       :value="{ quantity: 'share', si: side.leastSpeedToLift }"
+      :band="side.leastSpeedBand"
     />
   </section>
 </template>

@@ -105,6 +105,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
         :drain-id="drain.id"
         label="It carries"
         :value="{ quantity: 'flow', si: solved.flowM3PerS }"
+        :band="solved.flowBandM3PerS"
       />
       <dl class="facts">
         <dt>Full of water it would carry</dt>
@@ -143,8 +144,15 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
         <dd>{{ solved.end === 'under-water' ? 'under water' : 'in air' }}</dd>
       </dl>
       <p v-if="match && match.opening !== null" class="rounded-lg bg-sunk px-3 py-2 text-[0.92rem]">
-        <strong>{{ units.text('share', match.opening) }} open</strong> its {{ match.form }} valve
-        matches the flow<template v-if="!solved.match"
+        <strong
+          >{{ units.text('share', match.opening, match.openingBand)
+          }}<template v-if="match.openingBand">
+            ±
+            {{ units.band({ quantity: 'share', si: match.opening }, match.openingBand) }}</template
+          >
+          open</strong
+        >
+        its {{ match.form }} valve matches the flow<template v-if="!solved.match"
           >, with all siphons of this tank set alike</template
         >.
         <template v-if="match.levelPerTouchM !== null">

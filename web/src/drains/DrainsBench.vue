@@ -138,7 +138,7 @@ function remove(id: string) {
                 <span class="grow">{{ row.drain.name }}</span>
                 <span class="whitespace-nowrap"
                   ><strong class="font-semibold">{{
-                    units.text('flow', row.solved.flowM3PerS)
+                    units.text('flow', row.solved.flowM3PerS, row.solved.flowBandM3PerS)
                   }}</strong>
                   <span class="caption ml-1">{{ stateWords(row.solved) }}</span></span
                 >

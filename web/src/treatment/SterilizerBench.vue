@@ -59,7 +59,7 @@ const inWords = computed(() => {
   const sterilizer = lit.value
   if (!sterilizer || sterilizer.doseJPerM2 === null || !removal.value)
     return 'Dose and removal against flow'
-  return `At ${units.text('flow', sterilizer.flowM3PerS)} the dose is ${units.text('dose', sterilizer.doseJPerM2)} and ${units.text('rate', removal.value.removalPerS)} are removed; less flow gives more dose, more flow more removal.`
+  return `At ${units.text('flow', sterilizer.flowM3PerS, sterilizer.flowBandM3PerS)} the dose is ${units.text('dose', sterilizer.doseJPerM2, sterilizer.doseBandJPerM2)} and ${units.text('rate', removal.value.removalPerS, removal.value.removalBandPerS)} are removed; less flow gives more dose, more flow more removal.`
 })
 </script>
 
@@ -82,7 +82,7 @@ const inWords = computed(() => {
         <section aria-label="Figures">
           <dl class="facts">
             <dt>Its line brings it</dt>
-            <dd>{{ units.text('flow', lit.flowM3PerS) }}</dd>
+            <dd>{{ units.text('flow', lit.flowM3PerS, lit.flowBandM3PerS) }}</dd>
           </dl>
           <FigureRow
             v-if="lit.doseJPerM2 !== null"
@@ -98,6 +98,7 @@ const inWords = computed(() => {
             label="Removed from the tank"
             :device-id="chosen.id"
             :value="{ quantity: 'rate', si: removal.removalPerS }"
+            :band="removal.removalBandPerS"
           />
           <dl class="facts">
             <dt>The lamp has left</dt>

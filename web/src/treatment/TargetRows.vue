@@ -31,7 +31,8 @@ const range = ({ leastJPerM2, mostJPerM2 }: DoseTarget) =>
 function race(target: DoseTarget): string {
   const row = against(target.id)
   if (!row || row.halfLifeS === null) return ''
-  const half = `half gone in ${units.text('duration', row.halfLifeS)}`
+  const { halfLifeS: si, halfLifeBandS: band } = row
+  const half = `half gone in ${units.text('duration', si, band)}`
   if (target.doublingS === null) return half
   const twice = units.text('duration', target.doublingS)
   return row.outruns ? `${half}, doubles in ${twice}` : `${half}, but doubles in ${twice}`

@@ -41,6 +41,7 @@ export function joinedMatch(steady: SteadyState, drainIndex: number): SolvedMatc
     flowM3PerS: flowM3PerS / siphons.length,
     levelM,
     opening,
+    openingBand: null,
     levelPerTouchM:
       opening === null ? null : touchiness(carried, opening, levelM) * touchOf(valve.form),
   }

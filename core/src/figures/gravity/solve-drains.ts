@@ -4,9 +4,11 @@ import {
   fallBand,
   fallFlow,
   fallHeadM,
+  fallSpreadM,
   FILLED,
   filledShareOf,
   halfFullFlow,
+  type Matching,
   matchValve,
   noiseBand,
   type OpenPipe,
@@ -24,33 +26,94 @@ import { matchTarget, throttleOf, touchOf } from './match-target.ts'
 import type { DrainState, SolvedDrain, SolvedMatch } from './solved-gravity.ts'
 
 /** Every drain as it runs, in the design's order. */
-export function solveDrains(steady: SteadyState): SolvedDrain[] {
-  return steady.drains.map((laid) => solveDrain(steady, laid))
+export function solveDrains(steady: SteadyState, intoTank: IntoTank): SolvedDrain[] {
+  const primed = steady.drains.map((laid) => primedFall(steady, laid))
+  return steady.drains.map((laid, i) => solveDrain(steady, laid, { primed, index: i, intoTank }))
 }
 
-function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
+/** What comes into a tank, and how far that may be off. */
+export type IntoTank = (tankId: string) => {
+  readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
+}
+
+/** A drain full of water, from its box's running level. */
+interface PrimedFall {
+  readonly flowM3PerS: number
+  readonly bandM3PerS: number
+}
+
+function primedFall(steady: SteadyState, laid: LaidDrain): PrimedFall {
+  const flowM3PerS = fallAt(steady, laid, laid.alone, steady.drainFlows[laid.index]!)
+  return { flowM3PerS, bandM3PerS: fallBand(laid.alone, flowM3PerS).band }
+}
+
+/** What a pipe carries full, from the box's running level to where it ends. */
+function fallAt(steady: SteadyState, laid: LaidDrain, pipe: Fall, near: number): number {
+  const { boxM, outM } = levelsOf(steady, laid)
+  return fallFlow(pipe, Math.max(0, boxM - outM), near > 0 ? near : undefined)
+}
+
+function levelsOf(steady: SteadyState, laid: LaidDrain): { boxM: number; outM: number } {
+  const tank = steady.design.tanks.findIndex(({ id }) => id === laid.drain.tankId)
+  return {
+    boxM: steady.tankLevels[tank]?.boxM ?? laid.lipM,
+    outM: Math.max(lastMouth(steady, laid), chamberLevelM(steady, laid.chamberId)),
+  }
+}
+
+/** All drains as they would run full, one of them, and what comes into its tank. */
+interface Around {
+  readonly primed: readonly PrimedFall[]
+  readonly index: number
+  readonly intoTank: IntoTank
+}
+
+/**
+ * How far a drain's flow may be off. A siphon that runs full: by its own pieces. Any other carries
+ * what they leave of what comes.
+ */
+function flowBandOf(
+  { drains, drainFlows }: SteadyState,
+  laid: LaidDrain,
+  { primed, intoTank }: Around,
+): number {
+  const { tankId } = laid.drain
+  const isFull = (other: LaidDrain) =>
+    other.drain.role === 'siphon' &&
+    drainFlows[other.index]! >= primed[other.index]!.flowM3PerS * FULL
+  const flow = drainFlows[laid.index]!
+  if (flow <= 0) return 0
+  if (isFull(laid)) return primed[laid.index]!.bandM3PerS
+  let squares = intoTank(tankId).flowBandM3PerS ** 2
+  for (const other of drains) {
+    if (other.drain.tankId === tankId && isFull(other))
+      squares += primed[other.index]!.bandM3PerS ** 2
+  }
+  return Math.min(flow, Math.sqrt(squares))
+}
+
+function solveDrain(steady: SteadyState, laid: LaidDrain, around: Around): SolvedDrain {
   const { drain, boreM, leastBoreM, lipM, mouth, index } = laid
-  const tank = steady.design.tanks.findIndex(({ id }) => id === drain.tankId)
-  const levels = steady.tankLevels[tank] ?? null
-  const boxM = levels?.boxM ?? lipM
+  const { boxM, outM } = levelsOf(steady, laid)
   const flowM3PerS = steady.drainFlows[index]!
-  const outM = Math.max(lastMouth(steady, laid), chamberLevelM(steady, laid.chamberId))
-  const whole = (pipe: Fall, near: number) =>
-    fallFlow(pipe, Math.max(0, boxM - outM), near > 0 ? near : undefined)
   const overInletM = boxM - lipM
   const isSiphon = drain.role === 'siphon'
   const runsDown = drain.role === 'vented' || drain.role === 'trickle'
-  const primedM3PerS = whole(laid.alone, flowM3PerS)
+  const { flowM3PerS: primedM3PerS, bandM3PerS: primedBandM3PerS } = around.primed[around.index]!
   const slope = leastSlope(laid.placed)
   return {
     drainId: drain.id,
     tankId: drain.tankId,
     flowM3PerS,
+    flowBandM3PerS: flowBandOf(steady, laid, around),
     state: stateOf(drain, flowM3PerS, primedM3PerS, leastBoreM),
     primedM3PerS,
-    primedBandM3PerS: fallBand(laid.alone, primedM3PerS).band,
+    primedBandM3PerS,
     openPrimedM3PerS:
-      laid.aloneOpen === laid.alone ? primedM3PerS : whole(laid.aloneOpen, primedM3PerS),
+      laid.aloneOpen === laid.alone
+        ? primedM3PerS
+        : fallAt(steady, laid, laid.aloneOpen, primedM3PerS),
     overInletM,
     leastOverInletM: isSiphon ? vortexDepthM(boreM, flowM3PerS) : null,
     bellOverInletM: isSiphon ? bellDepthM(boreM, flowM3PerS) : null,
@@ -64,7 +127,7 @@ function solveDrain(steady: SteadyState, laid: LaidDrain): SolvedDrain {
         }
       : null,
     emergency: drain.role === 'emergency' ? emergencyOf(steady, laid, outM) : null,
-    match: isSiphon ? matchOf(steady, laid, outM) : null,
+    match: isSiphon ? matchOf(steady, laid, { outM, into: around.intoTank(drain.tankId) }) : null,
     speedMPerS: speedMPerS(flowM3PerS, boreM),
     end: mouth.zM >= chamberLevelM(steady, laid.chamberId) ? 'above-water' : 'under-water',
     start: drain.inlet.place,
@@ -89,10 +152,13 @@ function lastMouth({ drains }: SteadyState, laid: LaidDrain): number {
   return (drains.find(({ drain }) => drain.id === laid.trunkId) ?? laid).mouth.zM
 }
 
+/** A siphon that carries so much of its full flow runs full; the rest is rounding. */
+const FULL = 1 - 1e-6
+
 /** A siphon that does not reach its full flow takes air; so does a vented pipe past a third of its section. */
 function stateOf({ role }: Drain, flow: number, primed: number, boreM: number): DrainState {
   if (flow <= 0) return 'dry'
-  if (role === 'siphon') return flow >= primed * (1 - 1e-6) ? 'full' : 'gulps'
+  if (role === 'siphon') return flow >= primed * FULL ? 'full' : 'gulps'
   return noiseBand(boreM, flow) === 'over' ? 'gulps' : 'wetted'
 }
 
@@ -114,20 +180,30 @@ function emergencyOf(steady: SteadyState, laid: LaidDrain, outM: number): Solved
 }
 
 /** What a siphon's valve should be set to; one that is joined is worked out when it is asked for. */
-function matchOf(steady: SteadyState, laid: LaidDrain, outM: number): SolvedMatch | null {
+function matchOf(
+  steady: SteadyState,
+  laid: LaidDrain,
+  { outM, into }: { readonly outM: number; readonly into: ReturnType<IntoTank> },
+): SolvedMatch | null {
   const at = throttleOf(laid)
   const target = matchTarget(steady, laid.drain.tankId)
   if (!at || !target || laid.after || laid.trunkId !== null) return null
   const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
   const { levelM, siphons } = target
   const flowM3PerS = target.flowM3PerS / siphons.length
-  const matched = matchedAt(steady, laid, at, { flowM3PerS, dropM: levelM - outM })
+  const share = into.flowM3PerS > 0 ? into.flowBandM3PerS / into.flowM3PerS : 0
+  const matched = matchedAt(steady, laid, at, {
+    flowM3PerS,
+    flowBandM3PerS: share * flowM3PerS,
+    dropM: levelM - outM,
+  })
   return {
     pieceId: valve.id,
     form: valve.form,
     flowM3PerS,
     levelM,
     opening: levelM > laid.lipM ? matched.opening : null,
+    openingBand: levelM > laid.lipM ? matched.openingBand : null,
     levelPerTouchM:
       matched.levelPerOpeningM === null
         ? null
@@ -139,7 +215,7 @@ function matchedAt(
   { design }: SteadyState,
   laid: LaidDrain,
   at: PlacedPiece,
-  { flowM3PerS, dropM }: { flowM3PerS: number; dropM: number },
+  { flowM3PerS, flowBandM3PerS, dropM }: Pick<Matching, 'flowM3PerS' | 'flowBandM3PerS' | 'dropM'>,
 ) {
   const water = waterAt(design.water)
   const valve = at.piece as ValvePiece
@@ -152,7 +228,9 @@ function matchedAt(
     valve: valve.form === 'gate' ? 'gate-valve' : 'ball-valve',
     boreM,
     flowM3PerS,
+    flowBandM3PerS,
     dropM,
+    otherSpreadM: fallSpreadM(laid.aloneOpen, flowM3PerS),
     otherLossM: fallHeadM(laid.aloneOpen, flowM3PerS) - openValveM,
     openK,
   })

@@ -1,6 +1,6 @@
 import type { SteadyState } from '../../loop/index.ts'
 import { flatMap } from '../../numeric/index.ts'
-import { solveDrains } from './solve-drains.ts'
+import { type IntoTank, solveDrains } from './solve-drains.ts'
 import { solveOverflow } from './solve-overflow.ts'
 import { solveSump } from './solve-sump.ts'
 import type { RunningOverflow, RunningSump, SolvedDrain, SolvedLoop } from './solved-gravity.ts'
@@ -14,10 +14,7 @@ export interface SolvedGravity {
 }
 
 /** Overflows and drains of a steady state. */
-export function solveGravity(
-  steady: SteadyState,
-  intoTank: (tankId: string) => { readonly flowM3PerS: number },
-): SolvedGravity {
+export function solveGravity(steady: SteadyState, intoTank: IntoTank): SolvedGravity {
   const { overflows, tankLevels, passes, residualM } = steady
   return {
     overflows: flatMap(overflows, (overflow, i) => {
@@ -25,7 +22,7 @@ export function solveGravity(
       const flow = Math.max(0, intoTank(overflow.tank.id).flowM3PerS)
       return [solveOverflow(overflow, tankLevels[i]!, flow)]
     }),
-    drains: solveDrains(steady),
+    drains: solveDrains(steady, intoTank),
     sump: solveSump(steady),
     loop: { passes, residualM },
   }

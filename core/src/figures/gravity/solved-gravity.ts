@@ -41,6 +41,8 @@ export interface SolvedDrain {
   readonly drainId: string
   readonly tankId: string
   readonly flowM3PerS: number
+  /** Half width: of what comes, and of what the siphons beside it take. */
+  readonly flowBandM3PerS: number
   readonly state: DrainState
   /** Of the full pipe from the box's running level, its valves as they stand. */
   readonly primedM3PerS: number
@@ -101,6 +103,8 @@ export interface SolvedMatch {
   readonly levelM: number
   /** Share open that does it; null: even the open valve lets too little through. */
   readonly opening: number | null
+  /** How far that setting may be off, share of the stroke: the pipe's losses, the valve's own K, what comes; null: siphons that join, or no setting. */
+  readonly openingBand: number | null
   /** Change of the box's level for one degree of a ball valve or one turn of a gate, m; positive: as it shuts. */
   readonly levelPerTouchM: number | null
 }

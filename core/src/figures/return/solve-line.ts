@@ -18,7 +18,7 @@ import {
   speedMPerS,
   velocityHeadM,
 } from '../../pipe/index.ts'
-import { leastSpeedToLift } from '../../pump/index.ts'
+import { leastSpeedBand, leastSpeedToLift } from '../../pump/index.ts'
 import type { FrictionLoss, PieceLosses, PlacedPiece } from '../../run/index.ts'
 import { type Banded, firstLink, fittingsMoves, frictionMoves, halfWidth } from './bands.ts'
 import { pumpSlope } from './solve-pumps.ts'
@@ -68,6 +68,7 @@ export function solveLine(
     fittingsM: along('fittingsM')(flows),
     fittingsBandM: halfWidth(banded, fittingsMoves(banded, path, { link: pumpLink, slope })),
     leastSpeedToLift: leastSpeedToLift(laidPump.curve, liftM),
+    leastSpeedBand: leastSpeedBand(laidPump.curve, liftM),
     fastestMPerS: fastest?.speedMPerS ?? 0,
     fastestBandMPerS: fastest ? speedBand(banded, laid, own, fastest) : 0,
     fastestPieceId: fastest?.pieceId ?? null,

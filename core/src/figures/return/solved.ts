@@ -160,6 +160,7 @@ export interface SolvedLine {
   readonly fittingsBandM: number
   /** Least share of full speed whose shut-off head reaches the lift. */
   readonly leastSpeedToLift: number
+  readonly leastSpeedBand: number
   /** Fastest water in this line's own pipe and fittings; the nozzle's mouth apart. */
   readonly fastestMPerS: number
   readonly fastestBandMPerS: number

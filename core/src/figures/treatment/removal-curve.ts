@@ -28,6 +28,7 @@ export function removalCurve(
       displayM3,
       sumpM3,
       path,
+      flowShare: 0,
       overflowM3PerS: overflowM3PerS + more(flowM3PerS),
     }
     return {

@@ -53,7 +53,7 @@ export function solveSterilizer(
     ageing: ageing(lamp.burnedS, spec.ratedHoursS),
     lampLeftS: spec.ratedHoursS - lamp.burnedS,
     targets: design.treatment.targets.map((target) =>
-      againstTarget(target, product, flowM3PerS, water),
+      againstTarget(target, product, flowM3PerS, { ...water, flowShare: share }),
     ),
     fromChamberId: way.fromChamberId,
     toChamberId: way.toChamberId,
@@ -67,13 +67,15 @@ const DOSE_SPREAD = 0.3
 /** The water a lamp clears: two volumes, joined by what comes over the overflow, and its own way between them. */
 export interface LampWater extends TwoVolumes {
   readonly path: LampPath
+  /** Share by which the lamp's flow may be off. */
+  readonly flowShare: number
 }
 
 function lampWater(
   { displayM3, sumpM3 }: SolvedLoad,
   { flowM3PerS }: SolvedReturn,
   line: SolvedLine | undefined,
-): LampWater {
+): Omit<LampWater, 'flowShare'> {
   const up = line?.toTank ?? false
   return {
     displayM3,
@@ -82,6 +84,9 @@ function lampWater(
     path: up ? 'sump-to-display' : 'sump-to-sump',
   }
 }
+
+/** Share of flow and dose by which removal is probed. */
+const PROBE = 1e-3
 
 /** Dose D = product/Q against a target, and how soon it clears the water. */
 export function againstTarget(
@@ -92,9 +97,18 @@ export function againstTarget(
 ): AgainstTarget {
   const dose = flowM3PerS > 0 ? product / flowM3PerS : 0
   const kill = killPerPass(dose, target.mostJPerM2)
-  const killedM3PerS = Math.max(0, flowM3PerS) * kill
-  const removal = slowestRemovalPerS(water, water.path, killedM3PerS)
+  /** With so many times the flow, and so many times the light. */
+  const removalAt = (flowTimes: number, lightTimes: number) => {
+    const flow = Math.max(0, flowM3PerS) * flowTimes
+    const killed = killPerPass((dose * lightTimes) / flowTimes, target.mostJPerM2)
+    return slowestRemovalPerS(water, water.path, flow * killed)
+  }
+  const removal = removalAt(1, 1)
+  const byFlow = (removalAt(1 + PROBE, 1) - removalAt(1 - PROBE, 1)) / (2 * PROBE)
+  const byLight = (removalAt(1, 1 + PROBE) - removalAt(1, 1 - PROBE)) / (2 * PROBE)
+  const removalBandPerS = Math.hypot(byFlow * water.flowShare, byLight * DOSE_SPREAD)
   const half = halfLifeS(removal)
+  const lasts = Number.isFinite(half)
   const whole = water.displayM3 + water.sumpM3
   return {
     targetId: target.id,
@@ -102,8 +116,11 @@ export function againstTarget(
       dose >= target.mostJPerM2 ? 'reached' : dose >= target.leastJPerM2 ? 'partly' : 'short',
     killPerPass: kill,
     removalPerS: removal,
+    removalBandPerS,
     mixedRemovalPerS: removalPerS(flowM3PerS, whole, kill),
-    halfLifeS: Number.isFinite(half) ? half : null,
+    halfLifeS: lasts ? half : null,
+    // t½ = ln 2/λ.
+    halfLifeBandS: lasts ? (half * removalBandPerS) / removal : 0,
     flowForItM3PerS: product / target.mostJPerM2,
     outruns: target.doublingS === null ? null : half < target.doublingS,
   }

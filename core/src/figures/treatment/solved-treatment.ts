@@ -96,10 +96,13 @@ export interface AgainstTarget {
   readonly killPerPass: number
   /** Of both volumes, joined by what comes over the overflow: the rate at which the last of it goes. */
   readonly removalPerS: number
+  /** Half width: what the flow's band and that of the dose make of it. */
+  readonly removalBandPerS: number
   /** Were all of the water one well mixed volume. */
   readonly mixedRemovalPerS: number
   /** null: nothing is removed. */
   readonly halfLifeS: number | null
+  readonly halfLifeBandS: number
   /** Flow at which the most that is quoted is met. */
   readonly flowForItM3PerS: number
   /** It is removed faster than it doubles; null: its doubling is not known. */

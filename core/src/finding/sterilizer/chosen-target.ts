@@ -30,9 +30,9 @@ export function doseValues({ target, against, doseJPerM2 }: ChosenTarget) {
 }
 
 /** What it does in the tank, to stand behind a sentence. */
-export function inTheTank({ against: { halfLifeS } }: ChosenTarget): Sentence {
+export function inTheTank({ against: { halfLifeS, halfLifeBandS } }: ChosenTarget): Sentence {
   if (halfLifeS === null) return sentence('')
   return sentence(' In the tank their number falls by half in {half}.', {
-    half: ['duration', halfLifeS],
+    half: ['duration', halfLifeS, halfLifeBandS],
   })
 }
