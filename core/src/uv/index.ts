@@ -1,5 +1,5 @@
 export { ageing, chamberVolumeM3, doseFlow, meanIrradianceWPerM2, residenceS } from './dose.ts'
-export { halfLifeS, killPerPass, removalPerS } from './kill.ts'
+export { halfLifeS, killPerPass, killSlope, removalPerS } from './kill.ts'
 export { type LampPath, slowestRemovalPerS, type TwoVolumes } from './two-volumes.ts'
 export type { LampState, SterilizerSpec } from './part.ts'
 export { type DoseTarget, QUOTED_TARGETS } from './targets.ts'

@@ -6,6 +6,12 @@ export function killPerPass(doseJPerM2: number, targetJPerM2: number): number {
   return -Math.expm1((-Math.LN10 * TENFOLDS * doseJPerM2) / targetJPerM2)
 }
 
+/** d(kill)/d(dose), m²/J. */
+export function killSlope(doseJPerM2: number, targetJPerM2: number): number {
+  const per = (Math.LN10 * TENFOLDS) / targetJPerM2
+  return per * Math.exp(-per * doseJPerM2)
+}
+
 /** k = (Q/V) · kill, 1/s, of a well mixed volume; zero without flow. */
 export function removalPerS(flowM3PerS: number, volumeM3: number, kill: number): number {
   return flowM3PerS > 0 && volumeM3 > 0 ? (flowM3PerS / volumeM3) * kill : 0

@@ -121,8 +121,15 @@ function solveRoom(
 ): HeatInRoom {
   const byEvaporationW = leavesByAirW(water, water.temperatureC)
   const throughPanelsW = lossesW(water, water.temperatureC) - byEvaporationW
+  const work = heaterWork(water, other, heatersW)
+  // Written out: a spread takes many times as long, at every keystroke.
   return {
-    ...heaterWork(water, other, heatersW),
+    wantedW: work.wantedW,
+    meanW: work.meanW,
+    eachOfTwoW: work.eachOfTwoW,
+    enough: work.enough,
+    hoursPerDay: work.hoursPerDay,
+    energyPerMonthJ: work.energyPerMonthJ,
     roomC: water.roomC,
     throughPanelsW,
     byEvaporationW,

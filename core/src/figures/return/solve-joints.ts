@@ -72,6 +72,7 @@ function adapter(
   return losses.map(({ boreM, loss }) => {
     const speed = speedMPerS(Math.abs(flowM3PerS), boreM)
     const k = flowM3PerS === 0 ? 0 : kAt(loss, reynolds(speed, boreM, water.kinematicM2PerS))
-    return { ...where, k, lossM: k * velocityHeadM(speed) }
+    // Written out: a spread takes many times as long, at every keystroke.
+    return { at: where.at, lineId: where.lineId, k, lossM: k * velocityHeadM(speed) }
   })
 }

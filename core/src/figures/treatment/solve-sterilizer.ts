@@ -5,6 +5,7 @@ import {
   type DoseTarget,
   halfLifeS,
   killPerPass,
+  killSlope,
   type LampPath,
   removalPerS,
   slowestRemovalPerS,
@@ -37,7 +38,7 @@ export function solveSterilizer(
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
   const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
-  const water = lampWater(load, returnSide, line)
+  const water = lampWater(load, returnSide, line, share)
   const product = doseFlow(spec, lamp)
   const way = wayOf(design, line)
   const doseJPerM2 = flowM3PerS > 0 ? product / flowM3PerS : null
@@ -53,7 +54,7 @@ export function solveSterilizer(
     ageing: ageing(lamp.burnedS, spec.ratedHoursS),
     lampLeftS: spec.ratedHoursS - lamp.burnedS,
     targets: design.treatment.targets.map((target) =>
-      againstTarget(target, product, flowM3PerS, { ...water, flowShare: share }),
+      againstTarget(target, product, flowM3PerS, water),
     ),
     fromChamberId: way.fromChamberId,
     toChamberId: way.toChamberId,
@@ -75,17 +76,19 @@ function lampWater(
   { displayM3, sumpM3 }: SolvedLoad,
   { flowM3PerS }: SolvedReturn,
   line: SolvedLine | undefined,
-): Omit<LampWater, 'flowShare'> {
+  flowShare: number,
+): LampWater {
   const up = line?.toTank ?? false
   return {
     displayM3,
     sumpM3,
     overflowM3PerS: Math.max(0, flowM3PerS),
     path: up ? 'sump-to-display' : 'sump-to-sump',
+    flowShare,
   }
 }
 
-/** Share of flow and dose by which removal is probed. */
+/** Share of what is killed by which removal is probed. */
 const PROBE = 1e-3
 
 /** Dose D = product/Q against a target, and how soon it clears the water. */
@@ -97,16 +100,14 @@ export function againstTarget(
 ): AgainstTarget {
   const dose = flowM3PerS > 0 ? product / flowM3PerS : 0
   const kill = killPerPass(dose, target.mostJPerM2)
-  /** With so many times the flow, and so many times the light. */
-  const removalAt = (flowTimes: number, lightTimes: number) => {
-    const flow = Math.max(0, flowM3PerS) * flowTimes
-    const killed = killPerPass((dose * lightTimes) / flowTimes, target.mostJPerM2)
-    return slowestRemovalPerS(water, water.path, flow * killed)
-  }
-  const removal = removalAt(1, 1)
-  const byFlow = (removalAt(1 + PROBE, 1) - removalAt(1 - PROBE, 1)) / (2 * PROBE)
-  const byLight = (removalAt(1, 1 + PROBE) - removalAt(1, 1 - PROBE)) / (2 * PROBE)
-  const removalBandPerS = Math.hypot(byFlow * water.flowShare, byLight * DOSE_SPREAD)
+  const killedM3PerS = Math.max(0, flowM3PerS) * kill
+  const at = (times: number) => slowestRemovalPerS(water, water.path, times * killedM3PerS)
+  const removal = at(1)
+  // λ by the share of what is killed, and that by flow and by light: q kill(D/q).
+  const byKilled = (at(1 + PROBE) - at(1 - PROBE)) / (2 * PROBE)
+  const perLight = kill > 0 ? (dose * killSlope(dose, target.mostJPerM2)) / kill : 0
+  const removalBandPerS =
+    byKilled * Math.hypot((1 - perLight) * water.flowShare, perLight * DOSE_SPREAD)
   const half = halfLifeS(removal)
   const lasts = Number.isFinite(half)
   const whole = water.displayM3 + water.sumpM3
