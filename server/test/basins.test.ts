@@ -35,6 +35,19 @@ describe('a new guest', () => {
 })
 
 describe('basins', () => {
+  test('begins in the sizes of the keeper’s shop', async () => {
+    const sizeOf = async (units?: string) => {
+      const sent = { name: 'Mine', ...(units ? { units } : {}) }
+      const made = await guest.agent.post('/api/basins').send(sent).expect(201)
+      const { design } = (made.body as BasinAnswer).current
+      expect(solveBasin(design).findings.map(({ code }) => code)).toEqual(['flow-as-wanted'])
+      return [design.returnSide.lines[0]!.run.size.series, design.tanks[0]!.lengthM]
+    }
+    expect(await sizeOf()).toEqual(['pn-16', 0.9])
+    expect(await sizeOf('metric')).toEqual(['pn-16', 0.9])
+    expect(await sizeOf('us')).toEqual(['schedule-40', 36 * 0.0254])
+    await guest.agent.post('/api/basins').send({ name: 'Mine', units: 'cubits' }).expect(422)
+  })
   test('are made, renamed, duplicated, deleted and brought back', async () => {
     const made = (await guest.agent.post('/api/basins').send({ name: 'Mine' }).expect(201))
       .body as BasinAnswer

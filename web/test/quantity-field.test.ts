@@ -33,6 +33,12 @@ describe('a quantity field', () => {
     await input.setValue('48 in')
     expect(given()).toEqual([48 * 0.0254])
   })
+  test('is empty where nothing is set yet, and steps from the least there may be', async () => {
+    const { input, given, value } = aField(NaN)
+    expect(value()).toBe('')
+    await input.trigger('keydown', { key: 'ArrowUp' })
+    expect(given()).toEqual([0.101])
+  })
   test('says what is possible and keeps what was typed', async () => {
     const { field, input, given, value } = aField(1.4)
     await input.setValue('99 m')

@@ -67,7 +67,7 @@ export const CLEAR_OVER_WALL_M = 0.01
 /** Least of a wall that must stand under its teeth, m (choice). */
 export const LEAST_WALL_M = 0.02
 
-/** A valve is set a little slower than the target’s flow, so that its last turn does not leave the dose short (choice). */
-export const DOSE_AIM = 0.98
+/** A valve is set for so much of the target’s flow that the dose’s own band, ± 30 % and the flow’s, reaches the target too (choice). */
+export const DOSE_AIM = 0.67
 /** Nearer to its target than this share, a lamp's valve is left alone (choice). */
 export const DOSE_NEAR_SHARE = 0.1

@@ -28,6 +28,6 @@ export const COLOURED_BY: Readonly<Record<KeyFigureName, readonly FindingCode[]>
     'skimmer-borderline',
     'skimmer-depth',
   ],
-  dose: ['lamp-without-flow', 'dose-short', 'lamp-old'],
+  dose: ['lamp-without-flow', 'dose-short', 'dose-reached', 'lamp-old'],
   drills: [],
 }

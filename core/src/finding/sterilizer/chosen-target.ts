@@ -8,6 +8,7 @@ export interface ChosenTarget {
   readonly target: DoseTarget
   readonly against: AgainstTarget
   readonly doseJPerM2: number
+  readonly doseBandJPerM2: number
 }
 
 /** null: no target is chosen, or no water passes. */
@@ -15,14 +16,16 @@ export function chosenTarget({ whole, sterilizer }: SterilizerCase): ChosenTarge
   const { targets, targetId } = whole.design.treatment
   const target = targets.find(({ id }) => id === targetId)
   const against = sterilizer.targets.find((row) => row.targetId === targetId)
-  const { doseJPerM2 } = sterilizer
-  return target && against && doseJPerM2 !== null ? { target, against, doseJPerM2 } : null
+  const { doseJPerM2, doseBandJPerM2 } = sterilizer
+  return target && against && doseJPerM2 !== null
+    ? { target, against, doseJPerM2, doseBandJPerM2: doseBandJPerM2 ?? 0 }
+    : null
 }
 
 /** The dose, what is quoted and the flow that gives it, as a sentence needs them. */
-export function doseValues({ target, against, doseJPerM2 }: ChosenTarget) {
+export function doseValues({ target, against, doseJPerM2, doseBandJPerM2 }: ChosenTarget) {
   return {
-    dose: ['dose', doseJPerM2],
+    dose: ['dose', doseJPerM2, doseBandJPerM2],
     most: ['dose', target.mostJPerM2],
     flow: ['flow', against.flowForItM3PerS],
     organism: target.organism,
