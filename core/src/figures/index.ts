@@ -1,6 +1,7 @@
 export { asItRuns } from './as-it-runs.ts'
 export { type Figures, figuresOf } from './figures.ts'
 export { joinedMatch } from './gravity/joined-match.ts'
+export { aboveRimBandM3, flowShareOf, levelBandsM } from './gravity/level-bands.ts'
 export { netWater } from './gravity/net-water.ts'
 export { solveSump } from './gravity/solve-sump.ts'
 export type {

@@ -1,3 +1,4 @@
+import { flowShareOf, levelBandsM } from '../figures/index.ts'
 import {
   BoxSearch,
   chamberLevelM,
@@ -8,7 +9,6 @@ import {
   type TankLevels,
 } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import { flowShareOf, levelBandsM } from './margin-bands.ts'
 
 /** What happens with one pipe, or what a join makes one, blocked. */
 export interface BlockedRow {

@@ -3,11 +3,11 @@ import {
   type RunningOverflow,
   type RunningSump,
   solveSump,
+  flowShareOf,
 } from '../figures/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import { type BlockedRow, blockedRows } from './blocked.ts'
-import { flowShareOf } from './margin-bands.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
 
 /** A tank's overflow as it runs, and what a blocked pipe does to it. */
@@ -78,9 +78,12 @@ function withBlocked(of: RunningOverflow, blocked: readonly BlockedRow[]): Solve
     flowM3PerS: of.flowM3PerS,
     crestM: of.crestM,
     headM: of.headM,
+    headBandM: of.headBandM,
     surfaceM: of.surfaceM,
+    surfaceBandM: of.surfaceBandM,
     innerM: of.innerM,
     boxM: of.boxM,
+    boxBandM: of.boxBandM,
     boxRimM: of.boxRimM,
     spills: of.spills,
     belowMeasured: of.belowMeasured,

@@ -1,9 +1,9 @@
+import { aboveRimBandM3 } from '../figures/index.ts'
 import { givenBackM3, type SumpBox, surfaceM } from '../design/index.ts'
 import { filledShareOf, noiseBand } from '../drain/index.ts'
 import type { LineCut } from '../layout/index.ts'
 import { addPipesAbove, chamberAreasM2, chamberLevelM, type SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import { aboveRimBandM3 } from './margin-bands.ts'
 import {
   crestM,
   drainBack,

@@ -16,8 +16,8 @@ export function weirHead(about: About): Working | null {
   const toothed = overflow.teeth !== null
   return {
     title: 'Water over the rim',
-    answer: measured('length', solved.headM),
-    band: null,
+    answer: measured('length', solved.headM, solved.headBandM),
+    band: measured('length', solved.headBandM),
     formula: toothed
       ? 'Q = Σ ⅔ Cd √(2g) w [h^1.5 − (h − a)^1.5] + rim above'
       : 'Q = ⅔ (0.602 + 0.075 h/P) √(2g) b (h + 1 mm)^1.5',
@@ -27,7 +27,7 @@ export function weirHead(about: About): Working | null {
         Q: ['flow', solved.flowM3PerS],
         w: ['length', overflow.teeth?.slotWidthM ?? 0],
         b: ['length', overflow.rimLengthM],
-        h: ['length', solved.headM],
+        h: ['length', solved.headM, solved.headBandM],
       },
     ),
     terms: [
@@ -58,13 +58,13 @@ export function runningLevel(about: About): Working | null {
   const { tank, overflow, solved } = own
   return {
     title: 'Running level',
-    answer: measured('length', solved.surfaceM - tank.floorHeightM),
-    band: null,
+    answer: measured('length', solved.surfaceM - tank.floorHeightM, solved.surfaceBandM),
+    band: measured('length', solved.surfaceBandM),
     formula: 'z = crest + h',
     filled: sentence('{z} = {crest} + {h}', {
-      z: ['length', solved.surfaceM - tank.floorHeightM],
+      z: ['length', solved.surfaceM - tank.floorHeightM, solved.surfaceBandM],
       crest: ['length', overflow.crestM],
-      h: ['length', solved.headM],
+      h: ['length', solved.headM, solved.headBandM],
     }),
     terms: [
       term('crest', 'over the tank’s floor', 'length', overflow.crestM),

@@ -53,6 +53,7 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
           :tank-id="store.tank.id"
           :mark="solved.belowMeasured ? '± 15 %' : ''"
           :value="{ quantity: 'length', si: solved.headM }"
+          :band="solved.headBandM"
         />
         <FigureRow
           figure="runningLevel"
@@ -81,7 +82,7 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
           </template>
           <template v-if="solved.boxM !== null && overflow.box">
             <dt>Water in the box, over the room’s floor</dt>
-            <dd>{{ units.text('length', solved.boxM) }}</dd>
+            <dd>{{ units.text('length', solved.boxM, solved.boxBandM) }}</dd>
           </template>
           <dt>Smallest opening on the way out</dt>
           <dd>{{ units.text('length', solved.leastOpeningM) }}</dd>

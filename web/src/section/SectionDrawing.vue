@@ -230,7 +230,7 @@ function go(to: Station) {
           fill="var(--ink)"
           class="halo"
         >
-          {{ units.text('length', overflow.boxM ?? NaN) }}
+          {{ units.text('length', overflow.boxM ?? NaN, overflow.boxBandM) }}
         </text>
       </template>
       <DimensionLine

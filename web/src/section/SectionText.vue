@@ -38,9 +38,10 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
       at {{ units.text('speed', line.fastestMPerS) }}.
     </li>
     <li v-for="overflow in solved.overflows" :key="`o${overflow.tankId}`">
-      {{ units.text('length', overflow.headM) }} of water over the rim<template
+      {{ units.text('length', overflow.headM, overflow.headBandM) }} of water over the rim<template
         v-if="overflow.boxM !== null"
-        >; the box stands at {{ units.text('length', overflow.boxM) }} over the floor</template
+        >; the box stands at {{ units.text('length', overflow.boxM, overflow.boxBandM) }} over the
+        floor</template
       >.
     </li>
     <li v-for="(drain, i) in solved.drains" :key="drain.drainId">
@@ -48,7 +49,8 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
     </li>
     <template v-if="solved.sump.outage">
       <li v-for="(chamber, i) in solved.sump.chambers" :key="chamber.chamberId">
-        {{ design.sump.chambers[i]!.name }}: {{ units.text('length', chamber.depthM ?? NaN) }} deep,
+        {{ design.sump.chambers[i]!.name }}:
+        {{ units.text('length', chamber.depthM ?? NaN, chamber.levelBandM) }} deep,
         {{ units.text('flow', chamber.throughM3PerS) }} through it.
       </li>
       <li>

@@ -43,7 +43,7 @@ const units = useUnits()
         v-if="chamber.wide"
         :x="chamber.left + 12"
         :y="chamber.level"
-        :text="units.text('length', chamber.levelM)"
+        :text="units.text('length', chamber.levelM, chamber.levelBandM)"
       />
       <text
         v-if="chamber.wide"

@@ -12,6 +12,7 @@ export interface DrawnOverflow {
   /** The box's water; null: no box, or no drain in it yet. */
   readonly water: number | null
   readonly boxM: number | null
+  readonly boxBandM: number
   readonly crest: number
   /** Tops of the teeth; the crest itself where the rim is smooth. */
   readonly teethTop: number
@@ -55,6 +56,7 @@ function drawOne(tank: DisplayTank, solved: Solved<'overflow'>, scale: Scale): D
     rim: box ? z(Math.min(box.rimM, tank.rimM)) : crest,
     water: solved.boxM !== null && box ? scale.y(solved.boxM) : null,
     boxM: box ? solved.boxM : null,
+    boxBandM: solved.boxBandM,
     crest,
     teethTop,
     teeth: teeth ? teethPath({ left, right, crest, top: teethTop, pitch }) : '',

@@ -18,6 +18,7 @@ export interface DrawnChamber {
   readonly right: number
   readonly level: number
   readonly levelM: number
+  readonly levelBandM: number
   readonly depthM: number
   readonly lengthM: number
   /** Room for its name beside its neighbours'. */
@@ -85,7 +86,7 @@ export function drawSump(
   const z = (m: number) => scale.y(box.floorHeightM + m)
   const chambers = sump.chambers.map((chamber, i): DrawnChamber => {
     const { fromM, toM } = spans[i]!
-    const { levelM, depthM } = solved.sump.chambers[i]!
+    const { levelM, levelBandM, depthM } = solved.sump.chambers[i]!
     return {
       id: chamber.id,
       name: chamber.name,
@@ -93,6 +94,7 @@ export function drawSump(
       right: x(toM),
       level: scale.y(levelM),
       levelM,
+      levelBandM,
       depthM: depthM ?? 0,
       lengthM: toM - fromM,
       wide: (toM - fromM) * scale.pxPerM >= WORDS_PX,

@@ -102,7 +102,14 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
               <span class="block font-semibold leading-tight">{{ chamber.name }}</span>
               <span class="caption block">
                 {{ units.text('length', solvedOf(chamber.id).lengthM ?? NaN) }} long,
-                {{ units.text('length', solvedOf(chamber.id).depthM ?? NaN) }} deep
+                {{
+                  units.text(
+                    'length',
+                    solvedOf(chamber.id).depthM ?? NaN,
+                    solvedOf(chamber.id).levelBandM,
+                  )
+                }}
+                deep
               </span>
             </span>
           </button>

@@ -16,7 +16,8 @@ const length = (si: number, bandSi?: number) => units.text('length', si, bandSi)
 /** The thickest sheet of water over any rim. */
 function overflowFigure({ overflows }: SolvedBasin): string {
   if (overflows.length === 0) return 'not set yet'
-  return `${length(Math.max(...overflows.map(({ headM }) => headM)))} over the rim`
+  const { headM, headBandM } = overflows.reduce((a, b) => (b.headM > a.headM ? b : a))
+  return `${length(headM, headBandM)} over the rim`
 }
 
 function drainsFigure({ overflows, drains }: SolvedBasin): string {

@@ -1,15 +1,18 @@
 import { primeVerdict, tubeFroude } from '../../drain/index.ts'
 import { boxRim, type Overflowing, passageHeadM, type TankLevels } from '../../loop/index.ts'
 import { flowOver, LEAST_MEASURED_HEAD_M } from '../../weir/index.ts'
+import { flowShareOf, levelBandsM, rimLevelBandM } from './level-bands.ts'
 import type { RunningOverflow } from './solved-gravity.ts'
 
 /** The overflow of one tank as it runs. */
 export function solveOverflow(
   overflowing: Overflowing,
   levels: TankLevels,
-  flowM3PerS: number,
+  { flowM3PerS, flowBandM3PerS }: { readonly flowM3PerS: number; readonly flowBandM3PerS: number },
 ): RunningOverflow {
   const { tank, overflow, rim } = overflowing
+  const share = flowShareOf({ flowM3PerS, flowBandM3PerS })
+  const bands = levelBandsM(overflowing, levels, share)
   const tube = overflow.passage?.kind === 'siphon' ? overflow.passage : null
   const froude = tube ? tubeFroude(tube.boreM, flowM3PerS / tube.count) : null
   const leastOpeningM = leastOpening(overflowing)
@@ -18,8 +21,11 @@ export function solveOverflow(
     flowM3PerS,
     crestM: tank.floorHeightM + overflow.crestM,
     surfaceM: levels.surfaceM,
+    surfaceBandM: bands.surfaceM,
     boxM: levels.boxM,
+    boxBandM: bands.boxM,
     headM: levels.headM,
+    headBandM: rimLevelBandM(levels.headM, share),
     spills: levels.spills,
     innerM: Number.isFinite(levels.innerM) ? levels.innerM : null,
     boxRimM: tank.floorHeightM + boxRim(overflowing),

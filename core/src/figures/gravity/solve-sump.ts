@@ -8,12 +8,13 @@ import {
   sectionSpeed,
   throughflowS,
 } from '../../sump/index.ts'
+import { chamberBandsM } from './level-bands.ts'
 import { chamberWaterM3, sumpWaterM3 } from './net-water.ts'
 import type { RunningSump, SolvedChamber, SolvedTrap } from './solved-gravity.ts'
 import { solveWaterUse } from './water-use.ts'
 
-/** The sump as it runs. */
-export function solveSump(steady: SteadyState): RunningSump {
+/** The sump as it runs; `flowShare`: by which what comes into it may be off. */
+export function solveSump(steady: SteadyState, flowShare = 0): RunningSump {
   const { sump } = steady.design
   const { box } = sump
   const returnChamberId = sump.chambers[steady.returnIndex]!.id
@@ -23,8 +24,14 @@ export function solveSump(steady: SteadyState): RunningSump {
   }
   const spans = chamberSpans(sump, box.lengthM)
   const areasM2 = chamberAreasM2(steady.given.sump, box)
+  const bandsM = chamberBandsM(steady, box.floorHeightM, flowShare)
   const chambers = steady.chambers.map((level, i) =>
-    sized(steady, box, level, { index: i, span: spans[i]!, areaM2: areasM2[i]! }),
+    sized(steady, box, level, {
+      index: i,
+      span: spans[i]!,
+      areaM2: areasM2[i]!,
+      levelBandM: bandsM[i]!,
+    }),
   )
   return {
     returnChamberId,
@@ -38,6 +45,7 @@ function unsized(level: ChamberLevel, chamberId: string): SolvedChamber {
   return {
     chamberId,
     ...level,
+    levelBandM: 0,
     depthM: null,
     lengthM: null,
     areaM2: null,
@@ -54,6 +62,7 @@ interface Place {
   readonly index: number
   readonly span: ChamberSpan
   readonly areaM2: number
+  readonly levelBandM: number
 }
 
 function sized(
@@ -71,6 +80,7 @@ function sized(
   return {
     chamberId: chamber.id,
     levelM: level.levelM,
+    levelBandM: place.levelBandM,
     throughM3PerS: level.throughM3PerS,
     starved: level.starved,
     spills: level.spills,

@@ -8,10 +8,14 @@ export interface RunningOverflow {
   readonly crestM: number
   /** Of the display over the crest. */
   readonly headM: number
+  /** How far that may be off: the rim's law and the flow. */
+  readonly headBandM: number
   readonly surfaceM: number
+  readonly surfaceBandM: number
   /** Before the passage; the box's own level where there is none. null: no drain is given. */
   readonly innerM: number | null
   readonly boxM: number | null
+  readonly boxBandM: number
   /** Where the box's water would leave it on the wrong side. */
   readonly boxRimM: number
   readonly spills: 'box' | 'tank' | null
@@ -114,6 +118,8 @@ export interface SolvedChamber {
   readonly chamberId: string
   /** Above the room's floor. */
   readonly levelM: number
+  /** How far that may be off; zero: the keeper fills to it. */
+  readonly levelBandM: number
   /** Over the sump's floor; null: the sump has no sizes. */
   readonly depthM: number | null
   readonly lengthM: number | null

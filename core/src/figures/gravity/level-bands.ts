@@ -1,5 +1,5 @@
-import type { Overflowing, SteadyState, TankLevels } from '../loop/index.ts'
-import { OPEN_PIPE_SPREAD, rimSpread } from '../weir/index.ts'
+import type { Overflowing, SteadyState, TankLevels } from '../../loop/index.ts'
+import { OPEN_PIPE_SPREAD, rimSpread } from '../../weir/index.ts'
 
 /** A rim's flow goes with the head to the power of 3/2, an orifice's with its root. */
 const RIM_POWER = 2 / 3
@@ -54,4 +54,27 @@ export function aboveRimBandM3(
     return level ? tank.lengthM * tank.widthM * rimLevelBandM(level.headM, shareOf(tank.id)) : 0
   })
   return Math.hypot(...bands)
+}
+
+/**
+ * The same for each chamber of a sump. The return chamber stands where the keeper fills it; outward
+ * from there each stands over its wall, or, where water goes through a wall, as the next one does.
+ */
+export function chamberBandsM(
+  { design, chambers, returnIndex }: SteadyState,
+  floorHeightM: number,
+  flowShare: number,
+): number[] {
+  const { walls } = design.sump
+  const bands = chambers.map(() => 0)
+  const outward = (i: number, next: number, wall: (typeof walls)[number] | undefined) => {
+    const overTop = wall?.kind === 'over' || wall?.kind === 'comb' || wall?.kind === 'pipe'
+    const headM = chambers[i]!.levelM - floorHeightM - (wall?.topM ?? 0)
+    const own = overTop && chambers[i]!.throughM3PerS > 0 ? rimLevelBandM(headM, flowShare) : 0
+    const drowned = !overTop || chambers[next]!.levelM > floorHeightM + (wall?.topM ?? 0)
+    bands[i] = chambers[i]!.apart ? 0 : Math.hypot(own, drowned ? bands[next]! : 0)
+  }
+  for (let i = returnIndex - 1; i >= 0; i--) outward(i, i + 1, walls[i])
+  for (let i = returnIndex + 1; i < chambers.length; i++) outward(i, i - 1, walls[i - 1])
+  return bands
 }

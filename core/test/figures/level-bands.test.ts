@@ -1,7 +1,7 @@
 import { aLoop } from '../a-loop.ts'
 import { withChanges } from '../changes.ts'
 import { solveBasin } from '../../src/index.ts'
-import { rimLevelBandM } from '../../src/judge/margin-bands.ts'
+import { rimLevelBandM } from '../../src/figures/gravity/level-bands.ts'
 import { keyFigures } from '../../src/key-figures/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -13,6 +13,22 @@ describe('how well a level is known', () => {
     expect(rimLevelBandM(0.04, 0)).toBeCloseTo((2 / 3) * 0.04 * 0.05, 12)
     expect(rimLevelBandM(0.02, 0.2)).toBeCloseTo((2 / 3) * 0.02 * 0.25, 12)
     expect(rimLevelBandM(-0.01, 0.2)).toBe(0)
+  })
+  test('of the tank, its box and each chamber stands beside it; where the keeper fills to, there is none', () => {
+    const { overflows, sump, tanks } = solveBasin(LOOP)
+    const [overflow] = overflows
+    const share = tanks[0]!.flowBandM3PerS / tanks[0]!.flowM3PerS
+    expect(overflow!.headBandM).toBeCloseTo(rimLevelBandM(overflow!.headM, share), 12)
+    expect(overflow!.surfaceBandM).toBeGreaterThanOrEqual(overflow!.headBandM)
+    expect(overflow!.boxBandM).toBeGreaterThan(0)
+    const bands = sump.chambers.map(({ levelBandM }) => levelBandM)
+    const at = sump.chambers.findIndex(({ chamberId }) => chamberId === sump.returnChamberId)
+    expect(bands[at]).toBe(0)
+    for (const [i, band] of bands.entries()) {
+      if (i === at) continue
+      expect(band).toBeGreaterThan(0)
+      expect(band).toBeLessThan(0.02)
+    }
   })
   test('stands beside every margin, small beside a large one', () => {
     const { overflows, sump } = solveBasin(LOOP)
