@@ -19,6 +19,25 @@ export interface TeeLaw {
   /** K of all the water turning into the branch, and out of it (Gardel at q = 1). */
   readonly intoBranch: number
   readonly outOfBranch: number
+  /** 0.4 (1 + a)/a of Gardel's dividing branch. */
+  readonly dividingBoth: number
+  /** Where the common leg is the run, and where it is the branch. */
+  readonly onRun: TeeVelocity
+  readonly onBranch: TeeVelocity
+}
+
+/** What a flow makes in a leg. */
+interface TeeVelocity {
+  /** V²/2g = this × Q². */
+  readonly perFlow2: number
+  /** V²/2g/Re = this × ν Q. */
+  readonly perRe: number
+}
+
+function velocityIn(boreM: number): TeeVelocity {
+  const areaM2 = (Math.PI / 4) * boreM * boreM
+  const perFlow2 = 1 / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
+  return { perFlow2, perRe: (perFlow2 * areaM2) / boreM }
 }
 
 /** Gardel 1957, sharp edges, 90°: a tee of two bores. */
@@ -32,6 +51,9 @@ export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
     trueRatio,
     intoBranch: 1 + (0.4 - 0.1 * a) / (a * a),
     outOfBranch: 0.4 + 0.8 / (a * a),
+    dividingBoth: (0.4 * (1 + a)) / a,
+    onRun: velocityIn(runBoreM),
+    onBranch: velocityIn(branchBoreM),
   }
 }
 
@@ -101,9 +123,7 @@ export function teeAt(
   const more = run === 0 ? run1 : run2
   const common: TeeLeg = branch > more * (1 + EQUAL) ? BRANCH : run
   const size = common === BRANCH ? branch : more
-  const boreM = common === BRANCH ? tee.branchBoreM : tee.runBoreM
-  const areaM2 = (Math.PI / 4) * boreM * boreM
-  const perFlow2 = 1 / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
+  const { perFlow2, perRe } = common === BRANCH ? tee.onBranch : tee.onRun
   into.common = common
   into.dividing = inflows[common]! > 0
   into.headM[common] = 0
@@ -112,7 +132,7 @@ export function teeAt(
   into.velocityHeadM = perFlow2 * size * size
   AT.flow = size
   AT.perFlow2 = perFlow2
-  AT.perRe = (perFlow2 * kinematicM2PerS * areaM2) / boreM
+  AT.perRe = perRe * kinematicM2PerS
   AT.sign = into.dividing ? -1 : 1
   if (common !== BRANCH) fromRun(tee, run, shareOf(branch, size), into)
   else if (run1 <= run2) fromBranch(tee, 0, shareOf(run1, size), into)
@@ -185,14 +205,14 @@ function fromRun(tee: TeeLaw, common: 0 | 1, q: number, into: TeeAt): void {
  * −0.92 (1 − q)² + q² (1.2 − 0.8 (1 − 1/a²)) + (2 − a) q (1 − q).
  */
 function branchK(
-  { areaRatio: a, intoBranch, outOfBranch }: TeeLaw,
+  { areaRatio: a, intoBranch, outOfBranch, dividingBoth }: TeeLaw,
   dividing: boolean,
   q: number,
 ): void {
   const rest = 1 - q
   const first = dividing ? 0.95 : -0.92
   const all = dividing ? intoBranch : outOfBranch
-  const both = dividing ? (0.4 * (1 + a)) / a : 2 - a
+  const both = dividing ? dividingBoth : 2 - a
   K.p = first * rest * rest + all * q * q + both * q * rest
   K.perShare = -2 * first * rest + 2 * all * q + both * (1 - 2 * q)
 }

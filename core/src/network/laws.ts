@@ -1,6 +1,12 @@
 import { GRAVITY_M_PER_S2, type Water } from '../fluid/index.ts'
 import { evaluatePchip, type Pchip, pchipSlope } from '../numeric/index.ts'
-import { boreAreaM2, frictionAt, type FrictionAt, LAMINAR_UP_TO_RE } from '../pipe/index.ts'
+import {
+  boreAreaM2,
+  frictionAt,
+  type FrictionSearch,
+  frictionSearch,
+  LAMINAR_UP_TO_RE,
+} from '../pipe/index.ts'
 import { FORCED_BACK_K } from '../pump/index.ts'
 import type { Line } from './line.ts'
 import type { LinkPump, NetworkLink } from './problem.ts'
@@ -21,15 +27,14 @@ export interface LinkSearch {
   readonly kinematicM2PerS: number
   /** V²/2g on the pump's outlet = q² × this. */
   readonly pumpPerFlow2: number
-  /** 1/√f of every wall as found last; below 1: not yet. */
-  readonly inverseRoots: number[]
+  /** Of every wall, where its friction was found last. */
+  readonly frictions: FrictionSearch[]
   /** Nothing comes back through it; moves with the water its end stands in. */
   oneWay: boolean
 }
 
-const NOT_YET = 0.5
-/** What `frictionAt` writes into and is read at once; it holds nothing between two calls. */
-const AT: FrictionAt = { factor: NOT_YET, slope: NOT_YET, inverseRoot: NOT_YET }
+/** What is asked without moving a search; read at once, it holds nothing between two calls. */
+const AT = frictionSearch()
 
 /** What a search stands on of a link: all but its place in a network. */
 export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump'>
@@ -40,8 +45,8 @@ export function searchOf(
   { kinematicM2PerS }: Pick<Water, 'kinematicM2PerS'>,
   oneWay = false,
 ): LinkSearch {
-  const inverseRoots: number[] = []
-  for (const _ of line.walls) inverseRoots.push(NOT_YET)
+  const frictions: FrictionSearch[] = []
+  for (let w = 0; w < line.walls.length; w++) frictions.push(frictionSearch())
   const pumpAreaM2 = pump ? boreAreaM2(pump.outletBoreM) : 1
   return {
     line,
@@ -50,7 +55,7 @@ export function searchOf(
     linear: line.linear * kinematicM2PerS,
     kinematicM2PerS,
     pumpPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * pumpAreaM2 * pumpAreaM2),
-    inverseRoots,
+    frictions,
     oneWay,
   }
 }
@@ -64,7 +69,7 @@ export interface LinkHead {
 
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
 export function linkHead(search: LinkSearch, flowM3PerS: number, into: LinkHead): void {
-  const { line, tables, pump, linear, kinematicM2PerS, inverseRoots, oneWay } = search
+  const { line, tables, pump, linear, kinematicM2PerS, frictions, oneWay } = search
   if (oneWay && flowM3PerS < 0) return pushedShut(pump, flowM3PerS, into)
   const size = Math.abs(flowM3PerS)
   let headM = (line.quad * size + linear) * size
@@ -80,12 +85,11 @@ export function linkHead(search: LinkSearch, flowM3PerS: number, into: LinkHead)
       slope += laminar
       continue
     }
-    AT.inverseRoot = inverseRoots[w]!
-    frictionAt(re, relativeRoughness, AT)
-    inverseRoots[w] = AT.inverseRoot
+    const friction = frictions[w]!
+    frictionAt(re, relativeRoughness, friction)
     const once = perFlow2 * size
-    headM += once * AT.factor * size
-    slope += once * (2 * AT.factor + AT.slope * re)
+    headM += once * friction.factor * size
+    slope += once * (2 * friction.factor + friction.slope)
   }
   into.headM = headM
   into.slope = slope
@@ -119,10 +123,9 @@ export function linkLoss(search: LinkSearch, flowM3PerS: number, into: LinkLoss)
   if (size === 0) return
   for (let w = 0; w < line.walls.length; w++) {
     const factor = wallFactor(search, w, size)
-    const { perFlow2, rePerFlow } = line.walls[w]!
-    const re = (size * rePerFlow) / search.kinematicM2PerS
+    const { perFlow2 } = line.walls[w]!
     into.frictionM += factor * perFlow2 * size * size
-    into.frictionSlope += perFlow2 * size * (2 * factor + AT.slope * re)
+    into.frictionSlope += perFlow2 * size * (2 * factor + AT.slope)
   }
   for (const table of tables) into.fittingsM += tableLossM(table, size)
 }
@@ -130,7 +133,10 @@ export function linkLoss(search: LinkSearch, flowM3PerS: number, into: LinkLoss)
 /** Darcy friction factor along one of a search's walls; leaves the search where it stands. */
 export function wallFactor(search: LinkSearch, wall: number, size: number): number {
   const { relativeRoughness, rePerFlow } = search.line.walls[wall]!
-  AT.inverseRoot = search.inverseRoots[wall]!
+  const known = search.frictions[wall]!
+  AT.inverseRoot = known.inverseRoot
+  AT.anchor = known.anchor
+  AT.anchorLog = known.anchorLog
   frictionAt((size * rePerFlow) / search.kinematicM2PerS, relativeRoughness, AT)
   return AT.factor
 }

@@ -8,8 +8,8 @@ import { LEAST_RESISTANCE } from './tree-matrix.ts'
 
 /** No valid network needs more (the property tests hold it to this). */
 export const MOST_ITERATIONS = 60
-/** Every link balances its heads to this, m; one more step then squares the error away. */
-const BALANCED_M = 1e-9
+/** Every link balances its heads to this, m; one more step then squares the error away: to 1e-12 of a flow and less. */
+const BALANCED_M = 1e-6
 /** Below this a check valve is about to open or close, m³/s: rounding leaves no more to be known of its flow. */
 const STILL_M3_PER_S = 1e-12
 /** How well the heads beside such a valve are found, m. */

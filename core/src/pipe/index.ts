@@ -1,8 +1,9 @@
 export { boreAreaM2, reynolds, speedMPerS, velocityHeadM } from './flow.ts'
 export {
   frictionAt,
-  type FrictionAt,
   frictionFactor,
+  type FrictionSearch,
+  frictionSearch,
   LAMINAR_UP_TO_RE,
   type Regime,
   regimeAt,

@@ -2,7 +2,7 @@ import { checkPumps } from '../check-pump.ts'
 import { anyNetwork } from './any-network.ts'
 import { linkHead, type LinkHead, searchOf } from '../../src/network/laws.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
-import { frictionAt, frictionFactor } from '../../src/pipe/friction.ts'
+import { frictionAt, frictionFactor, frictionSearch } from '../../src/pipe/friction.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
@@ -23,17 +23,29 @@ describe('friction with its slope', () => {
   test('is the same factor, and its slope is the slope', () => {
     fc.assert(
       fc.property(number(50, 2e5), number(0, 0.01), number(0, 9), (re, rough, near) => {
-        const into = { factor: 0, slope: 0, inverseRoot: near }
+        const into = { ...frictionSearch(), inverseRoot: near }
         frictionAt(re, rough, into)
         expect(Math.abs(into.factor - frictionFactor(re, rough))).toBeLessThan(1e-9)
         // A difference may not straddle the corners at 2 000 and 4 000, where only f and f' agree.
         const step = re * 1e-5
         if (Math.abs(re - 2000) < step || Math.abs(re - 4000) < step) return
-        const measured = slopeOf((at) => frictionFactor(at, rough), re, step)
-        expect(Math.abs(into.slope - measured)).toBeLessThan(1e-3 * Math.abs(measured) + 1e-10)
+        // df/d(ln Re) = Re df/dRe.
+        const measured = re * slopeOf((at) => frictionFactor(at, rough), re, step)
+        expect(Math.abs(into.slope - measured)).toBeLessThan(1e-3 * Math.abs(measured) + 1e-6)
       }),
       { seed: 5, numRuns: 400 },
     )
+  })
+  test('asked a thousand times on end, from far and from near, it is still the same to rounding', () => {
+    const search = frictionSearch()
+    const rough = 3e-4
+    for (let i = 0; i < 3000; i++) {
+      // Slowly up and down, with a leap now and then.
+      const re = 4000 + 3e4 * (1 + Math.sin(i / 40)) + (i % 97 === 0 ? 2e5 : 0)
+      frictionAt(re, rough, search)
+      const off = Math.abs(search.factor / frictionFactor(re, rough) - 1)
+      if (off > 1e-13) throw new Error(`${off} off at the ${i}th, Re ${re}`)
+    }
   })
 })
 
