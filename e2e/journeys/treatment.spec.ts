@@ -13,6 +13,9 @@ test('a skimmer that stands too deep gets its stand, and the other school is a p
   await keeper.opens('Lantern')
   await keeper.station(/Skimmer/)
   await expect(finding(page, 'skimmer-depth')).toContainText('too deep')
+  await finding(page, 'skimmer-depth')
+    .getByRole('button', { name: /too deep/ })
+    .click()
   await finding(page, 'skimmer-depth').getByRole('button', { name: 'Preview' }).first().click()
   await page.getByRole('button', { name: 'Apply' }).click()
   await expect(finding(page, 'skimmer-depth')).toHaveCount(0)
@@ -25,6 +28,26 @@ test('a skimmer that stands too deep gets its stand, and the other school is a p
   await keeper.saved()
   await page.reload()
   await expect(keeper.field('Stand under it')).toHaveValue('30')
+})
+
+test('a heater that is too small is doubled, and the room’s air says what evaporates', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.station(/Skimmer/)
+  await expect(finding(page, 'heater-too-small')).toContainText('The usual reserve is two')
+  await finding(page, 'heater-too-small').getByRole('button', { name: 'Preview' }).click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(finding(page, 'heater-holds')).toBeVisible()
+  await expect(page.getByText('2 heaters, in all')).toBeVisible()
+  const power = await keeper.reads('power')
+  await page.getByLabel('Evaporation from the room’s air').check()
+  await keeper.field('Its relative humidity').fill('20 %')
+  await expect.poll(() => keeper.reads('power')).toBeGreaterThan(power)
+  await keeper.field('Room at its coldest').fill('99')
+  await expect(page.getByText(/Possible: −10/)).toBeVisible()
+  await keeper.saved()
 })
 
 test('more food makes the load heavier, and a smaller skimmer says what it frees', async ({

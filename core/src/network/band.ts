@@ -1,4 +1,4 @@
-import { SPREAD_KINDS, type SpreadKind } from '../fitting/index.ts'
+import type { SpreadKind } from '../fitting/index.ts'
 
 /** How far a figure may be from what is computed, at two standard deviations, and what brings it. */
 export interface Band {
@@ -27,31 +27,42 @@ export interface MovedByKind {
   readonly squares: readonly number[]
 }
 
+/** The square of what the pieces alone make of a band: wrong by themselves, by kind, all alike; the largest counts. */
+export function piecesOf({ sums, squares }: MovedByKind): number {
+  return Math.max(total(squares), totalOfSquares(sums), total(sums) ** 2)
+}
+
+function total(list: readonly number[]): number {
+  let sum = 0
+  for (let k = 0; k < list.length; k++) sum += list[k]!
+  return sum
+}
+
+function totalOfSquares(list: readonly number[]): number {
+  let sum = 0
+  for (let k = 0; k < list.length; k++) sum += list[k]! * list[k]!
+  return sum
+}
+
 /**
  * The band of a figure (hydraulics reference, §3): each = √Σ(S d)², kind = √Σ over kinds (Σ S d)²,
  * together = |Σ S d|; the largest of these, and the pumps' by root sum of squares.
  *
  * @param pumps what each pump moves it by, squared
  */
-export function bandOf({ sums, squares }: MovedByKind, pumps: readonly PumpShare[]): Band {
-  let each = 0
-  let kind = 0
-  let together = 0
+export function bandOf(moved: MovedByKind, pumps: readonly PumpShare[]): Band {
+  const { sums, squares } = moved
+  const each = total(squares)
+  const pieces = piecesOf(moved)
   let byPumps = 0
-  for (let k = 0; k < SPREAD_KINDS.length; k++) {
-    each += squares[k]!
-    kind += sums[k]! * sums[k]!
-    together += sums[k]!
-  }
   for (const pump of pumps) byPumps += pump.share
-  const pieces = Math.max(each, kind, together * together)
   const all = each + byPumps
   const share = (square: number) => (all > 0 ? square / all : 0)
   return {
     band: Math.sqrt(pieces + byPumps),
     each: Math.sqrt(each),
-    kind: Math.sqrt(kind),
-    together: Math.abs(together),
+    kind: Math.sqrt(totalOfSquares(sums)),
+    together: Math.abs(total(sums)),
     pieces: Math.sqrt(pieces),
     pumps: Math.sqrt(byPumps),
     shareOfKind: {

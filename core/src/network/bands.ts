@@ -1,7 +1,7 @@
 import { SPREAD_KINDS, type SpreadKind, TEE_LEAST_SPREAD, TEE_SPREAD } from '../fitting/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
-import { type Band, bandOf, type PumpShare } from './band.ts'
+import { type Band, bandOf, piecesOf, type PumpShare } from './band.ts'
 import type { LinkSearch } from './laws.ts'
 import { addLinkSpread, addSpread, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
 import type { Network } from './network.ts'
@@ -20,6 +20,8 @@ export interface Moves {
   }
 }
 
+const NO_LINKS: readonly number[] = []
+
 /**
  * The bands of all that hangs on a network's flows, to first order, from where it was solved: S(e, l)
  * is the change of flow e for a metre more head lost along the flow of link l, all else free, the
@@ -36,6 +38,8 @@ export class Bands {
   /** Room for one figure's weights. */
   readonly #byLink: number[]
   readonly #direct: number[]
+  /** What one figure is moved by, by kind; read at once. */
+  readonly #moved = { sums: zeros(KIND_COUNT), squares: zeros(KIND_COUNT) }
 
   constructor(network: Network) {
     const { live, problem } = network
@@ -74,27 +78,26 @@ export class Bands {
   /** The band of a figure by how it moves. */
   of(moves: Moves): Band {
     this.#weigh(moves)
-    const count = this.#network.live.length
-    const sums = zeros(KIND_COUNT)
-    const squares = zeros(KIND_COUNT)
-    for (let k = 0; k < KIND_COUNT; k++) {
-      sums[k] = this.#sumOf(k, moves.losses, false)
-      squares[k] = this.#sumOf(k, moves.losses, true)
-    }
     const pumps: PumpShare[] = []
-    for (let l = 0; l < count; l++) {
+    for (let l = 0; l < this.#pumps.length; l++) {
       const by = this.#pumpMoves(l, moves.losses)
       if (this.#pumps[l] !== 0) pumps.push({ link: this.#network.live[l]!, share: by * by })
     }
-    return bandOf({ sums, squares }, pumps)
+    return bandOf(this.#moved, pumps)
   }
 
   /** Its half width alone. */
   width(moves: Moves): number {
-    return this.of(moves).band
+    this.#weigh(moves)
+    let byPumps = 0
+    for (let l = 0; l < this.#pumps.length; l++) {
+      const by = this.#pumpMoves(l, moves.losses)
+      byPumps += by * by
+    }
+    return Math.sqrt(piecesOf(this.#moved) + byPumps)
   }
 
-  /** How a metre more lost in each link moves the figure: through the flows, and directly. */
+  /** How a metre more lost in each link moves the figure, through the flows and directly; so what each kind does. */
   #weigh({ flows, losses }: Moves): void {
     const count = this.#network.live.length
     const byLink = this.#byLink
@@ -108,24 +111,30 @@ export class Bands {
       if (e < 0 || by === 0) continue
       for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + by * this.#moves[e * count + l]!
     }
-    if (!losses) return
-    for (const link of losses.links) {
+    for (const link of losses?.links ?? NO_LINKS) {
       const l = this.#place[link]!
-      if (l >= 0) direct[l] = direct[l]! + losses.by
+      if (l >= 0) direct[l] = direct[l]! + losses!.by
     }
+    this.#addKinds(losses)
   }
 
-  /** What the pieces of a kind move it by, added up, or their squares. */
-  #sumOf(kind: number, losses: Moves['losses'], squared: boolean): number {
-    const isDirect = losses?.kinds.includes(SPREAD_KINDS[kind]!) ?? false
-    const spreads = squared ? this.#spreads.squares : this.#spreads.sums
-    const count = this.#byLink.length
-    let sum = 0
-    for (let l = 0; l < count; l++) {
-      const by = isDirect ? this.#byLink[l]! + this.#direct[l]! : this.#byLink[l]!
-      sum += (squared ? by * by : by) * spreads[kind * count + l]!
+  /** What the pieces of each kind move it by, added up, and their squares. */
+  #addKinds(losses: Moves['losses']): void {
+    const { sums, squares } = this.#spreads
+    const byLink = this.#byLink
+    const count = byLink.length
+    for (let k = 0; k < KIND_COUNT; k++) {
+      const isDirect = losses?.kinds.includes(SPREAD_KINDS[k]!) ?? false
+      let sum = 0
+      let square = 0
+      for (let l = 0; l < count; l++) {
+        const by = isDirect ? byLink[l]! + this.#direct[l]! : byLink[l]!
+        sum += by * sums[k * count + l]!
+        square += by * by * squares[k * count + l]!
+      }
+      this.#moved.sums[k] = sum
+      this.#moved.squares[k] = square
     }
-    return sum
   }
 
   #pumpMoves(l: number, losses: Moves['losses']): number {
@@ -140,24 +149,24 @@ export class Bands {
   /** Each leg but the common one is a thing of its own, in its link. */
   #addTees(): void {
     const network = this.#network
-    const { tree, problem, tee, flow } = network
-    for (const place of tree.tees) {
-      const law = problem.nodes[place.node]!.tee?.law
+    const { tree, laws, tee } = network
+    for (let t = 0; t < tree.tees.length; t++) {
+      const place = tree.tees[t]!
+      const law = laws[t]
       if (!law) continue
       askTee(network, place, law, tee)
-      for (const [link, leg] of [
-        [place.up, place.upLeg],
-        [place.a, place.aLeg],
-        [place.b, place.bLeg],
-      ] as const) {
-        if (link < 0 || leg === tee.common || flow[link] === 0) continue
-        const d = Math.max(
-          TEE_SPREAD * Math.abs(tee.headM[leg]!),
-          TEE_LEAST_SPREAD * tee.velocityHeadM,
-        )
-        addSpread(this.#spreads, { kind: TEES, link }, d, d * d)
-      }
+      this.#addLeg(place.up, place.upLeg)
+      this.#addLeg(place.a, place.aLeg)
+      this.#addLeg(place.b, place.bLeg)
     }
+  }
+
+  #addLeg(link: number, leg: number): void {
+    const { tee, flow } = this.#network
+    if (link < 0 || leg === tee.common || flow[link] === 0) return
+    const ownM = TEE_SPREAD * Math.abs(tee.headM[leg]!)
+    const d = Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM)
+    addSpread(this.#spreads, { kind: TEES, link }, d, d * d)
   }
 
   /** One substitution a link on the matrix that is factored anyway. */
