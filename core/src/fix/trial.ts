@@ -27,6 +27,16 @@ export class Trial {
     const { layout, solution } = this.steady
     return flowThere(layout, solution.flows, place)
   }
+
+  /** How far that may be off. */
+  flowBand(place: FlowPlace): number {
+    const { tanks, returnSide } = this.whole
+    const there =
+      'tankId' in place
+        ? tanks.find(({ tankId }) => tankId === place.tankId)
+        : returnSide.lines.find(({ lineId }) => lineId === place.lineId)
+    return there?.flowBandM3PerS ?? 0
+  }
 }
 
 /** Changes of one design, each tried once however often it is asked for. */

@@ -88,7 +88,7 @@ export function turnoverWorking(worked: Worked): Working {
     formula: 'n = Q / V_net',
     filled: sentence('{n} = {Q} / {V}', {
       n: ['turnover', tank.turnoverPerH ?? NaN],
-      Q: ['flow', tank.flowM3PerS],
+      Q: ['flow', tank.flowM3PerS, tank.flowBandM3PerS],
       V: ['volume', tank.netVolumeM3],
     }),
     terms: [

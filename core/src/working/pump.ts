@@ -15,7 +15,7 @@ export function wirePowerWorking(worked: Worked): Working {
       P: ['power', side.pump.wirePowerW],
       n: ['share', side.pump.speed],
       rated: ['power', worked.part.ratedPowerW],
-      Q: ['flow', side.pump.flowM3PerS],
+      Q: ['flow', side.pump.flowM3PerS, side.pump.flowBandM3PerS],
     }),
     terms: [
       term('n', 'speed of the pump', 'share', side.pump.speed),
@@ -43,7 +43,7 @@ export function wireToWaterWorking(worked: Worked): Working {
       eta: ['share', side.pump.wireToWater],
       rho: ['density', water.densityKgPerM3],
       g: ['acceleration', GRAVITY_M_PER_S2],
-      Q: ['flow', side.pump.flowM3PerS],
+      Q: ['flow', side.pump.flowM3PerS, side.pump.flowBandM3PerS],
       H: ['head', side.pump.headM],
       P: ['power', side.pump.wirePowerW],
     }),

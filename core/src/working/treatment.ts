@@ -290,8 +290,8 @@ export function dose(about: About): Working | null {
       ? 'D = D₀ (Q₀/Q) · a · u · f'
       : 'D = Ē · V/Q · m · a · f, E(r) = P/(2πrL) · T^((r−r₁)/1 cm)',
     filled: sentence('{D} at {Q}', {
-      D: ['dose', lit.lit.doseJPerM2],
-      Q: ['flow', lit.lit.flowM3PerS],
+      D: ['dose', lit.lit.doseJPerM2, lit.lit.doseBandJPerM2 ?? 0],
+      Q: ['flow', lit.lit.flowM3PerS, lit.lit.flowBandM3PerS],
     }),
     terms: lampTerms(lit),
     source: `${maker ? 'From the maker’s figure, dose as 1/Q.' : 'Lamp as a line source in absorbing water, averaged over the annulus in closed form.'} Band: the flow’s own, and ± 30 % of clarity and mixing.`,

@@ -34,7 +34,13 @@ describe('the flow', () => {
     const short = fixesOf(design, 'flow-short')
     const after = solveBasin(fixed(design, 'flow-short'))
     expect(say(short[0]!.brings, 'metric')).toContain(
-      say({ text: '{f}', values: { f: ['flow', after.returnSide.flowM3PerS] } }, 'metric'),
+      say(
+        {
+          text: '{f}',
+          values: { f: ['flow', after.returnSide.flowM3PerS, after.returnSide.flowBandM3PerS] },
+        },
+        'metric',
+      ),
     )
     expect(after.returnSide.flowM3PerS).toBeGreaterThanOrEqual(
       after.tanks[0]!.wantedFlowM3PerS * 0.999,

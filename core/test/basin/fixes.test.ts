@@ -1,14 +1,8 @@
 import { aHungBox, aLoop } from '../a-loop.ts'
 import type { Finding } from '../../src/finding/finding.ts'
 import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
-import {
-  applyEdits,
-  type BasinDesign,
-  say,
-  showText,
-  solveBasin,
-  type SolvedBasin,
-} from '../../src/index.ts'
+import { applyEdits, type BasinDesign, say, solveBasin, type SolvedBasin } from '../../src/index.ts'
+import { sentence } from '../../src/quantity/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
 /** Each with something to say about it. */
@@ -66,8 +60,9 @@ describe.each(CASES)('$name, $code', ({ design, solved, finding, fix }) => {
   })
   test('what it says it gives is what it gives', () => {
     const said = gives.exec(say(fix.brings, 'metric'))
-    const flow = { quantity: 'flow', si: after.returnSide.lines[0]!.flowM3PerS } as const
-    if (said) expect(said[1]).toBe(showText(flow, 'metric'))
+    const { flowM3PerS, flowBandM3PerS } = after.returnSide.lines[0]!
+    const flow = sentence('{flow}', { flow: ['flow', flowM3PerS, flowBandM3PerS] })
+    if (said) expect(said[1]).toBe(say(flow, 'metric'))
     else expect(say(fix.brings, 'metric')).toMatch(/^[A-Z][^{}]{10,}\.$/)
   })
 })

@@ -81,7 +81,7 @@ const left = (si: number) =>
       </template>
       <template v-if="solved.flowM3PerS !== null && !skimmer">
         <dt>Water that reaches it</dt>
-        <dd>{{ units.text('flow', solved.flowM3PerS) }}</dd>
+        <dd>{{ units.text('flow', solved.flowM3PerS, solved.flowBandM3PerS) }}</dd>
         <template v-if="device.part.window && solved.window">
           <dt>
             It wants

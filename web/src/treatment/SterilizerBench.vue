@@ -49,10 +49,10 @@ const way = computed(() => {
   const from = chamber(sterilizer.fromChamberId)
   const to = chamber(sterilizer.toChamberId)
   const skipped = sterilizer.skips.map((id) => chamber(id)).join(', ')
-  const main = store.solved!.returnSide.flowM3PerS
+  const { flowM3PerS: main, flowBandM3PerS: band } = store.solved!.returnSide
   if (!skipped) return `From ${from} to ${to}.`
   return sterilizer.flowM3PerS < main
-    ? `From ${from} to ${to}, past ${skipped}. It matters little: the return moves ${units.text('flow', main)}, so what it skips is passed many times by the rest.`
+    ? `From ${from} to ${to}, past ${skipped}. It matters little: the return moves ${units.text('flow', main, band)}, so what it skips is passed many times by the rest.`
     : `From ${from} to ${to}, past ${skipped}. More goes through it than the return brings: those chambers see less water than the sump does.`
 })
 const inWords = computed(() => {

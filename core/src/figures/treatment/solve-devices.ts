@@ -67,6 +67,10 @@ export function solveDevice(
   return {
     deviceId: device.id,
     flowM3PerS,
+    flowBandM3PerS:
+      line && flowM3PerS !== null && line.flowM3PerS > 0
+        ? (flowM3PerS * line.flowBandM3PerS) / line.flowM3PerS
+        : 0,
     window:
       window === null || flowM3PerS === null
         ? null

@@ -34,6 +34,8 @@ export interface SolvedDevice {
   readonly deviceId: string
   /** Through it: its line's, or what passes its chamber; null: neither is given. */
   readonly flowM3PerS: number | null
+  /** Of its line's flow; zero: of what passes its chamber nothing is said. */
+  readonly flowBandM3PerS: number
   /** Against what its maker wants; null: no window is given, or no flow. */
   readonly window: 'below' | 'within' | 'above' | null
   /** On its plate, at its speed. */

@@ -10,10 +10,10 @@ export const outsideWindow = rule({
   holds: 'A device gets less or more flow than its maker wants.',
   condition: (deviceCase: DeviceCase) =>
     deviceCase.device.part.kind === 'flow-meter' ? [] : factIf(outOfWindow(deviceCase)),
-  title: ({ device }, { below, flowM3PerS }) =>
+  title: ({ device, solved }, { below, flowM3PerS }) =>
     sentence(below ? '{device} gets too little: {flow}' : '{device} gets too much: {flow}', {
       device: device.name,
-      flow: ['flow', flowM3PerS],
+      flow: ['flow', flowM3PerS, solved.flowBandM3PerS],
     }),
   reason: ({ device }, { window }) =>
     sentence(

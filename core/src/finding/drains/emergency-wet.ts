@@ -13,7 +13,7 @@ export const emergencyWet = rule({
   title: ({ drain, solved }) =>
     sentence('{drain} carries {flow} in normal use', {
       drain: drain.name,
-      flow: ['flow', solved.flowM3PerS],
+      flow: ['flow', solved.flowM3PerS, solved.flowBandM3PerS],
     }),
   reason: () =>
     sentence(

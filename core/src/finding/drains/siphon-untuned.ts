@@ -14,6 +14,9 @@ export const siphonUntuned = rule({
   reason: ({ solved }) =>
     sentence(
       'It gets {flow}; full, it would carry {primed}. It empties its box to the inlet, draws air, lets go and starts again, loudly. Its valve makes it match.',
-      { primed: ['flow', solved.primedM3PerS], flow: ['flow', solved.flowM3PerS] },
+      {
+        primed: ['flow', solved.primedM3PerS, solved.primedBandM3PerS],
+        flow: ['flow', solved.flowM3PerS, solved.flowBandM3PerS],
+      },
     ),
 })

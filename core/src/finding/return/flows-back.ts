@@ -16,7 +16,7 @@ export const flowsBack = rule({
       {
         head: ['head', solved.pump.shutOffHeadM],
         lift: ['head', solved.liftM],
-        flow: ['flow', -solved.flowM3PerS],
+        flow: ['flow', -solved.flowM3PerS, solved.flowBandM3PerS],
       },
     ),
 })

@@ -16,6 +16,9 @@ export const pastKnownCurve = rule({
   reason: ({ solved }, knownM3PerS) =>
     sentence(
       'Its curve is known up to {known}; beyond, it is drawn straight on. Treat {flow} as a guess, or measure it.',
-      { known: ['flow', knownM3PerS], flow: ['flow', solved.pump.flowM3PerS] },
+      {
+        known: ['flow', knownM3PerS],
+        flow: ['flow', solved.pump.flowM3PerS, solved.pump.flowBandM3PerS],
+      },
     ),
 })

@@ -11,8 +11,11 @@ export const meterOffScale = rule({
   holds: 'A flow meter’s scale does not reach its flow.',
   condition: (deviceCase: DeviceCase) =>
     deviceCase.device.part.kind === 'flow-meter' ? factIf(outOfWindow(deviceCase)) : [],
-  title: ({ device }, { flowM3PerS }) =>
-    sentence('{device} can’t read {flow}', { device: device.name, flow: ['flow', flowM3PerS] }),
+  title: ({ device, solved }, { flowM3PerS }) =>
+    sentence('{device} can’t read {flow}', {
+      device: device.name,
+      flow: ['flow', flowM3PerS, solved.flowBandM3PerS],
+    }),
   reason: (_, { window }) =>
     sentence('Its scale goes from {least} to {most}.', {
       least: ['flow', window.leastM3PerS],

@@ -43,6 +43,7 @@ export function givingFlow(
   return {
     label,
     edits,
-    brings: (after) => sentence('Gives {flow}.', { flow: ['flow', after.flow(place)] }),
+    brings: (after) =>
+      sentence('Gives {flow}.', { flow: ['flow', after.flow(place), after.flowBand(place)] }),
   }
 }
