@@ -1,3 +1,4 @@
+import { memoizeWith } from '../numeric/index.ts'
 import type { WallKind } from '../sump/index.ts'
 import type { Teeth } from '../weir/index.ts'
 import type { Cabinet, Device } from './devices.ts'
@@ -104,12 +105,19 @@ export interface ChamberSpan {
 }
 
 /** The spans of all chambers, left to right. */
-export function chamberSpans({ chambers, walls }: Sump, lengthM: number): ChamberSpan[] {
-  return chambers.map((_, i) => {
-    const left = walls[i - 1]
-    return {
-      fromM: left ? left.atM + left.thicknessM : 0,
-      toM: walls[i]?.atM ?? lengthM,
-    }
-  })
+export function chamberSpans(sump: Sump, lengthM: number): readonly ChamberSpan[] {
+  return spansOf(sump, lengthM)
 }
+
+/** No level moves them: a sump is looked at once. */
+const spansOf = memoizeWith(
+  ({ chambers, walls }: Sump, lengthM: number): readonly ChamberSpan[] =>
+    chambers.map((_, i) => {
+      const left = walls[i - 1]
+      return {
+        fromM: left ? left.atM + left.thicknessM : 0,
+        toM: walls[i]?.atM ?? lengthM,
+      }
+    }),
+  (before, now) => before === now,
+)

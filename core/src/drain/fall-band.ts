@@ -1,15 +1,13 @@
-import { addLinkSpread, type Band, bandOf, KIND_COUNT, searchOf } from '../network/index.ts'
+import { addLinkSpread, type Band, bandOf, KIND_COUNT } from '../network/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { type Fall, FallSearch } from './fall.ts'
 
 /** How far a full pipe's flow may be off by its own pieces: S = 1/(dh/dq) for each. */
 export function fallBand(fall: Fall, flowM3PerS: number): Band {
   const spreads = { links: 1, sums: zeros(KIND_COUNT), squares: zeros(KIND_COUNT) }
-  const { slope } = new FallSearch(fall).lossAt(flowM3PerS)
-  if (flowM3PerS > 0 && slope > 0) {
-    const { line, tables, water } = fall
-    addLinkSpread(spreads, 0, searchOf({ line, tables, pump: null }, water), flowM3PerS)
-  }
+  const search = new FallSearch(fall)
+  const { slope } = search.lossAt(flowM3PerS)
+  if (flowM3PerS > 0 && slope > 0) addLinkSpread(spreads, 0, search.link, flowM3PerS)
   const per = slope > 0 ? 1 / slope : 0
   return bandOf(
     {

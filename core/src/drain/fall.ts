@@ -47,23 +47,23 @@ const NOTHING: FallFlow = { flowM3PerS: 0, perHead: 0 }
 /** Somebody's search along a full pipe, to be asked again and again; never shared. */
 export class FallSearch {
   readonly fall: Fall
-  readonly #link: LinkSearch
+  readonly link: LinkSearch
   readonly #at: LinkHead = { headM: 0, slope: 0 }
 
   constructor(fall: Fall) {
     this.fall = fall
-    this.#link = searchOf({ line: fall.line, tables: fall.tables, pump: null }, fall.water)
+    this.link = searchOf({ line: fall.line, tables: fall.tables, pump: null }, fall.water)
   }
 
   /** Head that a flow loses, exit included, m. */
   headM(flowM3PerS: number): number {
-    linkHead(this.#link, flowM3PerS, this.#at)
+    linkHead(this.link, flowM3PerS, this.#at)
     return this.#at.headM
   }
 
   /** The same with its slope, s/m²; read at once, it holds nothing until the next call. */
   lossAt(flowM3PerS: number): Readonly<LinkHead> {
-    linkHead(this.#link, flowM3PerS, this.#at)
+    linkHead(this.link, flowM3PerS, this.#at)
     return this.#at
   }
 
@@ -72,7 +72,7 @@ export class FallSearch {
     if (this.fall.shut || headM <= 0) return NOTHING
     const { x, slope } = risingRoot(
       (flow, into) => {
-        linkHead(this.#link, flow, this.#at)
+        linkHead(this.link, flow, this.#at)
         into.value = this.#at.headM
         into.slope = this.#at.slope
       },

@@ -22,7 +22,7 @@ export function solveSump(steady: SteadyState, flowShare = 0): RunningSump {
     const chambers = steady.chambers.map((level, i) => unsized(level, sump.chambers[i]!.id))
     return { returnChamberId, chambers, volumeM3: null, waterUse: null }
   }
-  const spans = chamberSpans(sump, box.lengthM)
+  const spans = chamberSpans(steady.given.sump, box.lengthM)
   const areasM2 = chamberAreasM2(steady.given.sump, box)
   const bandsM = chamberBandsM(steady, box.floorHeightM, flowShare)
   const chambers = steady.chambers.map((level, i) =>

@@ -32,7 +32,7 @@ function wettedSumpM2(steady: SteadyState): number {
   const { box } = sump
   if (!box) return 0
   const longSides = tanks.some(isShared) ? 1 : 2
-  return chamberSpans(sump, box.lengthM).reduce((sum, { fromM, toM }, i) => {
+  return chamberSpans(steady.given.sump, box.lengthM).reduce((sum, { fromM, toM }, i) => {
     if (isReservoir(steady, i)) return sum
     const depthM = Math.max(0, chambers[i]!.levelM - box.floorHeightM)
     const ends = endsOf(sump, i) * box.widthM
