@@ -1,3 +1,5 @@
+import { solveBasin } from '../basin/index.ts'
+import { applyEdits } from '../design/index.ts'
 import { FAST_M_PER_S } from '../finding/index.ts'
 import { boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
@@ -5,6 +7,9 @@ import type { SizedOption, SizingWish, Values } from './wish.ts'
 
 /** A candidate in its rank, with why it stands there. */
 export interface RankedOption extends SizedOption {
+  /** Half widths, as the whole design is solved with it. */
+  readonly flowBandM3PerS: number
+  readonly wirePowerBandW: number
   readonly label: Sentence
   readonly reasons: readonly Sentence[]
   /** Lower is better; only for comparing within one search. */
@@ -35,13 +40,22 @@ export function rank(wish: SizingWish, candidates: readonly SizedOption[]): Rank
   return [...best.values()]
     .sort((a, b) => a.score - b.score)
     .slice(0, SHOWN)
-    .map(({ candidate, score }) => ({
-      ...candidate,
-      score,
-      label: labelOf(candidate),
-      reasons: reasonsOf(wish, candidate, least),
-    }))
+    .map(({ candidate, score }) => {
+      const { flowBandM3PerS, wirePowerBandW } = solvedWith(wish, candidate)
+      return {
+        ...candidate,
+        flowBandM3PerS,
+        wirePowerBandW,
+        score,
+        label: labelOf(candidate),
+        reasons: reasonsOf(wish, candidate, least),
+      }
+    })
 }
+
+/** The return side with an option taken: the few that are shown are known as well as the design itself. */
+const solvedWith = ({ design }: SizingWish, { edits }: SizedOption) =>
+  solveBasin(applyEdits(design, edits)).returnSide
 
 interface Extremes {
   readonly powerW: number
@@ -89,16 +103,16 @@ function scoreOf(option: SizedOption, values: Values, least: Extremes): number {
 
 function labelOf({ part, speed, size, nozzles, opening }: SizedOption): Sentence {
   const two = nozzles === 2 ? ', two nozzles' : ''
-  const valve = opening < 1 ? ', valve {opening} open' : ''
-  const at = part.control === 'controllable' ? ' at {speed}' : ''
+  const valve =
+    opening < 1 ? sentence(', valve {opening} open', { opening: ['share', opening] }) : ''
+  const at =
+    part.control === 'controllable' ? sentence(' at {speed}', { speed: ['share', speed] }) : ''
   return sentence('{part}{at}, {size}{two}{valve}', {
     part: part.name,
     at,
     size: sizeWords(size),
     two,
     valve,
-    speed: ['share', speed],
-    opening: ['share', opening],
   })
 }
 

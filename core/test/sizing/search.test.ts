@@ -3,6 +3,7 @@ import { aBasin, aLine, lead, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
+import { say } from '../../src/quantity/index.ts'
 import { ratedNeed } from '../../src/sizing/rated.ts'
 import { size } from '../../src/sizing/search.ts'
 import type { SizingWish } from '../../src/sizing/wish.ts'
@@ -41,7 +42,11 @@ describe('size it', () => {
       const { returnSide } = solveBasin(applyEdits(design, option.edits))
       expectClose('flow', returnSide.flowM3PerS, option.flowM3PerS, 1e-5)
       expectClose('power', returnSide.wirePowerW, option.wirePowerW, 1e-5)
+      expect(option.flowBandM3PerS).toBeCloseTo(returnSide.flowBandM3PerS, 9)
       expect(option.met).toBeGreaterThanOrEqual(0.98)
+      for (const words of [option.label, ...option.reasons]) {
+        expect(say(words, 'metric')).not.toMatch(/[{}]/)
+      }
       expect(option.reasons.length).toBeGreaterThan(1)
     }
   })

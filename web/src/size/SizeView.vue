@@ -71,7 +71,7 @@ function search() {
 function look(option: RankedOption) {
   const fix: Fix = {
     label: option.label,
-    brings: sentence('Gives {flow}.', { flow: ['flow', option.flowM3PerS] }),
+    brings: sentence('Gives {flow}.', { flow: ['flow', option.flowM3PerS, option.flowBandM3PerS] }),
     edits: option.edits,
   }
   store.look(fix)
@@ -159,7 +159,7 @@ const now = computed(() => ({
           <template v-else>
             <PlainChart
               class="h-72 w-full"
-              :in-words="`Flow against power of ${answer.options.length} options; the first brings ${units.text('flow', answer.options[0]!.flowM3PerS)} for ${units.text('power', answer.options[0]!.wirePowerW)}.`"
+              :in-words="`Flow against power of ${answer.options.length} options; the first brings ${units.text('flow', answer.options[0]!.flowM3PerS, answer.options[0]!.flowBandM3PerS)} for ${units.text('power', answer.options[0]!.wirePowerW)}.`"
               :option="
                 (colour) =>
                   sizeChart(answer!, { now, wantedM3PerS: wanted, family: units.family, colour })
@@ -182,8 +182,8 @@ const now = computed(() => ({
                 <div class="grow">
                   <p class="font-semibold">{{ say(option.label, units.family) }}</p>
                   <p>
-                    {{ units.text('flow', option.flowM3PerS) }} for
-                    {{ units.text('power', option.wirePowerW) }}
+                    {{ units.text('flow', option.flowM3PerS, option.flowBandM3PerS) }} for
+                    {{ units.text('power', option.wirePowerW, option.wirePowerBandW) }}
                   </p>
                   <p class="caption">
                     {{ option.reasons.map((reason) => say(reason, units.family)).join('; ') }}.
