@@ -168,8 +168,36 @@ const wayDown = fc.record({
   ),
 })
 
+/** A room, as cold and as damp as may be stored; what it is heated with, and what is fed. */
+const warmth = fc.record({
+  room: orNull(
+    fc
+      .record({
+        coldestRoomC: within(LIMITS.roomTemperature),
+        over: fc.double({ min: 0, max: 10, noNaN: true }),
+        humidity: orNull(within(LIMITS.humidity)),
+        stirred: within(LIMITS.stirred),
+        tankPanels: fc.constantFrom('glass', 'thick-acrylic'),
+        sumpPanels: fc.constantFrom('glass', 'thick-acrylic'),
+        lightsW: within(LIMITS.lights),
+        lightHoursPerDay: within(LIMITS.hoursPerDay),
+        chillerW: orNull(within(LIMITS.chiller)),
+        warningS: within(LIMITS.warning),
+      })
+      .map(({ over, ...room }) => ({
+        ...room,
+        warmestRoomC: Math.min(LIMITS.roomTemperature.max, room.coldestRoomC + over),
+      })),
+  ),
+  ownShare: orNull(within(LIMITS.ownShare)),
+  more: fc.double({ min: 0, max: 100, noNaN: true }),
+  oversizeFrom: within(LIMITS.oversize),
+  heaterW: orNull(within(LIMITS.devicePower)),
+})
+
 const file = fc
   .record({
+    warmth,
     tank: fc.record({
       lengthM: within(LIMITS.tankLength),
       widthM: within(LIMITS.tankWidth),
@@ -214,6 +242,7 @@ const file = fc
       turnoverPerH: any.turnoverPerH,
     })
     goDown(design, any.way)
+    keepWarm(design, any.warmth)
     const { returnSide } = design
     design.sump.chambers[0].levelM = any.sourceLevelM
     Object.assign(returnSide.pumps[0], {
@@ -236,6 +265,21 @@ const file = fc
     Object.assign(design.pumps[0], any.pump)
     return made
   })
+
+/** The skimmer may as well be a heater. */
+function keepWarm(design: Plain, any: Plain): void {
+  design.heat = any.room
+  design.returnSide.ownShare = any.ownShare
+  const { treatment } = design
+  treatment.feeds[0].mostPerDay = treatment.feeds[0].perDay + any.more
+  Object.assign(treatment, { oversizeFrom: any.oversizeFrom, oversizeTo: any.oversizeFrom })
+  if (any.heaterW === null) return
+  Object.assign(design.sump.devices[0].part, {
+    kind: 'heater',
+    skimmer: null,
+    powerW: any.heaterW,
+  })
+}
 
 /** The way down takes what the tank's rim allows: all of it, no overflow, or a sump without sizes. */
 function goDown(design: Plain, way: Plain): void {
