@@ -171,6 +171,22 @@ describe('the list of lines', () => {
     expect(row.textContent).toContain(store.line!.name)
   })
 
+  test('remarks on a line that hardly runs', async () => {
+    const branch = store.design!.returnSide.lines.findIndex(({ start }) => start.at === 'tee')
+    expect(branch).toBeGreaterThan(0)
+    await shown(LineList)
+    expect(text()).not.toContain('hardly runs')
+    const { pieces } = store.design!.returnSide.lines[branch]!.run
+    const valve = { id: 'nearly-shut', kind: 'valve', form: 'ball', opening: 0.1 } as const
+    store.set(
+      ['returnSide', 'lines', branch, 'run', 'pieces'],
+      [{ ...valve, kvM3PerH: null }, ...pieces],
+    )
+    await flushPromises()
+    expect(store.solved!.returnSide.lines[branch]!.hardlyRuns).toBe(true)
+    expect(text()).toContain('hardly runs; could as well stand still')
+  })
+
   test('prints no flow finer than it is known', async () => {
     await shown(LineList)
     const units = useUnits()

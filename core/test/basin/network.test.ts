@@ -64,6 +64,13 @@ describe('branches', () => {
     const plugged = withLines(MAIN, [])
     expectClose('main', line(shut, 'main').flowM3PerS, line(plugged, 'main').flowM3PerS, 1e-6)
   })
+  test('a leg that hardly runs is remarked on, one that runs or stands still is not', () => {
+    const remarked = (typed: string) =>
+      line(withLines(MAIN, [takeoff('p3', typed)]), 'takeoff').hardlyRuns
+    expect(remarked('ball 11%, left 300 mm')).toBe(true)
+    expect(remarked('ball, left 300 mm')).toBe(false)
+    expect(remarked('ball shut, left 300 mm')).toBe(false)
+  })
   test('a capped spare carries nothing', () => {
     const spare = aLine('spare', { at: 'tee', id: 'p3' }, 'left 80 mm', { at: 'cap', id: null })
     const solved = solveBasin(withLines(MAIN, [spare]))

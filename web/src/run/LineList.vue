@@ -17,7 +17,7 @@ const rows = computed(() => {
   if (!design || !solved) return []
   return editing.asTree(design).map(({ index, depth }) => {
     const line = design.returnSide.lines[index]!
-    const { flowM3PerS, flowBandM3PerS, status } = solved.returnSide.lines[index]!
+    const { flowM3PerS, flowBandM3PerS, status, hardlyRuns } = solved.returnSide.lines[index]!
     const worst = solved.findings.find((finding) => finding.lineId === line.id)
     return {
       id: line.id,
@@ -29,6 +29,7 @@ const rows = computed(() => {
         line.wantedFlowM3PerS === null
           ? ''
           : `of ${units.shown({ quantity: 'flow', si: line.wantedFlowM3PerS }).number}`,
+      remark: hardlyRuns ? 'hardly runs; could as well stand still' : '',
       state: worst?.severity ?? 'fine',
     }
   })
@@ -81,7 +82,10 @@ const USES = [
           @click="store.lineId = row.id"
         >
           <StateMark :state="row.state" :size="13" />
-          <span class="grow">{{ row.name }}</span>
+          <span class="grow"
+            >{{ row.name
+            }}<span v-if="row.remark" class="caption block">{{ row.remark }}</span></span
+          >
           <span class="whitespace-nowrap"
             ><strong class="font-semibold">{{ row.carries }}</strong
             ><span class="caption ml-1">{{ row.wants }}</span></span

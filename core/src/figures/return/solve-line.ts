@@ -1,4 +1,4 @@
-import { kAt } from '../../fitting/index.ts'
+import { HARDLY_RUNS, kAt } from '../../fitting/index.ts'
 import {
   endFlow,
   type LaidLine,
@@ -62,6 +62,7 @@ export function solveLine(
     flowM3PerS,
     flowBandM3PerS: halfWidth(banded, { flows: [{ link: own.at(-1)!.link, by: 1 }] }),
     startFlowM3PerS: flows.flowsM3PerS[own[0]!.link]!,
+    hardlyRuns: hardlyRuns(flows, own[0]!.link, own.at(-1)!.link),
     liftM,
     frictionM: along('frictionM')(flows),
     frictionBandM: halfWidth(banded, frictionMoves(banded, path)),
@@ -82,6 +83,16 @@ export function solveLine(
     joints: jointsOn(layout, path, flows),
     stretches: solveStretches(layout, path, flows),
   }
+}
+
+/** Is a line's first or last link a leg that carries next to nothing of what passes its tee? */
+function hardlyRuns({ tees }: SolvedFlows, first: number, last: number): boolean {
+  for (let t = 0; t < tees.length; t++) {
+    for (const { link, share } of tees[t]!.legs) {
+      if ((link === first || link === last) && share > 0 && share < HARDLY_RUNS) return true
+    }
+  }
+  return false
 }
 
 /** Along the way, counted with the flow: water that runs back loses head the other way. */

@@ -159,6 +159,8 @@ export interface SolvedLine {
   readonly fittingsM: number
   readonly fittingsBandM: number
   /** Least share of full speed whose shut-off head reaches the lift. */
+  /** It carries under 5 % of what passes the tee at an end of it, and might as well stand still: a remark, no finding. */
+  readonly hardlyRuns: boolean
   readonly leastSpeedToLift: number
   readonly leastSpeedBand: number
   /** Fastest water in this line's own pipe and fittings; the nozzle's mouth apart. */
