@@ -149,7 +149,9 @@ describe('pumps', () => {
     const units = useUnits()
     await until(
       () =>
-        given.every(({ flowM3PerS }) => text().includes(spaced(units.text('flow', flowM3PerS)))),
+        given.every(({ flowM3PerS, flowBandM3PerS }) =>
+          text().includes(spaced(units.text('flow', flowM3PerS, flowBandM3PerS))),
+        ),
       'each was tried',
     )
     expect(given[1]!.flowM3PerS).toBeGreaterThan(given[0]!.flowM3PerS)
@@ -247,7 +249,8 @@ describe('pumps', () => {
     expect(store.design!.returnSide.sparePumpId).toBe('Weaker')
     expect(store.design!.pumps.some((part) => part.id === 'Weaker')).toBe(true)
     const [gives] = swaps(store.design!, [parts[0]!], store.placedPump!.id)
-    const said = spaced(useUnits().text('flow', gives!.intoTanksM3PerS))
+    const { intoTanksM3PerS, intoTanksBandM3PerS } = gives!
+    const said = spaced(useUnits().text('flow', intoTanksM3PerS, intoTanksBandM3PerS))
     await until(() => text().includes(said), 'it was tried')
     select.value = ''
     select.dispatchEvent(new Event('change'))
@@ -348,5 +351,6 @@ describe('the room', () => {
 test('the section is there in words, with the flow and the lift', async () => {
   const { solved } = store
   ;({ wrapper } = await shown(SectionText, { design: store.running, solved }))
-  expect(text()).toContain(spaced(useUnits().text('flow', solved!.returnSide.lines[0]!.flowM3PerS)))
+  const { flowM3PerS, flowBandM3PerS } = solved!.returnSide.lines[0]!
+  expect(text()).toContain(spaced(useUnits().text('flow', flowM3PerS, flowBandM3PerS)))
 })

@@ -16,6 +16,7 @@ export interface ComparedPump {
   /** As the whole design is solved with it. */
   readonly solved: SolvedPump
   readonly intoTanksM3PerS: number
+  readonly intoTanksBandM3PerS: number
   readonly turnoverPerH: number | null
 }
 
@@ -77,6 +78,7 @@ function compared(
       : [],
     solved: returnSide.pumps.find((pump) => pump.placedId === placedId)!,
     intoTanksM3PerS: returnSide.flowM3PerS,
+    intoTanksBandM3PerS: returnSide.flowBandM3PerS,
     turnoverPerH: returnSide.turnoverPerH,
   }
 }

@@ -1,6 +1,6 @@
 import { applyEdits, type BasinDesign } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
-import { pumpFlow, tankFlow } from '../layout/index.ts'
+import { solveReturn } from '../figures/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 
@@ -9,8 +9,10 @@ export interface Swap {
   readonly pumpId: string
   /** Through the pump. */
   readonly flowM3PerS: number
+  readonly flowBandM3PerS: number
   /** Into all tanks together. */
   readonly intoTanksM3PerS: number
+  readonly intoTanksBandM3PerS: number
   readonly wirePowerW: number
 }
 
@@ -35,16 +37,15 @@ export function pumpSwappedIn(
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
-  const {
-    layout,
-    solution: { flows },
-  } = steadyState(design)
-  const pump = layout.pumps.find(({ placed }) => placed.id === placedId)
-  const flowM3PerS = pumpFlow(layout, pump?.lineIndex ?? null, flows)
+  const { returnSide } = solveReturn(steadyState(design), 0)
+  const pump = returnSide.pumps.find((solvedPump) => solvedPump.placedId === placedId)
+  const flowM3PerS = pump?.flowM3PerS ?? 0
   return {
     pumpId: part.id,
     flowM3PerS,
-    intoTanksM3PerS: tankFlow(layout, flows),
+    flowBandM3PerS: pump?.flowBandM3PerS ?? 0,
+    intoTanksM3PerS: returnSide.flowM3PerS,
+    intoTanksBandM3PerS: returnSide.flowBandM3PerS,
     wirePowerW: wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), 1),
   }
 }

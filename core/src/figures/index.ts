@@ -19,6 +19,7 @@ export { TOO_COLD_C, TOO_WARM_C } from './heat/solve-heat.ts'
 export type { HeatInRoom, PowerShare, SolvedHeat, SolvedPower } from './heat/solved-heat.ts'
 export { leadOf } from './lead.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
+export { solveReturn } from './return/solve-return.ts'
 export type {
   SolvedLine,
   SolvedPiece,

@@ -87,6 +87,9 @@ const SCHOOLS = {
 
 const nameOf = (lineId: string) =>
   store.shown!.returnSide.lines.find(({ id }) => id === lineId)?.name ?? ''
+/** As the line runs now: an option is known no better. */
+const bandOf = (lineId: string) =>
+  store.solved!.returnSide.lines.find((line) => line.lineId === lineId)?.flowBandM3PerS ?? 0
 const offText = (off: number) =>
   Math.abs(off) < 0.005 ? 'met' : `${off > 0 ? '+' : '−'}${Math.round(Math.abs(off) * 100)}%`
 
@@ -217,7 +220,9 @@ function look(option: BalanceOption) {
             <tbody>
               <tr v-for="line in option.lines" :key="line.lineId">
                 <th scope="row" class="text-left font-normal">{{ nameOf(line.lineId) }}</th>
-                <td class="text-right">{{ units.text('flow', line.flowM3PerS) }}</td>
+                <td class="text-right">
+                  {{ units.text('flow', line.flowM3PerS, bandOf(line.lineId)) }}
+                </td>
                 <td
                   class="w-14 text-right"
                   :class="Math.abs(line.off) > 0.1 ? 'text-resin' : 'text-ink-soft'"

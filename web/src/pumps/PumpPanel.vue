@@ -128,7 +128,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
             <span class="whitespace-nowrap text-right"
               ><template v-if="given(part)"
                 ><strong class="font-semibold">{{
-                  units.text('flow', given(part)!.flowM3PerS)
+                  units.text('flow', given(part)!.flowM3PerS, given(part)!.flowBandM3PerS)
                 }}</strong
                 ><span class="caption ml-2 inline-block w-11">{{
                   units.text('power', given(part)!.wirePowerW)

@@ -134,7 +134,9 @@ const inWords = computed(
                   >
                   <span v-if="pump.solved.twoNumberCurve" class="caption">two-number curve</span>
                 </th>
-                <td class="text-right">{{ units.text('flow', pump.intoTanksM3PerS) }}</td>
+                <td class="text-right">
+                  {{ units.text('flow', pump.intoTanksM3PerS, pump.intoTanksBandM3PerS) }}
+                </td>
                 <td class="text-right">{{ units.text('head', pump.solved.headM) }}</td>
                 <td class="text-right">
                   {{ units.text('power', pump.solved.wirePowerW)

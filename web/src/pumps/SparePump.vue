@@ -54,9 +54,11 @@ function setSpare(pumpId: string) {
     </label>
     <p v-if="given" class="mt-1" data-testid="spare-gives">
       Swapped in now it brings
-      <strong class="font-semibold">{{ units.text('flow', given.intoTanksM3PerS) }}</strong> into
-      the tanks, {{ units.text('share', wanted > 0 ? given.intoTanksM3PerS / wanted : 0) }} of what
-      you want, for {{ units.text('power', given.wirePowerW) }}.
+      <strong class="font-semibold">{{
+        units.text('flow', given.intoTanksM3PerS, given.intoTanksBandM3PerS)
+      }}</strong>
+      into the tanks, {{ units.text('share', wanted > 0 ? given.intoTanksM3PerS / wanted : 0) }} of
+      what you want, for {{ units.text('power', given.wirePowerW) }}.
     </p>
   </section>
 </template>

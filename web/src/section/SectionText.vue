@@ -45,13 +45,14 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
       >.
     </li>
     <li v-for="(drain, i) in solved.drains" :key="drain.drainId">
-      {{ design.drains[i]!.name }}: {{ units.text('flow', drain.flowM3PerS) }}, {{ drain.state }}.
+      {{ design.drains[i]!.name }}:
+      {{ units.text('flow', drain.flowM3PerS, drain.flowBandM3PerS) }}, {{ drain.state }}.
     </li>
     <template v-if="solved.sump.outage">
       <li v-for="(chamber, i) in solved.sump.chambers" :key="chamber.chamberId">
         {{ design.sump.chambers[i]!.name }}:
         {{ units.text('length', chamber.depthM ?? NaN, chamber.levelBandM) }} deep,
-        {{ units.text('flow', chamber.throughM3PerS) }} through it.
+        {{ units.text('flow', chamber.throughM3PerS, chamber.throughBandM3PerS) }} through it.
       </li>
       <li>
         A power cut brings {{ units.text('volume', solved.sump.outage.drainBack.totalM3) }} and

@@ -153,7 +153,15 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
             <dt>Water in it</dt>
             <dd>{{ units.text('volume', solvedOf(chamber.id).volumeM3 ?? NaN) }}</dd>
             <dt>Through it</dt>
-            <dd>{{ units.text('flow', solvedOf(chamber.id).throughM3PerS) }}</dd>
+            <dd>
+              {{
+                units.text(
+                  'flow',
+                  solvedOf(chamber.id).throughM3PerS,
+                  solvedOf(chamber.id).throughBandM3PerS,
+                )
+              }}
+            </dd>
             <dt>To the sump’s rim</dt>
             <dd>{{ units.text('length', solvedOf(chamber.id).freeboardM ?? NaN) }}</dd>
             <template v-if="solvedOf(chamber.id).speedMPerS !== null">

@@ -31,6 +31,7 @@ export function solveSump(steady: SteadyState, flowShare = 0): RunningSump {
       span: spans[i]!,
       areaM2: areasM2[i]!,
       levelBandM: bandsM[i]!,
+      flowShare,
     }),
   )
   return {
@@ -46,6 +47,7 @@ function unsized(level: ChamberLevel, chamberId: string): SolvedChamber {
     chamberId,
     ...level,
     levelBandM: 0,
+    throughBandM3PerS: 0,
     depthM: null,
     lengthM: null,
     areaM2: null,
@@ -63,6 +65,7 @@ interface Place {
   readonly span: ChamberSpan
   readonly areaM2: number
   readonly levelBandM: number
+  readonly flowShare: number
 }
 
 function sized(
@@ -81,6 +84,7 @@ function sized(
     chamberId: chamber.id,
     levelM: level.levelM,
     levelBandM: place.levelBandM,
+    throughBandM3PerS: place.flowShare * level.throughM3PerS,
     throughM3PerS: level.throughM3PerS,
     starved: level.starved,
     spills: level.spills,

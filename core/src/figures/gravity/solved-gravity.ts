@@ -120,6 +120,7 @@ export interface SolvedChamber {
   readonly levelM: number
   /** How far that may be off; zero: the keeper fills to it. */
   readonly levelBandM: number
+  readonly throughBandM3PerS: number
   /** Over the sump's floor; null: the sump has no sizes. */
   readonly depthM: number | null
   readonly lengthM: number | null
