@@ -69,7 +69,7 @@ const rated = useTrial(
 const need = computed(() => rated.answer.value)
 const tariff = computed(() => store.shown!.tariff)
 const cost = (perYear: number | null) =>
-  perYear === null ? 'no tariff' : `${perYear.toFixed(2)} ${tariff.value?.currency ?? ''}`
+  perYear === null ? 'no tariff' : `${units.text('money', perYear)} ${tariff.value?.currency ?? ''}`
 const offText = (off: number) =>
   Number.isFinite(off)
     ? `${Math.round(Math.abs(off) * 100)}% too ${off > 0 ? 'high' : 'low'}`
