@@ -2,7 +2,7 @@
 const RUNGS = `
   quantity numeric lattice jet
   fluid heat tank pipe fitting pump weir skimmer uv device scene
-  run network drain sump
+  run network drain sump rest
   design layout loop figures judge drill editing fit build-sheet
   finding key-figures fix working basin
   currents sizing compare`

@@ -14,6 +14,8 @@ export {
 export { DEFAULT_RANGES } from './scene/index.ts'
 export {
   Bands,
+  evaluateTees,
+  linkHead,
   type LinkPump,
   makeLine,
   makeNetwork,

@@ -16,20 +16,20 @@ test('a bad design floods, a fix is looked at, applied, and the drill turns fine
   await expect(keeper.margin('drills')).toContainText('on the floor', { timeout: 60_000 })
   await keeper.margin('drills').click()
   await allRun(page)
-  await expect(row(page, 'top-off-open')).toHaveAttribute('data-outcome', 'wet')
+  await expect(row(page, 'top-off-welded')).toHaveAttribute('data-outcome', 'wet')
   await expect(page.getByTestId('drill-said')).toContainText(/\d\sL reach the floor/)
   await expect(page.getByRole('cell', { name: 'runs over' }).first()).toBeVisible()
   await page.getByRole('button', { name: /Preview: A can of/ }).click()
   const preview = page.getByTestId('fix-preview')
   await expect(preview).toContainText('The floor stays dry', { timeout: 60_000 })
-  await expect(row(page, 'top-off-open')).toHaveAttribute('data-outcome', 'wet')
+  await expect(row(page, 'top-off-welded')).toHaveAttribute('data-outcome', 'wet')
   await preview.getByRole('button', { name: 'Apply' }).click()
-  await expect(row(page, 'top-off-open')).toHaveAttribute('data-outcome', /watch|dry/, {
+  await expect(row(page, 'top-off-welded')).toHaveAttribute('data-outcome', /watch|dry/, {
     timeout: 60_000,
   })
   await keeper.saved()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(row(page, 'top-off-open')).toHaveAttribute('data-outcome', 'wet', {
+  await expect(row(page, 'top-off-welded')).toHaveAttribute('data-outcome', 'wet', {
     timeout: 60_000,
   })
 })

@@ -5,6 +5,7 @@ import LampFields from '../src/treatment/LampFields.vue'
 import LoadFields from '../src/treatment/LoadFields.vue'
 import SkimmerBench from '../src/treatment/SkimmerBench.vue'
 import { dayOf } from '../src/shell/clock.ts'
+import SumpBench from '../src/sump/SumpBench.vue'
 import { useUnits } from '../src/shell/units.ts'
 import { enter, field, hasButton, press, shown, spaced, text } from './a-view.ts'
 import { anOpenBasin } from './open-basin.ts'
@@ -55,6 +56,20 @@ describe('how warm it stays', () => {
     expect(plan.chillerW).toBe(450)
   })
 
+  test('the sump asks for evaporation only while the room’s air does not say it', async () => {
+    store.set(['heat', 'humidity'], null)
+    await shown(SumpBench)
+    const asks = () =>
+      [...document.querySelectorAll('label')].some((label) =>
+        label.textContent.trim().startsWith('Evaporation'),
+      )
+    expect(asks()).toBe(true)
+    store.set(['heat', 'humidity'], 0.4)
+    await Promise.resolve()
+    expect(asks()).toBe(false)
+    expect(text()).toContain('follows from the room’s air')
+  })
+
   test('in US units every figure is in them', async () => {
     await shown(SkimmerBench)
     useUnits().family = 'us'
@@ -78,6 +93,17 @@ describe('what is fed', () => {
     expect(store.design!.treatment.feeds[0]).toMatchObject({ perDay: 12, mostPerDay: null })
     await enter('at most', '2')
     expect(store.design!.treatment.feeds[0]).toMatchObject({ perDay: 2, mostPerDay: null })
+  })
+})
+
+describe('a range pushed along by one of its ends', () => {
+  test('comes back whole with one step back', async () => {
+    await shown(LoadFields)
+    const before = store.design!.treatment.feeds[0]!
+    await enter('a day', '12')
+    expect(store.design!.treatment.feeds[0]).toMatchObject({ perDay: 12, mostPerDay: null })
+    await store.undo()
+    expect(store.design!.treatment.feeds[0]).toEqual(before)
   })
 })
 

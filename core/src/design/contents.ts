@@ -34,3 +34,9 @@ export function givenBackM3(sump: Sump): number {
 export function skimmersGiveBackM3({ devices }: Sump): number {
   return devices.reduce((sum, { part }) => sum + (part.skimmer?.givesBackM3 ?? 0), 0)
 }
+
+/** Where that water comes back: the chamber with the skimmer, else the one made for it; null: nobody says. */
+export function heldUpChamberId({ devices, chambers }: Sump): string | null {
+  const skimmer = devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
+  return skimmer?.chamberId ?? chambers.find(({ use }) => use === 'skimmer')?.id ?? null
+}

@@ -134,6 +134,11 @@ export function surfaceM(tank: DisplayTank): number {
   return tank.floorHeightM + tank.waterLevelM
 }
 
+/** Height of a line's break hole, drilled so far under its tank's running surface; null: it has none. */
+export function breakHoleM(tank: DisplayTank, { breakDepthM }: LineEnd): number | null {
+  return breakDepthM === null ? null : surfaceM(tank) - breakDepthM
+}
+
 /** Speed a pump runs at: a pump of one speed knows no other. */
 export function runningSpeed(part: PumpPart, speed: number): number {
   return part.control === 'fixed-speed' ? 1 : speed

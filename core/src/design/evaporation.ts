@@ -3,23 +3,22 @@ import { memoizeWith } from '../numeric/index.ts'
 import type { BasinDesign } from './design.ts'
 import type { HeatPlan } from './heat-plan.ts'
 
-/** The room's air at the coldest, where a heater works hardest and most evaporates; null: its humidity is not set. */
-export function airAt(heat: HeatPlan | null, roomC: number): RoomAir | null {
-  if (!heat || heat.humidity === null) return null
-  return { roomC, humidity: heat.humidity, stirred: heat.stirred }
+/** The room's air at a temperature; null: its humidity is not set. */
+export function airAt({ humidity, stirred }: HeatPlan, roomC: number): RoomAir | null {
+  return humidity === null ? null : { roomC, humidity, stirred }
 }
 
 /** What evaporates, as it was given or by the room's air, mm a day over the open surface; not below zero. */
 export function evaporationMmPerDay(design: BasinDesign): number {
   const { heat, water, sump } = design
-  if (!heat || heat.humidity === null) return sump.evaporationMmPerDay
-  return byAir(heat, water)
+  return (heat && byAir(heat, water)) ?? sump.evaporationMmPerDay
 }
 
-/** At the coldest room: heated, it is the driest, so the top-off has most to do. */
+/** At the coldest room, heated, where the most evaporates; null: its humidity is not set. */
 const byAir = memoizeWith(
   (heat: HeatPlan, water: BasinDesign['water']) => {
-    const air = airAt(heat, heat.coldestRoomC)!
+    const air = airAt(heat, heat.coldestRoomC)
+    if (!air) return null
     const heatW = evaporationHeatW(1, water, air)
     return Math.max(0, mmPerDay(evaporationOfHeatM3PerS(heatW, water.temperatureC), 1))
   },

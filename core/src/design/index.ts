@@ -1,6 +1,13 @@
-export { chamberContents, givenBackM3, skimmersGiveBackM3, standsInWater } from './contents.ts'
+export {
+  chamberContents,
+  givenBackM3,
+  heldUpChamberId,
+  skimmersGiveBackM3,
+  standsInWater,
+} from './contents.ts'
 export {
   type BasinDesign,
+  breakHoleM,
   byId,
   type DisplayTank,
   type LineEnd,
@@ -26,7 +33,7 @@ export {
 } from './edit.ts'
 export { airAt, evaporationMmPerDay } from './evaporation.ts'
 export type { HeatPlan } from './heat-plan.ts'
-export { burnedByS, onDay } from './lamp-hours.ts'
+export { onDay } from './lamp-hours.ts'
 export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
 export type {
   Drain,

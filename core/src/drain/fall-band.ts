@@ -1,24 +1,36 @@
-import { addLinkSpread, type Band, bandOf, KIND_COUNT } from '../network/index.ts'
+import {
+  addLinkSpread,
+  type Band,
+  bandOf,
+  KIND_COUNT,
+  piecesOf,
+  type SpreadSums,
+} from '../network/index.ts'
 import { zeros } from '../numeric/index.ts'
-import { type Fall, FallSearch } from './fall.ts'
+import type { FallSearch } from './fall.ts'
 
-/** How far a full pipe's flow may be off by its own pieces: S = 1/(dh/dq) for each. */
-export function fallBand(fall: Fall, flowM3PerS: number): Band {
+/** What is uncertain in a full pipe at a flow, m. */
+function spreadsOf({ link }: FallSearch, flowM3PerS: number): SpreadSums {
   const spreads = { links: 1, sums: zeros(KIND_COUNT), squares: zeros(KIND_COUNT) }
-  const search = new FallSearch(fall)
+  if (flowM3PerS > 0) addLinkSpread(spreads, 0, link, flowM3PerS)
+  return spreads
+}
+
+/** How far the head that a full pipe takes at a flow may be off by its own pieces, m. */
+export function fallSpreadM(search: FallSearch, flowM3PerS: number): number {
+  return Math.sqrt(piecesOf(spreadsOf(search, flowM3PerS)))
+}
+
+/** How far a full pipe's flow may be off, and what brings it: the same through S = 1/(dh/dq). */
+export function fallBand(search: FallSearch, flowM3PerS: number): Band {
   const { slope } = search.lossAt(flowM3PerS)
-  if (flowM3PerS > 0 && slope > 0) addLinkSpread(spreads, 0, search.link, flowM3PerS)
+  const { sums, squares } = spreadsOf(search, flowM3PerS)
   const per = slope > 0 ? 1 / slope : 0
   return bandOf(
     {
-      sums: spreads.sums.map((sum) => per * sum),
-      squares: spreads.squares.map((square) => per * per * square),
+      sums: sums.map((sum) => per * sum),
+      squares: squares.map((square) => per * per * square),
     },
     [],
   )
-}
-
-/** How far the head that a full pipe takes may be off at a flow, m: its flow's band times dh/dq. */
-export function fallSpreadM(fall: Fall, flowM3PerS: number): number {
-  return fallBand(fall, flowM3PerS).band * new FallSearch(fall).lossAt(flowM3PerS).slope
 }

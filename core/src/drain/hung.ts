@@ -4,17 +4,18 @@ import { speedMPerS } from '../pipe/index.ts'
 /** Does the water's speed carry the air out of an inverted U tube? */
 export type PrimeVerdict = 'stays-primed' | 'between' | 'doubtful'
 
-/** V/√(gD) at and above which air is swept out, and below which it gathers. */
-const SWEPT = 0.8
+/** V/√(gD) at and above which air is swept out, in a hung tube and down a siphon's upright. */
+export const AIR_SWEPT_FROUDE = 0.8
+/** Below this it gathers in a hung tube. */
 const GATHERS = 0.5
 
-/** V/√(gD) in a tube. */
+/** V/√(gD) in a full tube or pipe. */
 export function tubeFroude(tubeBoreM: number, flowM3PerS: number): number {
   return speedMPerS(flowM3PerS, tubeBoreM) / Math.sqrt(GRAVITY_M_PER_S2 * tubeBoreM)
 }
 
 /** Whether a hung tube sweeps its air out, by V/√(gD) of its water (hydraulics reference, §6). */
 export function primeVerdict(froude: number): PrimeVerdict {
-  if (froude >= SWEPT) return 'stays-primed'
+  if (froude >= AIR_SWEPT_FROUDE) return 'stays-primed'
   return froude < GATHERS ? 'doubtful' : 'between'
 }

@@ -36,9 +36,12 @@ export function drillsChanged(
   }
 }
 
-/** Worst first: floods, then what needs an eye, then by the least margin. */
+/** Worst first: by outcome, then by what reaches the floor, then by the least margin. */
 export function worstFirst(verdicts: readonly Verdict[]): Verdict[] {
   return [...verdicts].sort(
-    (a, b) => OUTCOME_ORDER[a.outcome] - OUTCOME_ORDER[b.outcome] || a.marginM - b.marginM,
+    (a, b) =>
+      OUTCOME_ORDER[a.outcome] - OUTCOME_ORDER[b.outcome] ||
+      b.spilledM3 - a.spilledM3 ||
+      a.marginM - b.marginM,
   )
 }

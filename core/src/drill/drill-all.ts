@@ -2,10 +2,10 @@ import type { SteadyState } from '../loop/index.ts'
 import { worstFirst } from './better.ts'
 import { drillsOf } from './drills.ts'
 import type { Drill } from './fault.ts'
+import { drillVerdict } from './one-drill.ts'
 import { chained } from './own-drill.ts'
-import { simulateDrill } from './simulate-drill.ts'
 import { pairsOf, singleFailures, type Survival, survivalOf } from './survival.ts'
-import { type Verdict, verdictOf } from './verdict.ts'
+import type { Verdict } from './verdict.ts'
 
 /** Every drill that applies, the keeper's own behind the others. */
 export function allDrills(steady: SteadyState): Drill[] {
@@ -29,7 +29,7 @@ const MOST_PAIR_LINES = 4000
 /** Simulates all of them, and every two single failures at once where those are not too many, one after the other. */
 export function drillAll(steady: SteadyState, mostPairLines = MOST_PAIR_LINES): Drilled {
   const drills = allDrills(steady)
-  const simulated = (drill: Drill) => verdictOf(simulateDrill(steady, drill))
+  const simulated = (drill: Drill) => drillVerdict(steady, drill)
   const verdicts = drills.map(simulated)
   const singles = singleFailures(drills)
   const all = pairsOf(singles)

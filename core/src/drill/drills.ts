@@ -224,6 +224,17 @@ function sump({ design }: SteadyState): Drill[] {
     drill('top-off-open', sentence('Top-off stuck open'), atOnce({ kind: 'top-off-open' }), {
       durationS: DAY_S,
     }),
+    // Without a limit of its own it makes no difference what is stuck.
+    ...(topOff.runLimitS === null
+      ? []
+      : [
+          drill(
+            'top-off-welded',
+            sentence('Top-off’s relay welded: it runs past its limit'),
+            atOnce({ kind: 'top-off-welded' }),
+            { durationS: DAY_S },
+          ),
+        ]),
     drill('top-off-shut', sentence('Top-off stuck shut'), atOnce({ kind: 'top-off-shut' }), {
       ...days,
       evaporates: true,

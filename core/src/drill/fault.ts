@@ -19,7 +19,10 @@ export type DrillFault =
   /** A full sock or a jammed roller: its chamber gives nothing on but over its wall. */
   | { readonly kind: 'sock-blocked'; readonly chamberId: string }
   | { readonly kind: 'teeth-fouled'; readonly tankId: string; readonly share: number }
+  /** Its sensor is stuck: it runs until its own limit, where it has one. */
   | { readonly kind: 'top-off-open' }
+  /** Its relay is welded: nothing stops it but the can's end. */
+  | { readonly kind: 'top-off-welded' }
   | { readonly kind: 'top-off-shut' }
   | { readonly kind: 'check-open'; readonly lineId: string }
   | { readonly kind: 'check-shut'; readonly lineId: string }

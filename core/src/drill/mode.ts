@@ -4,7 +4,8 @@ import type { Piece } from '../run/index.ts'
 import type { DrillFault } from './fault.ts'
 
 /** What the top-off does now. */
-export type TopOffMode = 'waits' | 'runs' | 'stuck-open' | 'stuck-shut' | 'empty'
+export type TopOffMode =
+  'waits' | 'runs' | 'stuck-open' | 'welded' | 'stuck-shut' | 'gave-up' | 'empty'
 
 /** How the system stands between two switchings. */
 export interface Mode {
@@ -13,6 +14,8 @@ export interface Mode {
   readonly powered: boolean
   /** Pumps that a sensor, a controller or air has stopped. */
   readonly stopped: ReadonlySet<string>
+  /** Of these, the pumps that gasp on: each passes what comes to it. */
+  readonly gasping: ReadonlySet<string>
   /** Share of each blocked drain's flow that is lost. */
   readonly blocked: ReadonlyMap<string, number>
   /** Siphon drains with air in them. */
@@ -37,6 +40,7 @@ export function atTheStart(design: BasinDesign): Mode {
     design,
     powered: true,
     stopped: new Set(),
+    gasping: new Set(),
     blocked: new Map(),
     unprimed: new Set(),
     broken: new Set(),
@@ -59,6 +63,16 @@ export function withMember<T>(set: ReadonlySet<T>, member: T): Set<T> {
 /** Does a pump run now? */
 export function runsNow(mode: Mode, { id, stopped }: PlacedPump): boolean {
   return mode.powered && !stopped && !mode.stopped.has(id)
+}
+
+/** Does the top-off give water now? One that is stuck open may be a float valve, which needs no power. */
+export function topOffRuns({ topOff, powered }: Mode): boolean {
+  return topOff === 'stuck-open' || (powered && (topOff === 'welded' || topOff === 'runs'))
+}
+
+/** Is a top-off that runs held to its own limit? */
+export function isLimited({ topOff }: Mode): boolean {
+  return topOff === 'stuck-open' || topOff === 'runs'
 }
 
 /** The mode after something went wrong. */
@@ -86,6 +100,8 @@ export function afterFault(mode: Mode, fault: DrillFault): Mode {
       return { ...mode, design: withFouledTeeth(mode.design, fault.tankId, fault.share) }
     case 'top-off-open':
       return { ...mode, topOff: 'stuck-open' }
+    case 'top-off-welded':
+      return { ...mode, topOff: 'welded' }
     case 'top-off-shut':
       return { ...mode, topOff: 'stuck-shut' }
     case 'check-open':

@@ -1,19 +1,22 @@
+import { breakHoleM } from '../design/index.ts'
 import { drawsAirBelowM } from '../figures/index.ts'
 import type { EventDetector } from './integrate.ts'
-import { type Mode, runsNow, withMember } from './mode.ts'
+import { type Mode, runsNow, topOffRuns, withMember } from './mode.ts'
+import type { DoubtfulWays } from './ways.ts'
 import type { Plant } from './plant.ts'
 import { vesselKey, type VesselOf } from './vessel.ts'
 
 /** What a detector that fires is called in the log. */
 export type DrillEvent =
   | { readonly kind: 'sensor-stops-pumps'; readonly tankId: string }
-  | { readonly kind: 'pump-draws-air'; readonly placedId: string }
+  | { readonly kind: 'pump-draws-air'; readonly placedId: string; readonly gasps: boolean }
   | { readonly kind: 'siphon-primes'; readonly drainId: string }
   | { readonly kind: 'siphon-drops'; readonly drainId: string }
   | { readonly kind: 'back-siphon-breaks'; readonly lineId: string }
   | { readonly kind: 'top-off-starts' }
   | { readonly kind: 'top-off-stops' }
   | { readonly kind: 'top-off-empty' }
+  | { readonly kind: 'top-off-gives-up' }
   | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
 
 /** A detector with what it does to the system; null: it is only written down. */
@@ -33,11 +36,11 @@ const FLOAT_M = 0.005
 export function plantDetectors(
   plant: Plant,
   mode: Mode,
-  written: ReadonlySet<string>,
+  { written, ways }: { readonly written: ReadonlySet<string>; readonly ways: DoubtfulWays },
 ): PlantDetector[] {
   return [
     ...sensors(plant, mode),
-    ...dryPumps(plant, mode),
+    ...dryPumps(plant, mode, ways.air === 'gasps'),
     ...primes(plant, mode),
     ...breaks(plant, mode),
     ...floats(plant, mode),
@@ -64,7 +67,7 @@ function sensors(plant: Plant, mode: Mode): PlantDetector[] {
   })
 }
 
-function dryPumps(plant: Plant, mode: Mode): PlantDetector[] {
+function dryPumps(plant: Plant, mode: Mode, gasps: boolean): PlantDetector[] {
   return plant.steady.layout.pumps.flatMap((pump): PlantDetector[] => {
     const { id, chamberId } = pump.placed
     if (!runsNow(mode, pump.placed)) return []
@@ -76,8 +79,12 @@ function dryPumps(plant: Plant, mode: Mode): PlantDetector[] {
       {
         name: `dry ${id}`,
         value: (levels) => leastM - levels[at]!,
-        event: { kind: 'pump-draws-air', placedId: id },
-        becomes: (now) => ({ ...now, stopped: withMember(now.stopped, id) }),
+        event: { kind: 'pump-draws-air', placedId: id, gasps },
+        becomes: (now) => ({
+          ...now,
+          stopped: withMember(now.stopped, id),
+          gasping: gasps ? withMember(now.gasping, id) : now.gasping,
+        }),
       },
     ]
   })
@@ -118,9 +125,8 @@ function breaks(plant: Plant, mode: Mode): PlantDetector[] {
     const { end, id } = laid.line
     if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
     const tank = design.tanks.findIndex((display) => display.id === end.id)
-    const surfaceM = design.tanks[tank]!.floorHeightM + design.tanks[tank]!.waterLevelM
-    const clean = end.breakDepthM !== null && !mode.grown.has(id)
-    const airM = clean ? Math.max(surfaceM - end.breakDepthM, laid.mouth.zM) : laid.mouth.zM
+    const holeM = mode.grown.has(id) ? null : breakHoleM(design.tanks[tank]!, end)
+    const airM = Math.max(holeM ?? -Infinity, laid.mouth.zM)
     return [
       {
         name: `breaks ${id}`,
@@ -134,7 +140,7 @@ function breaks(plant: Plant, mode: Mode): PlantDetector[] {
 
 function floats(plant: Plant, mode: Mode): PlantDetector[] {
   const { topOffSupply, returnChamber, steady, vessels } = plant
-  const runs = mode.topOff === 'stuck-open' || (mode.topOff === 'runs' && mode.powered)
+  const runs = topOffRuns(mode)
   if (topOffSupply < 0) return []
   const keptM = steady.chambers[steady.returnIndex]!.levelM
   const detectors: PlantDetector[] = []

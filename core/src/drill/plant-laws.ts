@@ -1,15 +1,16 @@
 import { chamberContents, evaporationMmPerDay, type SumpWall } from '../design/index.ts'
-import { BoundaryLevels, layOut } from '../layout/index.ts'
+import { BoundaryLevels, layOut, pathTo } from '../layout/index.ts'
 import { type Blocked, BoxSearch, NONE_BLOCKED, passageOf, rimOf } from '../loop/index.ts'
 import { makeNetwork } from '../network/index.ts'
 import { evaporationM3PerS } from '../sump/index.ts'
 import { Drains } from './law/drains.ts'
+import { gaspOf } from './law/gasp.ts'
 import { throughPassage } from './law/passage.ts'
 import { ReturnFlow, type Tap } from './law/return.ts'
 import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
-import { type Mode, pumpsAsTheyStand } from './mode.ts'
+import { type Mode, pumpsAsTheyStand, topOffRuns } from './mode.ts'
 import {
   chamberEdgesM,
   OUTSIDE,
@@ -48,6 +49,8 @@ export function plantLaws(
       ...(mode.takenM3PerS > 0 ? [new Steady(0, plant.removed, mode.takenM3PerS)] : []),
       ...(evaporates ? evaporation(plant) : []),
       returnFlow,
+      // Last: it passes on what all others bring.
+      ...gaspLaws(plant, mode),
     ],
     returnFlow,
     drains: ofTanks.filter((law) => law instanceof Drains),
@@ -145,11 +148,28 @@ function edgeLaws(plant: Plant): Law[] {
   )
 }
 
-function topOffLaws(plant: Plant, { topOff, powered }: Mode): Law[] {
+function topOffLaws(plant: Plant, mode: Mode): Law[] {
   const { topOffSupply, returnChamber, steady } = plant
-  const runs = topOff === 'stuck-open' || (topOff === 'runs' && powered)
-  if (topOffSupply < 0 || !runs) return []
+  if (topOffSupply < 0 || !topOffRuns(mode)) return []
   return [new Steady(topOffSupply, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
+}
+
+/** A pump that gasps passes what comes to its chamber into the first tank that its water reaches. */
+function gaspLaws({ steady, chamberAt }: Plant, { gasping, powered }: Mode): Law[] {
+  if (!powered) return []
+  const { layout, solution, design } = steady
+  return layout.pumps.flatMap(({ placed, lineIndex }): Law[] => {
+    if (lineIndex === null || !gasping.has(placed.id)) return []
+    const fed = layout.lines.find(
+      ({ line, end }, i) =>
+        line.end.at === 'tank' &&
+        end !== 'outside-tank' &&
+        pathTo(layout, i)[0]!.lineIndex === lineIndex,
+    )
+    const into = design.tanks.findIndex(({ id }) => id === fed?.line.end.id)
+    const most = solution.flows.flowsM3PerS[layout.segments[lineIndex]![0]!.link]!
+    return into < 0 ? [] : [gaspOf(chamberAt.get(placed.chamberId)!, into, Math.max(0, most))]
+  })
 }
 
 /** Every open surface gives to the air; a reservoir is kept covered. */

@@ -2,14 +2,17 @@ import {
   type BasinDesign,
   chamberSpans,
   type DisplayTank,
+  heldUpChamberId,
   skimmersGiveBackM3,
   type SumpBox,
 } from '../design/index.ts'
-import { filledShareOf, noiseBand } from '../drain/index.ts'
 import { pathTo } from '../layout/index.ts'
 import {
   boxRim,
   chamberAreasM2,
+  drainWaterM3,
+  INNER_DEPTH_M,
+  LEAST_AREA_M2,
   type Overflowing,
   pipeWaterM3,
   type SteadyState,
@@ -68,12 +71,8 @@ export interface Plant {
   readonly drawsFrom: readonly number[]
 }
 
-/** An inner box with no sizes given is so deep from its rim to the tank's panel, m (choice). */
-const INNER_DEPTH_M = 0.06
 /** Its floor stands so far below its rim, m (choice): its water never falls there. */
 const INNER_HEIGHT_M = 0.4
-/** A chamber that what stands in it fills wholly keeps this much surface, m². */
-const LEAST_AREA_M2 = 1e-4
 
 /** Can a design be drilled? Its tanks must have overflows with a way down, and its sump its sizes. */
 export function canDrill({ sump, tanks, drains }: BasinDesign): boolean {
@@ -179,8 +178,6 @@ function heldUpWater(
   { design: { sump } }: SteadyState,
   at: (chamberId: string | null) => number,
 ): PipeWater[] {
-  const skimmer = sump.devices.find(({ part, chamberId }) => part.skimmer && chamberId !== null)
-  const made = sump.chambers.find(({ use }) => use === 'skimmer')?.id ?? null
   const list: ['held-up' | 'skimmers', number][] = [
     ['held-up', sump.hungWaterM3],
     ['skimmers', skimmersGiveBackM3(sump)],
@@ -192,7 +189,7 @@ function heldUpWater(
       id: null,
       vessel: all.add(store(standsIn), fullM3),
       fullM3,
-      fallsTo: at(skimmer?.chamberId ?? made),
+      fallsTo: at(heldUpChamberId(sump)),
     }))
 }
 
@@ -264,19 +261,15 @@ function tankPlaces(all: Vessels, steady: SteadyState, i: number): TankPlaces {
 /** What stands in the drains that run. */
 function drainWater(
   all: Vessels,
-  { drains, drainFlows, chambers }: SteadyState,
+  steady: SteadyState,
   chamberAt: ReadonlyMap<string, number>,
 ): PipeWater[] {
-  const tankCount = [...chamberAt.values()][0]!
-  return drains.flatMap((laid): PipeWater[] => {
-    const flow = drainFlows[laid.index]!
-    if (flow <= 0) return []
-    const full = laid.drain.role === 'siphon' || noiseBand(laid.boreM, flow) === 'over'
-    const into = chamberAt.get(laid.chamberId)!
-    const share = full ? 1 : filledShareOf(laid.boreM, flow)
-    const fullM3 = pipeWaterM3(laid.placed, chambers[into - tankCount]!.levelM, share)
+  return steady.drains.flatMap((laid): PipeWater[] => {
+    if (steady.drainFlows[laid.index]! <= 0) return []
+    const fullM3 = drainWaterM3(steady, laid)
     const vessel = all.add(store(`drain ${laid.drain.id}`), fullM3)
-    return [{ standsIn: 'drain', id: laid.drain.id, vessel, fullM3, fallsTo: into }]
+    const fallsTo = chamberAt.get(laid.chamberId)!
+    return [{ standsIn: 'drain', id: laid.drain.id, vessel, fullM3, fallsTo }]
   })
 }
 

@@ -5,12 +5,13 @@ import { zeros } from '../numeric/index.ts'
 import { type Brine, brineOf, mixed } from './brine.ts'
 import type { Drill, DrillFault } from './fault.ts'
 import { type EventDetector, integrate } from './integrate.ts'
-import { afterFault, atTheStart, type Mode } from './mode.ts'
+import { afterFault, atTheStart, isLimited, type Mode, topOffRuns } from './mode.ts'
 import { drainTurns, movePipeWater } from './pipe-water.ts'
 import { type DrillEvent, type PlantDetector, plantDetectors } from './plant-detectors.ts'
 import { plantLaws, type PlantLaws } from './plant-laws.ts'
 import { makePlant, type Plant } from './plant.ts'
 import { levelsOf } from './vessel.ts'
+import { FIRST_WAYS, type DoubtfulWays } from './ways.ts'
 
 /** What happened when. */
 export interface LogEntry {
@@ -64,6 +65,7 @@ export interface SimulationOptions {
   readonly stepsForOne?: number
   /** Keeps moments for playing; without, only the extremes. */
   readonly keepsMoments?: boolean
+  readonly ways?: DoubtfulWays
 }
 
 /** A system that switches more often than this is chattering, and is left at that. */
@@ -103,6 +105,8 @@ class DrillWalk {
   #freshBefore: number
   #lostBefore = 0
   #timeS = 0
+  /** When the top-off's own limit stops it. */
+  #givesUpS = Infinity
   /** A drill that took days is over an hour after its pump drew air. */
   #lastS = Infinity
   #steps = 0
@@ -162,9 +166,13 @@ class DrillWalk {
 
   #flowUntil(toS: number): void {
     for (let switchings = 0; switchings < MOST_SWITCHINGS; switchings++) {
-      const untilS = Math.min(toS, this.#lastS)
-      if (this.#timeS >= untilS) return
-      const detectors = plantDetectors(this.#plant, this.#mode, this.#written)
+      const endS = Math.min(toS, this.#lastS)
+      if (this.#timeS >= endS) return
+      const untilS = Math.min(endS, this.#givesUpS)
+      const detectors = plantDetectors(this.#plant, this.#mode, {
+        written: this.#written,
+        ways: this.#options.ways ?? FIRST_WAYS,
+      })
       const turns = drainTurns(this.#plant, this.#volumes)
       const end = integrate(this.#volumes, {
         vessels: this.#laws.vessels,
@@ -178,7 +186,11 @@ class DrillWalk {
       this.#timeS = end.timeS
       this.#steps += end.steps
       this.#atRest = end.atRest
-      if (!end.detector) return
+      if (!end.detector) {
+        if (this.#timeS < this.#givesUpS || this.#timeS >= endS) return
+        this.#giveUp()
+        continue
+      }
       const fired = detectors.find((detector) => detector === end.detector)
       if (fired) this.#fire(fired)
       else this.#settlePipes()
@@ -194,7 +206,22 @@ class DrillWalk {
     if (detector.becomes) this.#switch(detector.becomes(this.#mode))
   }
 
+  #giveUp(): void {
+    this.#log.push({ atS: this.#timeS, what: { event: { kind: 'top-off-gives-up' } } })
+    this.#switch({ ...this.#mode, topOff: 'gave-up' })
+  }
+
+  /** Its own limit counts from when it begins to run. */
+  #timeTopOff(before: Mode, now: Mode): void {
+    const limitS = this.#plant.steady.design.sump.topOff?.runLimitS ?? Infinity
+    if (!topOffRuns(now) || !isLimited(now)) this.#givesUpS = Infinity
+    else if (!topOffRuns(before) || this.#givesUpS === Infinity) {
+      this.#givesUpS = this.#timeS + limitS
+    }
+  }
+
   #switch(mode: Mode): void {
+    this.#timeTopOff(this.#mode, mode)
     this.#mode = mode
     const { returnFlow } = this.#laws
     this.#laws = plantLaws(this.#plant, mode, this.#drill.evaporates, returnFlow)

@@ -42,8 +42,9 @@ export interface Verdict {
   readonly pump: {
     readonly lowestM: number
     readonly aboveAirM: number
-    readonly drewAirAtS: number | null
   } | null
+  /** When a pump first drew air, whether its inlet's height is given or not; null: none did. */
+  readonly drewAirAtS: number | null
   /** Time until something must be done; null: nothing must. */
   readonly actWithinS: number | null
   readonly act: Sentence | null
@@ -69,11 +70,12 @@ export function verdictOf(simulation: DrillSimulation): Verdict {
   const spilledM3 = onFloorM3(simulation.plant, simulation.volumes)
   const pump = pumpVerdict(simulation)
   const wet = spilledM3 > SPLASH_M3
-  const tight = tightest.marginM! < LITTLE_M || pump?.drewAirAtS != null
+  const drewAirAtS = airAtS(simulation)
+  const tight = tightest.marginM! < LITTLE_M || drewAirAtS !== null
   const lost = lostTrack(simulation)
   const outcome: DrillOutcome = wet ? 'wet' : tight || lost ? 'watch' : 'dry'
   const over = simulation.log.find(({ what }) => 'event' in what && what.event.kind === 'runs-over')
-  const actWithinS = wet ? (over?.atS ?? 0) : (pump?.drewAirAtS ?? null)
+  const actWithinS = wet ? (over?.atS ?? 0) : drewAirAtS
   return {
     drillId: simulation.drill.id,
     title: simulation.drill.title,
@@ -82,7 +84,7 @@ export function verdictOf(simulation: DrillSimulation): Verdict {
       ? sentence('It could not be followed past {time}: count on nothing after that.', {
           time: ['duration', simulation.endS],
         })
-      : saidOf({ outcome, tightest, spilledM3, pump, overAtS: over?.atS ?? null }),
+      : saidOf({ outcome, tightest, spilledM3, drewAirAtS, overAtS: over?.atS ?? null }),
     spilledM3,
     spilledFrom: simulation.plant.spills
       .map(({ name, vessel }) => ({ name, volumeM3: simulation.volumes[vessel]! }))
@@ -91,6 +93,7 @@ export function verdictOf(simulation: DrillSimulation): Verdict {
     marginM: tightest.marginM!,
     tightestId: tightest.vesselId,
     pump,
+    drewAirAtS,
     actWithinS,
     act: actWithinS === null ? null : actOf(simulation.drill.faults.at(-1)!.fault, wet),
     salinityPpt: salinityPpt(simulation.brine),
@@ -126,7 +129,7 @@ function vesselVerdicts({ plant, extremes }: DrillSimulation): VesselVerdict[] {
   })
 }
 
-function pumpVerdict({ plant, extremes, log }: DrillSimulation): Verdict['pump'] {
+function pumpVerdict({ plant, extremes }: DrillSimulation): Verdict['pump'] {
   const known = plant.steady.layout.pumps.flatMap((pump) => {
     const leastM = drawsAirBelowM(pump)
     if (leastM === null) return []
@@ -134,20 +137,24 @@ function pumpVerdict({ plant, extremes, log }: DrillSimulation): Verdict['pump']
     return [{ lowestM, aboveAirM: lowestM - leastM }]
   })
   if (known.length === 0) return null
-  const nearest = known.reduce((a, b) => (b.aboveAirM < a.aboveAirM ? b : a))
+  return known.reduce((a, b) => (b.aboveAirM < a.aboveAirM ? b : a))
+}
+
+/** When a pump first drew air, whether its inlet's height is given or not; null: none did. */
+export function airAtS({ log }: Pick<DrillSimulation, 'log'>): number | null {
   const air = log.find(({ what }) => 'event' in what && what.event.kind === 'pump-draws-air')
-  return { ...nearest, drewAirAtS: air?.atS ?? null }
+  return air?.atS ?? null
 }
 
 interface Said {
   readonly outcome: DrillOutcome
   readonly tightest: VesselVerdict
   readonly spilledM3: number
-  readonly pump: Verdict['pump']
+  readonly drewAirAtS: number | null
   readonly overAtS: number | null
 }
 
-function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence {
+function saidOf({ outcome, tightest, spilledM3, drewAirAtS, overAtS }: Said): Sentence {
   const name = tightest.name
   if (outcome === 'wet') {
     return sentence('{litres} reach the floor; {name} runs over after {time}.', {
@@ -156,9 +163,9 @@ function saidOf({ outcome, tightest, spilledM3, pump, overAtS }: Said): Sentence
       time: ['duration', overAtS ?? 0],
     })
   }
-  if (pump?.drewAirAtS != null) {
+  if (drewAirAtS !== null) {
     return sentence('The floor stays dry; the pump draws air after {time}.', {
-      time: ['duration', pump.drewAirAtS],
+      time: ['duration', drewAirAtS],
     })
   }
   return sentence('The floor stays dry; {name} keeps {margin} to its rim.', {
@@ -178,6 +185,7 @@ function actOf(fault: DrillFault, wet: boolean): Sentence {
           : 'Let the sump fill again before the pump is started.',
       )
     case 'top-off-open':
+    case 'top-off-welded':
       return sentence('Shut the top-off off by hand.')
     case 'top-off-shut':
       return sentence('Top up with fresh water by hand.')

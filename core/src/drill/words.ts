@@ -46,6 +46,8 @@ function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
       return sentence('Half of the open teeth foul')
     case 'top-off-open':
       return sentence('The top-off runs and does not stop')
+    case 'top-off-welded':
+      return sentence('The top-off runs, and its own limit does not stop it')
     case 'top-off-shut':
       return sentence('The top-off gives nothing')
     case 'check-open':
@@ -84,7 +86,14 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
         tank: named(design.tanks, event.tankId),
       })
     case 'pump-draws-air':
-      return sentence('{pump} draws air and stops', { pump: pumpName(design, event.placedId) })
+      return sentence(
+        event.gasps
+          ? '{pump} draws air and gasps on: it passes just what comes to it'
+          : '{pump} draws air and stops',
+        { pump: pumpName(design, event.placedId) },
+      )
+    case 'top-off-gives-up':
+      return sentence('The top-off’s own limit stops it')
     case 'siphon-primes':
       return sentence('{drain} runs full again', { drain: named(design.drains, event.drainId) })
     case 'siphon-drops':

@@ -61,7 +61,7 @@ export function figuresOf(steady: SteadyState): Figures {
   const tanks = design.tanks.map((tank, i) =>
     solveTank(tank, volumes[i]!, water.densityKgPerM3, intoTank(tank.id)),
   )
-  const { overflows, drains, sump, loop } = solveGravity(steady, intoTank)
+  const { overflows, drains, sump, loop } = solveGravity(steady, intoTank, returnSide)
   const clearances = clearancesOf(steady.given.sump)
   const treatment = solveTreatment(design, {
     water: netWater(steady),
@@ -82,12 +82,7 @@ export function figuresOf(steady: SteadyState): Figures {
     heat,
     power: solvePower(design, returnSide, heat),
     totals: totalsOf(tanks, returnSide),
-    rulesOfThumb: rulesOfThumb(
-      layout,
-      leadOf({ returnSide }),
-      tanks[0]!.turnoverPerH,
-      design.returnSide.ownShare,
-    ),
+    rulesOfThumb: rulesOfThumb(layout, leadOf({ returnSide }), tanks[0]!.turnoverPerH),
   }
 }
 

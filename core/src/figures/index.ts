@@ -1,7 +1,8 @@
 export { asItRuns } from './as-it-runs.ts'
 export { type Figures, figuresOf } from './figures.ts'
 export { joinedMatch } from './gravity/joined-match.ts'
-export { aboveRimBandM3, flowShareOf, levelBandsM } from './gravity/level-bands.ts'
+export { type BandedFlow, flowShareOf } from './flow-share.ts'
+export { aboveRimBandM3, levelBandsM } from './gravity/level-bands.ts'
 export { netWater } from './gravity/net-water.ts'
 export { solveSump } from './gravity/solve-sump.ts'
 export type {
@@ -11,11 +12,12 @@ export type {
   SolvedChamber,
   SolvedDrain,
   SolvedDrainPiece,
+  SolvedEmergency,
   SolvedMatch,
+  SolvedStart,
   SolvedTrap,
 } from './gravity/solved-gravity.ts'
 export { drawsAirBelowM } from './gravity/water-use.ts'
-export { TOO_COLD_C, TOO_WARM_C } from './heat/solve-heat.ts'
 export type { HeatInRoom, PowerShare, SolvedHeat, SolvedPower } from './heat/solved-heat.ts'
 export { leadOf } from './lead.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'

@@ -15,8 +15,6 @@ export interface RuleOfThumb<Answer> {
 export interface RulesOfThumb {
   /** Rated flow × a fixed share. */
   readonly deratedFlowM3PerS: RuleOfThumb<number>
-  /** Rated flow × the share the keeper's last pump gave; null: it was never measured. */
-  readonly ownShareFlowM3PerS: RuleOfThumb<number> | null
   /** Lift + 1 ft a 90° elbow + ½ ft a 45° + 1 ft per 10 ft of level run. */
   readonly countedHeadM: RuleOfThumb<number>
   /** The pump's curve at that head. */
@@ -46,7 +44,6 @@ export function rulesOfThumb(
   layout: Layout,
   solved: SolvedLine,
   turnoverPerH: number | null,
-  ownShare: number | null,
 ): RulesOfThumb {
   const index = layout.lines.findIndex(({ line }) => line.id === solved.lineId)
   const { curve } = pumpOf(layout, index)
@@ -60,7 +57,6 @@ export function rulesOfThumb(
   const flow = solved.pump.flowM3PerS
   return {
     deratedFlowM3PerS: rule(DERATED_SHARE * curve.freeFlowM3PerS, flow),
-    ownShareFlowM3PerS: ownShare === null ? null : rule(ownShare * curve.freeFlowM3PerS, flow),
     countedHeadM: rule(headM, solved.pump.headM),
     countedFlowM3PerS: rule(flowAtHead(curve, solved.pump.speed, headM), flow),
     countedElbowsM: rule(elbowsM, solved.fittingsM),

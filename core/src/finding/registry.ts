@@ -18,9 +18,12 @@ import { blockedPipeHeld } from './drains/blocked-pipe-held.ts'
 import { boxWithoutDrain } from './drains/box-without-drain.ts'
 import { drainTooLevel } from './drains/drain-too-level.ts'
 import { emergencyCannotCarry } from './drains/emergency-cannot-carry.ts'
+import { emergencyNotSure } from './drains/emergency-not-sure.ts'
+import { emergencyOnlyFull } from './drains/emergency-only-full.ts'
 import { emergencyWet } from './drains/emergency-wet.ts'
 import { joinedDrains } from './drains/joined-drains.ts'
 import { siphonCannotMatch } from './drains/siphon-cannot-match.ts'
+import { siphonMayNotStart } from './drains/siphon-may-not-start.ts'
 import { siphonNearAir } from './drains/siphon-near-air.ts'
 import { siphonUntuned } from './drains/siphon-untuned.ts'
 import { ventedLoud } from './drains/vented-loud.ts'
@@ -34,6 +37,7 @@ import { holeTooNear } from './overflow/hole-too-near.ts'
 import { hungLosesPrime } from './overflow/hung-loses-prime.ts'
 import { letsAnimalsThrough } from './overflow/lets-animals-through.ts'
 import { teethDrowned } from './overflow/teeth-drowned.ts'
+import { runsOverNow } from './overflow/runs-over-now.ts'
 import { temperedPanel } from './overflow/tempered-panel.ts'
 import { weirTooShort } from './overflow/weir-too-short.ts'
 import { checkValveOnlyGuard } from './return/check-valve-only-guard.ts'
@@ -88,6 +92,7 @@ import { chamberRunsOver } from './sump/chamber-runs-over.ts'
 import { chamberStarved } from './sump/chamber-starved.ts'
 import { chamberTooShort } from './sump/chamber-too-short.ts'
 import { lightLeaks } from './sump/light-leaks.ts'
+import { outageElsewhere } from './sump/outage-elsewhere.ts'
 import { outageHeld } from './sump/outage-held.ts'
 import { runsDrySoon } from './sump/runs-dry-soon.ts'
 import { chamberDepth } from './sump/skimmer-depth.ts'
@@ -147,13 +152,17 @@ const OF_DRAIN = [
   siphonCannotMatch,
   siphonUntuned,
   siphonNearAir,
+  siphonMayNotStart,
   emergencyWet,
+  emergencyNotSure,
+  emergencyOnlyFull,
   ventedLoud,
   drainTooLevel,
   joinedDrains,
 ]
 
 const OF_OVERFLOW: readonly Asked<OverflowCase>[] = [
+  runsOverNow,
   teethDrowned,
   weirTooShort,
   letsAnimalsThrough,
@@ -166,7 +175,7 @@ const OF_OVERFLOW: readonly Asked<OverflowCase>[] = [
   blockedPipeHeld,
 ]
 
-const OF_OUTAGE = [outageHeld, sumpTooSmall, aboveFillLine]
+const OF_OUTAGE = [outageHeld, outageElsewhere, sumpTooSmall, aboveFillLine]
 
 const OF_SUMP = [runsDrySoon, drainsBesidePump, bubblesGoDownTrap]
 

@@ -19,11 +19,27 @@ export interface TeeLaw {
   /** K of all the water turning into the branch, and out of it (Gardel at q = 1). */
   readonly intoBranch: number
   readonly outOfBranch: number
-  /** 0.4 (1 + a)/a of Gardel's dividing branch. */
-  readonly dividingBoth: number
+  /** Gardel's K where an end of the run is the common leg, by the branch's share. */
+  readonly dividing: GardelKs
+  readonly joining: GardelKs
   /** Where the common leg is the run, and where it is the branch. */
   readonly onRun: TeeVelocity
   readonly onBranch: TeeVelocity
+}
+
+/** P = c0 + c1 q + c2 q² of a leg, q the branch's share of the common flow. */
+interface Quadratic {
+  readonly c0: number
+  readonly c1: number
+  readonly c2: number
+}
+
+/** Of the branch and of the run's other end; of this end also where the branch, or it, hardly runs. */
+interface GardelKs {
+  readonly branch: Quadratic
+  readonly straight: Quadratic
+  readonly pastStill: Quadratic
+  readonly intoStill: Quadratic
 }
 
 /** What a flow makes in a leg. */
@@ -44,17 +60,51 @@ function velocityIn(boreM: number): TeeVelocity {
 export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
   const trueRatio = (branchBoreM / runBoreM) ** 2
   const a = Math.min(1, trueRatio)
+  const intoBranch = 1 + (0.4 - 0.1 * a) / (a * a)
+  const outOfBranch = 0.4 + 0.8 / (a * a)
   return {
     runBoreM,
     branchBoreM,
     areaRatio: a,
     trueRatio,
-    intoBranch: 1 + (0.4 - 0.1 * a) / (a * a),
-    outOfBranch: 0.4 + 0.8 / (a * a),
-    dividingBoth: (0.4 * (1 + a)) / a,
+    intoBranch,
+    outOfBranch,
+    // Into the branch 0.95 (1 − q)² + q² (1 + (0.4 − 0.1 a)/a²) + 0.4 q (1 − q)(1 + a)/a;
+    // straight on 0.03 (1 − q)² + 0.35 q² − 0.2 q (1 − q).
+    dividing: gardelKs(
+      inShares(0.95, intoBranch, (0.4 * (1 + a)) / a),
+      inShares(STRAIGHT_K, 0.35, -0.2),
+    ),
+    // From the branch −0.92 (1 − q)² + q² (1.2 − 0.8 (1 − 1/a²)) + (2 − a) q (1 − q);
+    // straight on 0.03 (1 − q)² + q² (0.62 + 0.38 (1 − a)) + (2 − a) q (1 − q).
+    joining: gardelKs(
+      inShares(-0.92, outOfBranch, 2 - a),
+      inShares(STRAIGHT_K, 0.62 + 0.38 * (1 - a), 2 - a),
+    ),
     onRun: velocityIn(runBoreM),
     onBranch: velocityIn(branchBoreM),
   }
+}
+
+/** none (1 − q)² + all q² + both q (1 − q). */
+function inShares(none: number, all: number, both: number): Quadratic {
+  return { c0: none, c1: both - 2 * none, c2: none + all - both }
+}
+
+/** Below 5 % of the common flow a leg's K goes straight from its value at nil: past a dry branch, or as the common leg stands. */
+function gardelKs(branch: Quadratic, straight: Quadratic): GardelKs {
+  const rise = (at(straight, HARDLY_RUNS) - STRAIGHT_K) / HARDLY_RUNS
+  const fall = at(straight, 1 - HARDLY_RUNS) / HARDLY_RUNS
+  return {
+    branch,
+    straight,
+    pastStill: { c0: STRAIGHT_K, c1: rise, c2: 0 },
+    intoStill: { c0: fall, c1: -fall, c2: 0 },
+  }
+}
+
+function at({ c0, c1, c2 }: Quadratic, q: number): number {
+  return c0 + (c1 + c2 * q) * q
 }
 
 /** What a tee does to the water that passes it, written into by `teeAt`. Legs in the order of `TEE_LEGS`. */
@@ -175,58 +225,26 @@ function setLeg(into: TeeAt, leg: TeeLeg, share: number): void {
 /** The common leg is an end of the run: q is the branch's share. */
 function fromRun(tee: TeeLaw, common: 0 | 1, q: number, into: TeeAt): void {
   const other: TeeLeg = common === 0 ? 1 : 0
-  const { dividing } = into
+  const ks = into.dividing ? tee.dividing : tee.joining
   into.shareLeg = BRANCH
-  const still = q < HARDLY_RUNS
-  branchK(tee, dividing, q)
-  const rise = (TURNING_RE - STILL_BRANCH_RE) / HARDLY_RUNS
-  K.r = still ? STILL_BRANCH_RE + rise * q : TURNING_RE
-  K.rPerShare = still ? rise : 0
-  setLeg(into, BRANCH, q)
-  if (still) {
-    straightK(tee, dividing, HARDLY_RUNS)
-    const perShare = (K.p - STRAIGHT_K) / HARDLY_RUNS
-    setK(STRAIGHT_K + perShare * q, perShare, STRAIGHT_RE, 0)
-  } else if (q > 1 - HARDLY_RUNS) {
-    // The other end hardly runs: at nil it stands at the common leg's head.
-    straightK(tee, dividing, 1 - HARDLY_RUNS)
-    const rest = (1 - q) / HARDLY_RUNS
-    setK(K.p * rest, -K.p / HARDLY_RUNS, STRAIGHT_RE * rest, -STRAIGHT_RE / HARDLY_RUNS)
+  if (q < HARDLY_RUNS) {
+    const rise = (TURNING_RE - STILL_BRANCH_RE) / HARDLY_RUNS
+    setQuadratic(ks.branch, q, STILL_BRANCH_RE + rise * q, rise)
+    setLeg(into, BRANCH, q)
+    setQuadratic(ks.pastStill, q, STRAIGHT_RE, 0)
   } else {
-    straightK(tee, dividing, q)
-    K.r = STRAIGHT_RE
-    K.rPerShare = 0
+    setQuadratic(ks.branch, q, TURNING_RE, 0)
+    setLeg(into, BRANCH, q)
+    // The other end hardly runs: at nil it stands at the common leg's head.
+    const rest = (1 - q) / HARDLY_RUNS
+    if (rest < 1) setQuadratic(ks.intoStill, q, STRAIGHT_RE * rest, -STRAIGHT_RE / HARDLY_RUNS)
+    else setQuadratic(ks.straight, q, STRAIGHT_RE, 0)
   }
   setLeg(into, other, q)
 }
 
-/**
- * Into the branch 0.95 (1 − q)² + q² (1 + (0.4 − 0.1 a)/a²) + 0.4 q (1 − q)(1 + a)/a; from it
- * −0.92 (1 − q)² + q² (1.2 − 0.8 (1 − 1/a²)) + (2 − a) q (1 − q).
- */
-function branchK(
-  { areaRatio: a, intoBranch, outOfBranch, dividingBoth }: TeeLaw,
-  dividing: boolean,
-  q: number,
-): void {
-  const rest = 1 - q
-  const first = dividing ? 0.95 : -0.92
-  const all = dividing ? intoBranch : outOfBranch
-  const both = dividing ? dividingBoth : 2 - a
-  K.p = first * rest * rest + all * q * q + both * q * rest
-  K.perShare = -2 * first * rest + 2 * all * q + both * (1 - 2 * q)
-}
-
-/**
- * Straight on, dividing 0.03 (1 − q)² + 0.35 q² − 0.2 q (1 − q); joining
- * 0.03 (1 − q)² + q² (0.62 + 0.38 (1 − a)) + (2 − a) q (1 − q).
- */
-function straightK({ areaRatio: a }: TeeLaw, dividing: boolean, q: number): void {
-  const rest = 1 - q
-  const all = dividing ? 0.35 : 0.62 + 0.38 * (1 - a)
-  const both = dividing ? -0.2 : 2 - a
-  K.p = STRAIGHT_K * rest * rest + all * q * q + both * q * rest
-  K.perShare = -2 * STRAIGHT_K * rest + 2 * all * q + both * (1 - 2 * q)
+function setQuadratic({ c0, c1, c2 }: Quadratic, q: number, r: number, rPerShare: number): void {
+  setK(c0 + (c1 + c2 * q) * q, c1 + 2 * c2 * q, r, rPerShare)
 }
 
 /**

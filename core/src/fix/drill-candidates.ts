@@ -28,7 +28,9 @@ export function drillCandidates(
   const kinds = new Set(drill.faults.map(({ fault }) => fault.kind))
   return [
     ...sumpChanges(steady, verdict),
-    ...(kinds.has('top-off-open') ? smallerCan(steady, verdict) : []),
+    ...(kinds.has('top-off-open') || kinds.has('top-off-welded')
+      ? smallerCan(steady, verdict)
+      : []),
     ...(BACK_SIPHONS.some((kind) => kinds.has(kind)) ? breakHoles(steady) : []),
     ...(kinds.has('drains-blocked') ? [...sensors(steady), ...separateDrains(steady)] : []),
   ]

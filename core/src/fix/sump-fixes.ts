@@ -17,6 +17,7 @@ const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls fi
 export const SUMP_FIXES: readonly FindingFixes[] = [
   fixesFor(aboveFillLine, (outageCase) => {
     const { outage, whole, returnIndex } = outageCase
+    if (outage.fillLineM === null) return []
     return [
       {
         label: sentence('Fill the return chamber to {line}', {

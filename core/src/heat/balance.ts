@@ -21,9 +21,9 @@ export interface WarmWater {
 const HEAT_CAPACITY = 3993
 /** Of a light over the water: what of its power ends in it. */
 export const LIGHT_INTO_WATER = 0.1
-const HOUR_S = 3600
 const DAY_H = 24
-const MONTH_DAYS = 30
+/** A month of 30 days, s. */
+export const MONTH_S = 30 * DAY_H * 3600
 
 /** What leaves the water at a temperature, W: U A (T − T room) + L ρ E. */
 export function lossesW(water: WarmWater, temperatureC: number): number {
@@ -73,7 +73,7 @@ export function heaterWork(water: WarmWater, other: OtherHeat, heaterW: number):
     eachOfTwoW: wantedW > 0 ? (2 / 3) * wantedW : null,
     enough,
     hoursPerDay: enough === 'yes' && heaterW > 0 && meanW > 0 ? (DAY_H * meanW) / heaterW : null,
-    energyPerMonthJ: Math.max(0, meanW) * MONTH_DAYS * DAY_H * HOUR_S,
+    energyPerMonthJ: Math.max(0, meanW) * MONTH_S,
   }
 }
 

@@ -4,6 +4,7 @@ export {
   leavesByAirW,
   LIGHT_INTO_WATER,
   lossesW,
+  MONTH_S,
   type OtherHeat,
   temperatureAtC,
   timeToTemperatureS,

@@ -1,4 +1,4 @@
-import { flowShareOf, levelBandsM } from '../figures/index.ts'
+import { type BandedFlow, flowShareOf, levelBandsM, type SolvedDrain } from '../figures/index.ts'
 import {
   BoxSearch,
   chamberLevelM,
@@ -25,6 +25,15 @@ export interface BlockedRow {
   readonly marginBandM: number
   /** The level sensor stops the pump before it spills. */
   readonly sensorStops: boolean
+  /** An emergency that carries water here, and whose carrying is doubtful; null: none. */
+  readonly leansOnId: string | null
+  /** fine: what is left carries it, with more to the rim than that may be off. watch: just so, by a doubtful emergency, or a sensor stops it. */
+  readonly verdict: 'fine' | 'watch' | 'stop'
+}
+
+/** What a row is judged with: the flow that comes, and how each drain would do its work. */
+export interface BlockedBeside extends BandedFlow {
+  readonly drains: readonly SolvedDrain[]
 }
 
 /** Every single pipe blocked in turn; pipes that join go together too. A pipe that is dry is not missed. */
@@ -32,9 +41,12 @@ export function blockedRows(
   steady: SteadyState,
   overflowing: Overflowing,
   running: TankLevels,
-  { flowM3PerS, flowBandM3PerS }: { readonly flowM3PerS: number; readonly flowBandM3PerS: number },
+  { flowM3PerS, flowBandM3PerS, drains }: BlockedBeside,
 ): BlockedRow[] {
   const share = flowShareOf({ flowM3PerS, flowBandM3PerS })
+  const doubtful = overflowing.drains.filter(
+    ({ index }) => drains[index]!.emergency?.verdict === 'watch',
+  )
   const near = { levelM: running.boxM ?? NaN, drainFlows: steady.drainFlows }
   const search = new BoxSearch(overflowing.box, near)
   search.endAgainst((id) => chamberLevelM(steady, id))
@@ -45,7 +57,12 @@ export function blockedRows(
     const missed = cause.some(({ index }) => steady.drainFlows[index]! > 0)
     const levels = missed ? without(drainIds) : running
     const name = cause.map(({ drain }) => drain.name).join(' and ')
-    return rowOf(overflowing, levels, { drainIds, name, share })
+    const { boxM } = levels
+    const leansOn = doubtful.find(
+      ({ drain, lipM }) => boxM !== null && boxM > lipM && !drainIds.includes(drain.id),
+    )
+    const leansOnId = leansOn?.drain.id ?? null
+    return rowOf(overflowing, levels, { drainIds, name, share, leansOnId })
   })
 }
 
@@ -58,14 +75,15 @@ function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
   return [...drains.map((laid) => [laid]), ...joined]
 }
 
+interface RowBeside extends Pick<BlockedRow, 'drainIds' | 'name' | 'leansOnId'> {
+  /** Share by which the flow may be off. */
+  readonly share: number
+}
+
 function rowOf(
   overflowing: Overflowing,
   levels: TankLevels,
-  {
-    drainIds,
-    name,
-    share,
-  }: { readonly drainIds: readonly string[]; readonly name: string; readonly share: number },
+  { drainIds, name, share, leansOnId }: RowBeside,
 ): BlockedRow {
   const { surfaceM, boxM, spills } = levels
   const { tank, overflow } = overflowing
@@ -76,14 +94,21 @@ function rowOf(
       ? tank.floorHeightM + overflow.box.rimM - (boxM ?? -Infinity)
       : Infinity
   const sensorM = overflow.sensorM === null ? Infinity : tank.floorHeightM + overflow.sensorM
+  const carries = spills === null
+  const marginM = carries ? Math.min(tankLeft, boxLeft) : 0
+  const marginBandM = tankLeft <= boxLeft ? bands.surfaceM : bands.boxM
+  const sensorStops = (boxM ?? surfaceM) >= sensorM
+  const isSure = carries && marginM > marginBandM && leansOnId === null
   return {
     drainIds,
     name,
     surfaceM,
     boxM,
-    carries: spills === null,
-    marginM: spills === null ? Math.min(tankLeft, boxLeft) : 0,
-    marginBandM: tankLeft <= boxLeft ? bands.surfaceM : bands.boxM,
-    sensorStops: (boxM ?? surfaceM) >= sensorM,
+    carries,
+    marginM,
+    marginBandM,
+    sensorStops,
+    leansOnId,
+    verdict: isSure ? 'fine' : carries || sensorStops ? 'watch' : 'stop',
   }
 }

@@ -7,4 +7,5 @@ export {
   type SolvedOverflow,
   type SolvedSump,
 } from './judged.ts'
+export type { RunsOver } from './runs-over.ts'
 export type { SolvedOutage } from './outage.ts'

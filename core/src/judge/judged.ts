@@ -9,10 +9,13 @@ import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
 import { type BlockedRow, blockedRows } from './blocked.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
+import { type RunsOver, runsOverOf } from './runs-over.ts'
 
 /** A tank's overflow as it runs, and what a blocked pipe does to it. */
 export interface SolvedOverflow extends RunningOverflow {
   readonly blocked: readonly BlockedRow[]
+  /** What the water can't pass where it runs over now; null: it does not. */
+  readonly runsOver: RunsOver | null
 }
 
 /** The sump as it runs, and what a power cut does to it. */
@@ -55,7 +58,7 @@ export function judged(steady: SteadyState, figures: Figures): Judged {
     power: figures.power,
     rulesOfThumb: figures.rulesOfThumb,
     overflows: overflows.map((overflow) =>
-      withBlocked(overflow, blockedOf(steady, overflow, figures)),
+      withBlocked(overflow, blockedOf(steady, overflow, figures), overNow(steady, overflow)),
     ),
     sump: judgedSump(steady, sump, (tankId) => shareInto(figures, tankId)),
   }
@@ -72,7 +75,11 @@ export function judgedSump(
 }
 
 /** Written out: a spread that adds a field takes many times as long, at every keystroke. */
-function withBlocked(of: RunningOverflow, blocked: readonly BlockedRow[]): SolvedOverflow {
+function withBlocked(
+  of: RunningOverflow,
+  blocked: readonly BlockedRow[],
+  runsOver: RunsOver | null,
+): SolvedOverflow {
   return {
     tankId: of.tankId,
     flowM3PerS: of.flowM3PerS,
@@ -96,6 +103,7 @@ function withBlocked(of: RunningOverflow, blocked: readonly BlockedRow[]): Solve
     keepsIn: of.keepsIn,
     leastOpeningM: of.leastOpeningM,
     blocked,
+    runsOver,
   }
 }
 
@@ -107,13 +115,19 @@ function shareInto({ tanks }: Pick<Figures, 'tanks'>, tankId: string): number {
 function blockedOf(
   steady: SteadyState,
   { tankId, flowM3PerS }: RunningOverflow,
-  { tanks }: Pick<Figures, 'tanks'>,
+  { tanks, drains }: Pick<Figures, 'tanks' | 'drains'>,
 ): BlockedRow[] {
   const at = steady.design.tanks.findIndex(({ id }) => id === tankId)
   return blockedRows(steady, steady.overflows[at]!, steady.tankLevels[at]!, {
     flowM3PerS,
     flowBandM3PerS: tanks[at]!.flowBandM3PerS,
+    drains,
   })
+}
+
+function overNow(steady: SteadyState, overflow: RunningOverflow): RunsOver | null {
+  const at = steady.design.tanks.findIndex(({ id }) => id === overflow.tankId)
+  return runsOverOf(steady, steady.overflows[at]!, steady.tankLevels[at]!, overflow)
 }
 
 /** The worst single blocked pipe: the one that leaves least to a rim; null: no drain is given. */

@@ -1,37 +1,51 @@
 import { aboveRimBandM3 } from '../figures/index.ts'
-import { givenBackM3, type SumpBox, surfaceM } from '../design/index.ts'
-import { filledShareOf, noiseBand } from '../drain/index.ts'
-import type { LineCut } from '../layout/index.ts'
-import { addPipesAbove, chamberAreasM2, chamberLevelM, type SteadyState } from '../loop/index.ts'
-import { flatMap } from '../numeric/index.ts'
-import {
-  crestM,
-  drainBack,
-  type DrainBack,
-  fillLineM,
-  freeVolumeM3,
-  stillLevelM,
-  type Stopping,
-  type StoppingChamber,
-  type StoppingDisplay,
-  type StoppingPipe,
-} from '../sump/index.ts'
+import type { SumpBox } from '../design/index.ts'
+import type { SteadyState } from '../loop/index.ts'
+import { fillLineOf, highestRest, type Rest, restOf } from '../rest/index.ts'
+import { type AtRest, atRestOf } from './at-rest.ts'
+
+/** What comes down when the pumps stop, by source, m³. */
+export interface DrainBack {
+  readonly aboveRimM3: number
+  readonly siphonedM3: number
+  readonly boxesM3: number
+  readonly returnPipesM3: number
+  readonly drainPipesM3: number
+  readonly equipmentM3: number
+  readonly totalM3: number
+}
+
+/** Water of a power cut that never comes to the sump. */
+export interface Elsewhere {
+  /** The tank that it stands over the rim of; null: it runs out of an end that hangs over no tank. */
+  readonly tankId: string | null
+  readonly volumeM3: number
+}
+
+/** Where the water of a power cut comes to rest. */
+export interface OutageRest {
+  /** Highest of the sump's chambers that take it, over the room's floor; above the rim it is what the water would need. */
+  readonly stillM: number
+  /** From there up to the sump's rim. */
+  readonly marginM: number
+  /** Over the sump's rim, or elsewhere. */
+  readonly spills: boolean
+  /** What reaches the floor elsewhere than over the sump's rim; null: nothing does. */
+  readonly elsewhere: Elsewhere | null
+  /** Highest running level of the return chamber that leaves the keeper's margin, over the room's floor; null: none does. */
+  readonly fillLineM: number | null
+  /** What has no room over the margin with the return chamber empty, m³; nil where there is a line. */
+  readonly missingM3: number
+}
 
 /** The pump stops: what comes down, and where it comes to rest. */
-export interface SolvedOutage {
+export interface SolvedOutage extends OutageRest {
   readonly drainBack: DrainBack
-  /** Over the room's floor. */
-  readonly stillM: number
-  /** From the still level up to the sump's rim. */
-  readonly marginM: number
-  /** How far it may be off, m: by what stands over the rims. */
+  /** How far the margin may be off, m: by what stands over the rims. */
   readonly marginBandM: number
-  readonly spills: boolean
-  /** Highest running level of the return chamber that leaves the keeper's margin, over the room's floor. */
-  readonly fillLineM: number
   readonly freeVolumeM3: number
-  /** The margin if no check valve held; null: none is counted on. */
-  readonly marginWithoutCheckM: number | null
+  /** The same with every check valve stuck open; null: none is counted on. */
+  readonly withoutCheck: OutageRest | null
 }
 
 /** What a power cut brings down, and whether the sump holds it; null: the sump has no sizes. */
@@ -39,127 +53,108 @@ export function outageOf(
   steady: SteadyState,
   shareOf: (tankId: string) => number,
 ): SolvedOutage | null {
-  const { sump } = steady.design
-  const { box } = sump
+  const { box } = steady.design.sump
   if (!box) return null
-  const areasM2 = chamberAreasM2(steady.given.sump, box)
-  const chambers = stoppingChambers(steady, box, areasM2)
-  const back = drainBack(stopping(steady, true))
-  const stillM = stillLevelM(chambers, back.totalM3)
-  const takingM2 = chambers.reduce((sum, { areaM2 }) => sum + areaM2, 0)
-  const counts = steady.layout.cuts.some(hasCheck)
-  const without = counts ? drainBack(stopping(steady, false)).totalM3 : null
+  const atRest = atRestOf(steady, box, true)
+  const rest = restOf(atRest.given)
+  const { spaces } = atRest.given
+  const { chambers, rimM } = atRest.sump
+  const takingM2 = sum(chambers, (c) => spaces[c]!.areaM2)
+  const counts = steady.layout.cuts.some((cuts) => cuts.some(({ hasCheck }) => hasCheck))
+  const rested = restedIn(steady, box, atRest, rest)
+  // Written out: a spread that adds a field takes many times as long, at every keystroke.
   return {
-    drainBack: back,
-    stillM: box.floorHeightM + stillM,
-    marginM: box.heightM - stillM,
+    stillM: rested.stillM,
+    marginM: rested.marginM,
+    spills: rested.spills,
+    elsewhere: rested.elsewhere,
+    fillLineM: rested.fillLineM,
+    missingM3: rested.missingM3,
+    drainBack: drainBackOf(steady, atRest, rest),
     marginBandM: aboveRimBandM3(steady, shareOf) / takingM2,
-    spills: stillM > box.heightM,
-    fillLineM: box.floorHeightM + fillLineM(chambers, back.totalM3, box.heightM - sump.marginM),
-    freeVolumeM3: freeVolumeM3(chambers, box.heightM),
-    marginWithoutCheckM: without === null ? null : box.heightM - stillLevelM(chambers, without),
+    freeVolumeM3: sum(chambers, (c) => spaces[c]!.areaM2 * (rimM - spaces[c]!.levelM)),
+    withoutCheck: counts ? withChecksOpen(steady, box) : null,
   }
 }
 
-/** The chambers that take the water, the return chamber last; a reservoir behind a solid wall takes none. */
-function stoppingChambers(
-  steady: SteadyState,
-  box: SumpBox,
-  areas: readonly number[],
-): StoppingChamber[] {
-  const { returnIndex, chambers } = steady
-  const held = heldBy(steady)
-  const order = chambers.map((_, i) => i).filter((i) => i !== returnIndex && !chambers[i]!.apart)
-  return [...order, returnIndex].map((i) => ({
-    areaM2: areas[i]!,
-    runningLevelM: chambers[i]!.levelM - box.floorHeightM,
-    heldByM: held[i]!,
-  }))
+function withChecksOpen(steady: SteadyState, box: SumpBox): OutageRest {
+  const atRest = atRestOf(steady, box, false)
+  return restedIn(steady, box, atRest, restOf(atRest.given))
 }
 
-/** The highest crest on a chamber's way to the return chamber holds its water. */
-function heldBy({ design, returnIndex }: SteadyState): number[] {
-  const { chambers, walls } = design.sump
-  const held = chambers.map(() => 0)
-  for (const step of [-1, 1]) {
-    for (let i = returnIndex + step; i >= 0 && i < chambers.length; i += step) {
-      const wall = walls[step < 0 ? i : i - 1]!
-      const own = wall.kind === 'under' ? 0 : wall.kind === 'pipe' ? wall.pipeHeightM : crestM(wall)
-      held[i] = Math.max(held[i - step]!, own)
-    }
-  }
-  return held
-}
-
-function stopping(steady: SteadyState, checkHolds: boolean): Stopping {
-  const { design, overflows, tankLevels } = steady
+function restedIn(
+  { design }: SteadyState,
+  { heightM, floorHeightM }: SumpBox,
+  { given, sump, floor }: AtRest,
+  rest: Rest,
+): OutageRest {
+  const { levelsM } = rest
+  const stillM = highestRest(rest, sump)
+  const marginM = floorHeightM + heightM - stillM
+  const elsewhere = elsewhereOf(design, { given, levelsM, floor })
+  const line = fillLineOf(given, sump, rest)
   return {
-    displays: design.tanks.map((tank): StoppingDisplay => ({
-      surfaceM2: tank.lengthM * tank.widthM,
-      runningLevelM: surfaceM(tank),
-      crestM: tank.floorHeightM + (tank.overflow?.crestM ?? tank.waterLevelM),
-      siphonBreakM: siphonBreak(steady, tank.id, checkHolds),
-    })),
-    boxes: flatMap(overflows, (overflow, i) => {
-      const box = overflow?.overflow.box
-      const boxM = tankLevels[i]?.boxM ?? null
-      if (!overflow || !box || boxM === null || overflow.drains.length === 0) return []
-      return [
-        {
-          surfaceM2: box.lengthM * box.widthM,
-          runningLevelM: boxM,
-          drainInletM: Math.min(...overflow.drains.map(({ lipM }) => lipM)),
-        },
-      ]
-    }),
-    returnPipes: returnPipes(steady, checkHolds),
-    drainPipes: drainPipes(steady),
-    equipmentM3: givenBackM3(design.sump),
+    stillM,
+    marginM,
+    spills: marginM < 0 || elsewhere !== null,
+    elsewhere,
+    fillLineM: line.levelM,
+    missingM3: line.missingM3,
   }
 }
 
-function returnPipes(steady: SteadyState, checkHolds: boolean): StoppingPipe[] {
-  const { lines, cuts } = steady.layout
-  const pipes: StoppingPipe[] = []
-  lines.forEach(({ placed }, i) => {
-    if (checkHolds && hasCheck(cuts[i]!)) return
-    addPipesAbove(pipes, placed, sourceLevel(steady), 1)
-  })
-  return pipes
+/** A splash smaller than this is rounding, m³. */
+const SPLASH_M3 = 1e-6
+
+/** Out of an end that hangs over no tank, or over the rim of a tank that others ran into. */
+function elsewhereOf(
+  { tanks }: SteadyState['design'],
+  { given, levelsM, floor }: Pick<AtRest, 'given' | 'floor'> & Pick<Rest, 'levelsM'>,
+): Elsewhere | null {
+  const { spaces } = given
+  const outsideM3 = levelsM[floor]! * spaces[floor]!.areaM2
+  if (outsideM3 > SPLASH_M3) return { tankId: null, volumeM3: outsideM3 }
+  const over = tanks.findIndex(
+    ({ floorHeightM, rimM }, i) =>
+      levelsM[i]! > floorHeightM + rimM && levelsM[i]! > spaces[i]!.levelM,
+  )
+  if (over < 0) return null
+  const { id, floorHeightM, rimM } = tanks[over]!
+  return { tankId: id, volumeM3: spaces[over]!.areaM2 * (levelsM[over]! - floorHeightM - rimM) }
 }
 
-function drainPipes(steady: SteadyState): StoppingPipe[] {
-  const pipes: StoppingPipe[] = []
-  for (const { index, drain, boreM, placed, chamberId } of steady.drains) {
-    const flow = steady.drainFlows[index]!
-    if (flow <= 0) continue
-    const full = drain.role === 'siphon' || noiseBand(boreM, flow) === 'over'
-    const share = full ? 1 : filledShareOf(boreM, flow)
-    addPipesAbove(pipes, placed, chamberLevelM(steady, chamberId), share)
+function drainBackOf(
+  { design }: SteadyState,
+  { given, boxes }: AtRest,
+  { levelsM, fromWaysM3, fromDrainsM3, fromGiftsM3 }: Rest,
+): DrainBack {
+  let aboveRimM3 = 0
+  let siphonedM3 = 0
+  design.tanks.forEach((tank, i) => {
+    const { areaM2, levelM } = given.spaces[i]!
+    const crestM = tank.overflow ? tank.floorHeightM + tank.overflow.crestM : levelM
+    const brimM = Math.min(levelM, Math.max(crestM, levelsM[i]!))
+    aboveRimM3 += areaM2 * (levelM - brimM)
+    siphonedM3 += areaM2 * (brimM - levelsM[i]!)
+  })
+  const sides = boxes.flatMap(({ inner, box }) => [inner, box]).filter((space) => space >= 0)
+  const boxesM3 = sum(
+    sides,
+    (s) => given.spaces[s]!.areaM2 * (given.spaces[s]!.levelM - levelsM[s]!),
+  )
+  return {
+    aboveRimM3,
+    siphonedM3,
+    boxesM3,
+    returnPipesM3: fromWaysM3,
+    drainPipesM3: fromDrainsM3,
+    equipmentM3: fromGiftsM3,
+    totalM3: aboveRimM3 + siphonedM3 + boxesM3 + fromWaysM3 + fromDrainsM3 + fromGiftsM3,
   }
-  return pipes
 }
 
-function hasCheck(cuts: readonly LineCut[]): boolean {
-  return cuts.some((cut) => cut.hasCheck)
-}
-
-/** The deepest point at which any outlet of a tank lets its siphon run; null: none is under water, or a check valve holds it. */
-function siphonBreak(
-  { layout, design }: SteadyState,
-  tankId: string,
-  checkHolds: boolean,
-): number | null {
-  const tank = design.tanks.find(({ id }) => id === tankId)!
-  const breaks = flatMap(layout.lines, (laid, i) => {
-    const { end } = laid.line
-    if (end.at !== 'tank' || end.id !== tankId || laid.end !== 'under-water') return []
-    if (checkHolds && hasCheck(layout.cuts[i]!)) return []
-    return [end.breakDepthM === null ? laid.mouth.zM : surfaceM(tank) - end.breakDepthM]
-  })
-  return breaks.length > 0 ? Math.min(...breaks) : null
-}
-
-function sourceLevel({ chambers, returnIndex }: SteadyState): number {
-  return chambers[returnIndex]!.levelM
+function sum(list: readonly number[], of: (item: number) => number): number {
+  let total = 0
+  for (const item of list) total += of(item)
+  return total
 }

@@ -18,9 +18,15 @@ export const COLOURED_BY: Readonly<Record<KeyFigureName, readonly FindingCode[]>
   head: ['no-flow-at-this-speed', 'past-known-curve'],
   power: [],
   freeboard: ['water-over-rim', 'little-freeboard'],
-  drain: ['emergency-cannot-carry', 'box-without-drain'],
+  drain: [
+    'runs-over-now',
+    'emergency-cannot-carry',
+    'emergency-not-sure',
+    'emergency-only-full',
+    'box-without-drain',
+  ],
   speed: ['water-too-fast'],
-  outage: ['sump-too-small', 'above-fill-line'],
+  outage: ['sump-too-small', 'outage-elsewhere', 'above-fill-line'],
   skimmer: [
     'cup-stays-on',
     'skimmer-too-small',

@@ -1,4 +1,4 @@
-import { FallSearch, FILLED, ventedFlow } from '../drain/index.ts'
+import { canRunFull, FallSearch, FILLED, PRIMES_FROM_BORES, ventedFlow } from '../drain/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../weir/index.ts'
 import { JointSearch } from './joint-search.ts'
@@ -25,6 +25,8 @@ const MOST_STEPS = 80
 const AT_REST_M = 1e-11
 /** No box is searched deeper over its lowest inlet than this, m. */
 const MOST_DEPTH_M = 3
+/** A pipe that fills does so over so much of a rise, for a search to find its level, m. */
+const HAIR_M = 1e-4
 /** First guess of what a full pipe carries, m³/s. */
 const GUESS_M3_PER_S = 3e-4
 
@@ -160,6 +162,9 @@ export class BoxSearch {
       const most = ventedFlow(leastBoreM, FILLED.most)
       return this.#give(i, Math.min(rim, most), rim < most ? (1.5 * rim) / riseM : 0, 0)
     }
+    if (drain.role === 'emergency' && this.#fills(i, riseM, downM)) {
+      return this.#filling(i, pipe, riseM, headM)
+    }
     // A siphon is full: its mouth is no orifice to air.
     const mouth = drain.role === 'siphon' ? Infinity : orificeFlow(boreM, riseM)
     const inlet = Math.min(rim, mouth)
@@ -171,6 +176,31 @@ export class BoxSearch {
     this.#pipeRules[i] = rules ? 1 : 0
     if (rules) this.#give(i, full.flowM3PerS, full.perHead, full.perHead)
     else this.#give(i, inlet, ((rim <= mouth ? 1.5 : 0.5) * inlet) / riseM, 0)
+  }
+
+  /** Does an emergency's pipe run full at a rise, with its end against so much? */
+  #fills(i: number, riseM: number, downM: number): boolean {
+    const { boreM, rises, mouth, trunkId, memberId } = this.box.drains[i]!
+    const joined = trunkId !== null || memberId !== null
+    const endUnderM = downM - mouth.zM
+    return riseM > PRIMES_FROM_BORES * boreM && canRunFull({ boreM, rises, joined, endUnderM })
+  }
+
+  /** An emergency that fills: from its open mouth's flow to the full pipe's within a hair. */
+  #filling(i: number, pipe: FallSearch, riseM: number, headM: number): void {
+    const { boreM } = this.box.drains[i]!
+    const open = Math.min(circularRimFlow(boreM, riseM), orificeFlow(boreM, riseM))
+    const full = pipe.flowAt(headM, this.#guess[i]!)
+    this.#guess[i] = full.flowM3PerS
+    // Where the full pipe takes less than the mouth lets in, it rules either way.
+    if (full.flowM3PerS <= open) {
+      return this.#give(i, full.flowM3PerS, full.perHead, full.perHead)
+    }
+    const share = Math.min(1, (riseM - PRIMES_FROM_BORES * boreM) / HAIR_M)
+    const more = full.flowM3PerS - open
+    const perLevel = share * full.perHead + ((1 - share) * 0.5 * open) / riseM
+    const sudden = share < 1 ? more / HAIR_M : 0
+    this.#give(i, open + share * more, perLevel + sudden, share * full.perHead)
   }
 
   /** What a drain takes, less what lies in it holds back. */

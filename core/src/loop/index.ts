@@ -2,11 +2,12 @@ export { type Blocked, boxDrains, NONE_BLOCKED } from './box-drains.ts'
 export { BoxSearch } from './box-search.ts'
 export { chamberLevelM, findSteadyState, type SteadyState } from './find-steady-state.ts'
 export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
-export { addPipesAbove, pipeWaterM3 } from './pipe-water.ts'
+export { drainWaterM3, pipeWaterM3 } from './pipe-water.ts'
 export { steadyState, steadyStatesSearched } from './steady-state.ts'
-export { chamberAreasM2, type ChamberLevel } from './sump-levels.ts'
+export { chamberAreasM2, type ChamberLevel, LEAST_AREA_M2 } from './sump-levels.ts'
 export {
   boxRim,
+  INNER_DEPTH_M,
   levelsOver,
   type Overflowing,
   passageHeadM,

@@ -39,6 +39,12 @@ export interface LaidDrain {
   readonly boreM: number
   /** The least it passes on its way: what a film down its wall must go through. */
   readonly leastBoreM: number
+  /** Of its first upright stretch, which its air must be dragged down. */
+  readonly uprightBoreM: number
+  /** A stretch of it rises. */
+  readonly rises: boolean
+  /** Of the valve in it that is least open; 1: none is part shut. */
+  readonly opening: number
   readonly lipM: number
   readonly mouth: Point
   /** From its inlet to its end, or to where another joins. */
@@ -114,6 +120,12 @@ function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: 
     losses,
     boreM: first.boreM,
     leastBoreM: leastBoreOf(placed, first.boreM),
+    uprightBoreM: uprightBoreOf(placed, first.boreM),
+    rises: placed.some(({ from, to }) => to.zM > from.zM + LEVEL_M),
+    opening: placed.reduce(
+      (least, { piece }) => (piece.kind === 'valve' ? Math.min(least, piece.opening) : least),
+      1,
+    ),
     lipM: inlet.place.zM,
     mouth,
     before,
@@ -125,6 +137,18 @@ function layDrain(drains: readonly Drain[], drain: Drain, index: number, water: 
     memberId: joinAt < 0 ? null : joins(drains, placed[joinAt]!.piece.id)!.id,
     chamberId: end.at === 'tee' ? trunkOf(drains, end.id)!.end.id : end.id,
   }
+}
+
+/** A stretch that climbs less than this lies level, m. */
+const LEVEL_M = 1e-3
+
+/** Bore of the first pipe that falls more than it goes sideways. */
+function uprightBoreOf(placed: readonly PlacedPiece[], firstM: number): number {
+  const upright = placed.find(({ piece, from, to }) => {
+    const sideways = (to.xM - from.xM) ** 2 + (to.yM - from.yM) ** 2
+    return piece.kind === 'pipe' && from.zM > to.zM && (from.zM - to.zM) ** 2 > sideways
+  })
+  return upright?.boreBeforeM ?? firstM
 }
 
 function leastBoreOf(placed: readonly PlacedPiece[], firstM: number): number {

@@ -1,33 +1,38 @@
+import { filledShareOf, noiseBand } from '../drain/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
 import type { PlacedPiece } from '../run/index.ts'
-import type { StoppingPipe } from '../sump/index.ts'
+import type { SteadyState } from './find-steady-state.ts'
+import type { LaidDrain } from './lay-drains.ts'
 
-/** Straight pipe above a level, by bore. */
-export function addPipesAbove(
-  pipes: StoppingPipe[],
+/** Water that stands in the straight pipe of a run, or of a stretch of it, above a level, m³. */
+export function pipeWaterM3(
   placed: readonly PlacedPiece[],
   levelM: number,
   filledShare: number,
-): void {
-  for (const { piece, from, to, boreBeforeM } of placed) {
+  stretch?: { readonly firstPiece: number; readonly endPiece: number },
+): number {
+  let volumeM3 = 0
+  const end = stretch ? stretch.endPiece : placed.length
+  for (let i = stretch ? stretch.firstPiece : 0; i < end; i++) {
+    const { piece, from, to, boreBeforeM } = placed[i]!
     if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
     const low = Math.min(from.zM, to.zM)
     const high = Math.max(from.zM, to.zM)
     if (high <= levelM) continue
     const share = low >= levelM ? 1 : (high - levelM) / (high - low)
-    pipes.push({ boreM: boreBeforeM, lengthM: piece.lengthM * share, filledShare })
+    volumeM3 += boreAreaM2(boreBeforeM) * piece.lengthM * share
   }
+  return volumeM3 * filledShare
 }
 
-/** Water that stands in a run above a level, m³. */
-export function pipeWaterM3(
-  placed: readonly PlacedPiece[],
-  levelM: number,
-  filledShare: number,
+/** What stands in a drain while it runs, and falls when it stops, m³. */
+export function drainWaterM3(
+  { drainFlows, chambers, place }: SteadyState,
+  laid: LaidDrain,
 ): number {
-  const pipes: StoppingPipe[] = []
-  addPipesAbove(pipes, placed, levelM, filledShare)
-  return (
-    pipes.reduce((sum, { boreM, lengthM }) => sum + boreAreaM2(boreM) * lengthM, 0) * filledShare
-  )
+  const flow = drainFlows[laid.index]!
+  if (flow <= 0) return 0
+  const full = laid.drain.role === 'siphon' || noiseBand(laid.leastBoreM, flow) === 'over'
+  const share = full ? 1 : filledShareOf(laid.leastBoreM, flow)
+  return pipeWaterM3(laid.placed, chambers[place.get(laid.chamberId)!]!.levelM, share)
 }

@@ -105,6 +105,9 @@ function chamberBehind(
   }
 }
 
+/** A chamber that what stands in it fills wholly keeps this much surface where its level is moved, m². */
+export const LEAST_AREA_M2 = 1e-4
+
 /** Area of a chamber's water, m²: its span less what stands in it. */
 export function chamberAreasM2(sump: Sump, box: SumpBox): readonly number[] {
   return areasIn(sump, box)

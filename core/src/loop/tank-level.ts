@@ -51,6 +51,9 @@ export function overflowing(
   }
 }
 
+/** The skimming side before a passage, whose sizes nobody gives, is so deep from its rim to the tank's panel, m (choice). */
+export const INNER_DEPTH_M = 0.06
+
 /** The law of an overflow's rim. */
 export const rimOf = memoize(({ rimLengthM, crestM, teeth, guard, openAbove }: Overflow): RimLaw =>
   rimLaw({ lengthM: rimLengthM, depthBelowM: crestM, teeth, guard, openAbove }),

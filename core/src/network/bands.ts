@@ -3,7 +3,7 @@ import { zeros } from '../numeric/index.ts'
 import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
 import { type Band, bandOf, piecesOf, type PumpShare } from './band.ts'
 import type { LinkSearch } from './laws.ts'
-import { addLinkSpread, addSpread, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
+import { addLinkSpread, addPiece, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
 import type { Network } from './network.ts'
 import { askTee } from './tees.ts'
 
@@ -21,6 +21,14 @@ export interface Moves {
 }
 
 const NO_LINKS: readonly number[] = []
+const KINDS = SPREAD_KINDS.map((_, kind) => kind)
+
+/** Where a list holds anything. */
+function placesOf(list: readonly number[]): number[] {
+  const places: number[] = []
+  for (let i = 0; i < list.length; i++) if (list[i] !== 0) places.push(i)
+  return places
+}
 
 /**
  * The bands of all that hangs on a network's flows, to first order, from where it was solved: S(e, l)
@@ -34,7 +42,13 @@ export class Bands {
   /** S of live links: row e, column l. */
   readonly #moves: number[]
   readonly #spreads: SpreadSums
+  /** Σ d² of each link's pieces of all kinds. */
+  readonly #squares: number[]
+  /** The kinds that any link has a piece of. */
+  readonly #kinds: readonly number[]
   readonly #pumps: number[]
+  /** Links whose pump brings a band. */
+  readonly #withPump: readonly number[]
   /** Room for one figure's weights. */
   readonly #byLink: number[]
   readonly #direct: number[]
@@ -60,7 +74,24 @@ export class Bands {
       this.#addPump(network.searches[i]!, i, network.flow[i]!)
     }
     this.#addTees()
+    this.#squares = this.#squaresOfAll()
+    this.#kinds = KINDS.filter((kind) => this.#hasKind(kind))
+    this.#withPump = placesOf(this.#pumps)
     this.#findMoves()
+  }
+
+  #squaresOfAll(): number[] {
+    const count = this.#byLink.length
+    const all = zeros(count)
+    const { squares } = this.#spreads
+    for (let i = 0; i < squares.length; i++) all[i % count] = all[i % count]! + squares[i]!
+    return all
+  }
+
+  #hasKind(kind: number): boolean {
+    const count = this.#byLink.length
+    for (let l = 0; l < count; l++) if (this.#spreads.sums[kind * count + l] !== 0) return true
+    return false
   }
 
   /** S(e, l) for links by their place in the problem, m²/s; nil where one of them carries nothing. */
@@ -89,28 +120,24 @@ export class Bands {
   /** Its half width alone. */
   width(moves: Moves): number {
     this.#weigh(moves)
-    let byPumps = 0
-    for (let l = 0; l < this.#pumps.length; l++) {
-      const by = this.#pumpMoves(l, moves.losses)
-      byPumps += by * by
+    return Math.sqrt(piecesOf(this.#moved) + this.#squareOfPumps(moves.losses))
+  }
+
+  #squareOfPumps(losses: Moves['losses']): number {
+    let square = 0
+    for (let i = 0; i < this.#withPump.length; i++) {
+      const by = this.#pumpMoves(this.#withPump[i]!, losses)
+      square += by * by
     }
-    return Math.sqrt(piecesOf(this.#moved) + byPumps)
+    return square
   }
 
   /** How a metre more lost in each link moves the figure, through the flows and directly; so what each kind does. */
-  #weigh({ flows, losses }: Moves): void {
-    const count = this.#network.live.length
-    const byLink = this.#byLink
+  #weigh(moves: Moves): void {
+    this.#weighFlows(moves)
+    const { losses } = moves
     const direct = this.#direct
-    for (let l = 0; l < count; l++) {
-      byLink[l] = 0
-      direct[l] = 0
-    }
-    for (const { link, by } of flows) {
-      const e = this.#place[link]!
-      if (e < 0 || by === 0) continue
-      for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + by * this.#moves[e * count + l]!
-    }
+    for (let l = 0; l < direct.length; l++) direct[l] = 0
     for (const link of losses?.links ?? NO_LINKS) {
       const l = this.#place[link]!
       if (l >= 0) direct[l] = direct[l]! + losses!.by
@@ -118,12 +145,27 @@ export class Bands {
     this.#addKinds(losses)
   }
 
+  /** Through the flows alone. */
+  #weighFlows({ flows }: Moves): void {
+    const byLink = this.#byLink
+    const moves = this.#moves
+    const count = byLink.length
+    for (let l = 0; l < count; l++) byLink[l] = 0
+    for (let f = 0; f < flows.length; f++) {
+      const { link, by } = flows[f]!
+      const row = this.#place[link]! * count
+      if (row < 0 || by === 0) continue
+      for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + by * moves[row + l]!
+    }
+  }
+
   /** What the pieces of each kind move it by, added up, and their squares. */
   #addKinds(losses: Moves['losses']): void {
     const { sums, squares } = this.#spreads
     const byLink = this.#byLink
     const count = byLink.length
-    for (let k = 0; k < KIND_COUNT; k++) {
+    // A kind that no link has a piece of stays at nil.
+    for (const k of this.#kinds) {
       const isDirect = losses?.kinds.includes(SPREAD_KINDS[k]!) ?? false
       let sum = 0
       let square = 0
@@ -165,37 +207,26 @@ export class Bands {
     const { tee, flow } = this.#network
     if (link < 0 || leg === tee.common || flow[link] === 0) return
     const ownM = TEE_SPREAD * Math.abs(tee.headM[leg]!)
-    const d = Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM)
-    addSpread(this.#spreads, { kind: TEES, link }, d, d * d)
+    addPiece(this.#spreads, TEES, link, Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM))
   }
 
   /** One substitution a link on the matrix that is factored anyway. */
   #findMoves(): void {
     const { live, flow, matrix, tree } = this.#network
+    const { sign } = tree
     const count = live.length
-    const sides = {
-      link: zeros(count),
-      a: zeros(tree.tees.length),
-      b: zeros(tree.tees.length),
-      surplus: zeros(tree.tees.length),
-      known: zeros(this.#network.nodeHead.length),
-    }
+    const moves = this.#moves
+    const running = this.#byLink
+    for (let e = 0; e < count; e++) running[e] = flow[e] === 0 ? 0 : sign[e]!
     for (let l = 0; l < count; l++) {
       if (flow[l] === 0 || !this.#isUncertain(l)) continue
-      const along = flow[l]! > 0 ? tree.sign[l]! : -tree.sign[l]!
-      sides.link[l] = along
-      matrix.solve(sides)
-      sides.link[l] = 0
-      for (let e = 0; e < count; e++) {
-        this.#moves[e * count + l] = flow[e] === 0 ? 0 : tree.sign[e]! * matrix.flow[e]!
-      }
+      matrix.solveLoss(l)
+      const along = flow[l]! > 0 ? sign[l]! : -sign[l]!
+      for (let e = 0; e < count; e++) moves[e * count + l] = along * running[e]! * matrix.flow[e]!
     }
   }
 
   #isUncertain(l: number): boolean {
-    const count = this.#network.live.length
-    if (this.#pumps[l] !== 0) return true
-    for (let k = 0; k < KIND_COUNT; k++) if (this.#spreads.sums[k * count + l] !== 0) return true
-    return false
+    return this.#pumps[l] !== 0 || this.#squares[l] !== 0
   }
 }

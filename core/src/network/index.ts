@@ -1,4 +1,4 @@
-export { type Band, bandOf } from './band.ts'
+export { type Band, bandOf, piecesOf } from './band.ts'
 export { Bands, type Moves } from './bands.ts'
 export { flowAtHead, readAtHead } from './flow-at-head.ts'
 export {
@@ -35,3 +35,4 @@ export {
 export type { Graph, NetworkTee } from './graph.ts'
 export { type Tree, treeOf } from './tree.ts'
 export { solveNetwork } from './solve-network.ts'
+export { evaluateTees } from './tees.ts'

@@ -1,7 +1,9 @@
 import { GRAVITY_M_PER_S2, type Water } from '../fluid/index.ts'
-import { evaluatePchip, type Pchip, pchipSlope } from '../numeric/index.ts'
+import { evaluatePchip, type Pchip, pchipSlope, zeros } from '../numeric/index.ts'
 import {
   boreAreaM2,
+  type Friction,
+  frictionAside,
   frictionAt,
   type FrictionSearch,
   frictionSearch,
@@ -22,19 +24,24 @@ export interface LinkSearch {
   readonly line: Line
   readonly tables: readonly Pchip[]
   readonly pump: LinkPump | null
-  /** Σ km/(2g A D) × ν, s/m². */
-  readonly linear: number
   readonly kinematicM2PerS: number
   /** V²/2g on the pump's outlet = q² × this. */
   readonly pumpPerFlow2: number
   /** Of every wall, where its friction was found last. */
-  readonly frictions: FrictionSearch[]
+  readonly frictions: readonly FrictionSearch[]
+  /** What the law is made of, side by side: see `QUAD`. */
+  readonly numbers: readonly number[]
   /** Nothing comes back through it; moves with the water its end stands in. */
   oneWay: boolean
 }
 
-/** What is asked without moving a search; read at once, it holds nothing between two calls. */
-const AT = frictionSearch()
+/** Where a link's numbers stand: Σ k/(2g A²), s²/m⁵; Σ km/(2g A D) × ν, s/m²; then of each wall Re/|q|, s/m³, and h/(f q²), s²/m⁵. */
+const QUAD = 0
+const LINEAR = 1
+const WALLS = 2
+
+/** A wall's friction, read at once: it holds nothing between two calls. */
+const AT: Friction = { factor: 0.5, slope: 0.5 }
 
 /** What a search stands on of a link: all but its place in a network. */
 export type LinkParts = Pick<NetworkLink, 'line' | 'tables' | 'pump'>
@@ -45,17 +52,25 @@ export function searchOf(
   { kinematicM2PerS }: Pick<Water, 'kinematicM2PerS'>,
   oneWay = false,
 ): LinkSearch {
+  const { walls } = line
   const frictions: FrictionSearch[] = []
-  for (let w = 0; w < line.walls.length; w++) frictions.push(frictionSearch())
+  const numbers = zeros(WALLS + 2 * walls.length)
+  numbers[QUAD] = line.quad
+  numbers[LINEAR] = line.linear * kinematicM2PerS
+  for (let w = 0; w < walls.length; w++) {
+    frictions.push(frictionSearch(walls[w]!.relativeRoughness))
+    numbers[WALLS + 2 * w] = walls[w]!.rePerFlow / kinematicM2PerS
+    numbers[WALLS + 2 * w + 1] = walls[w]!.perFlow2
+  }
   const pumpAreaM2 = pump ? boreAreaM2(pump.outletBoreM) : 1
   return {
     line,
     tables,
     pump,
-    linear: line.linear * kinematicM2PerS,
     kinematicM2PerS,
     pumpPerFlow2: 1 / (2 * GRAVITY_M_PER_S2 * pumpAreaM2 * pumpAreaM2),
     frictions,
+    numbers,
     oneWay,
   }
 }
@@ -69,27 +84,28 @@ export interface LinkHead {
 
 /** Head from the link's start to its end that a flow costs; a running pump counts as negative. */
 export function linkHead(search: LinkSearch, flowM3PerS: number, into: LinkHead): void {
-  const { line, tables, pump, linear, kinematicM2PerS, frictions, oneWay } = search
-  if (oneWay && flowM3PerS < 0) return pushedShut(pump, flowM3PerS, into)
+  const { numbers, frictions, tables, pump } = search
+  if (flowM3PerS < 0 && search.oneWay) return pushedShut(pump, flowM3PerS, into)
   const size = Math.abs(flowM3PerS)
-  let headM = (line.quad * size + linear) * size
-  let slope = 2 * line.quad * size + linear
-  const { walls } = line
-  for (let w = 0; w < walls.length; w++) {
-    const { relativeRoughness, rePerFlow, perFlow2 } = walls[w]!
-    const re = (size * rePerFlow) / kinematicM2PerS
+  const quad = numbers[QUAD]! * size
+  const linear = numbers[LINEAR]!
+  let headM = (quad + linear) * size
+  let slope = 2 * quad + linear
+  for (let w = 0; w < frictions.length; w++) {
+    const rePerFlow = numbers[WALLS + 2 * w]!
+    const perFlow2 = numbers[WALLS + 2 * w + 1]!
+    const re = size * rePerFlow
     if (re <= LAMINAR_UP_TO_RE) {
       // f = 64/Re: linear in q, so it does not divide by a flow of zero.
-      const laminar = (64 * perFlow2 * kinematicM2PerS) / rePerFlow
+      const laminar = (64 * perFlow2) / rePerFlow
       headM += laminar * size
       slope += laminar
       continue
     }
-    const friction = frictions[w]!
-    frictionAt(re, relativeRoughness, friction)
+    frictionAt(re, frictions[w]!, AT)
     const once = perFlow2 * size
-    headM += once * friction.factor * size
-    slope += once * (2 * friction.factor + friction.slope)
+    headM += once * AT.factor * size
+    slope += once * (2 * AT.factor + AT.slope)
   }
   into.headM = headM
   into.slope = slope
@@ -115,11 +131,11 @@ export interface LinkLoss {
 
 /** What a flow's size loses in a link's pipe, fittings and devices; its pump and its tees apart. */
 export function linkLoss(search: LinkSearch, flowM3PerS: number, into: LinkLoss): void {
-  const { line, tables, linear } = search
+  const { line, tables, numbers } = search
   const size = Math.abs(flowM3PerS)
   into.frictionM = 0
   into.frictionSlope = 0
-  into.fittingsM = (line.quad * size + linear) * size
+  into.fittingsM = (numbers[QUAD]! * size + numbers[LINEAR]!) * size
   if (size === 0) return
   for (let w = 0; w < line.walls.length; w++) {
     const factor = wallFactor(search, w, size)
@@ -132,12 +148,7 @@ export function linkLoss(search: LinkSearch, flowM3PerS: number, into: LinkLoss)
 
 /** Darcy friction factor along one of a search's walls; leaves the search where it stands. */
 export function wallFactor(search: LinkSearch, wall: number, size: number): number {
-  const { relativeRoughness, rePerFlow } = search.line.walls[wall]!
-  const known = search.frictions[wall]!
-  AT.inverseRoot = known.inverseRoot
-  AT.anchor = known.anchor
-  AT.anchorLog = known.anchorLog
-  frictionAt((size * rePerFlow) / search.kinematicM2PerS, relativeRoughness, AT)
+  frictionAside(size * search.numbers[WALLS + 2 * wall]!, search.frictions[wall]!, AT)
   return AT.factor
 }
 

@@ -5,7 +5,10 @@ import type { Spreads } from './line.ts'
 
 /** How many kinds of pieces there are. */
 export const KIND_COUNT = SPREAD_KINDS.length
-const [FITTINGS, , VALVES, DEVICES, FRICTION] = [0, 1, 2, 3, 4] as const
+const FITTINGS = 0
+const VALVES = 2
+const DEVICES = 3
+const FRICTION = 4
 /** The place of tees among the kinds. */
 export const TEES = 1
 
@@ -16,16 +19,15 @@ export interface SpreadSums {
   readonly squares: number[]
 }
 
-/** Adds what one kind of a link's pieces comes to. */
-export function addSpread(
-  { links, sums, squares }: SpreadSums,
-  { kind, link }: { readonly kind: number; readonly link: number },
-  sum: number,
-  square: number,
-): void {
-  const at = kind * links + link
+/** Adds what one kind of a link's pieces comes to; `at` is its place in the lists. */
+function addAt({ sums, squares }: SpreadSums, at: number, sum: number, square: number): void {
   sums[at] = sums[at]! + sum
   squares[at] = squares[at]! + square
+}
+
+/** Adds one piece of a kind to a link. */
+export function addPiece(into: SpreadSums, kind: number, link: number, spreadM: number): void {
+  addAt(into, kind * into.links + link, spreadM, spreadM * spreadM)
 }
 
 /** What is uncertain in a link's pipe, fittings and devices at a flow; its pump and tees apart. */
@@ -38,32 +40,41 @@ export function addLinkSpread(
   const size = Math.abs(flowM3PerS)
   if (size === 0) return
   const { line, tables, kinematicM2PerS } = search
-  const [quad, linear] = [size * size, size * kinematicM2PerS]
-  const add = (kind: number, known: Spreads) => {
-    const { quadSquares, cross, linearSquares } = known
-    addSpread(
-      into,
-      { kind, link },
-      known.quad * quad + known.linear * linear,
-      quadSquares * quad * quad + 2 * cross * quad * linear + linearSquares * linear * linear,
-    )
+  const { links } = into
+  const quad = size * size
+  const flow = { size, kinematicM2PerS }
+  addSpreads(into, FITTINGS * links + link, line.fittings, flow)
+  addSpreads(into, VALVES * links + link, line.valves, flow)
+  addSpreads(into, DEVICES * links + link, line.devices, flow)
+  for (let t = 0; t < tables.length; t++) {
+    addPiece(into, DEVICES, link, SPREAD.device * tableLossM(tables[t]!, size))
   }
-  add(FITTINGS, line.fittings)
-  add(VALVES, line.valves)
-  add(DEVICES, line.devices)
-  for (const table of tables) addDevice(into, link, tableLossM(table, size))
   for (let w = 0; w < line.walls.length; w++) {
     const { spread, spreadSquares } = line.walls[w]!
     const once = wallFactor(search, w, size) * quad
-    addSpread(into, { kind: FRICTION, link }, once * spread, once * once * spreadSquares)
+    addAt(into, FRICTION * links + link, once * spread, once * once * spreadSquares)
   }
   const { pump, pumpPerFlow2 } = search
   if (pump && (pump.stopped || pump.speed <= 0)) {
-    addDevice(into, link, FORCED_BACK_K * pumpPerFlow2 * quad)
+    addPiece(into, DEVICES, link, SPREAD.device * FORCED_BACK_K * pumpPerFlow2 * quad)
   }
 }
 
-function addDevice(into: SpreadSums, link: number, lossM: number): void {
-  const d = SPREAD.device * lossM
-  addSpread(into, { kind: DEVICES, link }, d, d * d)
+/** Losses u q² + v ν q known alike. */
+function addSpreads(
+  into: SpreadSums,
+  at: number,
+  known: Spreads,
+  { size, kinematicM2PerS }: { readonly size: number; readonly kinematicM2PerS: number },
+): void {
+  const { quadSquares, cross, linearSquares } = known
+  if (quadSquares === 0 && linearSquares === 0) return
+  const quad = size * size
+  const linear = size * kinematicM2PerS
+  addAt(
+    into,
+    at,
+    known.quad * quad + known.linear * linear,
+    quadSquares * quad * quad + 2 * cross * quad * linear + linearSquares * linear * linear,
+  )
 }

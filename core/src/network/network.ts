@@ -35,6 +35,8 @@ export interface Network {
   /** Of each tee of the tree; null: it costs nothing. */
   readonly laws: readonly (TeeLaw | null)[]
   readonly tee: TeeAt
+  /** Of each tee: its upper leg's head over its common leg's, and how that moves with the flow down a and b. */
+  readonly upper: { readonly headM: number[]; readonly perA: number[]; readonly perB: number[] }
 }
 
 /** A network made ready to be solved. */
@@ -60,6 +62,7 @@ export function makeNetwork(problem: NetworkProblem): Network {
     sides: { link: vector(), a: ofTees(), b: ofTees(), surplus: ofTees(), known: nodeHead },
     laws: tree.tees.map(({ node }) => nodes[node]!.tee?.law ?? null),
     tee: teeRoom(),
+    upper: { headM: ofTees(), perA: ofTees(), perB: ofTees() },
   }
 }
 

@@ -3,17 +3,14 @@ import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './law
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
 import { evaluateTees, headsOf } from './tees.ts'
-import { DRIVEN } from './tree.ts'
 import { LEAST_RESISTANCE } from './tree-matrix.ts'
 
 /** No valid network needs more (the property tests hold it to this). */
 export const MOST_ITERATIONS = 60
-/** Every link balances its heads to this, m; one more step then squares the error away: to 1e-12 of a flow and less. */
-const BALANCED_M = 1e-6
+/** Every link balances its heads to this, m; one more step then squares the error away: to some 1e-11 of a flow. */
+const BALANCED_M = 1e-5
 /** Below this a check valve is about to open or close, m³/s: rounding leaves no more to be known of its flow. */
 const STILL_M3_PER_S = 1e-12
-/** How well the heads beside such a valve are found, m. */
-const STILL_BALANCED_M = 1e-7
 /** A step is halved when it has gone this far past the lowest point of the energy along it. */
 const OVERSHOOT = 0.5
 const MOST_TRIALS = 30
@@ -43,7 +40,7 @@ export function solveNetwork(
     return converged(solution(network), iterations)
   }
   const reason = ranAway(network) ? 'ran-away' : 'too-many-iterations'
-  const at = live[worst(network).link] ?? 0
+  const at = live[worst(network)] ?? 0
   return { ok: false, reason, linkId: network.problem.links[at]!.id, iterations }
 }
 
@@ -133,27 +130,24 @@ function findStep({ tree, flow, head, step, matrix, sides }: Network): void {
 }
 
 /** How far each link is from h(q) = H_from − H_to at the heads found last. */
-function findOff({ tree, matrix, sides, head, off }: Network): void {
+function findOff({ tree, matrix, sides, head, off, flow }: Network): void {
   const { tees, roots, below, farNode, sign, chords } = tree
   const { known } = sides
-  const lower = (l: number) => (below[l]! < 0 ? known[farNode[l]!]! : matrix.head[below[l]!]!)
+  const teeHead = matrix.head
+  for (let l = 0; l < flow.length; l++) {
+    const under = below[l]!
+    off[l] = head[l]! + sign[l]! * (under < 0 ? known[farNode[l]!]! : teeHead[under]!)
+  }
+  // Both ends of a chord are legs.
   for (let c = 0; c < chords.length; c++) off[chords[c]!.link] = head[chords[c]!.link]!
   for (let r = 0; r < roots.length; r++) {
     const { link: l, node } = roots[r]!
-    off[l] = head[l]! - sign[l]! * (known[node]! - lower(l))
+    off[l] = off[l]! - sign[l]! * known[node]!
   }
   for (let t = 0; t < tees.length; t++) {
-    const { a, b, aKind, bKind, aSign, bSign } = tees[t]!
-    const headA = matrix.head[t]! + sides.a[t]!
-    const headB = matrix.head[t]! + sides.b[t]!
-    if (a >= 0) {
-      if (aKind === DRIVEN && below[a]! < 0) off[a] = off[a]! - aSign * headA
-      else off[a] = head[a]! - aSign * (headA - lower(a))
-    }
-    if (b >= 0) {
-      if (bKind === DRIVEN && below[b]! < 0) off[b] = off[b]! - bSign * headB
-      else off[b] = head[b]! - bSign * (headB - lower(b))
-    }
+    const { a, b, aSign, bSign } = tees[t]!
+    if (a >= 0) off[a] = off[a]! - aSign * (teeHead[t]! + sides.a[t]!)
+    if (b >= 0) off[b] = off[b]! - bSign * (teeHead[t]! + sides.b[t]!)
   }
 }
 
@@ -239,13 +233,15 @@ function cutBack(
  */
 function lastStep(network: Network): void {
   const { searches, flow, head, step, off, matrix } = network
+  let shut = 0
   for (let i = 0; i < flow.length; i++) {
     if (!standsShut(searches[i]!, flow[i]!)) continue
     flow[i] = 0
     head[i] = head[i]! - off[i]!
     matrix.slope[i] = SHUT_RESISTANCE
+    shut++
   }
-  evaluateTees(network, 1)
+  if (shut > 0) evaluateTees(network, 1)
   findStep(network)
   for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + step[i]!
 }
@@ -254,23 +250,19 @@ function standsShut({ oneWay }: LinkSearch, flowM3PerS: number): boolean {
   return oneWay && flowM3PerS < STILL_M3_PER_S
 }
 
-function isBalanced(network: Network): boolean {
-  return worst(network).offM < BALANCED_M
+function isBalanced({ off }: Network): boolean {
+  for (let i = 0; i < off.length; i++) {
+    // Not a number is not balanced.
+    if (!(Math.abs(off[i]!) < BALANCED_M)) return false
+  }
+  return true
 }
 
 /** The live link furthest from h(q) = H_from − H_to. */
-function worst({ off, flow, searches }: Network): { link: number; offM: number } {
+function worst({ off }: Network): number {
   let link = 0
-  let offM = 0
-  for (let i = 0; i < off.length; i++) {
-    const size = Math.abs(off[i]!)
-    if (size <= offM) continue
-    const still = searches[i]!.oneWay && Math.abs(flow[i]!) < STILL_M3_PER_S
-    if (still && size < STILL_BALANCED_M) continue
-    link = i
-    offM = size
-  }
-  return { link, offM }
+  for (let i = 0; i < off.length; i++) if (Math.abs(off[i]!) > Math.abs(off[link]!)) link = i
+  return link
 }
 
 function ranAway({ flow }: Network): boolean {

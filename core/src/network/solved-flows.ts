@@ -15,6 +15,8 @@ export interface Flows {
 export interface SolvedFlows extends Flows {
   readonly headsM: number[]
   readonly frictionM: number[]
+  /** d(frictionM)/d|q|, s/m². */
+  readonly frictionSlopes: number[]
   /** Fittings, devices and the exit, and what the tees at its ends take or give. */
   readonly fittingsM: number[]
   /** Of the tees that carry water. */
@@ -95,11 +97,13 @@ export function withLosses(network: Network, flowing: Flowing): SolvedNetwork {
   const loss: LinkLoss = { frictionM: 0, fittingsM: 0, frictionSlope: 0 }
   const { flowsM3PerS, headsM, iterations, unsettledLinkId } = flowing
   const frictionM = zeros(problem.links.length)
+  const frictionSlopes = zeros(problem.links.length)
   const fittingsM = zeros(problem.links.length)
   for (let i = 0; i < live.length; i++) {
     const link = live[i]!
     linkLoss(searches[i]!, flowsM3PerS[link]!, loss)
     frictionM[link] = loss.frictionM
+    frictionSlopes[link] = loss.frictionSlope
     fittingsM[link] = loss.fittingsM
   }
   const tees = unsettledLinkId === null ? solvedTees(network) : []
@@ -107,7 +111,7 @@ export function withLosses(network: Network, flowing: Flowing): SolvedNetwork {
     for (const { link, lossM } of legs) if (link >= 0) fittingsM[link] = fittingsM[link]! + lossM
   }
   return {
-    flows: { flowsM3PerS, headsM, frictionM, fittingsM, tees },
+    flows: { flowsM3PerS, headsM, frictionM, frictionSlopes, fittingsM, tees },
     iterations,
     unsettledLinkId,
   }

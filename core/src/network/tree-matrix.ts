@@ -58,6 +58,8 @@ export class TreeMatrix {
   readonly #chordA: number[]
   readonly #chordB: number[]
   readonly #chordFlow: number[]
+  /** The tee above each live link; −1: none, it is a root or a chord. */
+  readonly #above: number[]
   readonly #border: DenseFactors | null
   readonly #off: number[]
   readonly #zero: Sides
@@ -84,6 +86,12 @@ export class TreeMatrix {
     this.#chordB = wholeZeros(tees.length).fill(-1)
     this.#chordFlow = zeros(chords.length)
     this.#off = zeros(chords.length)
+    this.#above = wholeZeros(live.length).fill(-1)
+    for (let t = 0; t < tees.length; t++) {
+      const { a, b, aKind, bKind } = tees[t]!
+      if (aKind === BRANCHES) this.#above[a] = t
+      if (bKind === BRANCHES) this.#above[b] = t
+    }
     this.#border = chords.length > 0 ? new DenseFactors(chords.length) : null
     this.#zero = {
       link: chords.length > 0 ? ofLinks() : [],
@@ -162,6 +170,46 @@ export class TreeMatrix {
     this.#substitute(sides)
     const { chords } = this.tree
     for (let k = 0; k < chords.length; k++) this.flow[chords[k]!.link] = this.#chordFlow[k]!
+  }
+
+  /** Flows that answer a metre more lost in one link, down it, and nothing else; heads are not found. */
+  solveLoss(link: number): void {
+    if (this.#border) {
+      this.#zero.link[link] = 1
+      this.solve(this.#zero)
+      this.#zero.link[link] = 0
+      return
+    }
+    const { tree, flow } = this
+    for (let r = 0; r < tree.roots.length; r++) flow[tree.roots[r]!.link] = 0
+    this.#upFrom(link)
+    for (let t = tree.tees.length - 1; t >= 0; t--) {
+      const { up, a, b } = tree.tees[t]!
+      const down = flow[up]!
+      const downA = this.#startA[t]! + this.#share[t]! * down
+      if (a >= 0) flow[a] = downA
+      if (b >= 0) flow[b] = down - downA
+    }
+  }
+
+  /** Carries that metre up the one way to the root, whose flow it gives. */
+  #upFrom(link: number): void {
+    const { tree, slope, flow } = this
+    const { aa, ab } = this.tees
+    this.#startA.fill(0)
+    let alpha = 1
+    let at = link
+    for (let t = this.#above[at]!; t >= 0; t = this.#above[at]!) {
+      const { up, a, aKind, bKind } = tree.tees[t]!
+      if (aKind === BRANCHES && bKind === BRANCHES) {
+        const downA = (at === a ? -alpha : alpha) / this.#both[t]!
+        this.#startA[t] = downA
+        alpha = (at === a ? alpha : 0) + (this.#beta(a, slope) - aa[t]! + ab[t]!) * downA
+      }
+      at = up
+    }
+    const perFlow = this.#beta(at, slope)
+    flow[at] = -alpha / (Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE)
   }
 
   /** How far each chord is from its balance. */

@@ -18,7 +18,7 @@ export function zeros(length: number): number[] {
 }
 
 /** Longer ones are asked for seldom, and are not worth their room. */
-const MOST_KEPT = 256
+const MOST_KEPT = 1024
 
 /** So many whole zeros, for counts and places in another list. */
 export function wholeZeros(length: number): number[] {

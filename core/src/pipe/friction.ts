@@ -1,4 +1,5 @@
-import { cubicHermite, cubicHermiteSlope } from '../numeric/index.ts'
+import { cubicHermite, cubicHermiteSlope, zeros } from '../numeric/index.ts'
+import { frictionSeries, SERIES_REACH, SERIES_TERMS, seriesAt } from './friction-series.ts'
 
 /** Below this the flow is laminar; above the other it is turbulent; a cubic joins them. */
 export const LAMINAR_UP_TO_RE = 2000
@@ -13,6 +14,57 @@ export function regimeAt(re: number): Regime {
   return re < TURBULENT_FROM_RE ? 'transition' : 'turbulent'
 }
 
+/** A Darcy friction factor with its slope, written into by `frictionAt`. */
+export interface Friction {
+  factor: number
+  /** df/d(ln Re). */
+  slope: number
+}
+
+/**
+ * Somebody's search for the friction along one wall, to be asked again and again: its roughness and
+ * where the next search begins, numbers side by side. Never shared.
+ */
+export type FrictionSearch = number[] & { readonly ofFriction: unique symbol }
+
+/** Where each number of a search stands. */
+const ROUGHNESS = 0
+/** Reynolds number that was asked for near here, and how often. */
+const MIDDLE = 1
+const ASKED = 2
+/** 1/√f of the last turbulent flow asked for, over 1 for any; below: none yet. */
+const INVERSE_ROOT = 3
+/** An argument of Colebrook's logarithm that was near, and 2 log₁₀ of it. */
+const ANCHOR = 4
+const ANCHOR_LOG = 5
+/** f about the middle as a series, once that pays. */
+const SERIES = 6
+const ROOM = SERIES + SERIES_TERMS
+
+/** 2/ln 10: −2 log₁₀ written with natural logarithms. */
+const TWO_OVER_LN10 = 2 / Math.LN10
+const LOG_OF_HALF = TWO_OVER_LN10 * Math.log(0.5)
+
+/** A search that was asked nothing yet, along a wall of a roughness ε/D. */
+export function frictionSearch(relativeRoughness: number): FrictionSearch {
+  const search = zeros(ROOM) as FrictionSearch
+  begin(search, relativeRoughness)
+  return search
+}
+
+function begin(search: FrictionSearch, relativeRoughness: number): void {
+  search[ROUGHNESS] = relativeRoughness
+  search[MIDDLE] = 0.5
+  search[ASKED] = 0
+  search[INVERSE_ROOT] = 0
+  search[ANCHOR] = 0.5
+  search[ANCHOR_LOG] = LOG_OF_HALF
+}
+
+/** Asked once and begun anew each time. */
+const ONCE = frictionSearch(0)
+const ONCE_AT: Friction = { factor: 0.5, slope: 0.5 }
+
 /**
  * Darcy friction factor. Laminar 64/Re; Colebrook–White from Re 4000; between them the cubic in
  * Re that meets both ends in value and slope, so that a solver never sees a kink.
@@ -21,42 +73,62 @@ export function regimeAt(re: number): Regime {
  * @param relativeRoughness ε/D
  */
 export function frictionFactor(re: number, relativeRoughness: number): number {
-  const at = frictionSearch()
-  frictionAt(re, relativeRoughness, at)
-  return at.factor
-}
-
-/**
- * Somebody's search for the friction along one wall, to be asked again and again: a friction factor
- * with its slope, written into by `frictionAt`, and where the next search begins. Never shared.
- */
-export interface FrictionSearch {
-  factor: number
-  /** df/d(ln Re). */
-  slope: number
-  /** 1/√f of the last turbulent flow asked for; 0: none yet. */
-  inverseRoot: number
-  /** An argument of Colebrook's logarithm that was near, and 2 log₁₀ of it. */
-  anchor: number
-  anchorLog: number
-}
-
-/** A search that was asked nothing yet. */
-export function frictionSearch(): FrictionSearch {
-  // Fractions, so that every field holds a double from the first.
-  return { factor: 0.5, slope: 0.5, inverseRoot: 0.5, anchor: 0.5, anchorLog: ANCHOR_LOG }
+  begin(ONCE, relativeRoughness)
+  frictionAt(re, ONCE, ONCE_AT)
+  return ONCE_AT.factor
 }
 
 /** The Darcy friction factor and its slope at once, for a solver; the same law as `frictionFactor`. */
-export function frictionAt(re: number, relativeRoughness: number, into: FrictionSearch): void {
+export function frictionAt(re: number, search: FrictionSearch, into: Friction): void {
   if (re <= LAMINAR_UP_TO_RE) {
     into.factor = 64 / re
     into.slope = -into.factor
   } else if (re >= TURBULENT_FROM_RE) {
-    colebrook(re, relativeRoughness, into)
+    turbulentAt(re, search, into)
   } else {
-    transitionAt(re, relativeRoughness, into)
+    transitionAt(re, search, into)
   }
+}
+
+/** What is asked without moving a search; read at once. */
+const ASIDE = zeros(ROOM) as FrictionSearch
+
+/** The same without moving the search. */
+export function frictionAside(re: number, search: FrictionSearch, into: Friction): void {
+  const isSeries = search[ASKED]! >= WORTH_A_SERIES
+  const used = isSeries ? ROOM : SERIES
+  for (let i = 0; i < used; i++) ASIDE[i] = search[i]!
+  if (!isSeries) ASIDE[ASKED] = 0
+  frictionAt(re, ASIDE, into)
+}
+
+/** So often a Reynolds number is asked for near another before a series about it is worth its making. */
+const WORTH_A_SERIES = 3
+
+/** Colebrook's law by a series about where it was asked before, else by a search, from which a series may be made. */
+function turbulentAt(re: number, search: FrictionSearch, into: Friction): void {
+  const middle = search[MIDDLE]!
+  const z = (re - middle) / (re + middle)
+  const isNear = z < SERIES_REACH && z > -SERIES_REACH
+  if (isNear && search[ASKED]! >= WORTH_A_SERIES) {
+    seriesAt(search, SERIES, z, into)
+    // dz/d(ln Re) = (1 − z²)/2.
+    into.slope *= 0.5 * (1 - z * z)
+    return
+  }
+  colebrook(re, search, into)
+  search[ASKED] = isNear ? search[ASKED]! + 1 : 0
+  if (!isNear) search[MIDDLE] = re
+  if (search[ASKED] >= WORTH_A_SERIES) aboutHere(re, search)
+}
+
+/** Makes the series about the Reynolds number that was just searched for. */
+function aboutHere(re: number, search: FrictionSearch): void {
+  const x = search[INVERSE_ROOT]!
+  const smooth = (2.51 / re) * x
+  const inside = search[ROUGHNESS]! / 3.7 + smooth
+  search[MIDDLE] = re
+  frictionSeries({ x, smooth: smooth / inside, log: TWO_OVER_LN10 }, search, SERIES)
 }
 
 /** Where laminar flow ends: f = 64/Re and its slope. */
@@ -66,8 +138,8 @@ const LAMINAR_END = {
   slope: -64 / LAMINAR_UP_TO_RE ** 2,
 }
 
-function transitionAt(re: number, relativeRoughness: number, into: FrictionSearch): void {
-  colebrook(TURBULENT_FROM_RE, relativeRoughness, into)
+function transitionAt(re: number, search: FrictionSearch, into: Friction): void {
+  colebrook(TURBULENT_FROM_RE, search, into)
   const end = {
     x: TURBULENT_FROM_RE,
     y: into.factor,
@@ -77,9 +149,6 @@ function transitionAt(re: number, relativeRoughness: number, into: FrictionSearc
   into.slope = cubicHermiteSlope(LAMINAR_END, end, re) * re
 }
 
-/** 2/ln 10: −2 log₁₀ written with natural logarithms. */
-const TWO_OVER_LN10 = 2 / Math.LN10
-const ANCHOR_LOG = TWO_OVER_LN10 * Math.log(0.5)
 /**
  * A step this small in 1/√f is the last: Halley's error falls as step³ times less than 1e-3 here
  * ((F″/2F′)² of the equation below over the range of pipes), so what is left is below 1e-14.
@@ -94,14 +163,14 @@ const NEAR_ANCHOR = 0.05
  * explicit formula (1983). The logarithm is taken from one that was near: ln(r) = 2 artanh z,
  * z = (r − 1)/(r + 1), five terms of its series, 1e-15 off at most.
  */
-function colebrook(re: number, relativeRoughness: number, into: FrictionSearch): void {
-  const a = relativeRoughness / 3.7
+function colebrook(re: number, search: FrictionSearch, into: Friction): void {
+  const a = search[ROUGHNESS]! / 3.7
   const b = 2.51 / re
-  let x =
-    into.inverseRoot > 1 ? into.inverseRoot : (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
+  let x = search[INVERSE_ROOT]!
+  if (x <= 1) x = (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
   let inside = a + b * x
   for (let i = 0; i < 20; i++) {
-    const residual = x + logNear(inside, into)
+    const residual = x + logNear(inside, search)
     const bend = (TWO_OVER_LN10 * b) / inside
     const slope = 1 + bend
     // Curvature −bend²/TWO_OVER_LN10.
@@ -111,7 +180,7 @@ function colebrook(re: number, relativeRoughness: number, into: FrictionSearch):
     inside = a + b * x
     if (step < LAST_STEP && step > -LAST_STEP) break
   }
-  into.inverseRoot = x
+  search[INVERSE_ROOT] = x
   // dx/d(ln Re) = bend x/(1 + bend), by the implicit function theorem; f = x⁻².
   const bend = (TWO_OVER_LN10 * b) / inside
   const factor = 1 / (x * x)
@@ -121,15 +190,15 @@ function colebrook(re: number, relativeRoughness: number, into: FrictionSearch):
 
 /** 2 log₁₀ of a number, from a logarithm near it. */
 function logNear(inside: number, search: FrictionSearch): number {
-  const { anchor } = search
+  const anchor = search[ANCHOR]!
   const z = (inside - anchor) / (inside + anchor)
   if (z > NEAR_ANCHOR || z < -NEAR_ANCHOR) {
     const log = TWO_OVER_LN10 * Math.log(inside)
-    search.anchor = inside
-    search.anchorLog = log
+    search[ANCHOR] = inside
+    search[ANCHOR_LOG] = log
     return log
   }
   const z2 = z * z
   const artanh = z * (1 + z2 * (1 / 3 + z2 * (1 / 5 + z2 * (1 / 7 + z2 / 9))))
-  return search.anchorLog + 2 * TWO_OVER_LN10 * artanh
+  return search[ANCHOR_LOG]! + 2 * TWO_OVER_LN10 * artanh
 }

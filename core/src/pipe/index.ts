@@ -1,5 +1,7 @@
 export { boreAreaM2, reynolds, speedMPerS, velocityHeadM } from './flow.ts'
 export {
+  type Friction,
+  frictionAside,
   frictionAt,
   frictionFactor,
   type FrictionSearch,

@@ -55,7 +55,7 @@ export function ratedNeed(
   const counted = countedTimes(
     pump.curve,
     flowM3PerS,
-    rulesOfThumb(layout, line, null, null).countedHeadM.answer,
+    rulesOfThumb(layout, line, null).countedHeadM.answer,
   )
   const deratedM3PerS = flowM3PerS / DERATED_SHARE
   const countedM3PerS = counted * pump.curve.freeFlowM3PerS

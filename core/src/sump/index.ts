@@ -1,16 +1,5 @@
 export { bubbleOfSpeedM, CARRIES_ALL_M_PER_S, downwardSpeed } from './bubble.ts'
 export { COMMON_SIZES } from './common-sizes.ts'
-export {
-  drainBack,
-  type DrainBack,
-  fillLineM,
-  freeVolumeM3,
-  stillLevelM,
-  type Stopping,
-  type StoppingChamber,
-  type StoppingDisplay,
-  type StoppingPipe,
-} from './drain-back.ts'
 export { insideM, panelWidthM } from './panel.ts'
 export { sectionSpeed, throughflowS } from './throughflow.ts'
 export { crestM, levelAbove, wallFlow, type WallKind, type WallShape } from './wall.ts'

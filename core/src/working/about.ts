@@ -45,6 +45,6 @@ export function workedAt({ design, solved, lineId, tankId }: About): Worked {
     line,
     part: partOf(design, line.pump.partId),
     sourceLevelM: pumpOf(layout, laid).sourceLevelM,
-    rules: rulesOfThumb(layout, line, solvedTank.turnoverPerH, design.returnSide.ownShare),
+    rules: rulesOfThumb(layout, line, solvedTank.turnoverPerH),
   }
 }

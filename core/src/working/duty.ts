@@ -48,18 +48,18 @@ export function flowWorking(worked: Worked): Working {
         },
         rules.deratedFlowM3PerS.offBy,
       ),
-      ...(rules.ownShareFlowM3PerS
-        ? [
+      ...(side.pump.ownShareFlowM3PerS === null
+        ? []
+        : [
             besides(
               'Your last pump gave {share} of its print; so this one {answer}',
               {
                 share: ['share', worked.design.returnSide.ownShare ?? 0],
-                answer: ['flow', rules.ownShareFlowM3PerS.answer],
+                answer: ['flow', side.pump.ownShareFlowM3PerS],
               },
-              rules.ownShareFlowM3PerS.offBy,
+              side.pump.ownShareOffBy,
             ),
-          ]
-        : []),
+          ]),
       besides(
         'Feet counted for elbows and level run, read off {pump}’s curve at that head: {answer}',
         { answer: ['flow', rules.countedFlowM3PerS.answer], pump: worked.part.name },

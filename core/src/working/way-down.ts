@@ -121,16 +121,28 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
             term('⅓', 'full: the most', 'flow', own.vented.mostM3PerS),
           ]
         : []),
-      ...(own.emergency?.riseM === null || !own.emergency
-        ? []
-        : [
+      ...(own.emergency && own.emergency.riseNeededM !== null
+        ? [
             term(
-              'rise',
-              'over its lip with the whole flow, at most',
-              'length',
-              own.emergency.riseM,
+              'mouth',
+              'open, with the water at the rim, takes',
+              'flow',
+              own.emergency.openAtRimM3PerS,
             ),
-          ]),
+            term('pipe', 'running full there', 'flow', own.emergency.primedAtRimM3PerS),
+            term('rise', 'over its lip for the whole flow', 'length', own.emergency.riseNeededM),
+          ]
+        : []),
+      ...(own.startsAgain
+        ? [
+            term(
+              'F',
+              'V/√(gD) in its upright: starts again from 0.8',
+              'number',
+              own.startsAgain.froude,
+            ),
+          ]
+        : []),
       term('V', 'in its inlet', 'speed', own.speedMPerS),
     ],
     source: siphon
@@ -138,7 +150,9 @@ export function drainFlow({ design, solved, drainId }: About): Working | null {
       : 'Wyly & Eaton 1961 (NBS Monograph 31) for pipes with an open core; rim and mouth of an upright pipe.',
     note: siphon
       ? NO_NOTE
-      : sentence('A pipe that primes takes more, up to its full flow: that is not counted on.'),
+      : sentence(
+          'An upright pipe runs full from about 1.25 bores of water over it (Kalinske 1940), where it ends in air or not deep and nowhere rises.',
+        ),
     rules: [],
   }
 }
@@ -170,12 +184,13 @@ export function drainBackWorking({ solved: { sump } }: About): Working | null {
       term('hung', 'out of hung equipment', 'volume', back.equipmentM3),
       term('free', 'in the sump up to its rim', 'volume', outage.freeVolumeM3),
     ],
-    source: 'Geometry; Σ Aᵢ max(crestᵢ, z) = running volume + what comes down.',
+    source:
+      'Geometry: every mouth runs by every open way to where it is bare or levels meet; Σ Aᵢ max(crestᵢ, z) = running volume + what comes down.',
     note:
-      outage.marginWithoutCheckM === null
+      outage.withoutCheck === null
         ? NO_NOTE
         : sentence('A check valve is counted on; were it stuck open, {left} would be left.', {
-            left: ['length', outage.marginWithoutCheckM],
+            left: ['length', outage.withoutCheck.marginM],
           }),
     rules: [],
   }
@@ -185,7 +200,7 @@ export function drainBackWorking({ solved: { sump } }: About): Working | null {
 export function fillLine({ design, solved: { sump } }: About): Working | null {
   const { outage } = sump
   const { box, marginM } = design.sump
-  if (!outage || !box) return null
+  if (!outage || outage.fillLineM === null || !box) return null
   return {
     title: 'Fill no higher than this while it runs',
     answer: measured('length', outage.fillLineM - box.floorHeightM),

@@ -208,7 +208,7 @@ describe('a power cut', () => {
     let last = -Infinity
     for (const widthM of [0.2, 0.3, 0.4, 0.5, 0.7]) {
       const { outage } = solveBasin(aLoop({ changes: { 'sump.box.widthM': widthM } })).sump
-      expect(outage!.marginM).toBeGreaterThan(last)
+      expect(outage!.marginM).toBeGreaterThanOrEqual(last)
       last = outage!.marginM
     }
   })
@@ -223,10 +223,10 @@ describe('a power cut', () => {
           changes: { 'sump.box.widthM': 0.2, [`sump.chambers.${last}.levelM`]: levelM },
         }),
       )
-    const kept = at(outage!.fillLineM)
+    const kept = at(outage!.fillLineM!)
     // The higher sump makes the lift less and the flow more: a little more comes down.
     expect(Math.abs(kept.sump.outage!.marginM - design.sump.marginM)).toBeLessThan(3 * MM)
-    expect(at(outage!.fillLineM + 0.02).findings.map(({ code }) => code)).toContain(
+    expect(at(outage!.fillLineM! + 0.02).findings.map(({ code }) => code)).toContain(
       'above-fill-line',
     )
   })
@@ -241,7 +241,7 @@ describe('a power cut', () => {
     expect(hole).toBeGreaterThan(0)
     const held = solveBasin(aLoop({ line: `check, ${line}` })).sump.outage!
     expect(held.drainBack.siphonedM3).toBe(0)
-    expect(held.marginWithoutCheckM!).toBeLessThan(held.marginM)
+    expect(held.withoutCheck!.marginM).toBeLessThan(held.marginM)
   })
 })
 

@@ -42,7 +42,7 @@ describe('a skimmer in its chamber', () => {
       solvedWith(aSkimmer({ givesBackM3 }, INSIDE)).sump.outage!
     const more = outage(0.004).drainBack.totalM3 - outage(0).drainBack.totalM3
     expect(more).toBeCloseTo(0.004, 12)
-    expect(outage(0.004).marginM).toBeLessThan(outage(0).marginM)
+    expect(outage(0.004).fillLineM!).toBeLessThan(outage(0).fillLineM!)
   })
   test('that stands too deep gets a stand that fixes it, and a wall', () => {
     const design = withDevices(LOOP, aSkimmer({ wantsDepth: { leastM: 0.1, mostM: 0.12 } }, INSIDE))

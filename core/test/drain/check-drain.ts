@@ -24,6 +24,12 @@ export interface CheckDrain {
   tube_bore_m?: number
   difference_m?: number
   slope?: number
+  least_bore_m?: number
+  first_upright_bore_m?: number
+  level_over_inlet_m?: number
+  end_under_water_m?: number
+  inlet_to_rim_m?: number
+  stretch_rises?: boolean
 }
 
 export const CHECK_DRAINS = jsonTable<CheckDrain[]>('drains.json')

@@ -4,8 +4,19 @@ import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
 import { CHECK_DRAINS, type CheckDrain, checkFall, checkWater, has, wanted } from './check-drain.ts'
 import { type OpenPipe, openPipeFlow, openPipeRiseM, ruledBy } from '../../src/drain/emergency.ts'
+import {
+  emergencyAnswer,
+  emergencyFaults,
+  type EmergencyPipe,
+} from '../../src/drain/emergency-verdict.ts'
+import {
+  primingOf,
+  restartOf,
+  type StartingSiphon,
+  unprimedFlow,
+} from '../../src/drain/siphon-start.ts'
 import { fallBand } from '../../src/drain/fall-band.ts'
-import { fallFlow, fallHeadM } from '../../src/drain/fall.ts'
+import { fallFlow, fallHeadM, FallSearch } from '../../src/drain/fall.ts'
 import { primeVerdict, tubeFroude } from '../../src/drain/hung.ts'
 import { type Matching, matchValve } from '../../src/drain/match.ts'
 import {
@@ -33,7 +44,7 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
   siphon: (given) => {
     const flow = fallFlow(checkFall(given), given.drop_m!)
     meets(given, 'capacity', flow)
-    const band = fallBand(checkFall(given), flow)
+    const band = fallBand(new FallSearch(checkFall(given)), flow)
     meets(given, 'capacity_band', band.band, 1e-4)
     meets(given, 'capacity_band_each', band.each, 1e-4)
     meets(given, 'capacity_band_kind', band.kind, 1e-4)
@@ -119,17 +130,68 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
   },
   emergency: (given) => {
     const boreM = given.bore_m!
-    const pipe: OpenPipe = {
+    const pipe: EmergencyPipe = {
       boreM,
       below: given.line
         ? { fall: checkFall(given), dropM: given.inlet_to_discharge_drop_m! }
         : null,
+      endUnderM: given.end_under_water_m ?? 0,
+      rises: given.stretch_rises ?? false,
+      joined: false,
     }
-    const riseM = openPipeRiseM(pipe, given.flow_L_h! * L_PER_H)
-    meets(given, 'rise', riseM)
+    const answer = emergencyAnswer(pipe, given.flow_L_h! * L_PER_H, given.inlet_to_rim_m!)
     meets(given, 'weir_to_orifice_at', rimToOrificeM(boreM), 1e-6)
-    const words = { rim: 'weir', mouth: 'orifice', pipe: 'pipe' }
-    expect(wanted(given.id, 'ruled_by')).toContain(words[ruledBy(pipe, riseM)])
+    meets(given, 'capacity_open_at_rim', answer.openAtRimM3PerS)
+    meets(given, 'capacity_open_at_rim_band', OPEN_PIPE_SPREAD * answer.openAtRimM3PerS)
+    meets(given, 'rise_open', answer.riseOpenM)
+    meets(given, 'rise_needed', answer.riseNeededM)
+    meets(given, 'rise_needed_15_percent_more', answer.riseWithReserveM)
+    expect(answer.by).toBe(wanted(given.id, 'by'))
+    const words = { rim: 'weir', mouth: 'orifice', pipe: 'full_pipe' }
+    expect(words[ruledBy(pipe, answer.riseOpenM)]).toBe(wanted(given.id, 'open_ruled_by'))
+    expect(answer.verdict).toBe(wanted(given.id, 'level_verdict'))
+    const faults = emergencyFaults(pipe).map((fault) => fault.replaceAll('-', '_'))
+    expect(faults.join(' and ') || 'none').toBe(wanted(given.id, 'stops_of_its_own'))
+    if (!given.line) return
+    const primed = Number(wanted(given.id, 'capacity_primed_at_rim'))
+    if (primed === 0) expect(answer.primedAtRimM3PerS).toBe(0)
+    else meets(given, 'capacity_primed_at_rim', answer.primedAtRimM3PerS)
+    if (wanted(given.id, 'rise_primed') === 'none') expect(answer.risePrimedM).toBe(Infinity)
+    else meets(given, 'rise_primed', answer.risePrimedM)
+  },
+  siphon_start: (given) => {
+    const siphon: StartingSiphon = {
+      inletBoreM: given.inlet_bore_m!,
+      leastBoreM: given.least_bore_m!,
+      uprightBoreM: given.first_upright_bore_m!,
+      fall: checkFall(given),
+      dropM: given.inlet_to_discharge_drop_m!,
+    }
+    const comes = given.flow_L_h! * L_PER_H
+    const endUnderM = given.end_under_water_m!
+    const now = unprimedFlow(siphon, given.level_over_inlet_m!, endUnderM)
+    expect(now.ruledBy.replaceAll('-', '_')).toBe(wanted(given.id, 'unprimed_ruled_by'))
+    const priming = primingOf(siphon, comes, endUnderM)
+    const flows: [string, number][] = [
+      ['unprimed_capacity', now.flowM3PerS],
+      ['unprimed_at_one_bore', priming.unprimedM3PerS],
+      ['flow_if_primed_at_one_bore', priming.flowThenM3PerS],
+    ]
+    for (const [quantity, flow] of flows) {
+      expectClose(
+        `${given.id} ${quantity}`,
+        flow / L_PER_H,
+        Number(wanted(given.id, quantity)),
+        SOLVED,
+      )
+    }
+    meets(given, 'froude_then', priming.froudeThen)
+    expect(priming.primes.replaceAll('-', '_')).toBe(wanted(given.id, 'primes_at_one_bore'))
+    const again = restartOf(siphon, comes, endUnderM)
+    meets(given, 'froude_running', again.froude)
+    expect(again.byFroude).toBe(wanted(given.id, 'restart_by_froude'))
+    expect(again.byEnd).toBe(wanted(given.id, 'restart_by_end_depth'))
+    expect(again.restart).toBe(wanted(given.id, 'restart'))
   },
   least_water_over_inlet: (given) => {
     const flow = given.flow_L_h! * L_PER_H
@@ -149,7 +211,12 @@ const VERDICTS: Record<string, (given: CheckDrain) => void> = {
   hung_siphon: (given) => {
     const each = fallFlow(checkFall(given), given.difference_m!)
     meets(given, 'flow_all_tubes', each * given.tubes!)
-    meets(given, 'flow_band', fallBand(checkFall(given), each).band * given.tubes!, 1e-4)
+    meets(
+      given,
+      'flow_band',
+      fallBand(new FallSearch(checkFall(given)), each).band * given.tubes!,
+      1e-4,
+    )
     const froude = tubeFroude(given.tube_bore_m!, each)
     meets(given, 'froude', froude)
     expect(primeVerdict(froude).replaceAll('-', '_')).toBe(wanted(given.id, 'verdict'))

@@ -68,6 +68,11 @@ describe('what may fix a drill', () => {
     expect(can.after().outcome).not.toBe('wet')
     expect(can.after().spilledM3).toBe(0)
   })
+  test('of a welded relay: the same can', () => {
+    const limited = aLoop({ changes: { 'sump.topOff': { ...BIG_CAN, runLimitS: 600 } } })
+    const { fix } = simulated(limited, 'top-off-welded')
+    expect(fix(/^A can of/).after().outcome).not.toBe('wet')
+  })
   test('of drains that block at once: a sensor, said to be a device that can fail', () => {
     const { fix } = simulated(HIGH, 'both tank')
     const sensor = fix(/^Add a level sensor/)

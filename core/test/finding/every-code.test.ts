@@ -3,6 +3,7 @@ import { aBasin, aLine, codes, lead } from '../a-basin.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aHeatedLoop } from '../a-heated-loop.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
+import { astray } from '../a-takeoff.ts'
 import { type Changes, withChanges } from '../changes.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits, insertAt } from '../../src/design/edit.ts'
@@ -256,7 +257,15 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   },
   'emergency-wet': once(LOOP, { drains: LOOP.drains.filter(({ role }) => role === 'emergency') }),
   'joined-drains': { fires: JOINED, silent: LOOP },
-  'above-fill-line': once(LOOP, { 'sump.marginM': 0.16 }),
+  'above-fill-line': once(LOOP, { 'sump.chambers.5.levelM': 0.37 }),
+  'outage-elsewhere': { fires: astray(), silent: LOOP },
+  'runs-over-now': once(LOOP, { 'tanks.0.rimM': 0.445 }),
+  // Its end comes to stand deep under the water.
+  'emergency-not-sure': once(LOOP, { 'sump.chambers.5.levelM': 0.37 }),
+  'siphon-may-not-start': once(LOOP, { 'sump.chambers.5.levelM': 0.37 }),
+  'emergency-only-full': until(LOOP, {
+    'drains.2.run.size': { series: 'pn-16', size: '63', boreM: null },
+  }),
   'chamber-too-short': once(LOOP, { 'sump.walls.0.atM': 0.03 }),
   'meter-off-scale': until(TREATED, {
     'sump.devices.2.part.window': { leastM3PerS: 1e-4, mostM3PerS: 1e-2 },

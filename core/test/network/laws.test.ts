@@ -2,7 +2,12 @@ import { checkPumps } from '../check-pump.ts'
 import { anyNetwork } from './any-network.ts'
 import { linkHead, type LinkHead, searchOf } from '../../src/network/laws.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
-import { frictionAt, frictionFactor, frictionSearch } from '../../src/pipe/friction.ts'
+import {
+  type Friction,
+  frictionAt,
+  frictionFactor,
+  frictionSearch,
+} from '../../src/pipe/friction.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
@@ -22,9 +27,11 @@ function slopeOf(of: (x: number) => number, x: number, step: number): number {
 describe('friction with its slope', () => {
   test('is the same factor, and its slope is the slope', () => {
     fc.assert(
-      fc.property(number(50, 2e5), number(0, 0.01), number(0, 9), (re, rough, near) => {
-        const into = { ...frictionSearch(), inverseRoot: near }
-        frictionAt(re, rough, into)
+      fc.property(number(50, 2e5), number(0, 0.01), number(0.1, 9), (re, rough, near) => {
+        const into: Friction = { factor: 0, slope: 0 }
+        const search = frictionSearch(rough)
+        frictionAt(near * re, search, into)
+        frictionAt(re, search, into)
         expect(Math.abs(into.factor - frictionFactor(re, rough))).toBeLessThan(1e-9)
         // A difference may not straddle the corners at 2 000 and 4 000, where only f and f' agree.
         const step = re * 1e-5
@@ -37,14 +44,18 @@ describe('friction with its slope', () => {
     )
   })
   test('asked a thousand times on end, from far and from near, it is still the same to rounding', () => {
-    const search = frictionSearch()
     const rough = 3e-4
+    const search = frictionSearch(rough)
+    const into: Friction = { factor: 0, slope: 0 }
     for (let i = 0; i < 3000; i++) {
       // Slowly up and down, with a leap now and then.
       const re = 4000 + 3e4 * (1 + Math.sin(i / 40)) + (i % 97 === 0 ? 2e5 : 0)
-      frictionAt(re, rough, search)
-      const off = Math.abs(search.factor / frictionFactor(re, rough) - 1)
+      frictionAt(re, search, into)
+      const off = Math.abs(into.factor / frictionFactor(re, rough) - 1)
       if (off > 1e-13) throw new Error(`${off} off at the ${i}th, Re ${re}`)
+      const step = re * 1e-5
+      const measured = re * slopeOf((at) => frictionFactor(at, rough), re, step)
+      expect(Math.abs(into.slope / measured - 1)).toBeLessThan(1e-6)
     }
   })
 })

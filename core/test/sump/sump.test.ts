@@ -3,14 +3,15 @@ import { expectClose } from '../close.ts'
 import { csvTable, jsonTable, L_PER_H } from '../tables.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { bubbleOfSpeedM, downwardSpeed } from '../../src/sump/bubble.ts'
+import { boreAreaM2 } from '../../src/pipe/flow.ts'
 import {
-  drainBack,
-  fillLineM,
-  freeVolumeM3,
-  stillLevelM,
-  type Stopping,
-  type StoppingChamber,
-} from '../../src/sump/drain-back.ts'
+  fillLineOf,
+  openWays,
+  overM3,
+  type RestCase,
+  restOf,
+  type RestSump,
+} from '../../src/rest/index.ts'
 import { insideM, panelWidthM } from '../../src/sump/panel.ts'
 import { sectionSpeed, throughflowS } from '../../src/sump/throughflow.ts'
 import { levelAbove, wallFlow, type WallShape } from '../../src/sump/wall.ts'
@@ -58,38 +59,63 @@ interface Given {
   margin_m: number
 }
 
-function stopping(given: Given): { stopping: Stopping; chambers: StoppingChamber[] } {
-  const pipes = (list: Given['return_pipes']) =>
-    list.map((pipe) => ({
-      boreM: pipe.bore_m,
-      lengthM: pipe.length_that_drains_m,
-      filledShare: 1,
-    }))
+/** Displays give over their rims and through their mouths, all else falls into the return chamber. */
+function stopping(given: Given): { given: RestCase; sump: RestSump } {
+  const { displays, boxes, chambers } = given
+  const firstBox = displays.length
+  const firstChamber = firstBox + boxes.length
+  const last = firstChamber + chambers.length - 1
+  const drain = (from: number, inletM: number) => ({ from, to: last, inletM, fallsM3: 0 })
+  const pipes = [...given.return_pipes, ...given.drain_pipes].map(
+    ({ bore_m, length_that_drains_m }) => boreAreaM2(bore_m) * length_that_drains_m,
+  )
+  const open = displays.flatMap((display, space) =>
+    display.outlet === 'air' || display.working_check_valve ? [] : [{ display, space }],
+  )
   return {
-    stopping: {
-      displays: given.displays.map((display) => ({
-        surfaceM2: display.surface_m2,
-        runningLevelM: display.running_level_m,
-        crestM: display.overflow_rim_m,
-        siphonBreakM:
-          display.outlet === 'air' || display.working_check_valve
-            ? null
-            : (display.break_hole_level_m ?? display.outlet_mouth_level_m!),
+    given: {
+      spaces: [...displays, ...boxes]
+        .map(({ surface_m2, running_level_m }) => ({
+          areaM2: surface_m2,
+          levelM: running_level_m,
+        }))
+        .concat(
+          chambers.map(({ area_m2, running_level_m }) => ({
+            areaM2: area_m2,
+            levelM: running_level_m,
+          })),
+        ),
+      walls: chambers.slice(0, -1).map(({ held_by_over_wall_crest_m }, i) => ({
+        between: [firstChamber + i, last] as const,
+        crestM: held_by_over_wall_crest_m,
       })),
-      boxes: given.boxes.map((box) => ({
-        surfaceM2: box.surface_m2,
-        runningLevelM: box.running_level_m,
-        drainInletM: box.drain_inlet_level_m,
-      })),
-      returnPipes: pipes(given.return_pipes),
-      drainPipes: pipes(given.drain_pipes),
-      equipmentM3: given.equipment_m3,
+      drains: [
+        ...displays.map((display, i) => drain(i, display.overflow_rim_m)),
+        ...boxes.map((box, i) => drain(firstBox + i, box.drain_inlet_level_m)),
+      ],
+      mouths: [
+        { space: last, levelM: 0, breakHoleM: null },
+        ...open.map(({ display, space }) => ({
+          space,
+          levelM: display.outlet_mouth_level_m ?? display.break_hole_level_m!,
+          breakHoleM: display.break_hole_level_m ?? null,
+        })),
+      ],
+      ways: openWays(
+        open.length + 1,
+        0,
+        open.map((_, i) => ({ from: 0, to: i + 1, passes: 'both' as const })),
+      ),
+      wayFallsM3: open.map(() => 0),
+      gifts: [...pipes, given.equipment_m3].map((fallsM3) => ({ to: last, fallsM3 })),
     },
-    chambers: given.chambers.map((chamber) => ({
-      areaM2: chamber.area_m2,
-      runningLevelM: chamber.running_level_m,
-      heldByM: chamber.held_by_over_wall_crest_m,
-    })),
+    sump: {
+      chambers: chambers.map((_, i) => firstChamber + i),
+      returnChamber: last,
+      floorM: 0,
+      rimM: given.sump_rim_m,
+      marginM: given.margin_m,
+    },
   }
 }
 
@@ -106,22 +132,34 @@ const OVER: WallShape = {
 const JUDGES: Record<string, (sumpCase: Case) => void> = {
   drain_back: (sumpCase) => {
     const given = sumpCase as unknown as Given
-    const { stopping: stops, chambers } = stopping(given)
-    const back = drainBack(stops)
-    meets(sumpCase, 'display_above_rim', back.aboveRimM3 / LITRE)
-    meets(sumpCase, 'display_siphoned_below_rim', back.siphonedM3 / LITRE)
-    meets(sumpCase, 'boxes', back.boxesM3 / LITRE)
-    meets(sumpCase, 'return_pipes', back.returnPipesM3 / LITRE)
-    meets(sumpCase, 'drain_pipes', back.drainPipesM3 / LITRE)
-    meets(sumpCase, 'equipment', back.equipmentM3 / LITRE)
-    meets(sumpCase, 'drain_back', back.totalM3 / LITRE)
-    meets(sumpCase, 'free_volume_to_rim', freeVolumeM3(chambers, given.sump_rim_m) / LITRE)
-    const stillM = stillLevelM(chambers, back.totalM3)
+    const { given: stops, sump } = stopping(given)
+    const { levelsM } = restOf(stops)
+    const gives = (space: number) =>
+      (stops.spaces[space]!.areaM2 * (stops.spaces[space]!.levelM - levelsM[space]!)) / LITRE
+    const displays = given.displays.reduce((sum, _, i) => sum + gives(i), 0)
+    const boxes = given.boxes.reduce((sum, _, i) => sum + gives(given.displays.length + i), 0)
+    const wantedOf = (quantity: string) =>
+      Number(WANTED.find((row) => row.case === sumpCase.id && row.quantity === quantity)!.value)
+    expect(displays).toBeCloseTo(
+      wantedOf('display_above_rim') + wantedOf('display_siphoned_below_rim'),
+      6,
+    )
+    meets(sumpCase, 'boxes', boxes)
+    const fallen = stops.gifts.reduce((sum, { fallsM3 }) => sum + fallsM3, 0) / LITRE
+    meets(sumpCase, 'drain_back', displays + boxes + fallen)
+    const stillM = levelsM[sump.returnChamber]!
     meets(sumpCase, 'still_sump_level', stillM)
-    expect(stillM > given.sump_rim_m).toBe(says(sumpCase, 'spills'))
-    expect(stillM <= given.sump_rim_m - given.margin_m).toBe(says(sumpCase, 'fits_with_margin'))
-    const lineM = fillLineM(chambers, back.totalM3, given.sump_rim_m - given.margin_m)
-    meets(sumpCase, 'fill_line_in_return_chamber', lineM)
+    expect(stillM > sump.rimM).toBe(says(sumpCase, 'spills'))
+    expect(stillM <= sump.rimM - sump.marginM).toBe(says(sumpCase, 'fits_with_margin'))
+    const line = fillLineOf(stops, sump)
+    meets(sumpCase, 'litres_missing', line.missingM3 / LITRE)
+    const over = overM3(stops, sump, sump.rimM - sump.marginM) / LITRE
+    meets(sumpCase, 'litres_over_at_this_level', over)
+    const wanted = WANTED.find(
+      (row) => row.case === sumpCase.id && row.quantity === 'fill_line_in_return_chamber',
+    )!.value
+    if (wanted === 'none') expect(line.levelM).toBeNull()
+    else meets(sumpCase, 'fill_line_in_return_chamber', line.levelM!)
   },
   over_wall: (sumpCase) => {
     const wall = { ...OVER, topM: sumpCase.crest_height_m! }

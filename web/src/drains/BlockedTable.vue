@@ -23,14 +23,11 @@ const units = useUnits()
     <tbody>
       <tr v-for="row in solved.blocked" :key="row.name" class="border-b border-rule align-top">
         <th scope="row" class="py-1 text-left font-normal">
-          <StateMark
-            class="mr-1 inline-block align-[-2px]"
-            :state="row.carries ? 'fine' : row.sensorStops ? 'watch' : 'stop'"
-            :size="13"
-          />
+          <StateMark class="mr-1 inline-block align-[-2px]" :state="row.verdict" :size="13" />
           {{ row.name }}
           <span class="caption block">
             {{ row.carries ? 'still carries it all' : 'can’t carry it' }}
+            <template v-if="row.carries && row.leansOnId">, by an emergency to be tried</template>
             <template v-if="row.sensorStops">; the sensor stops the pump, if it works</template>
           </span>
         </th>

@@ -94,6 +94,11 @@ function setValve() {
       : editing.tuneAlike(store.design!, drain.tankId, match.value!),
   )
 }
+/** A flow to its band's place, with that. */
+function bandedFlow(si: number, band: number): string {
+  const flow = units.text('flow', si, band)
+  return band > 0 ? `${flow} ± ${units.band({ quantity: 'flow', si }, band)}` : flow
+}
 const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'place', axis), si)
 </script>
 
@@ -110,11 +115,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
       <dl class="facts">
         <dt>Full of water it would carry</dt>
         <dd>
-          {{ units.text('flow', solved.primedM3PerS, solved.primedBandM3PerS)
-          }}<template v-if="solved.primedBandM3PerS > 0">
-            ±
-            {{ units.band({ quantity: 'flow', si: solved.primedM3PerS }, solved.primedBandM3PerS) }}
-          </template>
+          {{ bandedFlow(solved.primedM3PerS, solved.primedBandM3PerS) }}
         </dd>
         <dt>Water over its inlet</dt>
         <dd>{{ solved.overInletM > 0 ? units.text('length', solved.overInletM) : 'none' }}</dd>
@@ -137,8 +138,33 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
           </template>
         </template>
         <template v-if="solved.emergency">
-          <dt>Rise over its lip with the whole flow, at most</dt>
-          <dd>{{ units.text('length', solved.emergency.riseM ?? NaN) }}</dd>
+          <dt>Its open mouth takes, with the water at the rim</dt>
+          <dd>
+            {{ bandedFlow(solved.emergency.openAtRimM3PerS, solved.emergency.openAtRimBandM3PerS) }}
+          </dd>
+          <dt>Running full, it takes there</dt>
+          <dd>
+            {{
+              solved.emergency.primedAtRimM3PerS > 0
+                ? bandedFlow(
+                    solved.emergency.primedAtRimM3PerS,
+                    solved.emergency.primedAtRimBandM3PerS,
+                  )
+                : 'it never runs full'
+            }}
+          </dd>
+          <dt>Rise over its lip with the whole flow</dt>
+          <dd>
+            {{
+              solved.emergency.riseNeededM !== null
+                ? units.text('length', solved.emergency.riseNeededM)
+                : 'it is shut'
+            }}
+          </dd>
+        </template>
+        <template v-if="solved.startsAgain && solved.flowM3PerS > 0">
+          <dt>Starts again by itself</dt>
+          <dd>{{ solved.startsAgain.restart }}</dd>
         </template>
         <dt>It ends</dt>
         <dd>{{ solved.end === 'under-water' ? 'under water' : 'in air' }}</dd>

@@ -118,7 +118,7 @@ export function drawSump(
   const { outage, returnChamberId } = solved.sump
   const longest = chambers.reduce((a, b) => (b.right - b.left > a.right - a.left ? b : a))
   const at = chambers.find(({ id }) => id === returnChamberId)
-  const fits = outage && outage.fillLineM > box.floorHeightM
+  const lineM = outage?.fillLineM ?? null
   return {
     left: x(0),
     right: x(box.lengthM),
@@ -128,11 +128,11 @@ export function drawSump(
     walls,
     devices: sump.devices.map((device) => drawDevice(box, device, scale)),
     fillLine:
-      outage && at && fits
+      at && lineM !== null
         ? {
             left: at.left,
             right: at.right,
-            y: scale.y(Math.min(outage.fillLineM, box.floorHeightM + box.heightM)),
+            y: scale.y(Math.min(lineM, box.floorHeightM + box.heightM)),
           }
         : null,
     stillTextX: longest.right - 4,

@@ -34,8 +34,13 @@ const PLACE = rowsOf<SumpBox>(
 )
 const WISHES = rowsOf<Sump>(
   ['marginM', 'Margin to keep after a power cut', LIMITS.margin],
-  ['evaporationMmPerDay', 'Evaporation', LIMITS.evaporation],
   ['hungWaterM3', 'Hung gear lets go', LIMITS.submerged],
+  ['evaporationMmPerDay', 'Evaporation', LIMITS.evaporation],
+)
+/** Where the room's air is given, what evaporates follows from it. */
+const byAir = computed(() => store.shown?.heat?.humidity != null)
+const wishes = computed(() =>
+  byAir.value ? WISHES.filter(([name]) => name !== 'evaporationMmPerDay') : WISHES,
 )
 </script>
 
@@ -55,6 +60,7 @@ const WISHES = rowsOf<Sump>(
     <template v-else>
       <section v-if="solved.outage" aria-label="Figures">
         <FigureRow
+          v-if="solved.outage.fillLineM !== null"
           figure="fillLine"
           label="Fill no higher than, while it runs"
           :value="{ quantity: 'length', si: solved.outage.fillLineM - box.floorHeightM }"
@@ -75,15 +81,25 @@ const WISHES = rowsOf<Sump>(
           <dd>
             {{ solved.outage.spills ? 'spills' : units.text('length', solved.outage.marginM) }}
           </dd>
-          <template v-if="solved.outage.marginWithoutCheckM !== null">
+          <template v-if="solved.outage.withoutCheck">
             <dt>were the check valve stuck open</dt>
             <dd>
               {{
-                solved.outage.marginWithoutCheckM < 0
+                solved.outage.withoutCheck.spills
                   ? 'spills'
-                  : units.text('length', solved.outage.marginWithoutCheckM)
+                  : units.text('length', solved.outage.withoutCheck.marginM)
               }}
             </dd>
+            <template v-if="solved.outage.withoutCheck.fillLineM !== null">
+              <dt>and then filled no higher than</dt>
+              <dd>
+                {{ units.text('length', solved.outage.withoutCheck.fillLineM - box.floorHeightM) }}
+              </dd>
+            </template>
+          </template>
+          <template v-if="solved.outage.missingM3 > 0">
+            <dt>Has no room, even with the return chamber empty</dt>
+            <dd>{{ units.text('volume', solved.outage.missingM3) }}</dd>
           </template>
           <dt>Water in the sump</dt>
           <dd>{{ units.text('volume', solved.volumeM3 ?? NaN) }}</dd>
@@ -136,10 +152,13 @@ const WISHES = rowsOf<Sump>(
           <div class="grid grid-cols-2 gap-x-3 gap-y-2">
             <QuantityRows
               :of="store.shown.sump"
-              :rows="WISHES"
+              :rows="wishes"
               @change="(name, si) => store.set(['sump', name], si)"
             />
           </div>
+          <p v-if="byAir" class="caption">
+            What evaporates follows from the room’s air, at Skimmer and devices.
+          </p>
           <TopOffFields class="mt-2" />
         </section>
         <CutList v-if="box.make === 'self-built'" />

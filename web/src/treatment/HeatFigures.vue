@@ -9,7 +9,6 @@ const { heat } = defineProps<{ heat: Solved<'heat'> }>()
 const units = useUnits()
 const DAY_S = 86_400
 const HOUR_S = 3600
-const MONTH_S = 30 * DAY_S
 const rooms = computed(() => [heat.coldest, heat.warmest])
 type Room = Solved<'heat'>['coldest']
 const rows: readonly (readonly [string, (room: Room) => string])[] = [
@@ -27,8 +26,8 @@ const rows: readonly (readonly [string, (room: Room) => string])[] = [
   ],
   [
     'Energy a month',
-    ({ energyPerMonthJ, wantedBandW }) =>
-      units.text('energy', energyPerMonthJ, energyPerMonthJ > 0 ? wantedBandW * MONTH_S : null),
+    ({ energyPerMonthJ, energyPerMonthBandJ }) =>
+      units.text('energy', energyPerMonthJ, energyPerMonthBandJ),
   ],
   [
     'Evaporates a day',
@@ -72,12 +71,14 @@ const time = (untilS: number | null) => (untilS === null ? 'never' : units.text(
         <dd>{{ units.text('power', heat.coldest.eachOfTwoW, heat.coldest.wantedBandW) }}</dd>
       </template>
       <template v-if="heat.stuckOn">
-        <dt>The strongest stuck on: too warm ({{ units.text('temperature', 30) }}) after</dt>
+        <dt>
+          The strongest stuck on: too warm ({{ units.text('temperature', heat.tooWarmC) }}) after
+        </dt>
         <dd>{{ time(heat.stuckOn.untilS) }}</dd>
       </template>
       <dt>
         {{ heat.heaters > 1 ? 'The strongest off' : 'Nothing heats' }}: too cold ({{
-          units.text('temperature', 22)
+          units.text('temperature', heat.tooColdC)
         }}) after
       </dt>
       <dd>{{ time(heat.off.untilS) }}</dd>

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { type Device, type Lamp, setTo } from '@yew-basin/core'
+import { type Lamp, setTo } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import { useToday } from '../shell/clock.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** How lamp, sleeve and water are, and when they were put in. */
-const { index } = defineProps<{ device: Device; lamp: Lamp; index: number }>()
+const { index } = defineProps<{ lamp: Lamp; index: number }>()
 const store = useDesign()
 const set = <Name extends keyof Lamp>(name: Name, to: Lamp[Name]) => {
   const key: keyof Lamp = name
   store.set(['sump', 'devices', index, 'lamp', key], to)
 }
 const today = useToday()
+/** On the lamp as the store has it: two fields may be left before what is drawn follows. */
 const setLamp = (to: Partial<Lamp>) =>
   store.edit([
     setTo(['sump', 'devices', index, 'lamp'], {

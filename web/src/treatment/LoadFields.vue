@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { Feed, FeedForm, TreatmentPlan } from '@yew-basin/core'
+import { type Feed, type FeedForm, setTo, type TreatmentPlan } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
@@ -28,14 +28,12 @@ const ofFeed =
     store.set(['treatment', 'feeds', i, key], to)
   }
 
-/** A range has two ends that differ; one end pushes the other along. */
-function setLeast(i: number, { mostPerDay }: Feed, to: number) {
-  if (mostPerDay !== null && mostPerDay <= to) ofFeed(i, 'mostPerDay')(null)
-  ofFeed(i, 'perDay')(to)
-}
-function setMost(i: number, { perDay }: Feed, to: number) {
-  if (to < perDay) ofFeed(i, 'perDay')(to)
-  ofFeed(i, 'mostPerDay')(to > perDay ? to : null)
+/** A range has two ends that differ; one end pushes the other along, in one edit. */
+function setRange(i: number, perDay: number, most: number) {
+  store.edit([
+    setTo(['treatment', 'feeds', i, 'perDay'], perDay),
+    setTo(['treatment', 'feeds', i, 'mostPerDay'], most > perDay ? most : null),
+  ])
 }
 
 /** What one of them weighs until the keeper has weighed it. */
@@ -77,13 +75,13 @@ function add(form: FeedForm) {
           label="a day"
           :limit="LIMITS.perDay"
           :model-value="feed.perDay"
-          @update:model-value="setLeast(i, feed, $event)"
+          @update:model-value="setRange(i, $event, plan.feeds[i]!.mostPerDay ?? $event)"
         />
         <QuantityField
           label="at most"
           :limit="LIMITS.perDay"
           :model-value="feed.mostPerDay ?? feed.perDay"
-          @update:model-value="setMost(i, feed, $event)"
+          @update:model-value="setRange(i, Math.min(plan.feeds[i]!.perDay, $event), $event)"
         />
         <QuantityField
           :label="feed.form === 'cube' ? 'of one cube' : feed.form === 'dry' ? 'pinch' : 'sheet'"

@@ -24,7 +24,7 @@ const power = computed(() => store.solved!.power)
     <dl class="facts">
       <template v-for="share in power.shares" :key="share.of">
         <dt>{{ PLUGGED_IN[share.of] }}</dt>
-        <dd>{{ units.text('power', share.meanW, share.of === 'warmth' ? power.bandW : null) }}</dd>
+        <dd>{{ units.text('power', share.meanW, share.bandW) }}</dd>
       </template>
       <dt>In a year</dt>
       <dd>{{ units.text('energy', power.energyPerYearJ, power.energyPerYearBandJ) }}</dd>

@@ -125,7 +125,7 @@ const inWords = computed(() => {
           </p>
         </section>
         <TargetRows :lit="lit" />
-        <LampFields v-if="chosen.lamp" :device="chosen" :lamp="chosen.lamp" :index="index" />
+        <LampFields v-if="chosen.lamp" :lamp="chosen.lamp" :index="index" />
       </template>
       <section v-if="chosen" aria-labelledby="place-head">
         <h3 id="place-head" class="heading mb-1">Where it is</h3>

@@ -1,4 +1,5 @@
 import type { Overflowing, SteadyState, TankLevels } from '../../loop/index.ts'
+import { rootSumSquare } from '../../numeric/index.ts'
 import { OPEN_PIPE_SPREAD, rimSpread } from '../../weir/index.ts'
 
 /** A rim's flow goes with the head to the power of 3/2, an orifice's with its root. */
@@ -9,7 +10,12 @@ const RIM_RULES_TO_BORES = 3 / 8
 
 /** How far the water over a rim may stand from where it is computed, with a flow known to a share, m. */
 export function rimLevelBandM(headM: number, flowShare: number): number {
-  return headM > 0 ? RIM_POWER * headM * Math.hypot(rimSpread(headM), flowShare) : 0
+  return headM > 0 ? RIM_POWER * headM * rootSumSquare(rimSpread(headM), flowShare) : 0
+}
+
+/** How far the water over an open pipe's mouth may be off, its flow known to a share, m: by its rim's law, else its orifice's. */
+export function openRiseBandM(boreM: number, riseM: number, flowShare: number): number {
+  return (riseM > RIM_RULES_TO_BORES * boreM ? ORIFICE_POWER : RIM_POWER) * riseM * flowShare
 }
 
 /** The same for a tank and its box, whichever of the two holds the water up: the larger. */
@@ -28,20 +34,8 @@ export function levelBandsM(
   if (boxM === null || !ruling) return { surfaceM: rimBandM, boxM: 0 }
   // The highest mouth under water is the one that settles the level; the rest run full.
   const riseM = boxM - ruling.lipM
-  const power = riseM > RIM_RULES_TO_BORES * ruling.boreM ? ORIFICE_POWER : RIM_POWER
-  const boxBandM = power * riseM * Math.hypot(OPEN_PIPE_SPREAD, flowShare)
+  const boxBandM = openRiseBandM(ruling.boreM, riseM, rootSumSquare(OPEN_PIPE_SPREAD, flowShare))
   return { surfaceM: boxM > crestM ? Math.max(rimBandM, boxBandM) : rimBandM, boxM: boxBandM }
-}
-
-/** Share by which the flow into a tank may be off. */
-export function flowShareOf({
-  flowM3PerS,
-  flowBandM3PerS,
-}: {
-  readonly flowM3PerS: number
-  readonly flowBandM3PerS: number
-}): number {
-  return flowM3PerS > 0 ? flowBandM3PerS / flowM3PerS : 0
 }
 
 /** How far what comes down in a power cut may be off, m³: what stands over the rims. */
@@ -49,11 +43,13 @@ export function aboveRimBandM3(
   { design, tankLevels }: SteadyState,
   shareOf: (tankId: string) => number,
 ): number {
-  const bands = design.tanks.map((tank, i) => {
+  let squares = 0
+  design.tanks.forEach((tank, i) => {
     const level = tankLevels[i]
-    return level ? tank.lengthM * tank.widthM * rimLevelBandM(level.headM, shareOf(tank.id)) : 0
+    if (!level) return
+    squares += (tank.lengthM * tank.widthM * rimLevelBandM(level.headM, shareOf(tank.id))) ** 2
   })
-  return Math.hypot(...bands)
+  return Math.sqrt(squares)
 }
 
 /**
@@ -72,7 +68,7 @@ export function chamberBandsM(
     const headM = chambers[i]!.levelM - floorHeightM - (wall?.topM ?? 0)
     const own = overTop && chambers[i]!.throughM3PerS > 0 ? rimLevelBandM(headM, flowShare) : 0
     const drowned = !overTop || chambers[next]!.levelM > floorHeightM + (wall?.topM ?? 0)
-    bands[i] = chambers[i]!.apart ? 0 : Math.hypot(own, drowned ? bands[next]! : 0)
+    bands[i] = chambers[i]!.apart ? 0 : rootSumSquare(own, drowned ? bands[next]! : 0)
   }
   for (let i = returnIndex - 1; i >= 0; i--) outward(i, i + 1, walls[i])
   for (let i = returnIndex + 1; i < chambers.length; i++) outward(i, i - 1, walls[i - 1])

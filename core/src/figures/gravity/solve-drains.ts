@@ -1,9 +1,10 @@
 import type { Drain } from '../../design/index.ts'
 import {
-  type Fall,
+  emergencyAnswer,
+  emergencyFaults,
+  type EmergencyPipe,
   fallBand,
-  fallFlow,
-  fallHeadM,
+  FallSearch,
   fallSpreadM,
   FILLED,
   filledShareOf,
@@ -11,19 +12,27 @@ import {
   type Matching,
   matchValve,
   noiseBand,
-  type OpenPipe,
-  openPipeRiseM,
+  restartOf,
   ruledBy,
   ventedFlow,
 } from '../../drain/index.ts'
 import { kAt } from '../../fitting/index.ts'
 import { waterAt } from '../../fluid/index.ts'
-import { chamberLevelM, type LaidDrain, type SteadyState } from '../../loop/index.ts'
+import { boxRim, chamberLevelM, type LaidDrain, type SteadyState } from '../../loop/index.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
 import { bellDepthM, vortexDepthM } from '../../pump/index.ts'
 import { pieceLosses, type PlacedPiece, type ValvePiece } from '../../run/index.ts'
+import { OPEN_PIPE_SPREAD } from '../../weir/index.ts'
+import { type BandedFlow, flowShareOf } from '../flow-share.ts'
+import { openRiseBandM } from './level-bands.ts'
 import { matchTarget, throttleOf, touchOf } from './match-target.ts'
-import type { DrainState, SolvedDrain, SolvedMatch } from './solved-gravity.ts'
+import type {
+  DrainState,
+  SolvedDrain,
+  SolvedEmergency,
+  SolvedMatch,
+  SolvedStart,
+} from './solved-gravity.ts'
 
 /** Every drain as it runs, in the design's order. */
 export function solveDrains(steady: SteadyState, intoTank: IntoTank): SolvedDrain[] {
@@ -32,10 +41,7 @@ export function solveDrains(steady: SteadyState, intoTank: IntoTank): SolvedDrai
 }
 
 /** What comes into a tank, and how far that may be off. */
-export type IntoTank = (tankId: string) => {
-  readonly flowM3PerS: number
-  readonly flowBandM3PerS: number
-}
+export type IntoTank = (tankId: string) => BandedFlow
 
 /** A drain full of water, from its box's running level. */
 interface PrimedFall {
@@ -44,14 +50,18 @@ interface PrimedFall {
 }
 
 function primedFall(steady: SteadyState, laid: LaidDrain): PrimedFall {
-  const flowM3PerS = fallAt(steady, laid, laid.alone, steady.drainFlows[laid.index]!)
-  return { flowM3PerS, bandM3PerS: fallBand(laid.alone, flowM3PerS).band }
+  const search = new FallSearch(laid.alone)
+  const flowM3PerS = fallAt(steady, laid, search, steady.drainFlows[laid.index]!)
+  return { flowM3PerS, bandM3PerS: fallBand(search, flowM3PerS).band }
 }
 
+/** A first guess of a drain's flow where none is known, m³/s. */
+const GUESS_M3_PER_S = 1e-4
+
 /** What a pipe carries full, from the box's running level to where it ends. */
-function fallAt(steady: SteadyState, laid: LaidDrain, pipe: Fall, near: number): number {
+function fallAt(steady: SteadyState, laid: LaidDrain, pipe: FallSearch, near: number): number {
   const { boxM, outM } = levelsOf(steady, laid)
-  return fallFlow(pipe, Math.max(0, boxM - outM), near > 0 ? near : undefined)
+  return pipe.flowAt(Math.max(0, boxM - outM), near > 0 ? near : GUESS_M3_PER_S).flowM3PerS
 }
 
 function levelsOf(steady: SteadyState, laid: LaidDrain): { boxM: number; outM: number } {
@@ -113,7 +123,7 @@ function solveDrain(steady: SteadyState, laid: LaidDrain, around: Around): Solve
     openPrimedM3PerS:
       laid.aloneOpen === laid.alone
         ? primedM3PerS
-        : fallAt(steady, laid, laid.aloneOpen, primedM3PerS),
+        : fallAt(steady, laid, new FallSearch(laid.aloneOpen), primedM3PerS),
     overInletM,
     leastOverInletM: isSiphon ? vortexDepthM(boreM, flowM3PerS) : null,
     bellOverInletM: isSiphon ? bellDepthM(boreM, flowM3PerS) : null,
@@ -127,6 +137,7 @@ function solveDrain(steady: SteadyState, laid: LaidDrain, around: Around): Solve
         }
       : null,
     emergency: drain.role === 'emergency' ? emergencyOf(steady, laid, outM) : null,
+    startsAgain: isSiphon ? startOf(steady, laid, outM) : null,
     match: isSiphon ? matchOf(steady, laid, { outM, into: around.intoTank(drain.tankId) }) : null,
     speedMPerS: speedMPerS(flowM3PerS, boreM),
     end: mouth.zM >= chamberLevelM(steady, laid.chamberId) ? 'above-water' : 'under-water',
@@ -169,14 +180,55 @@ function tankFlowOf({ drains, drainFlows }: SteadyState, tankId: string): number
   )
 }
 
-function emergencyOf(steady: SteadyState, laid: LaidDrain, outM: number): SolvedDrain['emergency'] {
-  const pipe: OpenPipe = {
-    boreM: laid.boreM,
-    below: { fall: laid.alone, dropM: laid.lipM - outM },
+function emergencyOf(steady: SteadyState, laid: LaidDrain, outM: number): SolvedEmergency {
+  const { boreM, lipM, alone, rises, opening, drain, trunkId, memberId } = laid
+  const endUnderM = outM - lastMouth(steady, laid)
+  const pipe: EmergencyPipe = {
+    boreM,
+    below: { fall: alone, dropM: lipM - outM },
+    endUnderM,
+    rises,
+    joined: trunkId !== null || memberId !== null,
   }
-  const riseM = openPipeRiseM(pipe, tankFlowOf(steady, laid.drain.tankId))
-  if (!Number.isFinite(riseM)) return { riseM: null, ruledBy: null }
-  return { riseM, ruledBy: ruledBy(pipe, riseM) }
+  const overflowing = steady.overflows.find((own) => own?.tank.id === drain.tankId)!
+  const inletToRimM = overflowing.tank.floorHeightM + boxRim(overflowing) - lipM
+  const answer = emergencyAnswer(pipe, tankFlowOf(steady, drain.tankId), inletToRimM)
+  return {
+    openAtRimM3PerS: answer.openAtRimM3PerS,
+    primedAtRimM3PerS: answer.primedAtRimM3PerS,
+    openAtRimBandM3PerS: OPEN_PIPE_SPREAD * answer.openAtRimM3PerS,
+    primedAtRimBandM3PerS: fallBand(new FallSearch(alone), answer.primedAtRimM3PerS).band,
+    riseOpenM: orNull(answer.riseOpenM),
+    riseOpenBandM: Number.isFinite(answer.riseOpenM)
+      ? openRiseBandM(boreM, answer.riseOpenM, OPEN_PIPE_SPREAD)
+      : 0,
+    risePrimedM: orNull(answer.risePrimedM),
+    riseNeededM: orNull(answer.riseNeededM),
+    by: answer.by,
+    riseWithReserveM: orNull(answer.riseWithReserveM),
+    verdict: answer.verdict,
+    inletToRimM,
+    ruledBy: Number.isFinite(answer.riseOpenM) ? ruledBy(pipe, answer.riseOpenM) : null,
+    faults: emergencyFaults(pipe),
+    endUnderM,
+    opening,
+  }
+}
+
+/** A rise that is never enough is none. */
+const orNull = (riseM: number) => (Number.isFinite(riseM) ? riseM : null)
+
+/** Whether a siphon starts again with what runs now, and its end as deep as it is. */
+function startOf(steady: SteadyState, laid: LaidDrain, outM: number): SolvedStart {
+  const endUnderM = outM - lastMouth(steady, laid)
+  const again = restartOf(laid, steady.drainFlows[laid.index]!, endUnderM)
+  return {
+    froude: again.froude,
+    byFroude: again.byFroude,
+    byEnd: again.byEnd,
+    restart: again.restart,
+    endUnderM,
+  }
 }
 
 /** What a siphon's valve should be set to; one that is joined is worked out when it is asked for. */
@@ -191,10 +243,9 @@ function matchOf(
   const valve = at.piece as ValvePiece & { form: 'gate' | 'ball' }
   const { levelM, siphons } = target
   const flowM3PerS = target.flowM3PerS / siphons.length
-  const share = into.flowM3PerS > 0 ? into.flowBandM3PerS / into.flowM3PerS : 0
   const matched = matchedAt(steady, laid, at, {
     flowM3PerS,
-    flowBandM3PerS: share * flowM3PerS,
+    flowBandM3PerS: flowShareOf(into) * flowM3PerS,
     dropM: levelM - outM,
   })
   return {
@@ -224,14 +275,15 @@ function matchedAt(
   const re = reynolds(speedMPerS(flowM3PerS, boreM), boreM, water.kinematicM2PerS)
   const openK = kAt(loss!.loss, re)
   const openValveM = openK * velocityHeadM(speedMPerS(flowM3PerS, boreM))
+  const other = new FallSearch(laid.aloneOpen)
   return matchValve({
     valve: valve.form === 'gate' ? 'gate-valve' : 'ball-valve',
     boreM,
     flowM3PerS,
     flowBandM3PerS,
     dropM,
-    otherSpreadM: fallSpreadM(laid.aloneOpen, flowM3PerS),
-    otherLossM: fallHeadM(laid.aloneOpen, flowM3PerS) - openValveM,
+    otherSpreadM: fallSpreadM(other, flowM3PerS),
+    otherLossM: other.headM(flowM3PerS) - openValveM,
     openK,
   })
 }

@@ -1,6 +1,6 @@
 import type { SteadyState } from '../../loop/index.ts'
 import { flatMap } from '../../numeric/index.ts'
-import { flowShareOf } from './level-bands.ts'
+import { type BandedFlow, flowShareOf } from '../flow-share.ts'
 import { type IntoTank, solveDrains } from './solve-drains.ts'
 import { solveOverflow } from './solve-overflow.ts'
 import { solveSump } from './solve-sump.ts'
@@ -14,16 +14,17 @@ export interface SolvedGravity {
   readonly loop: SolvedLoop
 }
 
-/** Overflows and drains of a steady state. */
-export function solveGravity(steady: SteadyState, intoTank: IntoTank): SolvedGravity {
-  const { overflows, tankLevels, passes, residualM, design } = steady
-  const all = design.tanks.map(({ id }) => intoTank(id))
-  const sum = (of: 'flowM3PerS' | 'flowBandM3PerS') =>
-    all.reduce((total, into) => total + into[of], 0)
-  const flowShare = flowShareOf({
-    flowM3PerS: sum('flowM3PerS'),
-    flowBandM3PerS: sum('flowBandM3PerS'),
-  })
+/**
+ * Overflows, drains and sump of a steady state.
+ *
+ * @param intoAll what the lines bring into all tanks together
+ */
+export function solveGravity(
+  steady: SteadyState,
+  intoTank: IntoTank,
+  intoAll: BandedFlow,
+): SolvedGravity {
+  const { overflows, tankLevels, passes, residualM } = steady
   return {
     overflows: flatMap(overflows, (overflow, i) => {
       if (!overflow) return []
@@ -32,7 +33,7 @@ export function solveGravity(steady: SteadyState, intoTank: IntoTank): SolvedGra
       return [solveOverflow(overflow, tankLevels[i]!, into)]
     }),
     drains: solveDrains(steady, intoTank),
-    sump: solveSump(steady, flowShare),
+    sump: solveSump(steady, flowShareOf(intoAll)),
     loop: { passes, residualM },
   }
 }

@@ -1,7 +1,8 @@
 import { primeVerdict, tubeFroude } from '../../drain/index.ts'
 import { boxRim, type Overflowing, passageHeadM, type TankLevels } from '../../loop/index.ts'
 import { flowOver, LEAST_MEASURED_HEAD_M } from '../../weir/index.ts'
-import { flowShareOf, levelBandsM, rimLevelBandM } from './level-bands.ts'
+import { flowShareOf } from '../flow-share.ts'
+import { levelBandsM, rimLevelBandM } from './level-bands.ts'
 import type { RunningOverflow } from './solved-gravity.ts'
 
 /** The overflow of one tank as it runs. */

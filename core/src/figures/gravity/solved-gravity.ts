@@ -1,4 +1,11 @@
-import type { NoiseBand, PrimeVerdict, RuledBy } from '../../drain/index.ts'
+import type {
+  EmergencyAnswer,
+  EmergencyFault,
+  NoiseBand,
+  PrimeVerdict,
+  Restarts,
+  RuledBy,
+} from '../../drain/index.ts'
 import type { Point } from '../../run/index.ts'
 
 /** A tank's overflow as it runs; heights above the room's floor, m. */
@@ -40,6 +47,42 @@ export interface RunningOverflow {
 /** full: runs as a siphon. wetted: water runs down its wall. gulps: takes air with the water. dry: nothing. */
 export type DrainState = 'full' | 'wetted' | 'gulps' | 'dry'
 
+/** How an emergency pipe would take the whole flow into its tank. */
+export interface SolvedEmergency extends Pick<
+  EmergencyAnswer,
+  'openAtRimM3PerS' | 'primedAtRimM3PerS' | 'by' | 'verdict'
+> {
+  /** How far those two may be off. */
+  readonly openAtRimBandM3PerS: number
+  readonly primedAtRimBandM3PerS: number
+  /** Rise over its mouth for the flow by the open mouth alone, m; null: it never takes it. */
+  readonly riseOpenM: number | null
+  /** How far that may be off, m. */
+  readonly riseOpenBandM: number
+  /** By the full pipe alone; null: it never runs full, or never takes it. */
+  readonly risePrimedM: number | null
+  /** By the better of the two. */
+  readonly riseNeededM: number | null
+  /** For 15 % more flow. */
+  readonly riseWithReserveM: number | null
+  /** Its inlet under the rim that the water must not pass, m. */
+  readonly inletToRimM: number
+  /** What holds its open mouth back at the rise it needs; null: it never takes it all. */
+  readonly ruledBy: RuledBy | null
+  /** What keeps it from running full, whatever its size. */
+  readonly faults: readonly EmergencyFault[]
+  /** Of its end under the water, m; nil or less: in air. */
+  readonly endUnderM: number
+  /** Of the valve in it that is least open; 1: none is part shut. */
+  readonly opening: number
+}
+
+/** Whether a siphon starts again by itself. */
+export interface SolvedStart extends Restarts {
+  /** Of its end under the water as it runs, m. */
+  readonly endUnderM: number
+}
+
 /** A drain as it runs. */
 export interface SolvedDrain {
   readonly drainId: string
@@ -69,8 +112,10 @@ export interface SolvedDrain {
     readonly usualM3PerS: number
     readonly mostM3PerS: number
   } | null
-  /** Of an emergency pipe: its rise if it took the whole flow, and what holds it back there; null: it can't. */
-  readonly emergency: { readonly riseM: number | null; readonly ruledBy: RuledBy | null } | null
+  /** Of an emergency pipe: how it would take the whole flow; null: another role. */
+  readonly emergency: SolvedEmergency | null
+  /** Of a siphon: whether it starts again by itself; null: another role. */
+  readonly startsAgain: SolvedStart | null
   /** Of a siphon with a valve: how it is matched to the flow. */
   readonly match: SolvedMatch | null
   readonly speedMPerS: number

@@ -14,6 +14,7 @@ import {
   heatOfEvaporationW,
   leavesByAirW,
   LIGHT_INTO_WATER,
+  MONTH_S,
   lossesW,
   type Surfaces,
   temperatureAtC,
@@ -31,11 +32,11 @@ import type { HeaterFailure, HeatInRoom, SolvedHeat } from './solved-heat.ts'
 import { surfacesOf } from './surfaces.ts'
 
 /** Too warm for what lives there; the hours to it are what a keeper has (choice). */
-export const TOO_WARM_C = 30
+const TOO_WARM_C = 30
 /** Too cold for it (choice). */
-export const TOO_COLD_C = 22
+const TOO_COLD_C = 22
 /** How well losses are known: U values of still rooms, and what evaporates (choice). */
-export const HEAT_SPREAD = 0.2
+const HEAT_SPREAD = 0.2
 const DAY_S = 86_400
 
 /** How warm the water stays; null: the room is not set, or there is no water. */
@@ -72,6 +73,8 @@ export function solveHeat(
     coldest,
     warmest: work(warm),
     stuckOn: strongestW > 0 ? failure(warm, byDayW + strongestW, TOO_WARM_C) : null,
+    tooWarmC: TOO_WARM_C,
+    tooColdC: TOO_COLD_C,
     off: failure(cold, devicesW + allW - strongestW, TOO_COLD_C),
     coolingW,
     levelsOffC: coolingW > 0 ? temperatureAtC(warm, byDayW) : null,
@@ -122,6 +125,7 @@ function solveRoom(
   const byEvaporationW = leavesByAirW(water, water.temperatureC)
   const throughPanelsW = lossesW(water, water.temperatureC) - byEvaporationW
   const work = heaterWork(water, other, heatersW)
+  const wantedBandW = HEAT_SPREAD * (Math.abs(throughPanelsW) + Math.abs(byEvaporationW))
   // Written out: a spread takes many times as long, at every keystroke.
   return {
     wantedW: work.wantedW,
@@ -133,7 +137,8 @@ function solveRoom(
     roomC: water.roomC,
     throughPanelsW,
     byEvaporationW,
-    wantedBandW: HEAT_SPREAD * (Math.abs(throughPanelsW) + Math.abs(byEvaporationW)),
+    wantedBandW,
+    energyPerMonthBandJ: work.energyPerMonthJ > 0 ? wantedBandW * MONTH_S : 0,
     evaporationM3PerS: evaporationOfHeatM3PerS(byEvaporationW, water.temperatureC),
   }
 }

@@ -1,3 +1,4 @@
+import { rootSumSquares } from '../../numeric/index.ts'
 import type { BasinDesign } from '../../design/index.ts'
 import type { SolvedReturn } from '../return/solved.ts'
 import { yearOf } from '../return/solve-pumps.ts'
@@ -20,19 +21,18 @@ export function solvePower(
     (sum, device) => (isThermostatic(device) ? sum : sum + devicePowerW(device)),
     0,
   )
-  const warmth = warmthW(design, heat)
   const plan = design.heat
   const lightsW = plan ? (plan.lightsW * plan.lightHoursPerDay) / DAY_H : 0
   const all: readonly PowerShare[] = [
-    { of: 'return', meanW: returnSide.wirePowerW },
-    { of: 'circulation', meanW: circulationW(tanks) },
-    { of: 'devices', meanW: devicesW },
-    { of: 'lights', meanW: lightsW },
-    { of: 'warmth', meanW: warmth.meanW },
+    { of: 'return', meanW: returnSide.wirePowerW, bandW: returnSide.wirePowerBandW },
+    { of: 'circulation', meanW: circulationW(tanks), bandW: 0 },
+    { of: 'devices', meanW: devicesW, bandW: 0 },
+    { of: 'lights', meanW: lightsW, bandW: 0 },
+    { of: 'warmth', ...warmthW(design, heat) },
   ]
   const meanW = all.reduce((sum, share) => sum + share.meanW, 0)
   const { energyPerYearJ, costPerYear } = yearOf(meanW, tariff)
-  const bandW = Math.hypot(returnSide.wirePowerBandW, warmth.bandW)
+  const bandW = rootSumSquares(all, (share) => share.bandW)
   const band = yearOf(bandW, tariff)
   return {
     shares: all.filter((share) => share.meanW > 0),
@@ -51,10 +51,7 @@ export function solvePower(
  * Heaters and chiller over the year: the mean of the coldest and the warmest room (choice), a
  * chiller's only where there is one.
  */
-function warmthW(
-  { heat: plan }: BasinDesign,
-  heat: SolvedHeat | null,
-): { readonly meanW: number; readonly bandW: number } {
+function warmthW({ heat: plan }: BasinDesign, heat: SolvedHeat | null): Omit<PowerShare, 'of'> {
   if (!plan || !heat) return { meanW: 0, bandW: 0 }
   const rooms = [heat.coldest, heat.warmest]
   const heating = heat.heatersW > 0 ? rooms.map(({ meanW }) => Math.max(0, meanW)) : []

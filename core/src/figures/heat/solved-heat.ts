@@ -8,6 +8,8 @@ export interface HeatInRoom extends HeaterWork {
   readonly byEvaporationW: number
   /** Half width of what is wanted, W. */
   readonly wantedBandW: number
+  /** Half width of the month's energy, J; nil where none is wanted. */
+  readonly energyPerMonthBandJ: number
   readonly evaporationM3PerS: number
 }
 
@@ -33,6 +35,9 @@ export interface SolvedHeat {
   readonly strongestW: number
   readonly coldest: HeatInRoom
   readonly warmest: HeatInRoom
+  /** From here on it is too warm, and below it too cold, for what lives there. */
+  readonly tooWarmC: number
+  readonly tooColdC: number
   /** The strongest heater stuck on in the warmest room, lights on, the others off; null: there is none. */
   readonly stuckOn: HeaterFailure | null
   /** The strongest heater off in the coldest room, lights out, the others on. */
@@ -50,13 +55,15 @@ export interface PowerShare {
   readonly of: 'return' | 'circulation' | 'devices' | 'lights' | 'warmth'
   /** Mean over the year, W. */
   readonly meanW: number
+  /** Half width; nil: its plate says it. */
+  readonly bandW: number
 }
 
 /** Everything that is plugged in. */
 export interface SolvedPower {
   readonly shares: readonly PowerShare[]
   readonly meanW: number
-  /** Half width: of the return pumps' and of the warmth's. */
+  /** Half width: its shares are known apart from each other. */
   readonly bandW: number
   readonly energyPerYearJ: number
   readonly energyPerYearBandJ: number

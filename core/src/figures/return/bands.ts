@@ -1,12 +1,5 @@
 import type { Layout, PathPart } from '../../layout/index.ts'
-import {
-  Bands,
-  linkLoss,
-  type LinkLoss,
-  type Moves,
-  type Network,
-  type SolvedNetwork,
-} from '../../network/index.ts'
+import { Bands, type Moves, type Network, type SolvedNetwork } from '../../network/index.ts'
 import { memoize } from '../../numeric/index.ts'
 
 /** The network as it rests, with how far its figures may be off. */
@@ -59,18 +52,12 @@ export function fittingsMoves(
 }
 
 function frictionSlopes(
-  { network, solution }: Banded,
+  { solution }: Banded,
   links: readonly number[],
   sign: 1 | -1,
 ): { link: number; by: number }[] {
-  const loss: LinkLoss = { frictionM: 0, fittingsM: 0, frictionSlope: 0 }
-  return links.map((link) => {
-    const at = network.live.indexOf(link)
-    const flow = solution.flows.flowsM3PerS[link]!
-    if (at < 0 || flow === 0) return { link, by: 0 }
-    linkLoss(network.searches[at]!, flow, loss)
-    return { link, by: sign * Math.sign(flow) * loss.frictionSlope }
-  })
+  const { flowsM3PerS, frictionSlopes: slopes } = solution.flows
+  return links.map((link) => ({ link, by: sign * Math.sign(flowsM3PerS[link]!) * slopes[link]! }))
 }
 
 /** The link at a line's start: it carries all that goes into the line. */

@@ -1,6 +1,8 @@
+import { rootSumSquares } from '../../numeric/index.ts'
 import type { BasinDesign } from '../../design/index.ts'
 import { endLink, type Layout, tankFlow } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
+import type { BandedFlow } from '../flow-share.ts'
 import { type Banded, halfWidth, withBands } from './bands.ts'
 import { solveLine } from './solve-line.ts'
 import { solvePumps } from './solve-pumps.ts'
@@ -11,7 +13,7 @@ const HOUR_S = 3600
 /** The whole return side as it runs, and what reaches each tank with its band. */
 export interface RanReturn {
   readonly returnSide: SolvedReturn
-  readonly intoTank: (tankId: string) => { flowM3PerS: number; flowBandM3PerS: number }
+  readonly intoTank: (tankId: string) => BandedFlow
 }
 
 /** Lines, pumps and their bands. */
@@ -39,7 +41,7 @@ export function solveReturn(
     turnoverBandPerH: perVolume === null ? null : all.flowBandM3PerS * perVolume,
     wirePowerW: total('wirePowerW'),
     // Each pump's is known by itself: where two share an end, their flows move against each other.
-    wirePowerBandW: Math.hypot(...pumps.map(({ wirePowerBandW }) => wirePowerBandW)),
+    wirePowerBandW: rootSumSquares(pumps, ({ wirePowerBandW }) => wirePowerBandW),
     powerIsScaled: pumps.some((pump) => pump.powerIsScaled),
     energyPerYearJ: total('energyPerYearJ'),
     costPerYear: pumps.reduce<number | null>(
@@ -52,14 +54,12 @@ export function solveReturn(
     pumps,
     lines,
   }
-  return {
-    returnSide,
-    intoTank: (tankId) => into(layout, banded, tankId),
-  }
+  const intoEach = new Map(design.tanks.map(({ id }) => [id, into(layout, banded, id)]))
+  return { returnSide, intoTank: (tankId) => intoEach.get(tankId)! }
 }
 
 /** What the lines bring into a tank, or into all of them, with its band. */
-function into(layout: Layout, banded: Banded, tankId: string | null) {
+function into(layout: Layout, banded: Banded, tankId: string | null): BandedFlow {
   const ends = layout.lines.filter(
     ({ line: { end } }) => end.at === 'tank' && (tankId === null || end.id === tankId),
   )

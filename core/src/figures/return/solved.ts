@@ -158,9 +158,9 @@ export interface SolvedLine {
   /** Fittings, devices, changes of bore and the exit, all the way from the pump. */
   readonly fittingsM: number
   readonly fittingsBandM: number
-  /** Least share of full speed whose shut-off head reaches the lift. */
   /** It carries under 5 % of what passes the tee at an end of it, and might as well stand still: a remark, no finding. */
   readonly hardlyRuns: boolean
+  /** Least share of full speed whose shut-off head reaches the lift. */
   readonly leastSpeedToLift: number
   readonly leastSpeedBand: number
   /** Fastest water in this line's own pipe and fittings; the nozzle's mouth apart. */

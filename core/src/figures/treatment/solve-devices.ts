@@ -1,5 +1,6 @@
 import type { BasinDesign, Device } from '../../design/index.ts'
 import { pieceOfDevice } from '../../layout/index.ts'
+import { flowShareOf } from '../flow-share.ts'
 import type { RunningSump } from '../gravity/solved-gravity.ts'
 import { yearOf } from '../return/solve-pumps.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
@@ -67,10 +68,7 @@ export function solveDevice(
   return {
     deviceId: device.id,
     flowM3PerS,
-    flowBandM3PerS:
-      line && flowM3PerS !== null && line.flowM3PerS > 0
-        ? (flowM3PerS * line.flowBandM3PerS) / line.flowM3PerS
-        : 0,
+    flowBandM3PerS: line ? (flowM3PerS ?? 0) * flowShareOf(line) : 0,
     window:
       window === null || flowM3PerS === null
         ? null

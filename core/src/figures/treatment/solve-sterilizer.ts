@@ -1,3 +1,4 @@
+import { rootSumSquare } from '../../numeric/index.ts'
 import type { BasinDesign, Device, Lamp } from '../../design/index.ts'
 import {
   ageing,
@@ -12,6 +13,7 @@ import {
   type TwoVolumes,
   type SterilizerSpec,
 } from '../../uv/index.ts'
+import { flowShareOf } from '../flow-share.ts'
 import type { SolvedLine, SolvedReturn } from '../return/solved.ts'
 import { flowInLine, lineOfDevice } from './solve-devices.ts'
 import type { AgainstTarget, SolvedLoad, SolvedSterilizer } from './solved-treatment.ts'
@@ -37,7 +39,7 @@ export function solveSterilizer(
   const lamp = device.lamp ?? NEW_LAMP
   const line = lineOfDevice(device, returnSide)
   const flowM3PerS = line ? Math.max(0, flowInLine(design, device, line)) : 0
-  const share = line && line.flowM3PerS > 0 ? line.flowBandM3PerS / line.flowM3PerS : 0
+  const share = line ? flowShareOf(line) : 0
   const water = lampWater(load, returnSide, line, share)
   const product = doseFlow(spec, lamp)
   const way = wayOf(design, line)
@@ -47,7 +49,7 @@ export function solveSterilizer(
     flowM3PerS,
     flowBandM3PerS: flowM3PerS * share,
     doseJPerM2,
-    doseBandJPerM2: doseJPerM2 === null ? null : doseJPerM2 * Math.hypot(share, DOSE_SPREAD),
+    doseBandJPerM2: doseJPerM2 === null ? null : doseJPerM2 * rootSumSquare(share, DOSE_SPREAD),
     path: water.path,
     overflowM3PerS: water.overflowM3PerS,
     doseFlow: product,
@@ -107,7 +109,7 @@ export function againstTarget(
   const byKilled = (at(1 + PROBE) - at(1 - PROBE)) / (2 * PROBE)
   const perLight = kill > 0 ? (dose * killSlope(dose, target.mostJPerM2)) / kill : 0
   const removalBandPerS =
-    byKilled * Math.hypot((1 - perLight) * water.flowShare, perLight * DOSE_SPREAD)
+    byKilled * rootSumSquare((1 - perLight) * water.flowShare, perLight * DOSE_SPREAD)
   const half = halfLifeS(removal)
   const lasts = Number.isFinite(half)
   const whole = water.displayM3 + water.sumpM3

@@ -21,14 +21,16 @@ export function outageCases(whole: Whole): OutageCase[] {
   return [{ whole, box, outage, returnIndex: whole.steady.returnIndex, where: {} }]
 }
 
-/** held: below its fill line. too-small: no line that the pump can run at holds it. above: over its line. */
-export type OutageState = 'held' | 'too-small' | 'above'
+/** held: below its fill line. too-small: no line that the pump can run at holds it. above: over its line. elsewhere: the floor gets it before the sump does. */
+export type OutageState = 'held' | 'too-small' | 'above' | 'elsewhere'
 
 /** How the running level stands to the line that holds a power cut. */
 export function outageState({ whole, box, outage, returnIndex }: OutageCase): OutageState {
   const { levelM } = whole.design.sump.chambers[returnIndex]!
-  if (levelM <= outage.fillLineM) return 'held'
-  return outage.fillLineM < leastLevelM(whole.design, box) ? 'too-small' : 'above'
+  const { fillLineM } = outage
+  if (fillLineM === null) return 'too-small'
+  if (levelM <= fillLineM) return outage.elsewhere ? 'elsewhere' : 'held'
+  return fillLineM < leastLevelM(whole.design, box) ? 'too-small' : 'above'
 }
 
 /** The lowest the return chamber may run: over its pumps' inlets, or a hand's width of water. */
@@ -44,7 +46,8 @@ export function outageValues({ outage, box }: OutageCase) {
   return {
     back: ['volume', outage.drainBack.totalM3],
     free: ['volume', outage.freeVolumeM3],
-    line: ['length', outage.fillLineM - box.floorHeightM],
+    line: ['length', (outage.fillLineM ?? NaN) - box.floorHeightM],
+    missing: ['volume', outage.missingM3],
     left: ['length', outage.marginM, outage.marginBandM],
   } as const
 }

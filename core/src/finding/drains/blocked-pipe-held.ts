@@ -1,6 +1,13 @@
+import type { BlockedRow } from '../../judge/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { rule } from '../rule.ts'
+
+/** sure: more than its band is left. near: no more than that. full: only while an emergency does what is doubtful. */
+function standOf({ solved }: OverflowCase, { marginM, marginBandM }: BlockedRow) {
+  if (marginM <= marginBandM) return 'near'
+  return solved.blocked.some(({ leansOnId }) => leansOnId !== null) ? 'full' : 'sure'
+}
 
 export const blockedPipeHeld = rule({
   code: 'blocked-pipe-held',
@@ -13,19 +20,23 @@ export const blockedPipeHeld = rule({
     const worst = rows.reduce((least, row) => (row.marginM < least.marginM ? row : least), rows[0]!)
     return carries ? [worst] : []
   },
-  severity: (_, { marginM, marginBandM }) => (marginM > marginBandM ? 'fine' : 'watch'),
-  title: ({ words }, { marginM, marginBandM }) =>
+  severity: (box, row) => (standOf(box, row) === 'sure' ? 'fine' : 'watch'),
+  title: (box, row) =>
     sentence(
-      marginM > marginBandM
-        ? '{where}Any one pipe may block: nothing reaches the floor'
-        : '{where}With one pipe blocked it is too near to call',
-      { where: words },
+      {
+        sure: '{where}Any one pipe may block: nothing reaches the floor',
+        near: '{where}With one pipe blocked it is too near to call',
+        full: '{where}Any one pipe may block, if the emergency does as it is meant to',
+      }[standOf(box, row)],
+      { where: box.words },
     ),
-  reason: (_, { name, marginM, marginBandM }) =>
+  reason: (box, row) =>
     sentence(
-      marginM > marginBandM
-        ? 'The worst leaves {left} to the rim it would come over.'
-        : 'With {name} blocked {left} is left to the rim, which is no more than it may be off.',
-      { name, left: ['length', marginM, marginBandM] },
+      {
+        sure: 'The worst leaves {left} to the rim it would come over.',
+        near: 'With {name} blocked {left} is left to the rim, which is no more than it may be off.',
+        full: 'The worst then leaves {left} to the rim it would come over. What is doubtful about the emergency is said beside it.',
+      }[standOf(box, row)],
+      { name: row.name, left: ['length', row.marginM, row.marginBandM] },
     ),
 })

@@ -44,10 +44,10 @@ function emergencyWords({ whole, tank, solved }: OverflowCase): Sentence {
       { flow: ['flow', solved.flowM3PerS] },
     )
   }
-  return emergency.riseM === null
-    ? sentence('The emergency pipe is shut.')
-    : sentence(
-        'To take it all, water must rise {rise} over the emergency’s lip. Set the lip lower, or lay it wider.',
-        { rise: ['length', emergency.riseM] },
+  return emergency.riseNeededM !== null
+    ? sentence(
+        'To take it all, water must rise {rise} over the emergency’s lip, and the rim is {left} over it. Set the lip lower, or lay it wider.',
+        { rise: ['length', emergency.riseNeededM], left: ['length', emergency.inletToRimM] },
       )
+    : sentence('The emergency pipe is shut.')
 }

@@ -13,15 +13,17 @@ export const joinedDrains = rule({
     if (drain.end.at !== 'tee') return []
     const both = box.solved.blocked.find(({ drainIds }) => drainIds.length > 1)
     const trunk = trunkOf(box.whole.design.drains, drain.end.id)!
-    return [{ trunk, holds: both?.carries || both?.sensorStops || false }]
+    return [{ trunk, held: both?.carries ? 'pipes' : both?.sensorStops ? 'sensor' : null }]
   },
-  severity: (_, { holds }) => (holds ? 'watch' : 'stop'),
+  severity: (_, { held }) => (held ? 'watch' : 'stop'),
   title: ({ drain }, { trunk }) =>
     sentence('{drain} joins {trunk} below the box', { drain: drain.name, trunk: trunk.name }),
-  reason: (_, { holds }) =>
+  reason: (_, { held }) =>
     sentence(
-      holds
+      held === 'pipes'
         ? 'One blockage below the join takes both: they count as one pipe for safety. What is left still carries the flow here.'
-        : 'One blockage below the join takes both, and what is left can’t carry the flow.',
+        : held === 'sensor'
+          ? 'One blockage below the join takes both, and what is left can’t carry the flow: only the level sensor that stops the pump is between this and the floor, and a sensor can fail.'
+          : 'One blockage below the join takes both, and what is left can’t carry the flow.',
     ),
 })

@@ -1,5 +1,4 @@
 import { sentence } from '../../quantity/index.ts'
-import { TOO_WARM_C } from '../../figures/index.ts'
 import type { HeatCase } from '../case/heat-case.ts'
 import { factIf, rule } from '../rule.ts'
 
@@ -13,9 +12,9 @@ export const heaterCouldCook = rule({
     const untilS = heat.stuckOn?.untilS ?? null
     return factIf(untilS !== null && untilS < plan.warningS && { untilS })
   },
-  title: (_, { untilS }) =>
+  title: ({ heat }, { untilS }) =>
     sentence('Stuck on, a heater has the water at {limit} in {time}', {
-      limit: ['temperature', TOO_WARM_C],
+      limit: ['temperature', heat.tooWarmC],
       time: ['duration', untilS],
     }),
   reason: ({ heat, plan }) =>

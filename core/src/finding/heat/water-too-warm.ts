@@ -1,4 +1,3 @@
-import { TOO_WARM_C } from '../../figures/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { HeatCase } from '../case/heat-case.ts'
 import { holdsFor, rule } from '../rule.ts'
@@ -9,12 +8,12 @@ export const waterTooWarm = rule({
   station: 'skimmer',
   severities: ['watch'],
   holds: 'In the warmest room the water gets too warm, and no chiller takes that out.',
-  condition: ({ heat: { levelsOffC, coolingW }, plan }: HeatCase) =>
-    holdsFor(levelsOffC !== null && levelsOffC > TOO_WARM_C && (plan.chillerW ?? 0) < coolingW),
+  condition: ({ heat: { levelsOffC, tooWarmC, coolingW }, plan }: HeatCase) =>
+    holdsFor(levelsOffC !== null && levelsOffC > tooWarmC && (plan.chillerW ?? 0) < coolingW),
   title: ({ heat }) =>
     sentence('In a room of {room} the water climbs towards {top}', {
       room: ['temperature', heat.warmest.roomC],
-      top: ['temperature', heat.levelsOffC ?? TOO_WARM_C],
+      top: ['temperature', heat.levelsOffC ?? heat.tooWarmC],
     }),
   reason: ({ heat, plan, whole }) =>
     sentence(

@@ -2,6 +2,9 @@ import { sentence } from '../../quantity/index.ts'
 import { type OutageCase, outageState, outageValues } from '../case/outage-case.ts'
 import { holdsFor, rule } from '../rule.ts'
 
+/** Rest levels nearer than this are the same, m. */
+const SAME_M = 1e-6
+
 export const outageHeld = rule({
   code: 'outage-held',
   station: 'sump',
@@ -18,9 +21,23 @@ export const outageHeld = rule({
     ),
   reason: (outageCase) => {
     const { back, line } = outageValues(outageCase)
+    const { withoutCheck } = outageCase.outage
+    if (withoutCheck === null || withoutCheck.stillM <= outageCase.outage.stillM + SAME_M) {
+      return sentence(
+        '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs.',
+        { back, line },
+      )
+    }
+    const { floorHeightM } = outageCase.box
+    if (withoutCheck.fillLineM === null) {
+      return sentence(
+        '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs. That rests on a check valve: stuck open, {missing} would have no room at any level.',
+        { back, line, missing: ['volume', withoutCheck.missingM3] },
+      )
+    }
     return sentence(
-      '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs.',
-      { back, line },
+      '{back} comes down. Mark the glass at {line}: fill no higher than this while it runs. That rests on a check valve: stuck open, the line would be {open}.',
+      { back, line, open: ['length', withoutCheck.fillLineM - floorHeightM] },
     )
   },
 })

@@ -1,0 +1,8 @@
+/** What nobody can tell beforehand: a drill is run both ways, and the worse counts. */
+export interface DoubtfulWays {
+  /** A pump that draws air loses its prime and stays dry, or gasps on. */
+  readonly air: 'stays-dry' | 'gasps'
+}
+
+/** As is taken first. */
+export const FIRST_WAYS: DoubtfulWays = { air: 'stays-dry' }
