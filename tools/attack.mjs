@@ -113,7 +113,7 @@ const ROUNDS = {
   files: () => beside('files', { count: short ? 300 : 4000, seed, folder: FROZEN }),
   commands: async () => {
     const solve = await bundle('tools/solve/main.ts')
-    const folder = path.join(FROZEN, 'format-7.json')
+    const folder = path.join(FROZEN, 'format-8.json')
     const damage = (into, count) => beside('damage', { count, seed, folder, into })
     return commands({ count: short ? 40 : 2000, seed, solve, damage })
   },

@@ -142,6 +142,12 @@ try {
     jest('Server tests', ['server', 'tools'], '1'),
   ])
   await check(
+    'Verdicts, the short form',
+    process.execPath,
+    [inRoot('tools', 'verdicts.mjs'), '40'],
+    true,
+  )
+  await check(
     'Attack, the short form',
     process.execPath,
     [inRoot('tools', 'attack.mjs'), '--short'],

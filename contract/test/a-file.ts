@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 7,
+    formatVersion: 8,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -331,6 +331,13 @@ function aDesign(): Plain {
         },
       ],
       targetId: 'green-water',
+    },
+    allowances: {
+      outOfLevelM: 0.002,
+      wavesM: null,
+      leakM3PerS: null,
+      cupCollectorM3: 0.002,
+      topOffTubeSiphons: true,
     },
     heat: {
       coldestRoomC: 17,

@@ -161,16 +161,14 @@ export {
   lastNotAfter,
   logWords,
   momentAt,
-  pairsOf,
   placeOfVessel,
   type Playback,
-  singleFailures,
   type Survival,
-  survivalOf,
   type Verdict,
   worstFirst,
 } from './drill/index.ts'
 // editing
+export { surviving } from './drill/index.ts'
 export * as editing from './editing/index.ts'
 export { cutList, type CutPanel } from './build-sheet/index.ts'
 export { type Finding, meetsWanted, type Station, type Severity } from './finding/index.ts'
@@ -258,3 +256,5 @@ export {
   targetsOf,
   type Values,
 } from './sizing/index.ts'
+export { lastWord } from './basin/index.ts'
+export { allowing } from './design/index.ts'

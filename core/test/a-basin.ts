@@ -1,6 +1,7 @@
 import { type Changes, withChanges } from './changes.ts'
 import { L_PER_H } from './tables.ts'
 import { solveBasin } from '../src/basin/solve.ts'
+import { NO_ALLOWANCES } from '../src/design/allowances.ts'
 import type { BasinDesign, ReturnLine } from '../src/design/design.ts'
 import type { FindingCode } from '../src/finding/codes.ts'
 import type { PipeSize } from '../src/pipe/size.ts'
@@ -158,6 +159,7 @@ export function aBasin(
       targetId: null,
     },
     heat: null,
+    allowances: NO_ALLOWANCES,
     pumps: [TEST_PUMP],
   }
   return withChanges(base, changes)

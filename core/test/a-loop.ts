@@ -63,6 +63,11 @@ export function aLoop({
   return withChanges(whole, changes)
 }
 
+/** One that takes all only with its pipe running full: somebody had it lying about. */
+export const NARROW_EMERGENCY: Changes = {
+  'drains.2.run.size': { series: 'pn-16', size: '40', boreM: null },
+}
+
 /** Its tubes carry what a slow pump gives. */
 export const aHungBox = () =>
   aLoop({

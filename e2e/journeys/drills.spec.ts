@@ -17,6 +17,7 @@ test('a bad design floods, a fix is looked at, applied, and the drill turns fine
   await keeper.margin('drills').click()
   await allRun(page)
   await expect(row(page, 'top-off-welded')).toHaveAttribute('data-outcome', 'wet')
+  await row(page, 'top-off-welded').click()
   await expect(page.getByTestId('drill-said')).toContainText(/\d\sL reach the floor/)
   await expect(page.getByRole('cell', { name: 'runs over' }).first()).toBeVisible()
   await page.getByRole('button', { name: /Preview: A can of/ }).click()

@@ -20,7 +20,9 @@ describe('the drills of the demo', () => {
   test('Lantern’s big can floods the floor when its top-off’s relay is welded; its limit holds a stuck sensor', () => {
     const steady = steadyState(DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design)
     const verdicts = worstFirst(allDrills(steady).map((drill) => drillVerdict(steady, drill)))
-    expect(verdicts[0]).toMatchObject({ drillId: 'top-off-welded', outcome: 'wet' })
+    expect(
+      verdicts.filter(({ outcome }) => outcome === 'wet').map(({ drillId }) => drillId),
+    ).toEqual(expect.arrayContaining(['top-off-welded', 'hose scrubber']))
     const stuck = verdicts.find(({ drillId }) => drillId === 'top-off-open')!
     expect(stuck.outcome).not.toBe('wet')
     expect(stuck.log.map(({ what }) => 'event' in what && what.event.kind)).toContain(

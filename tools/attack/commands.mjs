@@ -39,7 +39,7 @@ export async function commands({ count, seed, solve, damage }) {
     writeFileSync(path.join(folder, 'torn.json'), '{"format": "yew-ba')
     writeFileSync(path.join(folder, 'empty.json'), '')
     const names = readdirSync(folder).map((name) => path.join(folder, name))
-    const sound = inRoot('contract/test/frozen/format-7.json')
+    const sound = inRoot('contract/test/frozen/format-8.json')
     const line = () => {
       const words = [random() < 0.8 ? pick([sound, ...names, ...names]) : pick(ODD_WORDS)]
       if (random() < 0.1) words.push(pick(ODD_WORDS))

@@ -1,11 +1,10 @@
-import { simulateDrill } from '@yew-basin/core/lab'
-import { allDrills, singleFailures, size, solveBasin, steadyState } from '@yew-basin/core'
+import { allDrills, drillVerdict, size, solveBasin, steadyState, surviving } from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
 
 const designOf = (wanted: string) => DEMO_BASINS.find(({ name }) => name === wanted)!.design
-/** All single-failure drills of Two Sisters, in one thread. */
-const DRILLS_MS = 1500
+/** All single-failure drills of Two Sisters, in one thread, each in every way nobody can tell. */
+const DRILLS_MS = 300
 /** 20 000 candidates of a search over designs. */
 const SIZED_MS = 2000
 
@@ -32,10 +31,10 @@ export function sizedInTime(): boolean {
 /** Times every single failure of Two Sisters, the quietest of a few rounds; false: it is late. */
 export function drilledInTime(): boolean {
   const sisters = steadyState(designOf('Two Sisters'))
-  const singles = singleFailures(allDrills(sisters))
+  const singles = surviving.singleFailures(allDrills(sisters))
   const rounds = Array.from({ length: 3 }, () => {
     const started = performance.now()
-    const simulatedS = singles.reduce((sum, drill) => sum + simulateDrill(sisters, drill).endS, 0)
+    const simulatedS = singles.reduce((sum, drill) => sum + drillVerdict(sisters, drill).endS, 0)
     return { ms: performance.now() - started, simulatedS }
   })
   const ms = Math.min(...rounds.map((round) => round.ms))

@@ -15,7 +15,7 @@ import {
   type Working,
   fixesOfFinding,
   say,
-  solveBasin,
+  lastWord,
   swaps,
   workingOf,
   type BasinDesign,
@@ -117,7 +117,7 @@ export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
     name: file.name,
     designs: file.designs.map(({ name, current, design: stored }) => {
       const design = onDay(stored, asked.day)
-      const solved = solveBasin(design)
+      const solved = lastWord.solveWithLastWord(design)
       return {
         name,
         current,

@@ -11,17 +11,22 @@ import { drillAll } from '@yew-basin/core/lab'
 /** A drill's verdict with its sentences written out in metric units. */
 export interface SpokenVerdict extends Omit<
   Verdict,
-  'title' | 'said' | 'act' | 'log' | 'unaccounted'
+  'title' | 'said' | 'why' | 'act' | 'log' | 'unaccounted'
 > {
   readonly title: string
   readonly said: string
+  readonly why: string | null
   readonly act: string | null
   readonly log: readonly { readonly atS: number; readonly what: string }[]
   /** Water that the reckoning itself made or lost, as a share of all water. */
   readonly unaccountedShare: number
 }
 
-type Named = readonly { readonly drillId: string; readonly title: string }[]
+type Named = readonly {
+  readonly drillId: string
+  readonly title: string
+  readonly spilledM3: number
+}[]
 
 /** What every drill came to, worst first, and what the system survives. */
 export interface SpokenDrills {
@@ -39,13 +44,14 @@ export interface SpokenDrills {
 export function spokenDrills(design: BasinDesign): SpokenDrills {
   const steady = steadyState(design)
   const { verdicts, survival } = drillAll(steady)
-  const named = (list: readonly { drillId: string; title: Verdict['title'] }[]): Named =>
-    list.map(({ drillId, title }) => ({ drillId, title: say(title, 'metric') }))
+  const named = (list: typeof survival.points): Named =>
+    list.map((one) => ({ ...one, title: say(one.title, 'metric') }))
   return {
     verdicts: verdicts.map(({ unaccounted, ...verdict }) => ({
       ...verdict,
       title: say(verdict.title, 'metric'),
       said: say(verdict.said, 'metric'),
+      why: verdict.why && say(verdict.why, 'metric'),
       act: verdict.act && say(verdict.act, 'metric'),
       log: verdict.log.map((entry) => ({
         atS: entry.atS,

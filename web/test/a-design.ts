@@ -1,4 +1,4 @@
-import { emptyScene, readNotation, type BasinDesign } from '@yew-basin/core'
+import { allowing, emptyScene, readNotation, type BasinDesign } from '@yew-basin/core'
 
 const SIZE = { series: 'schedule-40', size: '1', boreM: null } as const
 
@@ -92,6 +92,7 @@ export function aDesign(line: string): BasinDesign {
       targets: [],
       targetId: null,
     },
+    allowances: allowing.NO_ALLOWANCES,
     heat: null,
     pumps: [
       {

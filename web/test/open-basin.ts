@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { readFileSync } from 'node:fs'
 import { useDesign } from '../src/workspace/design-store.ts'
 
-const FILE = new URL('../../contract/test/frozen/format-7.json', import.meta.url)
+const FILE = new URL('../../contract/test/frozen/format-8.json', import.meta.url)
 
 /** A design that has something of everything: two lines, a box of drains, a walled sump, devices, a scene. */
 export function aFullDesign(): BasinDesign {

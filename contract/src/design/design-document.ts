@@ -1,5 +1,6 @@
 import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign } from '@yew-basin/core'
+import { AllowancesDocument } from './allowances.ts'
 import { DrainDocument } from './drain.ts'
 import { OwnDrillDocument } from './drill.ts'
 import { equipmentFault } from './equipment.ts'
@@ -85,6 +86,12 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested()
   @OrNull('Room, lights and chiller; null: not set.')
   heat!: HeatDocument | null
+
+  @Nested(() => AllowancesDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @Describes('What the drills allow for.')
+  allowances!: AllowancesDocument
 }
 
 function ownDrillFault({ drills }: DesignDocument): string | null {

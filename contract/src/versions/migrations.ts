@@ -1,3 +1,4 @@
+import { allowances } from './008-allowances.ts'
 import { heatAndLoads } from './007-heat-and-loads.ts'
 import { currents } from './006-currents.ts'
 import { treatment } from './005-treatment.ts'
@@ -23,6 +24,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'treatment', up: treatment },
   { name: 'currents', up: currents },
   { name: 'heat-and-loads', up: heatAndLoads },
+  { name: 'allowances', up: allowances },
 ]
 
 /** A stored design document brought to the present format. */

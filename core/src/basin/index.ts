@@ -1,6 +1,7 @@
 export type { Solved } from './solved.ts'
 export { comparePumps, type PumpComparison } from './compare-pumps.ts'
 export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curves.ts'
+export * as lastWord from './last-word.ts'
 export { solveBasin } from './solve.ts'
 export type { SolvedBasin } from './solved-basin.ts'
 export { type Swap, swaps } from './swap.ts'

@@ -1,3 +1,4 @@
+import type { Allowances } from './allowances.ts'
 import type { WaterReading } from '../fluid/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 import type { Point, Run } from '../run/index.ts'
@@ -120,6 +121,8 @@ export interface BasinDesign {
   readonly treatment: TreatmentPlan
   /** Room, lights and chiller; null: not set. */
   readonly heat: HeatPlan | null
+  /** What the drills allow for. */
+  readonly allowances: Allowances
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

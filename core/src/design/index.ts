@@ -1,3 +1,5 @@
+export * as allowing from './allowances.ts'
+export { type Allowances, NO_ALLOWANCES, swayM, USUAL_ALLOWANCES } from './allowances.ts'
 export {
   chamberContents,
   givenBackM3,

@@ -19,7 +19,7 @@ export const PRIMES_FROM_BORES = 1.25
 /** And for certain from here. */
 const PRIMES_LATE_BORES = 1.5
 /** An end deeper under water than this, in bores, keeps the air in. */
-const DEEP_END_BORES = 1.5
+export const DEEP_END_BORES = 1.5
 /** So much more flow than wanted must be carried too before it is called fine. */
 const RESERVE = 1.15
 

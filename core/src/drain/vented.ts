@@ -28,6 +28,11 @@ export function noiseBand(boreM: number, flowM3PerS: number): NoiseBand {
   return flowM3PerS <= ventedFlow(boreM, FILLED.most) ? 'most' : 'over'
 }
 
+/** Does it take all that a vented pipe of its bore can? More fills its section, and it surges. */
+export function isFilledToMost(boreM: number, flowM3PerS: number): boolean {
+  return flowM3PerS >= ventedFlow(boreM, FILLED.most) * (1 - 1e-9)
+}
+
 /** Least fall of a near-level run of a vented drain, m/m. */
 export const LEAST_SLOPE = 1 / 48
 /** Manning's n of smooth plastic. */

@@ -16,45 +16,27 @@ export function salinityPpt({ saltKg, massKg }: Brine): number {
   return massKg > 0 ? (1000 * saltKg) / massKg : 0
 }
 
-/** Fresh water comes in, and all of it stays. */
-export function freshened(brine: Brine, freshM3: number, freshKgPerM3: number): Brine {
-  return {
-    saltKg: brine.saltKg,
-    massKg: brine.massKg + freshM3 * freshKgPerM3,
-    volumeM3: brine.volumeM3 + freshM3,
-  }
+/** What a stretch of time did to it: so much fresh in (negative: into the air), so much out as it is mixed. */
+export interface BrineChange {
+  readonly freshM3: number
+  readonly lostM3: number
+  readonly freshKgPerM3: number
 }
 
-/** Water leaves as it is mixed. */
-export function lost(brine: Brine, lostM3: number): Brine {
-  const left = Math.max(0, 1 - lostM3 / brine.volumeM3)
+/**
+ * Well mixed all the time, both at even rates: dS/dv = −S/V for what leaves, so with f in and l out
+ * S falls by (V/V₀)^(−l/(f − l)), and so does what the mass is over that of fresh water.
+ */
+export function mixed(brine: Brine, { freshM3, lostM3, freshKgPerM3 }: BrineChange): Brine {
+  const before = brine.volumeM3
+  const volumeM3 = Math.max(0, before + freshM3 - lostM3)
+  const grows = (freshM3 - lostM3) / before
+  const perLost = grows === 0 ? 1 : Math.log1p(Math.max(-1, grows)) / grows
+  const kept = lostM3 === 0 ? 1 : Math.exp(-(lostM3 / before) * perLost)
+  const overFreshKg = brine.massKg - before * freshKgPerM3
   return {
-    saltKg: brine.saltKg * left,
-    massKg: brine.massKg * left,
-    volumeM3: brine.volumeM3 * left,
+    saltKg: brine.saltKg * kept,
+    massKg: volumeM3 * freshKgPerM3 + overFreshKg * kept,
+    volumeM3,
   }
-}
-
-/** Fresh water comes in while as much leaves, mixed all the time: dS/dv = −S/V. */
-export function pouredThrough(brine: Brine, freshM3: number, freshKgPerM3: number): Brine {
-  const left = Math.exp(-freshM3 / brine.volumeM3)
-  const freshKg = brine.volumeM3 * freshKgPerM3
-  return {
-    saltKg: brine.saltKg * left,
-    massKg: freshKg + (brine.massKg - freshKg) * left,
-    volumeM3: brine.volumeM3,
-  }
-}
-
-/** What a stretch of time did to it: so much fresh in, so much out. */
-export function mixed(
-  brine: Brine,
-  { freshM3, lostM3, freshKgPerM3 }: { freshM3: number; lostM3: number; freshKgPerM3: number },
-): Brine {
-  // What went into the air left its salt behind.
-  if (freshM3 < 0) return lost(freshened(brine, freshM3, freshKgPerM3), lostM3)
-  const through = Math.min(freshM3, lostM3)
-  const after = through > 0 ? pouredThrough(brine, through, freshKgPerM3) : brine
-  if (freshM3 > through) return freshened(after, freshM3 - through, freshKgPerM3)
-  return lostM3 > through ? lost(after, lostM3 - through) : after
 }

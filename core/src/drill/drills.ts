@@ -1,17 +1,13 @@
 import { chamberContents, skimmersGiveBackM3 } from '../design/index.ts'
 import type { SteadyState } from '../loop/index.ts'
-import { type Sentence, sentence } from '../quantity/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { atOnce, DAY_S, drill, HOUR_S, MOST_DAYS } from './drill-of.ts'
 import type { Drill, DrillFault, FaultAt } from './fault.ts'
 import { canDrill } from './plant.ts'
+import { slowDrills } from './slow-drills.ts'
 
-const HOUR_S = 3600
-const DAY_S = 86_400
-/** A blocked drain has shown all it does after so long (choice). */
-const BLOCKED_RUN_S = HOUR_S
 /** Power that comes back does so after everything has run down (choice). */
 const BACK_AFTER_S = HOUR_S
-/** Days are watched up to so many. */
-const MOST_DAYS = 30
 /** What a keeper takes out with a hose in a water change, and how fast (choice). */
 const CHANGE_SHARE = 0.15
 const CHANGE_M3_PER_S = 20 / 60 / 1000
@@ -27,22 +23,10 @@ export function drillsOf(steady: SteadyState): Drill[] {
     ...overflows(steady),
     ...sump(steady),
     ...returnSide(steady),
+    ...slowDrills(steady),
     waterChange(steady),
   ]
 }
-
-interface More {
-  readonly durationS?: number
-  readonly evaporates?: boolean
-  readonly isSingle?: boolean
-}
-
-function drill(id: string, title: Sentence, faults: readonly FaultAt[], more: More = {}): Drill {
-  const { durationS = BLOCKED_RUN_S, evaporates = false, isSingle = true } = more
-  return { id, title, faults, durationS, evaporates, isSingle, parts: [] }
-}
-
-const atOnce = (fault: DrillFault): FaultAt[] => [{ atS: 0, fault }]
 
 function power({ design }: SteadyState): Drill[] {
   const cut: DrillFault = { kind: 'power-cut' }
@@ -235,6 +219,16 @@ function sump({ design }: SteadyState): Drill[] {
             { durationS: DAY_S },
           ),
         ]),
+    ...(design.allowances.topOffTubeSiphons
+      ? [
+          drill(
+            'top-off-siphons',
+            sentence('The top-off’s tube siphons its reservoir out'),
+            atOnce({ kind: 'top-off-siphons' }),
+            { durationS: DAY_S },
+          ),
+        ]
+      : []),
     drill('top-off-shut', sentence('Top-off stuck shut'), atOnce({ kind: 'top-off-shut' }), {
       ...days,
       evaporates: true,

@@ -37,6 +37,22 @@ export type DrillFault =
   /** Water is taken out of the first tank, so fast, while all runs on. */
   | { readonly kind: 'water-taken'; readonly flowM3PerS: number }
   | { readonly kind: 'water-kept' }
+  /** Water goes to the floor, slowly: at a pump's line while it runs, at the sump as long as there is any. */
+  | { readonly kind: 'leak'; readonly at: 'line' | 'sump'; readonly flowM3PerS: number }
+  /** A takeoff's hose comes off: what it carries goes to the floor. */
+  | { readonly kind: 'hose-off'; readonly lineId: string }
+  /** A skimmer's cup runs over into a collector of so much, and then to the floor. */
+  | { readonly kind: 'cup-floods'; readonly chamberId: string; readonly collectorM3: number }
+  /** A comb lets this share less through; what a sock would hold passes by. */
+  | { readonly kind: 'comb-matted'; readonly wallId: string; readonly share: number }
+  /** A controller forgets: its pump runs at full speed. */
+  | { readonly kind: 'controller-full'; readonly placedId: string }
+  /** The top-off's tube siphons its reservoir out, whatever switches it. */
+  | { readonly kind: 'top-off-siphons' }
+  /** Rock of so much is lifted out of a tank. */
+  | { readonly kind: 'rock-out'; readonly tankId: string; readonly volumeM3: number }
+  | { readonly kind: 'heater-on' }
+  | { readonly kind: 'heater-off' }
 
 /** Every thing that can fail in a drill. */
 export type FaultKind = DrillFault['kind']

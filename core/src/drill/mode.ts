@@ -1,11 +1,18 @@
 import type { BasinDesign, PlacedPump, ReturnLine } from '../design/index.ts'
+import type { SiphonRuns } from '../loop/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 import type { Piece } from '../run/index.ts'
 import type { DrillFault } from './fault.ts'
 
 /** What the top-off does now. */
 export type TopOffMode =
-  'waits' | 'runs' | 'stuck-open' | 'welded' | 'stuck-shut' | 'gave-up' | 'empty'
+  'waits' | 'runs' | 'stuck-open' | 'welded' | 'siphons' | 'stuck-shut' | 'gave-up' | 'empty'
+
+/** How a siphon runs, and how often it broke. */
+export interface SiphonNow {
+  readonly runs: SiphonRuns
+  readonly breaks: number
+}
 
 /** How the system stands between two switchings. */
 export interface Mode {
@@ -18,8 +25,8 @@ export interface Mode {
   readonly gasping: ReadonlySet<string>
   /** Share of each blocked drain's flow that is lost. */
   readonly blocked: ReadonlyMap<string, number>
-  /** Siphon drains with air in them. */
-  readonly unprimed: ReadonlySet<string>
+  /** Of every siphon drain. */
+  readonly siphons: ReadonlyMap<string, SiphonNow>
   /** Lines whose siphon drew air. */
   readonly broken: ReadonlySet<string>
   /** Lines whose break hole has grown over. */
@@ -32,17 +39,32 @@ export interface Mode {
   readonly objectsOut: ReadonlySet<string>
   readonly skimmersStopped: boolean
   readonly takenM3PerS: number
+  readonly leak: { readonly at: 'line' | 'sump'; readonly flowM3PerS: number } | null
+  /** Takeoffs whose hose is off. */
+  readonly hosesOff: ReadonlySet<string>
+  /** A skimmer's cup that floods. */
+  readonly cup: CupFlood | null
+}
+
+/** Where a flooding cup's water comes from, and whether its collector is full. */
+export interface CupFlood {
+  readonly chamberId: string
+  readonly collectorM3: number
+  readonly full: boolean
 }
 
 /** Everything works, and nothing has failed yet. */
-export function atTheStart(design: BasinDesign): Mode {
+export function atTheStart(
+  design: BasinDesign,
+  siphons: ReadonlyMap<string, SiphonNow> = new Map(),
+): Mode {
   return {
     design,
     powered: true,
     stopped: new Set(),
     gasping: new Set(),
     blocked: new Map(),
-    unprimed: new Set(),
+    siphons,
     broken: new Set(),
     grown: new Set(),
     sensorStuck: false,
@@ -52,7 +74,15 @@ export function atTheStart(design: BasinDesign): Mode {
     objectsOut: new Set(),
     skimmersStopped: false,
     takenM3PerS: 0,
+    leak: null,
+    hosesOff: new Set(),
+    cup: null,
   }
+}
+
+/** A map with one entry set; the one given stays as it is. */
+export function withEntry<K, V>(map: ReadonlyMap<K, V>, key: K, value: V): Map<K, V> {
+  return new Map(map).set(key, value)
 }
 
 /** A set with one member more; the one given stays as it is. */
@@ -67,7 +97,11 @@ export function runsNow(mode: Mode, { id, stopped }: PlacedPump): boolean {
 
 /** Does the top-off give water now? One that is stuck open may be a float valve, which needs no power. */
 export function topOffRuns({ topOff, powered }: Mode): boolean {
-  return topOff === 'stuck-open' || (powered && (topOff === 'welded' || topOff === 'runs'))
+  return (
+    topOff === 'stuck-open' ||
+    topOff === 'siphons' ||
+    (powered && (topOff === 'welded' || topOff === 'runs'))
+  )
 }
 
 /** Is a top-off that runs held to its own limit? */
@@ -126,6 +160,26 @@ export function afterFault(mode: Mode, fault: DrillFault): Mode {
       return { ...mode, takenM3PerS: fault.flowM3PerS }
     case 'water-kept':
       return { ...mode, takenM3PerS: 0 }
+    case 'leak':
+      return { ...mode, leak: { at: fault.at, flowM3PerS: fault.flowM3PerS } }
+    case 'hose-off':
+      return { ...mode, hosesOff: withMember(mode.hosesOff, fault.lineId) }
+    case 'cup-floods':
+      return {
+        ...mode,
+        cup: { chamberId: fault.chamberId, collectorM3: fault.collectorM3, full: false },
+      }
+    case 'comb-matted':
+      return { ...mode, design: withMattedComb(mode.design, fault.wallId, fault.share) }
+    case 'controller-full':
+      return { ...mode, design: atFullSpeed(mode.design, fault.placedId) }
+    case 'top-off-siphons':
+      return { ...mode, topOff: 'siphons' }
+    // Rock that leaves is moved at once; warmth moves no water.
+    case 'rock-out':
+    case 'heater-on':
+    case 'heater-off':
+      return mode
   }
 }
 
@@ -154,6 +208,23 @@ function fouled(design: BasinDesign, placedId: string, share: number): BasinDesi
     pumps: [...design.pumps, weaker],
     returnSide: { ...design.returnSide, pumps },
   }
+}
+
+function atFullSpeed(design: BasinDesign, placedId: string): BasinDesign {
+  const pumps = design.returnSide.pumps.map((pump) =>
+    pump.id === placedId ? { ...pump, speed: 1 } : pump,
+  )
+  return { ...design, returnSide: { ...design.returnSide, pumps } }
+}
+
+/** Its open teeth by so much fewer. */
+function withMattedComb(design: BasinDesign, wallId: string, share: number): BasinDesign {
+  const walls = design.sump.walls.map((wall) => {
+    if (wall.id !== wallId || !wall.teeth) return wall
+    const blockedShare = 1 - (1 - wall.teeth.blockedShare) * (1 - share)
+    return { ...wall, teeth: { ...wall.teeth, blockedShare } }
+  })
+  return { ...design, sump: { ...design.sump, walls } }
 }
 
 function withFouledTeeth(design: BasinDesign, tankId: string, share: number): BasinDesign {

@@ -1,34 +1,12 @@
 import { breakHoleM } from '../design/index.ts'
 import { drawsAirBelowM } from '../figures/index.ts'
-import type { EventDetector } from './integrate.ts'
+import type { PlantDetector } from './drill-event.ts'
 import { type Mode, runsNow, topOffRuns, withMember } from './mode.ts'
+import { siphonDetectors } from './siphon-detectors.ts'
 import type { DoubtfulWays } from './ways.ts'
 import type { Plant } from './plant.ts'
-import { vesselKey, type VesselOf } from './vessel.ts'
+import { vesselKey } from './vessel.ts'
 
-/** What a detector that fires is called in the log. */
-export type DrillEvent =
-  | { readonly kind: 'sensor-stops-pumps'; readonly tankId: string }
-  | { readonly kind: 'pump-draws-air'; readonly placedId: string; readonly gasps: boolean }
-  | { readonly kind: 'siphon-primes'; readonly drainId: string }
-  | { readonly kind: 'siphon-drops'; readonly drainId: string }
-  | { readonly kind: 'back-siphon-breaks'; readonly lineId: string }
-  | { readonly kind: 'top-off-starts' }
-  | { readonly kind: 'top-off-stops' }
-  | { readonly kind: 'top-off-empty' }
-  | { readonly kind: 'top-off-gives-up' }
-  | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
-
-/** A detector with what it does to the system; null: it is only written down. */
-export interface PlantDetector extends EventDetector {
-  readonly event: DrillEvent
-  readonly becomes: ((mode: Mode) => Mode) | null
-}
-
-/** A siphon has air in it once its box falls this near to its lip, m (choice). */
-const DROPS_M = 0.001
-/** It takes water whole again once its lip is drowned by its own bore (choice). */
-const PRIMES_BORES = 1
 /** A float waits until the level has fallen so far, m (choice). */
 const FLOAT_M = 0.005
 
@@ -41,9 +19,10 @@ export function plantDetectors(
   return [
     ...sensors(plant, mode),
     ...dryPumps(plant, mode, ways.air === 'gasps'),
-    ...primes(plant, mode),
+    ...siphonDetectors(plant, mode, { written, ways }),
     ...breaks(plant, mode),
     ...floats(plant, mode),
+    ...losses(plant, mode),
     ...edges(plant, written),
   ]
 }
@@ -88,34 +67,6 @@ function dryPumps(plant: Plant, mode: Mode, gasps: boolean): PlantDetector[] {
       },
     ]
   })
-}
-
-function primes(plant: Plant, mode: Mode): PlantDetector[] {
-  return plant.tanks.flatMap(({ laid, box }) =>
-    laid.drains.flatMap(({ drain, lipM, boreM }): PlantDetector[] => {
-      if (drain.role !== 'siphon' || mode.blocked.get(drain.id) === 1) return []
-      const { id } = drain
-      if (!mode.unprimed.has(id)) {
-        return [
-          {
-            name: `drops ${id}`,
-            value: (levels) => lipM + DROPS_M - levels[box]!,
-            event: { kind: 'siphon-drops', drainId: id },
-            becomes: (now) => ({ ...now, unprimed: withMember(now.unprimed, id) }),
-          },
-        ]
-      }
-      const primed = (now: Mode) => new Set([...now.unprimed].filter((primedId) => primedId !== id))
-      return [
-        {
-          name: `primes ${id}`,
-          value: (levels) => levels[box]! - lipM - PRIMES_BORES * boreM,
-          event: { kind: 'siphon-primes', drainId: id },
-          becomes: (now) => ({ ...now, unprimed: primed(now) }),
-        },
-      ]
-    }),
-  )
 }
 
 /** Where an end under water lets air in: its hole while that is clean, else its mouth. */
@@ -170,6 +121,34 @@ function floats(plant: Plant, mode: Mode): PlantDetector[] {
   }
   return detectors
 }
+
+/** A collector that is full, and a chamber that a leak has emptied. */
+function losses(plant: Plant, mode: Mode): PlantDetector[] {
+  const { cup, leak } = mode
+  const { collector, returnChamber, vessels } = plant
+  const list: PlantDetector[] = []
+  if (cup && !cup.full) {
+    list.push({
+      name: 'collector full',
+      value: (levels) => levels[collector]! - cup.collectorM3,
+      event: { kind: 'collector-full' },
+      becomes: (now) => ({ ...now, cup: { ...cup, full: true } }),
+    })
+  }
+  if (leak?.at === 'sump') {
+    const { floorM, of } = vessels[returnChamber]!
+    list.push({
+      name: 'sump empty',
+      value: (levels) => floorM + EMPTY_M - levels[returnChamber]!,
+      event: { kind: 'sump-empty', chamberId: of.id },
+      becomes: (now) => ({ ...now, leak: null }),
+    })
+  }
+  return list
+}
+
+/** So much water on its floor is none, m (choice). */
+const EMPTY_M = 0.001
 
 /** A vessel runs over once water stands a hair above its rim. */
 const HAIR_M = 1e-5

@@ -10,15 +10,17 @@ import { ReturnFlow, type Tap } from './law/return.ts'
 import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
-import { type Mode, pumpsAsTheyStand, topOffRuns } from './mode.ts'
+import { type Mode, pumpsAsTheyStand, runsNow, topOffRuns } from './mode.ts'
 import {
   chamberEdgesM,
+  OUT_OF_CUP,
   OUTSIDE,
   OVER_SUMP,
   type Plant,
   spillUnder,
   type TankPlaces,
 } from './plant.ts'
+import { standingWater } from './pipe-water.ts'
 import type { Law } from './rates.ts'
 import { levelIn, type Vessel } from './vessel.ts'
 
@@ -47,6 +49,8 @@ export function plantLaws(
       ...edgeLaws(plant),
       ...topOffLaws(plant, mode),
       ...(mode.takenM3PerS > 0 ? [new Steady(0, plant.removed, mode.takenM3PerS)] : []),
+      ...lossLaws(plant, mode),
+      ...standingWater(plant, mode),
       ...(evaporates ? evaporation(plant) : []),
       returnFlow,
       // Last: it passes on what all others bring.
@@ -106,7 +110,7 @@ function drainsOf(plant: Plant, mode: Mode, { laid, box }: TankPlaces): Drains {
   const own = new BoxSearch(laid.box)
   drains.forEach(({ drain }, i) => {
     own.open[i] = 1 - (mode.blocked.get(drain.id) ?? 0)
-    own.primed[i] = mode.unprimed.has(drain.id) ? 0 : 1
+    own.runs[i] = mode.siphons.get(drain.id)?.runs ?? 'as-it-comes'
   })
   const shut = drains.filter((_, i) => own.open[i] === 0).map(({ drain }) => drain.id)
   const blocked: Blocked = shut.length > 0 ? new Set(shut) : NONE_BLOCKED
@@ -118,7 +122,8 @@ function drainsOf(plant: Plant, mode: Mode, { laid, box }: TankPlaces): Drains {
 }
 
 function wallLaws(plant: Plant, mode: Mode): Law[] {
-  const { design, returnIndex } = plant.steady
+  const { returnIndex } = plant.steady
+  const { design } = mode
   const { walls, chambers } = design.sump
   const { widthM, floorHeightM: floorM, heightM } = plant.sumpBox
   const first = design.tanks.length
@@ -152,6 +157,24 @@ function topOffLaws(plant: Plant, mode: Mode): Law[] {
   const { topOffSupply, returnChamber, steady } = plant
   if (topOffSupply < 0 || !topOffRuns(mode)) return []
   return [new Steady(topOffSupply, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
+}
+
+/** How fast a cup floods, m³/s (choice: half a litre a minute). */
+const CUP_M3_PER_S = 0.5e-3 / 60
+
+/** A leak, and a cup that floods. */
+function lossLaws(plant: Plant, mode: Mode): Law[] {
+  const { leak, cup } = mode
+  const laws: Law[] = []
+  const runs = mode.design.returnSide.pumps.some((pump) => runsNow(mode, pump))
+  if (leak && (leak.at === 'sump' || runs)) {
+    laws.push(new Steady(plant.returnChamber, plant.leaked, leak.flowM3PerS))
+  }
+  if (cup && mode.powered) {
+    const into = cup.full ? spillUnder(plant, OUT_OF_CUP) : plant.collector
+    laws.push(new Steady(plant.chamberAt.get(cup.chamberId)!, into, CUP_M3_PER_S))
+  }
+  return laws
 }
 
 /** A pump that gasps passes what comes to its chamber into the first tank that its water reaches. */
@@ -191,7 +214,8 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
   const ends: Tap[] = []
   layout.lines.forEach(({ line, end }, i) => {
     const { link } = layout.segments[i]!.at(-1)!
-    if (end === 'outside-tank') ends.push({ link, vessel: spillUnder(plant, OUTSIDE) })
+    if (end === 'outside-tank' || mode.hosesOff.has(line.id))
+      ends.push({ link, vessel: spillUnder(plant, OUTSIDE) })
     else if (line.end.at === 'tank') {
       ends.push({ link, vessel: design.tanks.findIndex(({ id }) => id === line.end.id) })
     } else if (line.end.at === 'chamber') {

@@ -60,6 +60,12 @@ export interface Plant {
   readonly spills: readonly Spill[]
   readonly air: number
   readonly removed: number
+  /** What dripped away. */
+  readonly leaked: number
+  /** Room that rock left which was lifted out: not water, but what water fills instead. */
+  readonly lifted: number
+  /** What a flooding cup runs into. */
+  readonly collector: number
   readonly linePipes: readonly PipeWater[]
   readonly drainPipes: readonly PipeWater[]
   readonly heldUp: readonly PipeWater[]
@@ -83,7 +89,7 @@ export function canDrill({ sump, tanks, drains }: BasinDesign): boolean {
 
 /** Water on the floor that came from one place. */
 export interface Spill {
-  /** A tank's vessel, a box's, or −1 for the sump's rim and −2 for a line that ends over no tank. */
+  /** A tank's vessel, a box's, or one of the places below. */
   readonly from: number
   readonly name: string
   readonly vessel: number
@@ -91,8 +97,10 @@ export interface Spill {
 
 /** Stands for the sump's rim where a spill is named by its vessel. */
 export const OVER_SUMP = -1
-/** Stands for a line that ends over no tank. */
+/** Stands for a line whose end hangs over no tank, or off. */
 export const OUTSIDE = -2
+/** Stands for a skimmer's cup. */
+export const OUT_OF_CUP = -3
 
 /** Collects vessels with what they hold. */
 class Vessels {
@@ -135,6 +143,9 @@ export function makePlant(steady: SteadyState): Plant {
   const spills = spillsOf(all, steady, tanks)
   const air = all.add(store('air'), 0)
   const removed = all.add(store('removed'), 0)
+  const leaked = all.add(store('leaked'), 0)
+  const lifted = all.add(store('lifted'), 0)
+  const collector = all.add(store('collector'), 0)
   const drawsFrom = design.returnSide.lines.map((_, i) => {
     const first = steady.layout.lines[pathTo(steady.layout, i)[0]!.lineIndex]!
     const pump = design.returnSide.pumps.find(({ id }) => id === first.line.start.id)!
@@ -163,6 +174,9 @@ export function makePlant(steady: SteadyState): Plant {
     spills,
     air,
     removed,
+    leaked,
+    lifted,
+    collector,
     linePipes,
     drainPipes,
     heldUp,
@@ -205,7 +219,8 @@ function spillsOf(all: Vessels, { design }: SteadyState, tanks: readonly TankPla
       .filter(({ box }) => box >= 0)
       .map(({ box, laid }) => under(box, `overflow box of ${laid.tank.name}`)),
     under(OVER_SUMP, 'sump'),
-    under(OUTSIDE, 'a line that ends over no tank'),
+    under(OUTSIDE, 'end outside the tanks'),
+    under(OUT_OF_CUP, 'skimmer’s cup'),
   ]
 }
 

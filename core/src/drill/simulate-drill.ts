@@ -4,13 +4,15 @@ import type { SteadyState } from '../loop/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { type Brine, brineOf, mixed } from './brine.ts'
 import type { Drill, DrillFault } from './fault.ts'
-import { type EventDetector, integrate } from './integrate.ts'
+import { integrate, type Mark } from './integrate.ts'
+import { airLockMarks, marksOf } from './marks.ts'
 import { afterFault, atTheStart, isLimited, type Mode, topOffRuns } from './mode.ts'
-import { drainTurns, movePipeWater } from './pipe-water.ts'
-import { type DrillEvent, type PlantDetector, plantDetectors } from './plant-detectors.ts'
+import type { DrillEvent, PlantDetector } from './drill-event.ts'
+import { plantDetectors } from './plant-detectors.ts'
 import { plantLaws, type PlantLaws } from './plant-laws.ts'
 import { makePlant, type Plant } from './plant.ts'
-import { levelsOf } from './vessel.ts'
+import { siphonsAtTheStart } from './siphon-detectors.ts'
+import { levelsOf, vesselKey } from './vessel.ts'
 import { FIRST_WAYS, type DoubtfulWays } from './ways.ts'
 
 /** What happened when. */
@@ -49,6 +51,8 @@ export interface DrillSimulation {
   readonly log: readonly LogEntry[]
   readonly moments: readonly Moment[]
   readonly extremes: readonly Extremes[]
+  /** Of each vessel by its key. */
+  readonly startLevelsM: ReadonlyMap<string, number>
   readonly volumes: number[]
   readonly brine: Brine
   readonly startBrine: Brine
@@ -112,6 +116,8 @@ class DrillWalk {
   #steps = 0
   #atRest = false
   readonly #startM3: number
+  readonly #startLevels: ReadonlyMap<string, number>
+  readonly #marks: readonly Mark[]
 
   constructor(plant: Plant, drill: Drill, options: SimulationOptions) {
     this.#plant = plant
@@ -127,8 +133,12 @@ class DrillWalk {
       lowestAtS: 0,
     }))
     this.#startM3 = sum(this.#volumes)
+    this.#startLevels = new Map(
+      plant.vessels.map((vessel, v) => [vesselKey(vessel), this.#levels[v]!]),
+    )
     const { design } = plant.steady
-    this.#mode = atTheStart(design)
+    this.#mode = atTheStart(design, siphonsAtTheStart(plant.steady))
+    this.#marks = marksOf(plant)
     this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
     const { temperatureC, salinityPpt } = design.water
     this.#freshKgPerM3 = waterAt({ temperatureC, salinityPpt: 0 }).densityKgPerM3
@@ -145,6 +155,7 @@ class DrillWalk {
     for (const [i, { atS, fault }] of due.entries()) {
       this.#flowUntil(atS)
       this.#log.push({ atS: this.#timeS, what: { fault } })
+      this.#liftOut(fault)
       this.#switch(afterFault(this.#mode, fault))
       if (i === due.length - 1) this.#flowUntil(durationS)
     }
@@ -154,6 +165,7 @@ class DrillWalk {
       log: this.#log,
       moments: this.#moments,
       extremes: this.#extremes,
+      startLevelsM: this.#startLevels,
       volumes: this.#volumes,
       brine: this.#brine,
       startBrine: this.#startBrine,
@@ -173,15 +185,16 @@ class DrillWalk {
         written: this.#written,
         ways: this.#options.ways ?? FIRST_WAYS,
       })
-      const turns = drainTurns(this.#plant, this.#volumes)
       const end = integrate(this.#volumes, {
         vessels: this.#laws.vessels,
         laws: this.#laws.laws,
-        detectors: [...detectors, ...turns] as readonly EventDetector[],
+        detectors,
+        marks: [...this.#marks, ...airLockMarks(this.#plant, this.#mode)],
         fromS: this.#timeS,
         toS: untilS,
         ...(this.#options.stepsForOne ? { stepsForOne: this.#options.stepsForOne } : {}),
         seen: (timeS, volumes, levels) => this.#see(timeS, volumes, levels),
+        turned: (vessel, { timeS, levelM }) => this.#reach(vessel, timeS, levelM),
       })
       this.#timeS = end.timeS
       this.#steps += end.steps
@@ -193,8 +206,17 @@ class DrillWalk {
       }
       const fired = detectors.find((detector) => detector === end.detector)
       if (fired) this.#fire(fired)
-      else this.#settlePipes()
     }
+  }
+
+  /** Rock that leaves a tank leaves room: its water falls by as much. */
+  #liftOut(fault: DrillFault): void {
+    if (fault.kind !== 'rock-out') return
+    const { steady, lifted } = this.#plant
+    const tank = steady.design.tanks.findIndex(({ id }) => id === fault.tankId)
+    const litres = Math.min(fault.volumeM3, this.#volumes[tank]!)
+    this.#volumes[tank] = this.#volumes[tank]! - litres
+    this.#volumes[lifted] = this.#volumes[lifted]! + litres
   }
 
   #fire(detector: PlantDetector): void {
@@ -225,35 +247,31 @@ class DrillWalk {
     this.#mode = mode
     const { returnFlow } = this.#laws
     this.#laws = plantLaws(this.#plant, mode, this.#drill.evaporates, returnFlow)
-    this.#settlePipes()
-  }
-
-  #settlePipes(): void {
-    levelsOf(this.#laws.vessels, this.#volumes, this.#levels)
-    movePipeWater(this.#plant, this.#mode, this.#volumes, this.#levels)
   }
 
   #see(timeS: number, volumes: number[], levels: number[]): void {
-    for (let v = 0; v < levels.length; v++) {
-      const levelM = levels[v]!
-      const extreme = this.#extremes[v]!
-      if (levelM > extreme.highestM) {
-        extreme.highestM = levelM
-        extreme.highestAtS = timeS
-      } else if (levelM < extreme.lowestM) {
-        extreme.lowestM = levelM
-        extreme.lowestAtS = timeS
-      }
-    }
+    for (let v = 0; v < levels.length; v++) this.#reach(v, timeS, levels[v]!)
     this.#mix(volumes)
     if (this.#options.keepsMoments) this.#keep(timeS, levels)
   }
 
+  #reach(vessel: number, timeS: number, levelM: number): void {
+    const extreme = this.#extremes[vessel]!
+    if (levelM > extreme.highestM) {
+      extreme.highestM = levelM
+      extreme.highestAtS = timeS
+    } else if (levelM < extreme.lowestM) {
+      extreme.lowestM = levelM
+      extreme.lowestAtS = timeS
+    }
+  }
+
   #mix(volumes: number[]): void {
-    const { topOffSupply, removed, air } = this.#plant
+    const { topOffSupply, removed, leaked, collector, air } = this.#plant
     const freshNow = topOffSupply < 0 ? 0 : volumes[topOffSupply]!
     const freshM3 = this.#freshBefore - freshNow - volumes[air]!
-    const lostM3 = onFloorM3(this.#plant, volumes) + volumes[removed]! - this.#lostBefore
+    const goneM3 = volumes[removed]! + volumes[leaked]! + volumes[collector]!
+    const lostM3 = onFloorM3(this.#plant, volumes) + goneM3 - this.#lostBefore
     if (freshM3 !== 0 || lostM3 > 0) {
       this.#brine = mixed(this.#brine, { freshM3, lostM3, freshKgPerM3: this.#freshKgPerM3 })
     }

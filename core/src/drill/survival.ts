@@ -24,11 +24,18 @@ export interface Survival {
   readonly single: Readonly<Record<DrillOutcome, number>>
   readonly double: Readonly<Record<DrillOutcome, number>>
   /** Failures that alone put water on the floor. */
-  readonly points: readonly { readonly drillId: string; readonly title: Sentence }[]
+  readonly points: readonly Wetting[]
   /** Pairs that were not tried: too many at once for a design of so many lines. */
   readonly untried: number
   /** Pairs that do, though neither does alone. */
-  readonly pairs: readonly { readonly drillId: string; readonly title: Sentence }[]
+  readonly pairs: readonly Wetting[]
+}
+
+/** A drill that wets the floor, and with how much. */
+export interface Wetting {
+  readonly drillId: string
+  readonly title: Sentence
+  readonly spilledM3: number
 }
 
 /**
@@ -45,7 +52,7 @@ export function survivalOf(
   const wetAlone = new Set(
     single.filter(({ outcome }) => outcome === 'wet').map(({ drillId }) => drillId),
   )
-  const named = ({ drillId, title }: Verdict) => ({ drillId, title })
+  const named = ({ drillId, title, spilledM3 }: Verdict) => ({ drillId, title, spilledM3 })
   return {
     single: counted(single),
     double: counted(double),

@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import type { DrillFault } from './fault.ts'
-import type { DrillEvent } from './plant-detectors.ts'
+import type { DrillEvent } from './drill-event.ts'
 import type { LogEntry } from './simulate-drill.ts'
 import type { VesselOf } from './vessel.ts'
 
@@ -76,6 +76,61 @@ function faultWords(design: BasinDesign, fault: DrillFault): Sentence {
       })
     case 'water-kept':
       return sentence('No more water is taken')
+    default:
+      return slowFaultWords(design, fault)
+  }
+}
+
+/** What goes wrong slowly, or by itself outside the way down. */
+type SlowFault = Extract<
+  DrillFault,
+  {
+    readonly kind:
+      | 'leak'
+      | 'hose-off'
+      | 'cup-floods'
+      | 'comb-matted'
+      | 'controller-full'
+      | 'top-off-siphons'
+      | 'rock-out'
+      | 'heater-on'
+      | 'heater-off'
+  }
+>
+
+function slowFaultWords(design: BasinDesign, fault: SlowFault): Sentence {
+  switch (fault.kind) {
+    case 'leak':
+      return sentence(
+        fault.at === 'line'
+          ? 'A line drips: {flow}, while the pump runs'
+          : 'The sump drips: {flow}',
+        { flow: ['flow', fault.flowM3PerS] },
+      )
+    case 'hose-off':
+      return sentence('The hose of {line} comes off: its water goes to the floor', {
+        line: named(design.returnSide.lines, fault.lineId),
+      })
+    case 'cup-floods':
+      return fault.collectorM3 > 0
+        ? sentence('The skimmer’s cup runs over into a collector of {litres}', {
+            litres: ['volume', fault.collectorM3],
+          })
+        : sentence('The skimmer’s cup runs over to the floor')
+    case 'comb-matted':
+      return sentence('The comb passes {share} of what it did', {
+        share: ['share', 1 - fault.share],
+      })
+    case 'controller-full':
+      return sentence('{pump} runs at full speed', { pump: pumpName(design, fault.placedId) })
+    case 'top-off-siphons':
+      return sentence('The top-off’s tube siphons its reservoir out')
+    case 'rock-out':
+      return sentence('Rock of {litres} is lifted out', { litres: ['volume', fault.volumeM3] })
+    case 'heater-on':
+      return sentence('The strongest heater is stuck on')
+    case 'heater-off':
+      return sentence('The strongest heater is off')
   }
 }
 
@@ -96,6 +151,14 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
       return sentence('The top-off’s own limit stops it')
     case 'siphon-primes':
       return sentence('{drain} runs full again', { drain: named(design.drains, event.drainId) })
+    case 'siphon-gulps':
+      return sentence('{drain} gulps: it fills and breaks again and again', {
+        drain: named(design.drains, event.drainId),
+      })
+    case 'siphon-stays':
+      return sentence('{drain} does not fill: its air stays in it', {
+        drain: named(design.drains, event.drainId),
+      })
     case 'siphon-drops':
       return sentence('{drain} draws air', { drain: named(design.drains, event.drainId) })
     case 'back-siphon-breaks':
@@ -106,6 +169,12 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
       return sentence('The top-off stops')
     case 'top-off-empty':
       return sentence('The top-off has nothing left')
+    case 'collector-full':
+      return sentence('The collector is full and runs over')
+    case 'sump-empty':
+      return sentence('{chamber} is empty', {
+        chamber: named(design.sump.chambers, event.chamberId),
+      })
     case 'runs-over':
       return sentence('{vessel} runs over', { vessel: vesselName(design, event.vessel) })
   }

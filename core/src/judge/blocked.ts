@@ -1,3 +1,4 @@
+import { swayM } from '../design/index.ts'
 import { type BandedFlow, flowShareOf, levelBandsM, type SolvedDrain } from '../figures/index.ts'
 import {
   BoxSearch,
@@ -8,6 +9,7 @@ import {
   type SteadyState,
   type TankLevels,
 } from '../loop/index.ts'
+import type { DrillSaid } from './drilled.ts'
 import { flatMap } from '../numeric/index.ts'
 
 /** What happens with one pipe, or what a join makes one, blocked. */
@@ -19,7 +21,7 @@ export interface BlockedRow {
   readonly surfaceM: number
   readonly boxM: number | null
   readonly carries: boolean
-  /** To the rim it would spill over first, m; zero when it spills. */
+  /** To the rim it would spill over first, less waves and what the tank is out of level, m; zero when it spills. */
   readonly marginM: number
   /** How far the margin may be off, m. */
   readonly marginBandM: number
@@ -27,8 +29,17 @@ export interface BlockedRow {
   readonly sensorStops: boolean
   /** An emergency that carries water here, and whose carrying is doubtful; null: none. */
   readonly leansOnId: string | null
+  /** What its drill came to, once that is known. */
+  readonly drilled: DrillSaid | null
   /** fine: what is left carries it, with more to the rim than that may be off. watch: just so, by a doubtful emergency, or a sensor stops it. */
   readonly verdict: 'fine' | 'watch' | 'stop'
+}
+
+/** The margin that counts, m: what its drill leaves, and never more than the steady state does where that carries it. */
+export function countingMarginM({ carries, marginM, drilled }: BlockedRow): number {
+  if (!drilled) return marginM
+  const left = drilled.outcome === 'wet' ? 0 : drilled.marginM
+  return carries ? Math.min(marginM, left) : left
 }
 
 /** What a row is judged with: the flow that comes, and how each drain would do its work. */
@@ -43,6 +54,7 @@ export function blockedRows(
   running: TankLevels,
   { flowM3PerS, flowBandM3PerS, drains }: BlockedBeside,
 ): BlockedRow[] {
+  const allowsM = swayM(steady.design.allowances)
   const share = flowShareOf({ flowM3PerS, flowBandM3PerS })
   const doubtful = overflowing.drains.filter(
     ({ index }) => drains[index]!.emergency?.verdict === 'watch',
@@ -62,7 +74,7 @@ export function blockedRows(
       ({ drain, lipM }) => boxM !== null && boxM > lipM && !drainIds.includes(drain.id),
     )
     const leansOnId = leansOn?.drain.id ?? null
-    return rowOf(overflowing, levels, { drainIds, name, share, leansOnId })
+    return rowOf(overflowing, levels, { drainIds, name, share, leansOnId, allowsM })
   })
 }
 
@@ -76,6 +88,8 @@ function causesOf(drains: readonly LaidDrain[]): LaidDrain[][] {
 }
 
 interface RowBeside extends Pick<BlockedRow, 'drainIds' | 'name' | 'leansOnId'> {
+  /** What waves and a tank out of level take of its margin, m. */
+  readonly allowsM: number
   /** Share by which the flow may be off. */
   readonly share: number
 }
@@ -83,11 +97,11 @@ interface RowBeside extends Pick<BlockedRow, 'drainIds' | 'name' | 'leansOnId'> 
 function rowOf(
   overflowing: Overflowing,
   levels: TankLevels,
-  { drainIds, name, share, leansOnId }: RowBeside,
+  { drainIds, name, share, leansOnId, allowsM }: RowBeside,
 ): BlockedRow {
   const { surfaceM, boxM, spills } = levels
   const { tank, overflow } = overflowing
-  const tankLeft = tank.floorHeightM + tank.rimM - surfaceM
+  const tankLeft = tank.floorHeightM + tank.rimM - surfaceM - allowsM
   const bands = levelBandsM(overflowing, levels, share)
   const boxLeft =
     overflow.box && overflow.form !== 'inner-box'
@@ -95,7 +109,7 @@ function rowOf(
       : Infinity
   const sensorM = overflow.sensorM === null ? Infinity : tank.floorHeightM + overflow.sensorM
   const carries = spills === null
-  const marginM = carries ? Math.min(tankLeft, boxLeft) : 0
+  const marginM = carries ? Math.max(0, Math.min(tankLeft, boxLeft)) : 0
   const marginBandM = tankLeft <= boxLeft ? bands.surfaceM : bands.boxM
   const sensorStops = (boxM ?? surfaceM) >= sensorM
   const isSure = carries && marginM > marginBandM && leansOnId === null
@@ -109,6 +123,7 @@ function rowOf(
     marginBandM,
     sensorStops,
     leansOnId,
+    drilled: null,
     verdict: isSure ? 'fine' : carries || sensorStops ? 'watch' : 'stop',
   }
 }

@@ -7,7 +7,7 @@ import {
 } from '../figures/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import { type BlockedRow, blockedRows } from './blocked.ts'
+import { type BlockedRow, blockedRows, countingMarginM } from './blocked.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
 import { type RunsOver, runsOverOf } from './runs-over.ts'
 
@@ -130,10 +130,12 @@ function overNow(steady: SteadyState, overflow: RunningOverflow): RunsOver | nul
   return runsOverOf(steady, steady.overflows[at]!, steady.tankLevels[at]!, overflow)
 }
 
-/** The worst single blocked pipe: the one that leaves least to a rim; null: no drain is given. */
+/** The worst single blocked pipe: the one that leaves least to a rim, by the margin that counts; null: no drain is given. */
 export function worstBlocked(overflows: readonly SolvedOverflow[]): BlockedRow | null {
   const rows = flatMap(overflows, ({ blocked }) =>
-    blocked.filter(({ drainIds }) => drainIds.length === 1),
+    blocked
+      .filter(({ drainIds }) => drainIds.length === 1)
+      .map((row) => ({ ...row, marginM: countingMarginM(row) })),
   )
   return rows.reduce<BlockedRow | null>(
     (worst, row) => (worst && worst.marginM <= row.marginM ? worst : row),

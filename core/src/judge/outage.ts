@@ -1,6 +1,7 @@
 import { aboveRimBandM3 } from '../figures/index.ts'
 import type { SumpBox } from '../design/index.ts'
 import type { SteadyState } from '../loop/index.ts'
+import type { DrillSaid } from './drilled.ts'
 import { fillLineOf, highestRest, type Rest, restOf } from '../rest/index.ts'
 import { type AtRest, atRestOf } from './at-rest.ts'
 
@@ -46,6 +47,8 @@ export interface SolvedOutage extends OutageRest {
   readonly freeVolumeM3: number
   /** The same with every check valve stuck open; null: none is counted on. */
   readonly withoutCheck: OutageRest | null
+  /** What its drill came to, once that is known. */
+  readonly drilled: DrillSaid | null
 }
 
 /** What a power cut brings down, and whether the sump holds it; null: the sump has no sizes. */
@@ -74,6 +77,7 @@ export function outageOf(
     marginBandM: aboveRimBandM3(steady, shareOf) / takingM2,
     freeVolumeM3: sum(chambers, (c) => spaces[c]!.areaM2 * (rimM - spaces[c]!.levelM)),
     withoutCheck: counts ? withChecksOpen(steady, box) : null,
+    drilled: null,
   }
 }
 

@@ -24,9 +24,10 @@ export const COLOURED_BY: Readonly<Record<KeyFigureName, readonly FindingCode[]>
     'emergency-not-sure',
     'emergency-only-full',
     'box-without-drain',
+    'blocked-pipe-held',
   ],
   speed: ['water-too-fast'],
-  outage: ['sump-too-small', 'outage-elsewhere', 'above-fill-line'],
+  outage: ['sump-too-small', 'outage-elsewhere', 'above-fill-line', 'outage-held'],
   skimmer: [
     'cup-stays-on',
     'skimmer-too-small',

@@ -118,6 +118,10 @@ function drain({ overflows, totals }: Found): Plain {
   }
 }
 
+/** At rest, and never more than its drill left on the way there. */
+const outageMarginM = ({ marginM, drilled }: NonNullable<Found['sump']['outage']>) =>
+  Math.min(marginM, drilled?.marginM ?? Infinity)
+
 /** After a power cut; until the sump has sizes, the fastest water. */
 function outage({ sump, totals }: Found): Plain {
   if (!sump.outage) {
@@ -132,7 +136,7 @@ function outage({ sump, totals }: Found): Plain {
   return {
     id: 'outage',
     label: 'Outage margin',
-    value: measured('length', sump.outage.marginM, sump.outage.marginBandM),
+    value: measured('length', outageMarginM(sump.outage), sump.outage.marginBandM),
     beside: keyFigureWords('to the rim'),
     station: 'sump',
   }

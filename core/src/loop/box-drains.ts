@@ -1,3 +1,4 @@
+import { FILLED, ventedFlow } from '../drain/index.ts'
 import type { LaidDrain } from './lay-drains.ts'
 
 /** The drains of one box, and how they join. */
@@ -7,6 +8,8 @@ export interface BoxDrains {
   readonly member: readonly number[]
   /** Where each lets its water out: its own mouth, or that of what it joins. */
   readonly mouthM: readonly number[]
+  /** The most that runs down the wall of each that is open all along; Infinity: it is not. */
+  readonly filmM3PerS: readonly number[]
 }
 
 /** A box's drains in order. */
@@ -15,6 +18,9 @@ export function boxDrains(drains: readonly LaidDrain[]): BoxDrains {
   return {
     drains,
     mouthM: drains.map((laid) => trunkOf(laid).mouth.zM),
+    filmM3PerS: drains.map(({ drain: { role }, leastBoreM }) =>
+      role === 'vented' || role === 'trickle' ? ventedFlow(leastBoreM, FILLED.most) : Infinity,
+    ),
     member: drains.map(({ memberId }) =>
       memberId === null ? -1 : drains.findIndex(({ drain }) => drain.id === memberId),
     ),

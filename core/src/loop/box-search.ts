@@ -1,4 +1,10 @@
-import { canRunFull, FallSearch, FILLED, PRIMES_FROM_BORES, ventedFlow } from '../drain/index.ts'
+import {
+  canRunFull,
+  DEEP_END_BORES,
+  FallSearch,
+  PRIMES_FROM_BORES,
+  UnprimedSearch,
+} from '../drain/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { circularRimFlow, circularRimHeadM, orificeFlow } from '../weir/index.ts'
 import { JointSearch } from './joint-search.ts'
@@ -10,7 +16,16 @@ interface DrainSearch {
   readonly after: FallSearch | null
   /** The whole of it by itself, where it joins another or is joined. */
   readonly alone: FallSearch | null
+  /** It with air in it; null: nobody asked yet. */
+  withAir: UnprimedSearch | null
 }
+
+/**
+ * How a siphon runs. with-air: by its open mouth, a film, or nothing where its air is locked in. as-it-comes: its
+ * mouth lets in what its full pipe does not take, as one that gulps does in the mean. full: by its full
+ * pipe, whatever stands over its inlet.
+ */
+export type SiphonRuns = 'with-air' | 'as-it-comes' | 'full'
 
 /** An answer near the one that is looked for. */
 export interface NearBox {
@@ -26,9 +41,26 @@ const AT_REST_M = 1e-11
 /** No box is searched deeper over its lowest inlet than this, m. */
 const MOST_DEPTH_M = 3
 /** A pipe that fills does so over so much of a rise, for a search to find its level, m. */
-const HAIR_M = 1e-4
+export const FILLS_OVER_M = 1e-4
+/** An end so near to being too deep lets a pipe run full in part: there is no step where nobody could see one, m (choice). */
+const END_EASES_M = 2e-3
+/** So far past the edge of its air lock a siphon carries all its law gives, m (choice). */
+export const AIR_LOCK_EASES_M = 1e-4
 /** First guess of what a full pipe carries, m³/s. */
 const GUESS_M3_PER_S = 3e-4
+
+/** Where an emergency's water stands: over its lip, over its end, and how far its end is from being too deep. */
+interface Filling {
+  readonly riseM: number
+  readonly headM: number
+  readonly endFreeM: number
+}
+
+/** By which power of the rise an inlet's flow grows: a rim's, a mouth's, none where a film is all there is. */
+function powerOf(inlet: number, rim: number, mouth: number): number {
+  if (inlet === rim) return 1.5
+  return inlet === mouth ? 0.5 : 0
+}
 
 /**
  * Somebody's search for what a box's drains take and where its water stands: begins where it ended
@@ -45,8 +77,8 @@ export class BoxSearch {
   readonly perFall: number[]
   /** Share of each pipe's flow that gets through: less where something lies in it. */
   readonly open: number[]
-  /** 0 for a siphon that has air in it: it runs down its wall as a vented pipe does. */
-  readonly primed: Uint8Array
+  /** Of each drain, if it is a siphon. */
+  readonly runs: SiphonRuns[]
   readonly #pipes: readonly DrainSearch[]
   /** Flows of full pipes that each search leaves for the next. */
   readonly #guess: number[]
@@ -68,11 +100,12 @@ export class BoxSearch {
     this.perLevel = vector()
     this.perFall = vector()
     this.open = vector().fill(1)
-    this.primed = new Uint8Array(drains.length).fill(1)
+    this.runs = drains.map(() => 'as-it-comes')
     this.#pipes = drains.map(({ before, after, alone, trunkId }) => ({
       before: new FallSearch(before),
       after: after && new FallSearch(after),
       alone: after || trunkId !== null ? new FallSearch(alone) : null,
+      withAir: null,
     }))
     this.#guess = zeros(drains.length).fill(GUESS_M3_PER_S)
     this.#pipeRules = new Uint8Array(drains.length)
@@ -152,22 +185,22 @@ export class BoxSearch {
 
   /** Of one pipe down to a head: what its inlet lets in, or what its full pipe carries. */
   #take(i: number, pipe: FallSearch, levelM: number, downM: number): void {
-    const { drain, boreM, leastBoreM, lipM } = this.box.drains[i]!
+    const { drain, boreM, lipM } = this.box.drains[i]!
     this.#give(i, 0, 0, 0)
     const riseM = levelM - lipM
     const headM = levelM - downM
-    if (riseM <= 0 || headM <= 0 || pipe.fall.shut || this.#blocked.has(drain.id)) return
+    if (headM <= 0 || pipe.fall.shut || this.#blocked.has(drain.id)) return
+    if (drain.role === 'siphon' && this.runs[i] === 'full') return this.#runFull(i, pipe, headM)
+    if (riseM <= 0) return
+    if (drain.role === 'siphon' && this.runs[i] === 'with-air') return this.#withAir(i, riseM)
     const rim = circularRimFlow(boreM, riseM)
-    if (this.primed[i] === 0) {
-      const most = ventedFlow(leastBoreM, FILLED.most)
-      return this.#give(i, Math.min(rim, most), rim < most ? (1.5 * rim) / riseM : 0, 0)
-    }
-    if (drain.role === 'emergency' && this.#fills(i, riseM, downM)) {
-      return this.#filling(i, pipe, riseM, headM)
+    if (drain.role === 'emergency') {
+      const endFreeM = this.#endFreeM(i, riseM, downM)
+      if (endFreeM > 0) return this.#filling(i, pipe, { riseM, headM, endFreeM })
     }
     // A siphon is full: its mouth is no orifice to air.
     const mouth = drain.role === 'siphon' ? Infinity : orificeFlow(boreM, riseM)
-    const inlet = Math.min(rim, mouth)
+    const inlet = Math.min(rim, mouth, this.box.filmM3PerS[i]!)
     // What held it back last time most likely does again.
     const asks = this.#pipeRules[i] === 1 || pipe.headM(inlet) > headM
     const full = asks ? pipe.flowAt(headM, this.#guess[i]!) : null
@@ -175,19 +208,45 @@ export class BoxSearch {
     const rules = full !== null && full.flowM3PerS < inlet
     this.#pipeRules[i] = rules ? 1 : 0
     if (rules) this.#give(i, full.flowM3PerS, full.perHead, full.perHead)
-    else this.#give(i, inlet, ((rim <= mouth ? 1.5 : 0.5) * inlet) / riseM, 0)
+    else this.#give(i, inlet, (powerOf(inlet, rim, mouth) * inlet) / riseM, 0)
   }
 
-  /** Does an emergency's pipe run full at a rise, with its end against so much? */
-  #fills(i: number, riseM: number, downM: number): boolean {
+  #runFull(i: number, pipe: FallSearch, headM: number): void {
+    const { flowM3PerS, perHead } = pipe.flowAt(headM, this.#guess[i]!)
+    this.#guess[i] = flowM3PerS
+    this.#give(i, flowM3PerS, perHead, perHead)
+  }
+
+  #unprimed(i: number): UnprimedSearch {
+    const { boreM, leastBoreM, alone } = this.box.drains[i]!
+    return new UnprimedSearch({ inletBoreM: boreM, leastBoreM, fall: alone })
+  }
+
+  /** A siphon with air in it: locked in, within a hair, while its end is deeper under water than its inlet. */
+  #withAir(i: number, riseM: number): void {
+    const search = (this.#pipes[i]!.withAir ??= this.#unprimed(i))
+    const outM = this.outM[i]!
+    search.at(riseM, this.box.drains[i]!.lipM - outM)
+    const { flowM3PerS, perLevel, perDrop } = search
+    const endUnderM = outM - this.box.mouthM[i]!
+    const share = endUnderM > 0 ? Math.min(1, (riseM - endUnderM) / AIR_LOCK_EASES_M) : 1
+    if (share <= 0) return
+    const sudden = share < 1 ? flowM3PerS / AIR_LOCK_EASES_M : 0
+    this.#give(i, share * flowM3PerS, share * perLevel + sudden, share * perDrop + sudden)
+  }
+
+  /** How far an emergency's end is from being too deep for its pipe to run full, m; nil: it does not, there or by its making. */
+  #endFreeM(i: number, riseM: number, downM: number): number {
     const { boreM, rises, mouth, trunkId, memberId } = this.box.drains[i]!
     const joined = trunkId !== null || memberId !== null
     const endUnderM = downM - mouth.zM
-    return riseM > PRIMES_FROM_BORES * boreM && canRunFull({ boreM, rises, joined, endUnderM })
+    const fills = riseM > PRIMES_FROM_BORES * boreM
+    if (!fills || !canRunFull({ boreM, rises, joined, endUnderM })) return 0
+    return DEEP_END_BORES * boreM - endUnderM
   }
 
-  /** An emergency that fills: from its open mouth's flow to the full pipe's within a hair. */
-  #filling(i: number, pipe: FallSearch, riseM: number, headM: number): void {
+  /** An emergency that fills: from its open mouth's flow to the full pipe's within a hair of rise, and of its end. */
+  #filling(i: number, pipe: FallSearch, { riseM, headM, endFreeM }: Filling): void {
     const { boreM } = this.box.drains[i]!
     const open = Math.min(circularRimFlow(boreM, riseM), orificeFlow(boreM, riseM))
     const full = pipe.flowAt(headM, this.#guess[i]!)
@@ -196,11 +255,14 @@ export class BoxSearch {
     if (full.flowM3PerS <= open) {
       return this.#give(i, full.flowM3PerS, full.perHead, full.perHead)
     }
-    const share = Math.min(1, (riseM - PRIMES_FROM_BORES * boreM) / HAIR_M)
+    const byRise = Math.min(1, (riseM - PRIMES_FROM_BORES * boreM) / FILLS_OVER_M)
+    const byEnd = Math.min(1, endFreeM / END_EASES_M)
+    const share = byRise * byEnd
     const more = full.flowM3PerS - open
     const perLevel = share * full.perHead + ((1 - share) * 0.5 * open) / riseM
-    const sudden = share < 1 ? more / HAIR_M : 0
-    this.#give(i, open + share * more, perLevel + sudden, share * full.perHead)
+    const suddenRise = byRise < 1 ? (byEnd * more) / FILLS_OVER_M : 0
+    const suddenEnd = byEnd < 1 ? (byRise * more) / END_EASES_M : 0
+    this.#give(i, open + share * more, perLevel + suddenRise, share * full.perHead + suddenEnd)
   }
 
   /** What a drain takes, less what lies in it holds back. */
@@ -211,10 +273,13 @@ export class BoxSearch {
     this.perFall[i] = open === 1 ? perFall : perFall * open
   }
 
-  /** A trunk with what joins it, or whichever of the two still takes water. */
+  /** A trunk with what joins it, or whichever of the two still takes water; air in either parts them. */
   #joinedOrAlone(trunk: number, other: number, levelM: number): void {
     const { drains } = this.box
-    const runs = (i: number) => levelM > drains[i]!.lipM && !this.#blocked.has(drains[i]!.drain.id)
+    const runs = (i: number) =>
+      levelM > drains[i]!.lipM &&
+      this.runs[i] !== 'with-air' &&
+      !this.#blocked.has(drains[i]!.drain.id)
     if (runs(trunk) && runs(other)) return this.#joined(trunk, levelM)
     this.#take(trunk, this.#pipes[trunk]!.alone!, levelM, this.outM[trunk]!)
     this.#take(other, this.#pipes[other]!.alone!, levelM, this.outM[other]!)

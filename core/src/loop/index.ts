@@ -1,5 +1,5 @@
 export { type Blocked, boxDrains, NONE_BLOCKED } from './box-drains.ts'
-export { BoxSearch } from './box-search.ts'
+export { AIR_LOCK_EASES_M, BoxSearch, FILLS_OVER_M, type SiphonRuns } from './box-search.ts'
 export { chamberLevelM, findSteadyState, type SteadyState } from './find-steady-state.ts'
 export { type LaidDrain, layDrains, trunkOf } from './lay-drains.ts'
 export { drainWaterM3, pipeWaterM3 } from './pipe-water.ts'

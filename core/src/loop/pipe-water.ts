@@ -1,4 +1,4 @@
-import { filledShareOf, noiseBand } from '../drain/index.ts'
+import { filledShareOf } from '../drain/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
 import type { PlacedPiece } from '../run/index.ts'
 import type { SteadyState } from './find-steady-state.ts'
@@ -32,7 +32,6 @@ export function drainWaterM3(
 ): number {
   const flow = drainFlows[laid.index]!
   if (flow <= 0) return 0
-  const full = laid.drain.role === 'siphon' || noiseBand(laid.leastBoreM, flow) === 'over'
-  const share = full ? 1 : filledShareOf(laid.leastBoreM, flow)
+  const share = laid.drain.role === 'siphon' ? 1 : filledShareOf(laid.leastBoreM, flow)
   return pipeWaterM3(laid.placed, chambers[place.get(laid.chamberId)!]!.levelM, share)
 }

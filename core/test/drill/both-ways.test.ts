@@ -40,7 +40,9 @@ describe('case 2: a pump that draws air', () => {
   test('staying dry nothing reaches the floor; gasping the top-off’s water does, and the worse counts', () => {
     const { steady, drill } = allBlocked()
     const dry = verdictOf(simulateDrill(steady, drill))
-    const gasping = verdictOf(simulateDrill(steady, drill, { ways: { air: 'gasps' } }))
+    const gasping = verdictOf(
+      simulateDrill(steady, drill, { ways: { air: 'gasps', siphons: 'start' } }),
+    )
     expect(events(dry.log)).toContain('pump-draws-air')
     expect(dry.outcome).toBe('watch')
     expect(gasping.outcome).toBe('wet')
@@ -50,7 +52,7 @@ describe('case 2: a pump that draws air', () => {
   test('gasping, its chamber stays at the inlet and the pump passes what the top-off brings', () => {
     const { steady, drill } = allBlocked()
     const { log, volumes, plant, extremes } = simulateDrill(steady, drill, {
-      ways: { air: 'gasps' },
+      ways: { air: 'gasps', siphons: 'start' },
     })
     const air = log.find(({ what }) => 'event' in what && what.event.kind === 'pump-draws-air')!
     const chamber = plant.vessels[plant.returnChamber]!

@@ -1,12 +1,19 @@
 import type { CheckFitting } from '../check-fitting.ts'
 import { type CheckLine, checkLine } from '../check-line.ts'
 import { jsonTable, L_PER_H } from '../tables.ts'
+import type { DrainRole } from '../../src/design/index.ts'
 import { openPipeFlow } from '../../src/drain/emergency.ts'
 import { type Fall, fallFlow, makeFall } from '../../src/drain/fall.ts'
-import { type EventDetector, integrate, type IntervalEnd } from '../../src/drill/integrate.ts'
+import {
+  type EventDetector,
+  integrate,
+  type IntervalEnd,
+  type Mark,
+} from '../../src/drill/integrate.ts'
 import { Between, type Law } from '../../src/drill/rates.ts'
 import { store, type Vessel, volumeAt } from '../../src/drill/vessel.ts'
 import { type Water, waterAt } from '../../src/fluid/water.ts'
+import type { LaidDrain } from '../../src/loop/index.ts'
 import { makeNetwork } from '../../src/network/network.ts'
 import { solveNetwork } from '../../src/network/solve-network.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
@@ -141,6 +148,7 @@ export function flowOn(given: {
   readonly levelsM: readonly number[]
   readonly toS: number
   readonly detectors?: readonly EventDetector[]
+  readonly marks?: readonly Mark[]
   readonly fromS?: number
   readonly stepsForOne?: number
   readonly seen?: (timeS: number, levels: number[]) => void
@@ -151,6 +159,7 @@ export function flowOn(given: {
     vessels: given.vessels,
     laws: given.laws,
     detectors: given.detectors ?? [],
+    marks: given.marks ?? [],
     fromS: given.fromS ?? 0,
     toS: given.toS,
     ...(given.stepsForOne ? { stepsForOne: given.stepsForOne } : {}),
@@ -168,3 +177,41 @@ export function flowOn(given: {
     },
   }
 }
+
+/** A pipe that is nothing but its numbers: no piece of it is drawn. */
+export interface BarePipe {
+  readonly role: DrainRole
+  readonly lipM: number
+  readonly boreM: number
+  readonly leastM: number
+  readonly uprightM: number
+  readonly fall: Fall
+  readonly endM: number
+}
+
+export const laidOf = (pipe: BarePipe, index: number) =>
+  ({
+    drain: { id: pipe.role, role: pipe.role },
+    index,
+    boreM: pipe.boreM,
+    leastBoreM: pipe.leastM,
+    uprightBoreM: pipe.uprightM,
+    rises: false,
+    lipM: pipe.lipM,
+    mouth: { xM: 0, yM: 0, zM: pipe.endM },
+    before: pipe.fall,
+    after: null,
+    alone: pipe.fall,
+    trunkId: null,
+    memberId: null,
+    chamberId: 'inlet',
+  }) as unknown as LaidDrain
+
+export const anEmergency = (pipe: Pick<BarePipe, 'boreM' | 'lipM' | 'fall' | 'endM'>) =>
+  laidOf({ role: 'emergency', leastM: pipe.boreM, uprightM: pipe.boreM, ...pipe }, 0)
+
+/** A height that no step may pass unseen. */
+export const heightOf =
+  (place: number, heightM: number): Mark =>
+  (levels) =>
+    levels[place]! - heightM

@@ -17,10 +17,9 @@ import {
   type Drill,
   logWords,
   momentAt,
-  pairsOf,
   say,
-  singleFailures,
   steadyState,
+  surviving,
   type Verdict,
 } from '../../src/index.ts'
 import { drillAll, simulateDrill } from '../../src/lab.ts'
@@ -216,22 +215,24 @@ describe('all of them together', () => {
       expect(say(other.said, 'metric')).not.toMatch(/[{}]/)
     }
     const { single, double, points } = survival
-    const count = singleFailures(allDrills(steadyState(design))).length
+    const count = surviving.singleFailures(allDrills(steadyState(design))).length
     expect(single.dry + single.watch + single.wet).toBe(count)
     expect(double.dry + double.watch + double.wet).toBe(
-      pairsOf(singleFailures(allDrills(steadyState(design)))).length,
+      surviving.pairsOf(surviving.singleFailures(allDrills(steadyState(design)))).length,
     )
     expect(points).toHaveLength(single.wet)
   })
   test('pairs that would take too long in one go are left out, and counted', () => {
-    const pairs = pairsOf(singleFailures(allDrills(steadyState(design)))).length
+    const pairs = surviving.pairsOf(surviving.singleFailures(allDrills(steadyState(design)))).length
     const { survival } = drillAll(steadyState(design), pairs * design.returnSide.lines.length - 1)
     expect(survival.untried).toBe(pairs)
     expect(survival.double).toEqual({ wet: 0, watch: 0, dry: 0 })
     expect(drillAll(steadyState(design)).survival.untried).toBe(0)
   })
   test('no pair is one failure twice', () => {
-    for (const { faults } of pairsOf(singleFailures(drillsOf(steadyState(design))))) {
+    for (const { faults } of surviving.pairsOf(
+      surviving.singleFailures(drillsOf(steadyState(design))),
+    )) {
       const names = faults.map(({ fault }) => JSON.stringify(fault))
       expect(new Set(names).size).toBe(names.length)
     }

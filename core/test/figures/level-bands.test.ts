@@ -1,4 +1,4 @@
-import { aLoop } from '../a-loop.ts'
+import { aLoop, NARROW_EMERGENCY } from '../a-loop.ts'
 import { withChanges } from '../changes.ts'
 import { solveBasin } from '../../src/index.ts'
 import { rimLevelBandM } from '../../src/figures/gravity/level-bands.ts'
@@ -66,7 +66,7 @@ describe('a margin inside its band is not called fine', () => {
     expect(near.title.text).toContain('too near to call')
   })
   test('of one that rests on an emergency that must run full', () => {
-    const found = finding({}, 'blocked-pipe-held')!
+    const found = finding(NARROW_EMERGENCY, 'blocked-pipe-held')!
     expect(found.severity).toBe('watch')
     expect(found.title.text).toContain('if the emergency does as it is meant to')
   })

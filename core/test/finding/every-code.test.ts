@@ -2,7 +2,7 @@ import { CABINET, INSIDE, LOOP } from '../a-treated-loop.ts'
 import { aBasin, aLine, codes, lead } from '../a-basin.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aHeatedLoop } from '../a-heated-loop.ts'
-import { aHungBox, aLoop } from '../a-loop.ts'
+import { aHungBox, aLoop, NARROW_EMERGENCY } from '../a-loop.ts'
 import { astray } from '../a-takeoff.ts'
 import { type Changes, withChanges } from '../changes.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
@@ -263,7 +263,7 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   // Its end comes to stand deep under the water.
   'emergency-not-sure': once(LOOP, { 'sump.chambers.5.levelM': 0.37 }),
   'siphon-may-not-start': once(LOOP, { 'sump.chambers.5.levelM': 0.37 }),
-  'emergency-only-full': until(LOOP, {
+  'emergency-only-full': until(withChanges(LOOP, NARROW_EMERGENCY), {
     'drains.2.run.size': { series: 'pn-16', size: '63', boreM: null },
   }),
   'chamber-too-short': once(LOOP, { 'sump.walls.0.atM': 0.03 }),

@@ -1,3 +1,4 @@
+import { allowing } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import { LANTERN } from './lantern.ts'
 import {
@@ -118,6 +119,7 @@ const THIMBLE: DemoBasin = {
     drills: [],
     treatment: USUAL_TREATMENT,
     heat: null,
+    allowances: allowing.NO_ALLOWANCES,
   },
 }
 

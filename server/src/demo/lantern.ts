@@ -1,4 +1,4 @@
-import type { Drain, Overflow, Sump } from '@yew-basin/core'
+import { allowing, type Drain, type Overflow, type Sump } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -366,6 +366,7 @@ export const LANTERN: DemoBasin = {
       ],
     },
     // The station's back room: cold in winter, and the sun stands on its roof in summer.
+    allowances: allowing.NO_ALLOWANCES,
     heat: {
       coldestRoomC: 15,
       warmestRoomC: 28,

@@ -1,4 +1,4 @@
-import type { BasinDesign, PipeSize } from '@yew-basin/core'
+import { allowing, type BasinDesign, type PipeSize } from '@yew-basin/core'
 import {
   aChamber,
   aPump,
@@ -115,5 +115,6 @@ function starter(sizes: StarterSizes): BasinDesign {
     drills: [],
     treatment: USUAL_TREATMENT,
     heat: null,
+    allowances: allowing.NO_ALLOWANCES,
   }
 }

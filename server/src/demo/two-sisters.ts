@@ -1,4 +1,4 @@
-import type { Drain, Overflow, Piece } from '@yew-basin/core'
+import { allowing, type Drain, type Overflow, type Piece } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -307,5 +307,6 @@ export const TWO_SISTERS: DemoBasin = {
       school: 'oversize',
     },
     heat: null,
+    allowances: allowing.NO_ALLOWANCES,
   },
 }

@@ -1,7 +1,18 @@
+import { setImmediate as others } from 'node:timers/promises'
+import {
+  type BasinDesign,
+  drillVerdict,
+  lastWord,
+  onDay,
+  shelfFigures,
+  type ShelfFigures,
+  solveBasin,
+  steadyState,
+  type Verdict,
+} from '@yew-basin/core'
 import type { Sequelize } from 'sequelize'
 import { designOf } from '../basin/basin-store.ts'
 import { Design } from '../basin/design-model.ts'
-import { figuresToday } from '../basin/figures-today.ts'
 import { Access } from '../db/access.ts'
 import { CORE_VERSION } from './core-version.ts'
 import type { DesignJob } from './jobs.ts'
@@ -11,16 +22,28 @@ export async function computeFigures(
   sequelize: Sequelize,
   { workspaceId, designId: id }: DesignJob,
 ): Promise<void> {
-  await new Access(sequelize, workspaceId).within(async (transaction) => {
-    const design = await Design.findOne({ where: { id }, transaction })
-    if (!design) return
-    await Design.update(
-      {
-        shelfFigures: figuresToday(designOf(design)),
-        figuresRevision: design.revision,
-        figuresCore: CORE_VERSION,
-      },
+  const access = new Access(sequelize, workspaceId)
+  const design = await access.within((transaction) =>
+    Design.findOne({ where: { id }, transaction }),
+  )
+  if (!design) return
+  const shelf = await figuresWithDrills(designOf(design))
+  await access.within((transaction) =>
+    Design.update(
+      { shelfFigures: shelf, figuresRevision: design.revision, figuresCore: CORE_VERSION },
       { where: { id, revision: design.revision }, transaction },
-    )
-  })
+    ),
+  )
+}
+
+/** What a design's card shows of it, its drills run: a turn for others after each. */
+async function figuresWithDrills(given: BasinDesign, now = new Date()): Promise<ShelfFigures> {
+  const design = onDay(given, now.toISOString().slice(0, 10))
+  const steady = steadyState(design)
+  const verdicts = new Map<string, Verdict>()
+  for (const drill of lastWord.drillsWithTheLastWord(design)) {
+    verdicts.set(drill.id, drillVerdict(steady, drill))
+    await others()
+  }
+  return shelfFigures(lastWord.withLastWord(solveBasin(design), verdicts))
 }

@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import type { Solved } from '@yew-basin/core'
+import { say, type Solved } from '@yew-basin/core'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 
 /** What happens with each pipe blocked. */
 defineProps<{ solved: Solved<'overflow'> }>()
 const units = useUnits()
+
+/** By its drill, once that has run; by where the water would come to stand until then. */
+function leftOf({ carries, marginM, drilled }: Solved<'overflow'>['blocked'][number]): string {
+  if (drilled) {
+    return drilled.outcome === 'wet' ? 'spills' : units.text('length', drilled.marginM)
+  }
+  return carries ? units.text('length', marginM) : 'spills'
+}
 </script>
 
 <template>
@@ -16,8 +24,8 @@ const units = useUnits()
     <thead class="caption border-b border-rule text-left">
       <tr>
         <th scope="col" class="font-normal">Blocked</th>
+        <th scope="col" class="pl-2 text-right font-normal">Left to a rim</th>
         <th scope="col" class="pl-2 text-right font-normal">Box stands at</th>
-        <th scope="col" class="pl-2 text-right font-normal">To the rim</th>
       </tr>
     </thead>
     <tbody>
@@ -26,16 +34,19 @@ const units = useUnits()
           <StateMark class="mr-1 inline-block align-[-2px]" :state="row.verdict" :size="13" />
           {{ row.name }}
           <span class="caption block">
-            {{ row.carries ? 'still carries it all' : 'can’t carry it' }}
+            <template v-if="row.drilled">{{ say(row.drilled.said, units.family) }}</template>
+            <template v-else>{{
+              row.carries ? 'still carries it all' : 'can’t carry it'
+            }}</template>
             <template v-if="row.carries && row.leansOnId">, by an emergency to be tried</template>
-            <template v-if="row.sensorStops">; the sensor stops the pump, if it works</template>
+            <template v-if="row.sensorStops"> ; the sensor stops the pump, if it works</template>
           </span>
         </th>
+        <td class="whitespace-nowrap py-1 pl-2 text-right font-semibold">
+          {{ leftOf(row) }}
+        </td>
         <td class="whitespace-nowrap py-1 pl-2 text-right">
           {{ units.text('length', row.boxM ?? NaN) }}
-        </td>
-        <td class="whitespace-nowrap py-1 pl-2 text-right font-semibold">
-          {{ row.carries ? units.text('length', row.marginM) : 'spills' }}
         </td>
       </tr>
     </tbody>

@@ -51,6 +51,13 @@ const units = useUnits()
             <span class="block font-semibold">{{ say(verdict.title, units.family) }}</span>
             <span class="caption block">{{ say(verdict.said, units.family) }}</span>
           </span>
+          <span class="shrink-0 text-right font-semibold" data-testid="counts">
+            {{
+              verdict.outcome === 'wet'
+                ? units.text('volume', verdict.spilledM3)
+                : units.text('length', verdict.marginM)
+            }}
+          </span>
         </button>
       </li>
     </ol>

@@ -10,6 +10,7 @@ import NotOpen from '../workspace/NotOpen.vue'
 import { plain } from '../workspace/plain.ts'
 import { useBasin } from '../workspace/use-basin.ts'
 import WorkspaceHeader from '../workspace/WorkspaceHeader.vue'
+import AllowanceFields from './AllowanceFields.vue'
 import DrillChart from './DrillChart.vue'
 import DrillList from './DrillList.vue'
 import DrillSection from './DrillSection.vue'
@@ -77,6 +78,7 @@ function goTo(timeS: number) {
         <DrillList :chosen-id="chosen?.drillId ?? null" @choose="chosenId = $event" />
         <SurvivalTable />
         <OwnDrillForm />
+        <AllowanceFields />
       </div>
       <main class="area-play" aria-label="The drill, played">
         <div class="relative min-h-72 grow bg-sheet">

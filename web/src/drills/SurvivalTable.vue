@@ -40,6 +40,7 @@ const MOST_PAIRS = 12
       <h3 class="mt-2 font-semibold">Single points of failure</h3>
       <ul v-if="drills.survival.points.length > 0" class="list-disc pl-5">
         <li v-for="point in drills.survival.points" :key="point.drillId">
+          <strong>{{ units.text('volume', point.spilledM3) }}</strong>
           {{ say(point.title, units.family) }}
         </li>
       </ul>
@@ -48,6 +49,7 @@ const MOST_PAIRS = 12
         <h3 class="mt-2 font-semibold">Pairs that wet it, though neither does alone</h3>
         <ul class="list-disc pl-5">
           <li v-for="pair in drills.survival.pairs.slice(0, MOST_PAIRS)" :key="pair.drillId">
+            <strong>{{ units.text('volume', pair.spilledM3) }}</strong>
             {{ say(pair.title, units.family) }}
           </li>
         </ul>

@@ -26,6 +26,16 @@ defineEmits<{ goTo: [timeS: number] }>()
 const drills = useDrills()
 const units = useUnits()
 
+/** To the rim; a tank's waves may reach it where its still water does not. */
+function leftIn({ marginM, rimM, highestM }: Verdict['vessels'][number]): string {
+  if (marginM === null || rimM === null) return '–'
+  if (marginM >= 0) return units.text('length', marginM)
+  return highestM > rimM ? 'runs over' : 'waves reach it'
+}
+
+/** Nobody does anything within this, s. */
+const AT_ONCE_S = 1
+
 const TONES = {
   wet: 'border-aril bg-aril-wash',
   watch: 'border-resin bg-resin-wash',
@@ -52,8 +62,17 @@ const after = computed(() => {
         {{ say(verdict.title, units.family) }}
       </h2>
       <p class="mt-0.5" data-testid="drill-said">{{ say(verdict.said, units.family) }}</p>
+      <p v-if="verdict.cause" class="mt-1 text-[0.92rem]" data-testid="drill-cause">
+        {{ say(verdict.cause, units.family) }}
+      </p>
       <p v-if="verdict.act && verdict.actWithinS !== null" class="mt-1 text-[0.92rem]">
-        <strong>Within {{ units.text('duration', verdict.actWithinS) }}:</strong>
+        <strong
+          >{{
+            verdict.actWithinS < AT_ONCE_S
+              ? 'At once'
+              : `Within ${units.text('duration', verdict.actWithinS)}`
+          }}:</strong
+        >
         {{ say(verdict.act, units.family) }}
       </p>
     </div>
@@ -120,13 +139,7 @@ const after = computed(() => {
               class="text-right"
               :class="{ 'font-semibold text-aril': vessel.marginM !== null && vessel.marginM < 0 }"
             >
-              {{
-                vessel.marginM === null
-                  ? '–'
-                  : vessel.marginM < 0
-                    ? 'runs over'
-                    : units.text('length', vessel.marginM)
-              }}
+              {{ leftIn(vessel) }}
             </td>
           </tr>
         </tbody>
@@ -138,6 +151,10 @@ const after = computed(() => {
         </template>
         <dt>On the floor</dt>
         <dd>{{ units.text('volume', verdict.spilledM3) }}</dd>
+        <template v-if="verdict.leakedM3 > 0">
+          <dt>Dripped away</dt>
+          <dd>{{ units.text('volume', verdict.leakedM3) }}</dd>
+        </template>
         <template v-for="place in verdict.spilledFrom" :key="place.name">
           <dt>from the {{ place.name }}</dt>
           <dd>{{ units.text('volume', place.volumeM3) }}</dd>

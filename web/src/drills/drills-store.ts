@@ -2,10 +2,8 @@ import {
   allDrills,
   applyEdits,
   canDrill,
-  pairsOf,
-  singleFailures,
   steadyState,
-  survivalOf,
+  surviving,
   worstFirst,
   type BasinDesign,
   type Drill,
@@ -86,7 +84,10 @@ function useDrillsPreview(present: () => BasinDesign | null) {
 }
 
 /** Every drill of a design, given as they come in. */
-function useAllDrills(present: () => BasinDesign | null) {
+function useAllDrills(
+  present: () => BasinDesign | null,
+  heard: (design: BasinDesign, verdicts: ReadonlyMap<string, Verdict>) => void,
+) {
   const drills = shallowRef<readonly Drill[]>([])
   const found = shallowRef<ReadonlyMap<string, Verdict>>(new Map())
   const all = useLongWork({
@@ -99,6 +100,8 @@ function useAllDrills(present: () => BasinDesign | null) {
       await drillEach({ design, drills: drills.value }, work, (verdict) => {
         found.value = new Map(found.value).set(verdict.drillId, verdict)
       })
+      // Once all are in, what they say stands on every screen in place of the steady word.
+      heard(design, found.value)
     },
   })
   /** What was asked about was changed since. */
@@ -115,7 +118,16 @@ function useAllDrills(present: () => BasinDesign | null) {
 export const useDrills = defineStore('drills', () => {
   const store = useDesign()
   const possible = computed(() => store.present !== null && canDrill(store.present))
-  const { all, drills, found, stale, clear: clearAll } = useAllDrills(() => store.present)
+  const {
+    all,
+    drills,
+    found,
+    stale,
+    clear: clearAll,
+  } = useAllDrills(
+    () => store.present,
+    (design, verdicts) => store.hearDrills(design, verdicts),
+  )
   const { preview, looking, look } = useDrillsPreview(() => store.present)
 
   /** Every two single failures at once. */
@@ -124,10 +136,10 @@ export const useDrills = defineStore('drills', () => {
     subject: () => all.of.value,
     continues: true,
     ask: async (design, work): Promise<Survival> => {
-      const singles = singleFailures(drills.value)
-      const pairs = pairsOf(singles)
+      const singles = surviving.singleFailures(drills.value)
+      const pairs = surviving.pairsOf(singles)
       const double = await verdictsOf({ design, drills: pairs }, work)
-      return survivalOf(
+      return surviving.survivalOf(
         singles.flatMap(({ id }) => found.value.get(id) ?? []),
         double,
         pairs,

@@ -44,6 +44,13 @@ const ROWS = rowsOf<TopOff>(
       @update:model-value="give('runLimitS', $event ? USUAL_LIMIT_S : null)"
     />
     <TickField
+      v-if="topOff"
+      class="mt-1"
+      label="Its can stands higher than its tube’s end, and that end is under water"
+      :model-value="store.shown!.allowances.topOffTubeSiphons"
+      @update:model-value="store.set(['allowances', 'topOffTubeSiphons'], $event)"
+    />
+    <TickField
       v-if="topOff && hasReservoir"
       class="mt-1"
       label="It draws on the sump’s reservoir"

@@ -33,7 +33,7 @@ function drainsFigure({ overflows, drains }: SolvedBasin): string {
 
 function sumpFigure({ sump: { outage } }: SolvedBasin): string {
   if (!outage) return 'sizes not set yet'
-  return outage.spills
+  return outage.spills || outage.drilled?.outcome === 'wet'
     ? 'spills in a power cut'
     : `${length(outage.marginM, outage.marginBandM)} left, power cut`
 }

@@ -3,9 +3,7 @@ import {
   applyEdits,
   setTo,
   type At,
-  asItRuns,
   onDay,
-  solveBasin,
   type BasinDesign,
   type Edit,
   type EditPath,
@@ -28,6 +26,7 @@ import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
 import { STATIONS } from './stations.ts'
+import { useSolved } from './use-solved.ts'
 
 /** Worst finding of each station. */
 function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
@@ -74,17 +73,11 @@ export const useDesign = defineStore('design', () => {
 
   const { design } = history
   const today = useToday()
-  /** The design as it is today: its lamps have burned on. */
   const present = computed(() => design.value && onDay(design.value, today.value))
-  /** What is on the screen: the design, or a fix being looked at. */
   const shown = computed(() =>
     present.value && preview.value ? applyEdits(present.value, preview.value.edits) : present.value,
   )
-  const solved = computed(() => (shown.value ? solveBasin(shown.value) : null))
-  /** The design with its water where it was solved to stand. */
-  const running = computed(() =>
-    shown.value && solved.value ? asItRuns(shown.value, solved.value) : null,
-  )
+  const { solved, running, hearDrills } = useSolved(shown)
   const states = computed(() => worstByStation(solved.value))
   const selection = useSelection(shown, solved)
 
@@ -153,7 +146,8 @@ export const useDesign = defineStore('design', () => {
     set,
     undo: () => step(true),
     redo: () => step(false),
+    hearDrills,
     look: (fix: Fix) => (preview.value = fix),
-    applyFix: (fix: Fix) => edit(fix.edits),
+    applyFix: ({ edits }: Fix) => edit(edits),
   }
 })

@@ -20,6 +20,7 @@ import {
 } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Point, Run } from '../../run/index.ts'
+import { judgedSize } from './judged-size.ts'
 import { DRAIN_SCHOOLS, type DrainSchool } from './schools.ts'
 
 /** What drains are laid for: a school, a flow, the chamber they end in. */
@@ -62,7 +63,7 @@ export function newDrains(design: BasinDesign, wish: DrainWish): Drain[] {
   const { roles } = DRAIN_SCHOOLS.find(({ school }) => school === wish.school)!
   const end = endOf(design.sump, wish.chamberId)
   return roles.map((role, n) =>
-    newDrain(tank, { box, role, place: { n, of: roles.length }, end, wish }),
+    newDrain(design, { tank, box, role, place: { n, of: roles.length }, end, wish }),
   )
 }
 
@@ -73,7 +74,7 @@ export function oneMoreDrain(design: BasinDesign, wish: DrainWish, role: DrainRo
   if (!tank || !box) throw new RangeError(`tank ${wish.tankId} has no box for drains`)
   const n = design.drains.filter(({ tankId }) => tankId === tank.id).length
   const end = endOf(design.sump, wish.chamberId)
-  const made = newDrain(tank, { box, role, place: { n, of: n + 1 }, end, wish })
+  const made = newDrain(design, { tank, box, role, place: { n, of: n + 1 }, end, wish })
   return unlike(made, new Set(design.drains.map(({ id }) => id)))
 }
 
@@ -106,14 +107,16 @@ function endOf(sump: Sump, chamberId: string): { id: string; at: Point } {
 }
 
 function newDrain(
-  tank: DisplayTank,
+  design: BasinDesign,
   {
+    tank,
     box,
     role,
     place: { n, of },
     end,
     wish,
   }: {
+    readonly tank: DisplayTank
     readonly box: OverflowBox
     readonly role: DrainRole
     readonly place: { n: number; of: number }
@@ -136,8 +139,7 @@ function newDrain(
   const endM = end.at.zM + (role === 'siphon' ? -UNDER_WATER_M : OVER_WATER_M)
   // Pipes that come down in one chamber stand side by side.
   const to: Point = { ...end.at, xM: end.at.xM + (n - (of - 1) / 2) * 0.05, zM: endM }
-  const size = drainSize(wish.series, role, wish.flowM3PerS)
-  return {
+  const laidIn = (size: PipeSize): Drain => ({
     id,
     name: ROLE_NAME[role],
     tankId: tank.id,
@@ -145,7 +147,14 @@ function newDrain(
     inlet: { form: role === 'siphon' ? 'turned-down' : 'open', place, openAreaRatio: 2 },
     run: routed(id, { from: place, to, turnM: floorM - BELOW_BOX_M - n * 0.06, size, role }),
     end: { at: 'chamber', id: end.id, landing: 'open' },
-  }
+  })
+  // A trickle takes what the siphon leaves: it needs no judging by the whole flow.
+  if (role === 'trickle') return laidIn(drainSize(wish.series, role, wish.flowM3PerS))
+  const isInside = tank.overflow!.form === 'inner-box'
+  const rimM = tank.floorHeightM + (isInside ? tank.rimM : box.rimM)
+  const outM = Math.max(endM, end.at.zM)
+  const { flowM3PerS } = wish
+  return laidIn(judgedSize(wish.series, laidIn, { design, tank, rimM, outM, flowM3PerS }))
 }
 
 const ROLE_NAME: Readonly<Record<DrainRole, string>> = {

@@ -9,6 +9,7 @@ import {
   FILLED,
   filledShareOf,
   halfFullFlow,
+  isFilledToMost,
   type Matching,
   matchValve,
   noiseBand,
@@ -170,7 +171,7 @@ const FULL = 1 - 1e-6
 function stateOf({ role }: Drain, flow: number, primed: number, boreM: number): DrainState {
   if (flow <= 0) return 'dry'
   if (role === 'siphon') return flow >= primed * FULL ? 'full' : 'gulps'
-  return noiseBand(boreM, flow) === 'over' ? 'gulps' : 'wetted'
+  return isFilledToMost(boreM, flow) ? 'gulps' : 'wetted'
 }
 
 function tankFlowOf({ drains, drainFlows }: SteadyState, tankId: string): number {

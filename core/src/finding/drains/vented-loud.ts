@@ -7,13 +7,16 @@ export const ventedLoud = rule({
   code: 'vented-loud',
   station: 'drains',
   severities: ['watch'],
-  holds: 'A vented pipe is filled past a third of its section.',
-  condition: ({ solved }: DrainCase) => holdsFor(solved.noise === 'over'),
+  holds: 'A vented pipe takes all it can: a third of its section.',
+  condition: ({ solved }: DrainCase) =>
+    holdsFor(solved.vented !== null && solved.state === 'gulps'),
   title: ({ drain }) =>
-    sentence('{drain} is too narrow: it gulps and is loud', { drain: drain.name }),
+    sentence('{drain} takes all it can: it is loud, and what more comes goes elsewhere', {
+      drain: drain.name,
+    }),
   reason: ({ solved }) =>
     sentence(
-      'Water fills {filled} of its section. Past a third the air can’t get out: it surges between full and empty. A vented pipe of this bore takes {most} at the most.',
-      { filled: ['share', solved.filledShare ?? 0], most: ['flow', solved.vented!.mostM3PerS] },
+      'Water fills a third of its narrowest section. Past that the air can’t get out and it surges between full and empty, so no more is counted on than {most}.',
+      { most: ['flow', solved.vented!.mostM3PerS] },
     ),
 })

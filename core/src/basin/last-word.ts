@@ -1,0 +1,115 @@
+import type { BasinDesign } from '../design/index.ts'
+import { allDrills, canDrill, type Drill, drillVerdict, type Verdict } from '../drill/index.ts'
+import { drilledFinding, SEVERITY_ORDER } from '../finding/index.ts'
+import type { BlockedRow, Judged } from '../judge/index.ts'
+import { steadyState } from '../loop/index.ts'
+import { solveBasin } from './solve.ts'
+import type { SolvedBasin } from './solved-basin.ts'
+
+/** Drills by their ids, as far as they are known. */
+export type VerdictsById = ReadonlyMap<string, Verdict>
+
+/** Questions that the steady state answers at once, and a drill more surely. */
+const ASKED_OF_BOTH = /^(power-cut|power-back|blocked |joined |check-open |prime )/
+
+/** The drills that have the last word on what the steady state knows already. */
+export function drillsWithTheLastWord(design: BasinDesign): Drill[] {
+  if (!canDrill(design)) return []
+  return allDrills(steadyState(design)).filter(({ id }) => ASKED_OF_BOTH.test(id))
+}
+
+/**
+ * A solved design with the drills' word put in place of the steady one wherever they end otherwise.
+ * The one place where that is done.
+ */
+export function withLastWord(solved: SolvedBasin, verdicts: VerdictsById): SolvedBasin {
+  if (verdicts.size === 0) return solved
+  const findings = solved.findings
+    .map((finding) => drilledFinding(finding, drillsOf(finding, solved, verdicts)))
+    .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
+  return {
+    ...solved,
+    findings,
+    overflows: solved.overflows.map((overflow) => ({
+      ...overflow,
+      blocked: overflow.blocked.map((row) => drilledRow(row, verdicts)),
+    })),
+    sump: { ...solved.sump, outage: drilledOutage(solved.sump.outage, verdicts) },
+  }
+}
+
+/** Solved with its drills run: for who can wait. */
+export function solveWithLastWord(design: BasinDesign): SolvedBasin {
+  const verdicts = new Map<string, Verdict>()
+  const steady = steadyState(design)
+  for (const drill of drillsWithTheLastWord(design)) {
+    verdicts.set(drill.id, drillVerdict(steady, drill))
+  }
+  return withLastWord(solveBasin(design), verdicts)
+}
+
+/** The drills of a finding's own question. */
+function drillsOf(
+  finding: SolvedBasin['findings'][number],
+  { overflows }: SolvedBasin,
+  verdicts: VerdictsById,
+): Verdict[] {
+  const { code, tankId, lineId, drainId } = finding
+  const rows = overflows.find((overflow) => overflow.tankId === tankId)?.blocked ?? []
+  const blocked = (wanted: (row: BlockedRow) => boolean) =>
+    rows.filter((row) => row.drainIds.length === 1 && wanted(row)).map(drillOfRow)
+  const ids = () => {
+    switch (code) {
+      case 'outage-held':
+      case 'outage-elsewhere':
+      case 'sump-too-small':
+        return ['power-cut']
+      case 'siphon-may-not-start':
+        return ['power-back']
+      case 'blocked-pipe-held':
+        return blocked(() => true)
+      case 'emergency-cannot-carry':
+        return blocked(({ carries }) => !carries)
+      case 'joined-drains':
+        return [`joined ${drainId}`]
+      case 'check-valve-only-guard':
+        return [`check-open ${lineId}`]
+      case 'hung-loses-prime':
+        return [`prime ${tankId}`]
+      default:
+        return []
+    }
+  }
+  return ids().flatMap((id) => verdicts.get(id) ?? [])
+}
+
+/** A join's row is drilled by the pipe that runs into the other. */
+function drillOfRow({ drainIds }: BlockedRow): string {
+  return drainIds.length === 1 ? `blocked ${drainIds[0]}` : `joined ${drainIds[1]}`
+}
+
+function drilledRow(row: BlockedRow, verdicts: VerdictsById): BlockedRow {
+  const verdict = verdicts.get(drillOfRow(row))
+  if (!verdict) return row
+  const { outcome, marginM, spilledM3, said, tightestName } = verdict
+  const held = row.verdict === 'stop' ? 'watch' : row.verdict
+  return {
+    ...row,
+    verdict: outcome === 'wet' ? 'stop' : held,
+    drilled: { outcome, marginM, marginOf: tightestName, spilledM3, said },
+  }
+}
+
+type Outage = Judged['sump']['outage']
+
+/** No line to draw on the glass where the drill of it ends wet. */
+function drilledOutage(outage: Outage, verdicts: VerdictsById): Outage {
+  const verdict = verdicts.get('power-cut')
+  if (!outage || !verdict) return outage
+  const { outcome, marginM, spilledM3, said, tightestName } = verdict
+  return {
+    ...outage,
+    fillLineM: outcome === 'wet' && !outage.spills ? null : outage.fillLineM,
+    drilled: { outcome, marginM, marginOf: tightestName, spilledM3, said },
+  }
+}

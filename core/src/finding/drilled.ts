@@ -1,0 +1,39 @@
+import { type Sentence, sentence } from '../quantity/index.ts'
+import type { Finding } from './finding.ts'
+
+/** What a drill of a finding's own question came to. */
+export interface DrillWord {
+  readonly title: Sentence
+  readonly outcome: 'wet' | 'watch' | 'dry'
+  readonly said: Sentence
+  readonly spilledM3: number
+  /** Why nothing reaches the floor though the steady state would; null: nothing in particular. */
+  readonly why: Sentence | null
+}
+
+/**
+ * A finding with its drills' word: where one ends wet there is no *fine* and no *watch*, and where none
+ * does there is no *stop*. One sentence says both what would be and what is.
+ */
+export function drilledFinding(finding: Finding, drills: readonly DrillWord[]): Finding {
+  if (drills.length === 0) return finding
+  const wet = drills.filter(({ outcome }) => outcome === 'wet')
+  if (wet.length > 0 && finding.severity !== 'stop') {
+    const worst = wet.reduce((a, b) => (b.spilledM3 > a.spilledM3 ? b : a))
+    return {
+      ...finding,
+      severity: 'stop',
+      title: sentence('{drill}: {said}', { drill: worst.title, said: worst.said }),
+      reason: sentence('As long as the water stands as it runs it would hold: {said}', {
+        said: finding.title,
+      }),
+    }
+  }
+  if (wet.length > 0 || finding.severity !== 'stop') return finding
+  const why = drills.find((drill) => drill.why)?.why ?? drills[0]!.said
+  return {
+    ...finding,
+    severity: 'watch',
+    title: sentence('{said}, but {why}', { said: finding.title, why }),
+  }
+}

@@ -1,0 +1,11 @@
+import type { Sentence } from '../quantity/index.ts'
+
+/** What the drill of a question came to, beside what the steady state says of it. */
+export interface DrillSaid {
+  readonly outcome: 'wet' | 'watch' | 'dry'
+  /** The margin that counts, m, and of what. */
+  readonly marginM: number
+  readonly marginOf: string
+  readonly spilledM3: number
+  readonly said: Sentence
+}
