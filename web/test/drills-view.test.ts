@@ -64,8 +64,12 @@ describe('the drills’ view', () => {
       for (const { name } of verdict.spilledFrom) expect(said).toContain(`from the ${name}`)
       // Each entry of the log is there, and the end.
       expect(verdictPanel().querySelectorAll('ol li')).toHaveLength(verdict.log.length + 1)
-      expect(said.includes('runs over')).toBe(
-        verdict.vessels.some(({ rimM, highestM }) => rimM !== null && highestM > rimM),
+      const cells = [...verdictPanel().querySelectorAll('td')].map((td) => td.textContent.trim())
+      expect(cells.filter((cell) => cell === 'runs over')).toHaveLength(
+        verdict.vessels.filter(
+          ({ rimM, highestM, marginM }) =>
+            rimM !== null && marginM !== null && marginM < 0 && highestM > rimM,
+        ).length,
       )
     }
   })

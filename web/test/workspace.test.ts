@@ -266,12 +266,12 @@ describe('the strip of margins', () => {
     await until(
       () => cells().some((cell) => cell.to.endsWith('/drills')),
       'the worst drill is shown',
-      60_000,
+      240_000,
     )
     lengthen()
     await flushPromises()
     expect(cells().some((cell) => cell.to.endsWith('/drills'))).toBe(false)
-  }, 90_000)
+  }, 260_000)
 })
 
 describe('the water’s way', () => {

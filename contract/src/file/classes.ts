@@ -53,6 +53,7 @@ import {
   WorkingDepthDocument,
 } from '../design/device.ts'
 import { DoseTargetDocument, FeedDocument, TreatmentDocument } from '../design/treatment.ts'
+import { AllowancesDocument } from '../design/allowances.ts'
 import { HeatDocument } from '../design/heat.ts'
 import { OwnDrillDocument, OwnDrillStepDocument } from '../design/drill.ts'
 import { BasinFile, FileDesign } from './basin-file.ts'
@@ -117,6 +118,7 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   CabinetDoorDocument,
   TreatmentDocument,
   HeatDocument,
+  AllowancesDocument,
   FeedDocument,
   DoseTargetDocument,
 ]
