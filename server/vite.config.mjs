@@ -27,7 +27,11 @@ export default defineConfig({
     target: 'node20',
     sourcemap: true,
     rollupOptions: {
-      input: { main: 'src/main.ts', 'prepare-main': 'src/db/prepare-main.ts' },
+      input: {
+        main: 'src/main.ts',
+        'figures-main': 'src/figures-main.ts',
+        'prepare-main': 'src/db/prepare-main.ts',
+      },
     },
   },
 })

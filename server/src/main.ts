@@ -1,8 +1,10 @@
 import type { AddressInfo } from 'node:net'
+import path from 'node:path'
 import pg from 'pg'
 import { connect } from './db/connect.ts'
 import { makeApp } from './http/app.ts'
 import { logAt } from './http/log.ts'
+import { FiguresThread } from './job/figures-thread.ts'
 import { Queue } from './job/queue.ts'
 import { settingsFrom } from './settings.ts'
 
@@ -21,7 +23,16 @@ const sessionPool = new pg.Pool({
 })
 // A pool without a listener ends the process when the database drops an idle connection.
 sessionPool.on('error', tell('session store'))
-const jobs = new Queue(settings.databaseUrl, sequelize, tell('queue'))
+// Beside this file, in a build and from sources alike.
+const thread = new FiguresThread(
+  new URL(`figures-main${path.extname(import.meta.url)}`, import.meta.url),
+)
+const jobs = new Queue(
+  settings.databaseUrl,
+  sequelize,
+  (design) => thread.figuresOf(design),
+  tell('queue'),
+)
 
 const server = makeApp(settings, { sequelize, sessionPool, jobs }, log).listen(
   settings.port,
@@ -49,6 +60,7 @@ async function stop(): Promise<void> {
   await answered
   clearTimeout(hard)
   await jobs.stop().catch(tell('stopping the queue'))
+  await thread.end()
   await Promise.allSettled([sequelize.close(), sessionPool.end()])
   process.exit(0)
 }

@@ -1,3 +1,4 @@
+import type { BasinDesign } from '@yew-basin/core'
 import type { BasinAnswer, DesignAnswer, Problem, ShelfEntry, ShelfPage } from '@yew-basin/contract'
 import type { Express } from 'express'
 import pg from 'pg'
@@ -6,6 +7,7 @@ import type { Sequelize } from 'sequelize'
 import { connect } from '../src/db/connect.ts'
 import { makeApp } from '../src/http/app.ts'
 import { logAt } from '../src/http/log.ts'
+import { figuresToday } from '../src/basin/figures-today.ts'
 import { computeFigures } from '../src/job/compute-figures.ts'
 import type { DesignJob, Jobs } from '../src/job/jobs.ts'
 import { thinRevisions } from '../src/basin/thin-revisions.ts'
@@ -71,7 +73,8 @@ class JobsAtHand implements Jobs {
   }
 
   figuresWanted(job: DesignJob): void {
-    this.#waiting.push(() => computeFigures(this.#sequelize, job))
+    const here = async (design: BasinDesign) => figuresToday(design)
+    this.#waiting.push(() => computeFigures(this.#sequelize, job, here))
   }
 
   thinningWanted(job: DesignJob): void {

@@ -22,6 +22,7 @@ export type DrillEvent =
   | { readonly kind: 'top-off-empty' }
   | { readonly kind: 'top-off-gives-up' }
   | { readonly kind: 'collector-full' }
+  | { readonly kind: 'cup-stops' }
   | { readonly kind: 'sump-empty'; readonly chamberId: string }
   | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
 

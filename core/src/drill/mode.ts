@@ -33,6 +33,8 @@ export interface Mode {
   readonly grown: ReadonlySet<string>
   readonly sensorStuck: boolean
   readonly topOff: TopOffMode
+  /** Over days a top-off that works is followed in the mean: it holds its level. */
+  readonly holdsLevel: boolean
   /** Tanks whose hung box lost its prime. */
   readonly primeLost: ReadonlySet<string>
   readonly socksBlocked: ReadonlySet<string>
@@ -57,6 +59,7 @@ export interface CupFlood {
 export function atTheStart(
   design: BasinDesign,
   siphons: ReadonlyMap<string, SiphonNow> = new Map(),
+  holdsLevel = false,
 ): Mode {
   return {
     design,
@@ -69,6 +72,7 @@ export function atTheStart(
     grown: new Set(),
     sensorStuck: false,
     topOff: 'waits',
+    holdsLevel,
     primeLost: new Set(),
     socksBlocked: new Set(),
     objectsOut: new Set(),
@@ -102,6 +106,11 @@ export function topOffRuns({ topOff, powered }: Mode): boolean {
     topOff === 'siphons' ||
     (powered && (topOff === 'welded' || topOff === 'runs'))
   )
+}
+
+/** Does it hold its level now, in the mean? */
+export function holdsNow({ topOff, holdsLevel, powered }: Mode): boolean {
+  return holdsLevel && powered && topOff === 'waits'
 }
 
 /** Is a top-off that runs held to its own limit? */

@@ -1,14 +1,11 @@
 import { breakHoleM } from '../design/index.ts'
 import { drawsAirBelowM } from '../figures/index.ts'
 import type { PlantDetector } from './drill-event.ts'
-import { type Mode, runsNow, topOffRuns, withMember } from './mode.ts'
+import { holdsNow, type Mode, runsNow, topOffRuns, withMember } from './mode.ts'
 import { siphonDetectors } from './siphon-detectors.ts'
 import type { DoubtfulWays } from './ways.ts'
-import type { Plant } from './plant.ts'
+import { FLOAT_M, keptLevelM, type Plant } from './plant.ts'
 import { vesselKey } from './vessel.ts'
-
-/** A float waits until the level has fallen so far, m (choice). */
-const FLOAT_M = 0.005
 
 /** All that may happen in a mode; `written` are those that were written down already. */
 export function plantDetectors(
@@ -90,12 +87,12 @@ function breaks(plant: Plant, mode: Mode): PlantDetector[] {
 }
 
 function floats(plant: Plant, mode: Mode): PlantDetector[] {
-  const { topOffSupply, returnChamber, steady, vessels } = plant
-  const runs = topOffRuns(mode)
+  const { topOffSupply, returnChamber, vessels } = plant
   if (topOffSupply < 0) return []
-  const keptM = steady.chambers[steady.returnIndex]!.levelM
+  const holds = holdsNow(mode)
+  const keptM = keptLevelM(plant)
   const detectors: PlantDetector[] = []
-  if (runs) {
+  if (holds || topOffRuns(mode)) {
     detectors.push({
       name: 'top-off empty',
       value: (levels) => vessels[topOffSupply]!.floorM - levels[topOffSupply]!,
@@ -111,7 +108,7 @@ function floats(plant: Plant, mode: Mode): PlantDetector[] {
       becomes: (now) => ({ ...now, topOff: 'waits' }),
     })
   }
-  if (mode.topOff === 'waits' && mode.powered) {
+  if (mode.topOff === 'waits' && mode.powered && !holds) {
     detectors.push({
       name: 'top-off starts',
       value: (levels) => keptM - FLOAT_M - levels[returnChamber]!,
@@ -125,7 +122,7 @@ function floats(plant: Plant, mode: Mode): PlantDetector[] {
 /** A collector that is full, and a chamber that a leak has emptied. */
 function losses(plant: Plant, mode: Mode): PlantDetector[] {
   const { cup, leak } = mode
-  const { collector, returnChamber, vessels } = plant
+  const { collector, returnChamber, chamberAt, vessels, steady } = plant
   const list: PlantDetector[] = []
   if (cup && !cup.full) {
     list.push({
@@ -133,6 +130,18 @@ function losses(plant: Plant, mode: Mode): PlantDetector[] {
       value: (levels) => levels[collector]! - cup.collectorM3,
       event: { kind: 'collector-full' },
       becomes: (now) => ({ ...now, cup: { ...cup, full: true } }),
+    })
+  }
+  if (cup) {
+    const at = chamberAt.get(cup.chamberId)!
+    const { floorM } = vessels[at]!
+    const runsM = steady.chambers[at - steady.design.tanks.length]!.levelM
+    const leastM = floorM + FOAMS_SHARE * (runsM - floorM)
+    list.push({
+      name: 'cup stops',
+      value: (levels) => leastM - levels[at]!,
+      event: { kind: 'cup-stops' },
+      becomes: (now) => ({ ...now, cup: null }),
     })
   }
   if (leak?.at === 'sump') {
@@ -147,6 +156,8 @@ function losses(plant: Plant, mode: Mode): PlantDetector[] {
   return list
 }
 
+/** With less of its water's depth left a skimmer foams no more (choice). */
+const FOAMS_SHARE = 2 / 3
 /** So much water on its floor is none, m (choice). */
 const EMPTY_M = 0.001
 

@@ -5,14 +5,17 @@ import { makeNetwork } from '../network/index.ts'
 import { evaporationM3PerS } from '../sump/index.ts'
 import { Drains } from './law/drains.ts'
 import { gaspOf } from './law/gasp.ts'
+import { HoldsLevel } from './law/holding.ts'
 import { throughPassage } from './law/passage.ts'
 import { ReturnFlow, type Tap } from './law/return.ts'
 import { overEdge, overRim } from './law/rim.ts'
 import { Steady } from './law/steady.ts'
 import { pastWall } from './law/wall.ts'
-import { type Mode, pumpsAsTheyStand, runsNow, topOffRuns } from './mode.ts'
+import { holdsNow, type Mode, pumpsAsTheyStand, runsNow, topOffRuns } from './mode.ts'
 import {
   chamberEdgesM,
+  FLOAT_M,
+  keptLevelM,
   OUT_OF_CUP,
   OUTSIDE,
   OVER_SUMP,
@@ -155,8 +158,15 @@ function edgeLaws(plant: Plant): Law[] {
 
 function topOffLaws(plant: Plant, mode: Mode): Law[] {
   const { topOffSupply, returnChamber, steady } = plant
-  if (topOffSupply < 0 || !topOffRuns(mode)) return []
-  return [new Steady(topOffSupply, returnChamber, steady.design.sump.topOff!.flowM3PerS)]
+  if (topOffSupply < 0) return []
+  const { flowM3PerS } = steady.design.sump.topOff!
+  if (holdsNow(mode)) {
+    const from = topOffSupply
+    const into = returnChamber
+    const holding = { from, into, keptM: keptLevelM(plant), withinM: FLOAT_M }
+    return [new HoldsLevel({ ...holding, mostM3PerS: flowM3PerS })]
+  }
+  return topOffRuns(mode) ? [new Steady(topOffSupply, returnChamber, flowM3PerS)] : []
 }
 
 /** How fast a cup floods, m³/s (choice: half a litre a minute). */

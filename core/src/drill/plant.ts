@@ -307,6 +307,14 @@ function addTopOffSupply(
   return reservoir < 0 ? -1 : chamberAt.get(own[reservoir]!.id)!
 }
 
+/** A float waits until the level has fallen so far, m (choice). */
+export const FLOAT_M = 0.005
+
+/** Where a top-off keeps its chamber. */
+export function keptLevelM({ steady }: Plant): number {
+  return steady.chambers[steady.returnIndex]!.levelM
+}
+
 /** Lengths along which each chamber runs over the sump's rim, m. */
 export function chamberEdgesM({ steady, sumpBox }: Plant): number[] {
   const { sump } = steady.design

@@ -137,7 +137,7 @@ class DrillWalk {
       plant.vessels.map((vessel, v) => [vesselKey(vessel), this.#levels[v]!]),
     )
     const { design } = plant.steady
-    this.#mode = atTheStart(design, siphonsAtTheStart(plant.steady))
+    this.#mode = atTheStart(design, siphonsAtTheStart(plant.steady), drill.evaporates)
     this.#marks = marksOf(plant)
     this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
     const { temperatureC, salinityPpt } = design.water

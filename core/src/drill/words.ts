@@ -171,6 +171,8 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
       return sentence('The top-off has nothing left')
     case 'collector-full':
       return sentence('The collector is full and runs over')
+    case 'cup-stops':
+      return sentence('The skimmer has too little water left to foam')
     case 'sump-empty':
       return sentence('{chamber} is empty', {
         chamber: named(design.sump.chambers, event.chamberId),

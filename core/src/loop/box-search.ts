@@ -280,7 +280,11 @@ export class BoxSearch {
       levelM > drains[i]!.lipM &&
       this.runs[i] !== 'with-air' &&
       !this.#blocked.has(drains[i]!.drain.id)
-    if (runs(trunk) && runs(other)) return this.#joined(trunk, levelM)
+    const both = runs(trunk) && runs(other)
+    // What half fills an inlet is before the join: alone it would be reckoned behind it.
+    const half = (i: number) => runs(i) && this.open[i]! < 1
+    const parted = this.runs[trunk] === 'with-air' || this.runs[other] === 'with-air'
+    if (both || (!parted && (half(trunk) || half(other)))) return this.#joined(trunk, levelM)
     this.#take(trunk, this.#pipes[trunk]!.alone!, levelM, this.outM[trunk]!)
     this.#take(other, this.#pipes[other]!.alone!, levelM, this.outM[other]!)
   }

@@ -45,9 +45,11 @@ const revisionOf = (design: Design) => {
   return { designId, workspaceId, revision, formatVersion, document, savedAt, bytes }
 }
 
-/** Lays figures for the shelf beside designs just stored, where somebody can wait for it. */
+/** Lays figures for the shelf beside designs that have none of theirs, where somebody can wait for it. */
 export async function addFigures(basin: Basin, transaction: Transaction): Promise<void> {
   for (const design of basin.designs ?? []) {
+    const { figuresRevision, revision, figuresCore } = design
+    if (figuresRevision === revision && figuresCore === CORE_VERSION) continue
     await design.update(
       {
         shelfFigures: figuresToday(designOf(design)),

@@ -1,7 +1,7 @@
 import PgBoss from 'pg-boss'
 import type { Sequelize } from 'sequelize'
 import { sweepGuests } from '../workspace/sweep-guests.ts'
-import { computeFigures } from './compute-figures.ts'
+import { computeFigures, type FiguresOf } from './compute-figures.ts'
 import type { DesignJob, Jobs } from './jobs.ts'
 import { thinRevisions } from '../basin/thin-revisions.ts'
 
@@ -23,14 +23,21 @@ export class Queue implements Jobs {
   readonly #boss: PgBoss
   readonly #sequelize: Sequelize
   readonly #tell: (error: Error) => void
+  readonly #figuresOf: FiguresOf
   readonly #wanted = new Map<string, { name: Queued; job: DesignJob; due: number }>()
   #timer: NodeJS.Timeout | undefined
   #running = false
   #stopped = false
 
-  constructor(databaseUrl: string, sequelize: Sequelize, tell: (error: Error) => void) {
+  constructor(
+    databaseUrl: string,
+    sequelize: Sequelize,
+    figuresOf: FiguresOf,
+    tell: (error: Error) => void,
+  ) {
     this.#sequelize = sequelize
     this.#tell = tell
+    this.#figuresOf = figuresOf
     this.#boss = new PgBoss({
       connectionString: databaseUrl,
       max: 3,
@@ -56,7 +63,7 @@ export class Queue implements Jobs {
     this.#running = true
     const often = { batchSize: AT_ONCE, pollingIntervalSeconds: 1 }
     await this.#boss.work<DesignJob>('figures', often, (jobs) =>
-      this.#each(jobs, (job) => computeFigures(this.#sequelize, job)),
+      this.#each(jobs, (job) => computeFigures(this.#sequelize, job, this.#figuresOf)),
     )
     await this.#boss.work<DesignJob>('thin', often, (jobs) =>
       this.#each(jobs, (job) => thinRevisions(this.#sequelize, job)),
