@@ -1,7 +1,6 @@
 import { writeOver, zeros } from '../numeric/index.ts'
 import type { Law } from './rates.ts'
 import { Stepper } from './step.ts'
-import { type Turn, Turns } from './turns.ts'
 import { levelsOf, type Vessel } from './vessel.ts'
 
 /** Something that happens when a figure of the system reaches zero from below. */
@@ -28,8 +27,6 @@ export interface Interval {
   readonly stepsForOne?: number
   /** Called after every step, and where the interval begins. */
   readonly seen: (timeS: number, volumes: number[], levels: number[]) => void
-  /** Called where a level turned round between two steps. */
-  readonly turned?: (vessel: number, turn: Turn) => void
 }
 
 /** How an interval ended. */
@@ -49,9 +46,6 @@ const LEAST_STEP_S = 1e-7
 const AT_REST_M_PER_S = 4e-11
 /** and so is one that would move no further than this in all the time that is left, m. */
 const REST_OF_TIME_M = 1e-5
-/** After so many steps what still moves is the grain of the reckoning, no further than this in the time that is left, m. */
-const PATIENT_STEPS = 2000
-const GRAIN_M = 5e-4
 /** A watch's moment is found to this, s. */
 const MOMENT_S = 1e-5
 /** A level this near to a mark stands on it, m. */
@@ -72,7 +66,6 @@ export function integrate(volumes: number[], interval: Interval): IntervalEnd {
   const nextLevels = zeros(vessels.length)
   let timeS = interval.fromS
   let stepS = FIRST_STEP_S
-  const turns = interval.turned ? new Turns(vessels.length, interval.turned) : null
   let steps = 0
   let marksMet = 0
   levelsOf(vessels, volumes, levels)
@@ -81,8 +74,7 @@ export function integrate(volumes: number[], interval: Interval): IntervalEnd {
   if (fired) return { timeS, detector: fired, atRest: false, steps }
   while (toS - timeS > MOMENT_S && steps < MOST_STEPS) {
     stepper.begin(volumes)
-    turns?.look(stepper, timeS, levels)
-    if (isAtRest(stepper, toS - timeS, steps))
+    if (isAtRest(stepper, toS - timeS))
       return { timeS: toS, detector: null, atRest: true, steps }
     const tookS = tryStep(stepper, volumes, Math.min(stepS, toS - timeS), next)
     stepS = nextStep(tookS, stepper.offM)
@@ -151,9 +143,8 @@ function addPassed(
   }
 }
 
-function isAtRest({ rates, vessels }: Stepper, leftS: number, steps: number): boolean {
-  const movesM = steps < PATIENT_STEPS ? REST_OF_TIME_M : GRAIN_M
-  const mostMPerS = Math.max(AT_REST_M_PER_S, movesM / leftS)
+function isAtRest({ rates, vessels }: Stepper, leftS: number): boolean {
+  const mostMPerS = Math.max(AT_REST_M_PER_S, REST_OF_TIME_M / leftS)
   for (let i = 0; i < rates.length; i++) {
     if (Math.abs(rates[i]!) > mostMPerS * vessels[i]!.areaM2) return false
   }

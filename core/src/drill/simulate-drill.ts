@@ -194,7 +194,6 @@ class DrillWalk {
         toS: untilS,
         ...(this.#options.stepsForOne ? { stepsForOne: this.#options.stepsForOne } : {}),
         seen: (timeS, volumes, levels) => this.#see(timeS, volumes, levels),
-        turned: (vessel, { timeS, levelM }) => this.#reach(vessel, timeS, levelM),
       })
       this.#timeS = end.timeS
       this.#steps += end.steps
