@@ -148,6 +148,12 @@ try {
     true,
   )
   await check(
+    'Findings, the short form',
+    process.execPath,
+    [inRoot('tools', 'findings.mjs'), '20'],
+    true,
+  )
+  await check(
     'Attack, the short form',
     process.execPath,
     [inRoot('tools', 'attack.mjs'), '--short'],

@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 8,
+    formatVersion: 9,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -134,6 +134,7 @@ function aDesign(): Plain {
           ],
         },
         end: { at: 'chamber', id: 'entry', landing: 'sock' },
+        keepsMatch: true,
       },
       {
         id: 'emergency',
@@ -148,6 +149,7 @@ function aDesign(): Plain {
           pieces: [{ id: 'e1', kind: 'pipe', direction: 'down', lengthM: 0.45 }],
         },
         end: { at: 'tee', id: 'd3', landing: 'open' },
+        keepsMatch: false,
       },
     ],
     sump: {

@@ -181,12 +181,14 @@ export {
   STATE_OF,
   worstDrillFigure,
 } from './key-figures/index.ts'
-export { type Fix, fixesOfDrill, fixesOfFinding, type OfferedFixes } from './fix/index.ts'
+export type { Fix, OfferedFixes } from './fix/index.ts'
 export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'
 export {
   comparePumps,
   dutyCurves,
   type DutyCurves,
+  fixesOfDrill,
+  fixesOfFinding,
   type HeadPoint,
   type PumpComparison,
   pumpPoints,

@@ -138,7 +138,7 @@ export function aBasin(
           speed: 1,
           stopped: false,
           chamberId: 'sump',
-          outlet: { xM: 0.8, yM: 0.25, zM: 0.1 },
+          outlet: { xM: 1.03, yM: 0.25, zM: 0.1 },
           inletHeightM: null,
         },
       ],

@@ -37,6 +37,9 @@ interface Loop {
   readonly changes?: Changes
 }
 
+/** What its overflow and its drains are laid for. */
+const LAID_FOR_M3_PER_S = 8e-4
+
 /** The plain basin of the tests with its whole loop: a box inside, three pipes, a walled sump. */
 export function aLoop({
   form = 'inner-box',
@@ -48,7 +51,11 @@ export function aLoop({
   const plain = aBasin(line, {})
   const withSump = applyEdits(plain, sumpEdits(plain, newSump(plain.sump, A_SUMP, uses)))
   const [tank] = withSump.tanks
-  const overflow = newOverflow(tank!, form, 'back', withSump.sump.chambers[0]!.id)
+  const overflow = newOverflow(
+    tank!,
+    { form, place: 'back' },
+    { rearChamberId: withSump.sump.chambers[0]!.id, flowM3PerS: LAID_FOR_M3_PER_S },
+  )
   const design = applyEdits(withSump, [setTo(['tanks', 0, 'overflow'], overflow)])
   const drains = overflow.box
     ? newDrains(design, {
@@ -56,7 +63,7 @@ export function aLoop({
         school,
         chamberId: design.sump.chambers[0]!.id,
         series: 'pn-16',
-        flowM3PerS: 8e-4,
+        flowM3PerS: LAID_FOR_M3_PER_S,
       })
     : []
   const whole: BasinDesign = { ...design, drains }
@@ -72,5 +79,9 @@ export const NARROW_EMERGENCY: Changes = {
 export const aHungBox = () =>
   aLoop({
     form: 'hung-box',
-    changes: { 'pumps.0.control': 'controllable', 'returnSide.pumps.0.speed': 0.62 },
+    changes: {
+      'pumps.0.control': 'controllable',
+      'returnSide.pumps.0.speed': 0.62,
+      'tanks.0.overflow.passage': { kind: 'siphon', count: 1, boreM: 0.025, lengthM: 0.6 },
+    },
   })

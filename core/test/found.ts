@@ -4,7 +4,7 @@ import { applyEdits } from '../src/design/edit.ts'
 import type { FindingCode } from '../src/finding/codes.ts'
 import type { Finding } from '../src/finding/finding.ts'
 import type { Fix } from '../src/fix/fix.ts'
-import { fixesOfFinding } from '../src/fix/fixes-of-finding.ts'
+import { type OfferedFixes, searchFixes } from '../src/fix/index.ts'
 
 /** The finding of a code in a design; a test that looks for one that is not there says what is. */
 export function findingOf(design: BasinDesign, code: FindingCode): Finding {
@@ -15,9 +15,13 @@ export function findingOf(design: BasinDesign, code: FindingCode): Finding {
   return found
 }
 
+/** What is offered to fix it, tried by the steady state alone: drills have tests of their own, and take long. */
+export const steadyFixes = (design: BasinDesign, finding: Finding): OfferedFixes =>
+  searchFixes(design, finding, (_, findings) => ({ findings, wet: new Set() }))
+
 /** What is offered to fix it. */
 export const fixesOf = (design: BasinDesign, code: FindingCode): readonly Fix[] =>
-  fixesOfFinding(design, findingOf(design, code)).fixes
+  steadyFixes(design, findingOf(design, code)).fixes
 
 /** The design with a finding's n-th fix applied. */
 export function fixed(design: BasinDesign, code: FindingCode, n = 0): BasinDesign {

@@ -52,8 +52,9 @@ test('a page that was walked through 300 times holds no more of the page than at
   const basin = new URL(page.url()).pathname.split('/').slice(0, 3).join('/')
   const session = await page.context().newCDPSession(page)
   await session.send('Performance.enable')
-  // Once the drills are run the page has all it works out by itself.
-  await expect(keeper.margin('drills')).toBeVisible()
+  // Once the drills are run the page has all it works out by itself; uncompiled, that takes its time.
+  test.setTimeout(300_000)
+  await expect(keeper.margin('drills')).toBeVisible({ timeout: 120_000 })
   const last = page.locator('main').first()
   /** As links do it: the page stays, the view changes. In one call, for each call leaves something in the page. */
   const walk = (changes: number) =>

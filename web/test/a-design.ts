@@ -63,7 +63,7 @@ export function aDesign(line: string): BasinDesign {
           speed: 0.8,
           stopped: false,
           chamberId: 'sump',
-          outlet: { xM: 0.8, yM: 0.2, zM: 0.1 },
+          outlet: { xM: 1.03, yM: 0.2, zM: 0.1 },
           inletHeightM: null,
         },
       ],

@@ -1,14 +1,6 @@
+import { aWayDown } from './a-way-down.ts'
 import { describe, expect, test } from '@jest/globals'
-import {
-  applyEdits,
-  asItRuns,
-  chamberSpans,
-  cutList,
-  solveBasin,
-  type BasinDesign,
-  setTo,
-  editing,
-} from '@yew-basin/core'
+import { asItRuns, chamberSpans, cutList, solveBasin, editing } from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
@@ -17,34 +9,7 @@ import { drawSump } from '../src/section/sump-drawing.ts'
 import { cutListDxf, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
 import { aDesign } from './a-design.ts'
 
-const BOX = {
-  make: 'self-built',
-  xM: -0.05,
-  yM: 0,
-  floorHeightM: 0.05,
-  lengthM: 1.1,
-  widthM: 0.4,
-  heightM: 0.4,
-  panelM: 0.008,
-} as const
-
-function whole(): BasinDesign {
-  const plain = aDesign('up 1.3 m, elbow, left 300 mm, elbow, down 50 mm')
-  const sump = editing.newSump(plain.sump, BOX, ['socks', 'refugium', 'trap', 'trap', 'return'])
-  const walled = applyEdits(plain, editing.sumpEdits(plain, sump))
-  const overflow = editing.newOverflow(walled.tanks[0]!, 'inner-box', 'back', 'socks')
-  const open = applyEdits(walled, [setTo(['tanks', 0, 'overflow'], overflow)])
-  const drains = editing.newDrains(open, {
-    tankId: 'tank',
-    school: 'siphon-trickle-emergency',
-    chamberId: open.sump.chambers[0]!.id,
-    series: 'pn-16',
-    flowM3PerS: 6e-4,
-  })
-  return { ...open, drains }
-}
-
-const given = whole()
+const given = aWayDown()
 const solved = solveBasin(given)
 const design = asItRuns(given, solved)
 const scale = scaleFor(windowOf(design, solved), 730, 700)

@@ -1,8 +1,8 @@
-import { IsObject, ValidateNested } from 'class-validator'
+import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type { Drain, DrainRole, InletForm, Landing } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PointDocument } from './point.ts'
-import { Id, OneOf, Text, Within } from './rules.ts'
+import { Describes, Id, OneOf, Text, Within } from './rules.ts'
 import { RunDocument } from './run.ts'
 import { DRAIN_ROLES, INLET_FORMS, LANDINGS } from './way-words.ts'
 import { Nested } from '../check/nested.ts'
@@ -61,4 +61,8 @@ export class DrainDocument implements Drain {
   @IsObject({ message: 'must be an end: an object with at, id and landing' })
   @ValidateNested()
   end!: DrainEndDocument
+
+  @IsBoolean({ message: 'must be true or false' })
+  @Describes('Its valve follows the flow that comes; false: it stays as it is set.')
+  keepsMatch!: boolean
 }

@@ -1,3 +1,4 @@
+import { keptTuned } from './009-kept-tuned.ts'
 import { allowances } from './008-allowances.ts'
 import { heatAndLoads } from './007-heat-and-loads.ts'
 import { currents } from './006-currents.ts'
@@ -25,6 +26,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'currents', up: currents },
   { name: 'heat-and-loads', up: heatAndLoads },
   { name: 'allowances', up: allowances },
+  { name: 'kept-tuned', up: keptTuned },
 ]
 
 /** A stored design document brought to the present format. */

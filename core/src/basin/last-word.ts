@@ -1,8 +1,10 @@
 import type { BasinDesign } from '../design/index.ts'
 import { allDrills, canDrill, type Drill, drillVerdict, type Verdict } from '../drill/index.ts'
-import { drilledFinding, SEVERITY_ORDER } from '../finding/index.ts'
-import type { BlockedRow, Judged } from '../judge/index.ts'
-import { steadyState } from '../loop/index.ts'
+import { drilledFinding, type Finding, SEVERITY_ORDER } from '../finding/index.ts'
+import type { AskDrills } from '../fix/index.ts'
+import { type BlockedRow, type Judged, leftByDrill } from '../judge/index.ts'
+import { type SteadyState, steadyState } from '../loop/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { solveBasin } from './solve.ts'
 import type { SolvedBasin } from './solved-basin.ts'
 
@@ -14,8 +16,12 @@ const ASKED_OF_BOTH = /^(power-cut|power-back|blocked |joined |check-open |prime
 
 /** The drills that have the last word on what the steady state knows already. */
 export function drillsWithTheLastWord(design: BasinDesign): Drill[] {
-  if (!canDrill(design)) return []
-  return allDrills(steadyState(design)).filter(({ id }) => ASKED_OF_BOTH.test(id))
+  return canDrill(design) ? drillsAskedOfBoth(steadyState(design)) : []
+}
+
+function drillsAskedOfBoth(steady: SteadyState): Drill[] {
+  if (!canDrill(steady.design)) return []
+  return allDrills(steady).filter(({ id }) => ASKED_OF_BOTH.test(id))
 }
 
 /**
@@ -24,12 +30,9 @@ export function drillsWithTheLastWord(design: BasinDesign): Drill[] {
  */
 export function withLastWord(solved: SolvedBasin, verdicts: VerdictsById): SolvedBasin {
   if (verdicts.size === 0) return solved
-  const findings = solved.findings
-    .map((finding) => drilledFinding(finding, drillsOf(finding, solved, verdicts)))
-    .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
   return {
     ...solved,
-    findings,
+    findings: drilledFindings(solved.findings, solved.overflows, verdicts),
     overflows: solved.overflows.map((overflow) => ({
       ...overflow,
       blocked: overflow.blocked.map((row) => drilledRow(row, verdicts)),
@@ -40,20 +43,39 @@ export function withLastWord(solved: SolvedBasin, verdicts: VerdictsById): Solve
 
 /** Solved with its drills run: for who can wait. */
 export function solveWithLastWord(design: BasinDesign): SolvedBasin {
+  return withLastWord(solveBasin(design), verdictsOf(steadyState(design)))
+}
+
+/** What fixes are tried by, beside the steady state. */
+export const askDrills: AskDrills = ({ steady, overflows }, findings) => {
+  const verdicts = verdictsOf(steady)
+  const wet = [...verdicts].flatMap(([id, { outcome }]) => (outcome === 'wet' ? [id] : []))
+  return { findings: drilledFindings(findings, overflows, verdicts), wet: new Set(wet) }
+}
+
+/** The drills with the last word, run once a steady state. */
+const verdictsOf = memoize((steady: SteadyState): VerdictsById => {
   const verdicts = new Map<string, Verdict>()
-  const steady = steadyState(design)
-  for (const drill of drillsWithTheLastWord(design)) {
+  for (const drill of drillsAskedOfBoth(steady)) {
     verdicts.set(drill.id, drillVerdict(steady, drill))
   }
-  return withLastWord(solveBasin(design), verdicts)
+  return verdicts
+})
+
+type Overflows = SolvedBasin['overflows']
+
+function drilledFindings(
+  findings: readonly Finding[],
+  overflows: Overflows,
+  verdicts: VerdictsById,
+): Finding[] {
+  return findings
+    .map((finding) => drilledFinding(finding, drillsOf(finding, overflows, verdicts)))
+    .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
 }
 
 /** The drills of a finding's own question. */
-function drillsOf(
-  finding: SolvedBasin['findings'][number],
-  { overflows }: SolvedBasin,
-  verdicts: VerdictsById,
-): Verdict[] {
+function drillsOf(finding: Finding, overflows: Overflows, verdicts: VerdictsById): Verdict[] {
   const { code, tankId, lineId, drainId } = finding
   const rows = overflows.find((overflow) => overflow.tankId === tankId)?.blocked ?? []
   const blocked = (wanted: (row: BlockedRow) => boolean) =>
@@ -93,10 +115,12 @@ function drilledRow(row: BlockedRow, verdicts: VerdictsById): BlockedRow {
   if (!verdict) return row
   const { outcome, marginM, spilledM3, said, tightestName } = verdict
   const held = row.verdict === 'stop' ? 'watch' : row.verdict
+  const drilled = { outcome, marginM, marginOf: tightestName, spilledM3, said }
   return {
     ...row,
     verdict: outcome === 'wet' ? 'stop' : held,
-    drilled: { outcome, marginM, marginOf: tightestName, spilledM3, said },
+    leftM: leftByDrill(row.leftM, drilled),
+    drilled,
   }
 }
 
@@ -107,9 +131,11 @@ function drilledOutage(outage: Outage, verdicts: VerdictsById): Outage {
   const verdict = verdicts.get('power-cut')
   if (!outage || !verdict) return outage
   const { outcome, marginM, spilledM3, said, tightestName } = verdict
+  const drilled = { outcome, marginM, marginOf: tightestName, spilledM3, said }
   return {
     ...outage,
     fillLineM: outcome === 'wet' && !outage.spills ? null : outage.fillLineM,
-    drilled: { outcome, marginM, marginOf: tightestName, spilledM3, said },
+    leftM: leftByDrill(outage.leftM, drilled),
+    drilled,
   }
 }

@@ -35,6 +35,7 @@ export {
 } from './edit.ts'
 export { airAt, evaporationMmPerDay } from './evaporation.ts'
 export type { HeatPlan } from './heat-plan.ts'
+export { chamberAt, isInChamber, middleOfChamber } from './in-chamber.ts'
 export { onDay } from './lamp-hours.ts'
 export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
 export type {

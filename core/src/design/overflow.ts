@@ -103,4 +103,6 @@ export interface Drain {
     readonly id: string
     readonly landing: Landing
   }
+  /** A siphon's valve is kept at what matches the flow that comes; false: it stays as it is set. */
+  readonly keepsMatch: boolean
 }

@@ -11,7 +11,13 @@ export {
 } from './emergency-verdict.ts'
 export { type Fall, fallFlow, fallHeadM, FallSearch, inSeries, makeFall } from './fall.ts'
 export { fallBand, fallSpreadM } from './fall-band.ts'
-export { AIR_SWEPT_FROUDE, primeVerdict, type PrimeVerdict, tubeFroude } from './hung.ts'
+export {
+  AIR_SWEPT_FROUDE,
+  boreAtFroude,
+  primeVerdict,
+  type PrimeVerdict,
+  tubeFroude,
+} from './hung.ts'
 export { type Matching, matchValve } from './match.ts'
 export {
   FILLED,

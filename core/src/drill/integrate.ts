@@ -74,8 +74,7 @@ export function integrate(volumes: number[], interval: Interval): IntervalEnd {
   if (fired) return { timeS, detector: fired, atRest: false, steps }
   while (toS - timeS > MOMENT_S && steps < MOST_STEPS) {
     stepper.begin(volumes)
-    if (isAtRest(stepper, toS - timeS))
-      return { timeS: toS, detector: null, atRest: true, steps }
+    if (isAtRest(stepper, toS - timeS)) return { timeS: toS, detector: null, atRest: true, steps }
     const tookS = tryStep(stepper, volumes, Math.min(stepS, toS - timeS), next)
     stepS = nextStep(tookS, stepper.offM)
     let movedS = tookS / stepsForOne

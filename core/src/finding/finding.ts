@@ -26,11 +26,15 @@ export interface Finding extends Where {
 
 /** Are two findings about the same thing, said by the same rule? */
 export function sameFinding(a: Finding, b: Finding): boolean {
+  return alikeFinding(a, b) && a.pieceId === b.pieceId
+}
+
+/** The same but for the piece, which a change may have put in anew. */
+export function alikeFinding(a: Finding, b: Finding): boolean {
   return (
     a.code === b.code &&
     a.tankId === b.tankId &&
     a.lineId === b.lineId &&
-    a.pieceId === b.pieceId &&
     a.drainId === b.drainId &&
     a.chamberId === b.chamberId &&
     a.deviceId === b.deviceId

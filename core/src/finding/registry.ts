@@ -1,3 +1,10 @@
+import { chamberWithoutFlow } from './place/chamber-without-flow.ts'
+import { drainOutsideBox } from './place/drain-outside-box.ts'
+import { drainOutsideChamber, lineOutsideChamber } from './place/end-outside-chamber.ts'
+import { holeOutsideBox } from './place/hole-outside-box.ts'
+import { levelBelowFloor } from './place/level-below-floor.ts'
+import { pipeThroughPanel } from './place/pipe-through-panel.ts'
+import { pumpOutsideChamber } from './place/pump-outside-chamber.ts'
 import { chamberCases } from './case/chamber-case.ts'
 import { type DeviceCase, deviceCases, skimmerCases, sterilizerCases } from './case/device-case.ts'
 import { drainCases } from './case/drain-case.ts'
@@ -69,7 +76,6 @@ import { waterTooFast } from './return/water-too-fast.ts'
 import { type Asked, each, type Occurrence, type RuleWords } from './rule.ts'
 import { SEVERITY_ORDER } from './severity.ts'
 import { cupStaysOn } from './skimmer/cup-stays-on.ts'
-import { skimmerBorderline } from './skimmer/skimmer-borderline.ts'
 import { skimmerDepthOff } from './skimmer/skimmer-depth.ts'
 import { skimmerFits } from './skimmer/skimmer-fits.ts'
 import { skimmerRecirculates } from './skimmer/skimmer-recirculates.ts'
@@ -133,6 +139,8 @@ const OF_LINE: readonly Asked<LineCase>[] = [
   ),
   missesItsPlace,
   mouthOutsideTank,
+  pipeThroughPanel,
+  lineOutsideChamber,
   mouthUnderWater,
   outletMismatch,
   startDoesNotMeet,
@@ -146,9 +154,18 @@ const OF_LINE: readonly Asked<LineCase>[] = [
   spareWithoutValve,
 ]
 
-const OF_PUMP = [pastKnownCurve, noFoulingReserve, valveDoesPumpsWork, noUnionAtPump, pumpDrawsAir]
+const OF_PUMP = [
+  pastKnownCurve,
+  noFoulingReserve,
+  valveDoesPumpsWork,
+  noUnionAtPump,
+  pumpDrawsAir,
+  pumpOutsideChamber,
+]
 
 const OF_DRAIN = [
+  drainOutsideBox,
+  drainOutsideChamber,
   siphonCannotMatch,
   siphonUntuned,
   siphonNearAir,
@@ -168,6 +185,7 @@ const OF_OVERFLOW: readonly Asked<OverflowCase>[] = [
   letsAnimalsThrough,
   temperedPanel,
   holeTooNear,
+  holeOutsideBox,
   hungLosesPrime,
   boxWithoutDrain,
   each(drainCases, ...OF_DRAIN),
@@ -181,6 +199,8 @@ const OF_SUMP = [runsDrySoon, drainsBesidePump, bubblesGoDownTrap]
 
 const OF_CHAMBER = [
   chamberStarved,
+  chamberWithoutFlow,
+  levelBelowFloor,
   chamberRunsOver,
   wallBelowNext,
   chamberDepth,
@@ -193,7 +213,6 @@ const OF_SKIMMER = [
   skimmerFits,
   skimmerTooSmall,
   skimmerTooLarge,
-  skimmerBorderline,
   skimmerDepthOff,
   cupStaysOn,
   skimmerRecirculates,

@@ -1,30 +1,26 @@
 import { type Edit, setTo } from '../design/index.ts'
 import type { Drill, FaultKind, Verdict } from '../drill/index.ts'
 import { withHeight } from '../editing/index.ts'
-import { LEAST_RUNNING_DEPTH_M } from '../finding/index.ts'
+import { LEAST_RUNNING_DEPTH_M, overflowCases, type Whole } from '../finding/index.ts'
 import { chamberAreasM2, type SteadyState } from '../loop/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { breakHoleIn, breakHoleWords } from './break-hole.ts'
-import type { Fix } from './fix.ts'
+import type { Change } from './lever/change.ts'
+import { powerCutLevers } from './lever/power-cut.ts'
+import { wayDownLevers } from './lever/way-down.ts'
 
 /** A sensor stands so far over where the water runs, m (choice). */
 const SENSOR_OVER_M = 0.01
 /** A smaller can holds this share of what would just not run over (choice). */
 const CAN_SHARE = 0.95
 
-/** A change that may fix a drill. */
-export type DrillChange = Pick<Fix, 'label' | 'edits'>
-
 /** Faults after which water runs back through an outlet under water. */
 const BACK_SIPHONS: readonly FaultKind[] = ['power-cut', 'pump-stops', 'break-hole-grown']
 
 /** What may fix a drill that wets the floor or lets the pump draw air. */
-export function drillCandidates(
-  steady: SteadyState,
-  drill: Drill,
-  verdict: Verdict,
-): DrillChange[] {
+export function drillCandidates(whole: Whole, drill: Drill, verdict: Verdict): Change[] {
   if (verdict.outcome === 'dry') return []
+  const { steady } = whole
   const kinds = new Set(drill.faults.map(({ fault }) => fault.kind))
   return [
     ...sumpChanges(steady, verdict),
@@ -33,14 +29,26 @@ export function drillCandidates(
       : []),
     ...(BACK_SIPHONS.some((kind) => kinds.has(kind)) ? breakHoles(steady) : []),
     ...(kinds.has('drains-blocked') ? [...sensors(steady), ...separateDrains(steady)] : []),
+    ...waysDown(whole, verdict),
+    ...(kinds.has('power-cut') ? powerCutLevers(whole) : []),
   ]
 }
 
+/** A tank or its box ran over: what helps its water down. */
+function waysDown(whole: Whole, { vessels, spilledFrom }: Verdict): Change[] {
+  const over = vessels.filter(
+    ({ kind, name, marginM }) =>
+      kind !== 'chamber' &&
+      marginM !== null &&
+      (marginM < 0 || spilledFrom.some((from) => from.name === name)),
+  )
+  return overflowCases(whole).flatMap((box) =>
+    over.some(({ vesselId }) => vesselId === box.tank.id) ? wayDownLevers(box) : [],
+  )
+}
+
 /** Water ran over the sump: lower what it runs at, or build it higher. */
-function sumpChanges(
-  { design, chambers, returnIndex }: SteadyState,
-  verdict: Verdict,
-): DrillChange[] {
+function sumpChanges({ design, chambers, returnIndex }: SteadyState, verdict: Verdict): Change[] {
   const over = verdict.vessels.filter(
     ({ kind, marginM }) => kind === 'chamber' && marginM !== null && marginM < 0,
   )
@@ -52,12 +60,12 @@ function sumpChanges(
   const returnAreaM2 = Math.max(1e-3, areas[returnIndex]!)
   const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2
   const heightM = upToMillimetre(sump.box.heightM + missingM)
-  const raised: DrillChange = {
+  const raised: Change = {
     label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
     edits: [setTo(['sump'], withHeight(sump, heightM))],
   }
   if (levelM <= sump.box.floorHeightM + LEAST_RUNNING_DEPTH_M) return [raised]
-  const lowered: DrillChange = {
+  const lowered: Change = {
     label: sentence('Fill it {less} lower while it runs', {
       less: ['length', chambers[returnIndex]!.levelM - levelM],
     }),
@@ -69,7 +77,7 @@ function sumpChanges(
 const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000
 
 /** A can no bigger than what the sump has room for. */
-function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): DrillChange[] {
+function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): Change[] {
   const { topOff } = design.sump
   if (!topOff || topOff.canM3 === null) return []
   const litres = Math.floor((topOff.canM3 - spilledM3) * CAN_SHARE * 1000)
@@ -83,7 +91,7 @@ function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): DrillChang
 }
 
 /** Outlets under water that nothing breaks. */
-function breakHoles({ layout }: SteadyState): DrillChange[] {
+function breakHoles({ layout }: SteadyState): Change[] {
   const edits = layout.lines.flatMap(({ line: { end }, end: stands, index }) =>
     end.at === 'tank' && stands === 'under-water' && end.breakDepthM === null
       ? [breakHoleIn(index)]
@@ -93,7 +101,7 @@ function breakHoles({ layout }: SteadyState): DrillChange[] {
 }
 
 /** A sensor in each box that has none; a device that can fail. */
-function sensors({ design, tankLevels }: SteadyState): DrillChange[] {
+function sensors({ design, tankLevels }: SteadyState): Change[] {
   const edits = design.tanks.flatMap((tank, i): Edit[] => {
     const levels = tankLevels[i]
     if (!tank.overflow || tank.overflow.sensorM !== null || !levels) return []
@@ -107,7 +115,7 @@ function sensors({ design, tankLevels }: SteadyState): DrillChange[] {
 }
 
 /** Drains that join run apart to the chamber they end in. */
-function separateDrains({ design, drains }: SteadyState): DrillChange[] {
+function separateDrains({ design, drains }: SteadyState): Change[] {
   const edits = drains.flatMap((laid): Edit[] => {
     if (laid.trunkId === null) return []
     const { landing } = laid.drain.end

@@ -1,12 +1,19 @@
 import type { Edit } from '../design/index.ts'
 import type { Sentence } from '../quantity/index.ts'
 
-/** A change that fixes something: tried before it is offered, and said with what it brought. */
+/** A change that can be looked at before it is made, said with what it brought when it was tried. */
 export interface Fix {
   readonly label: Sentence
-  /** What it brought when it was tried. */
   readonly brings: Sentence
   readonly edits: readonly Edit[]
+}
+
+/** A change that fixes something, and what else it does. */
+export interface TriedFix extends Fix {
+  /** Titles of other findings that go with it, */
+  readonly gone: readonly Sentence[]
+  /** and of those that come. */
+  readonly come: readonly Sentence[]
 }
 
 /** A change that may fix something, before it is tried. */

@@ -3,7 +3,7 @@ import { type Finding, occurrencesIn, sameFinding } from '../finding/index.ts'
 import type { Sentence } from '../quantity/index.ts'
 import { DRAIN_FIXES } from './drain-fixes.ts'
 import type { FindingFixes } from './finding-fix.ts'
-import type { Fix } from './fix.ts'
+import type { TriedFix } from './fix.ts'
 import { HEAT_FIXES } from './heat-fixes.ts'
 import { JOINT_FIXES } from './joint-fixes.ts'
 import { LINE_END_FIXES } from './line-end-fixes.ts'
@@ -14,8 +14,12 @@ import { PUMP_FIXES } from './pump-fixes.ts'
 import { SKIMMER_FIXES } from './skimmer-fixes.ts'
 import { STERILIZER_FIXES } from './sterilizer-fixes.ts'
 import { SUMP_FIXES } from './sump-fixes.ts'
+import { PLACE_FIXES } from './place-fixes.ts'
+import { POWER_CUT_FIXES } from './power-cut-fixes.ts'
+import { WAY_DOWN_FIXES } from './way-down-fixes.ts'
 import { TANK_FIXES } from './tank-fixes.ts'
-import { Trial, Trials } from './trial.ts'
+import { FixSearch } from './search.ts'
+import { type AskDrills, Trials } from './trial.ts'
 
 const REGISTRY: readonly FindingFixes[] = [
   ...TANK_FIXES,
@@ -26,6 +30,9 @@ const REGISTRY: readonly FindingFixes[] = [
   ...PUMP_FIXES,
   ...OVERFLOW_FIXES,
   ...DRAIN_FIXES,
+  ...WAY_DOWN_FIXES,
+  ...PLACE_FIXES,
+  ...POWER_CUT_FIXES,
   ...SUMP_FIXES,
   ...SKIMMER_FIXES,
   ...STERILIZER_FIXES,
@@ -35,7 +42,7 @@ const REGISTRY: readonly FindingFixes[] = [
 /** What fixes a finding. */
 export interface OfferedFixes {
   /** Each tried, and found to help. */
-  readonly fixes: readonly Fix[]
+  readonly fixes: readonly TriedFix[]
   /** What to do where none of them is left; null: the finding's reason says it all. */
   readonly otherwise: Sentence | null
 }
@@ -43,21 +50,17 @@ export interface OfferedFixes {
 const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
 
 /**
- * What fixes a finding of a design: every candidate is tried, and those that help are offered with
- * what they brought. Solves once for each candidate.
+ * What fixes a finding of a design: changes are tried until one mends, alone or two together, by the
+ * judge and then by the drills; those that hold are offered with what they brought.
  */
-export function fixesOfFinding(given: BasinDesign, finding: Finding): OfferedFixes {
+export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills): OfferedFixes {
   if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) return NOTHING
-  const before = new Trial(given)
-  const occurrence = occurrencesIn(before.whole).find((found) =>
+  const trials = new Trials(given, ask)
+  const occurrence = occurrencesIn(trials.before.whole).find((found) =>
     sameFinding(found.finding, finding),
   )
   const own = REGISTRY.find(({ rule }) => rule === occurrence?.rule)
   if (!occurrence || !own) return NOTHING
-  const trials = new Trials(given)
-  const fixes = own
-    .candidates(occurrence, trials)
-    .filter(({ edits }) => own.helps(occurrence, before.whole, trials.of(edits)))
-    .map(({ label, edits, brings }) => ({ label, edits, brings: brings(trials.of(edits)) }))
+  const fixes = new FixSearch(trials, finding, { own, registry: REGISTRY }).fixes()
   return { fixes, otherwise: fixes.length > 0 ? null : own.otherwise }
 }

@@ -3,16 +3,19 @@ import { stretchRun } from '../editing/index.ts'
 import {
   checkValveOnlyGuard,
   type LineCase,
+  lineCases,
   missesItsPlace,
   mouthOutsideTank,
   mouthUnderWater,
   ofLine,
+  type Whole,
 } from '../finding/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
 import type { Point } from '../run/index.ts'
 import { breakHoleIn, breakHoleWords } from './break-hole.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import { givingFlow } from './flow/wish.ts'
+import type { Change } from './lever/change.ts'
 import { piecesPath } from './paths.ts'
 
 /** How far inside a panel a moved mouth comes to stand, m (choice). */
@@ -49,6 +52,26 @@ export const LINE_END_FIXES: readonly FindingFixes[] = [
   fixesFor(checkValveOnlyGuard, (line) => [breakHole(line)]),
 ]
 
+/** Every outlet under water raised over it. */
+export function raisedEnds(whole: Whole): Change[] {
+  return lineCases(whole).flatMap(raisedEnd)
+}
+
+/** One of them. */
+export function raisedEnd(line: LineCase): FindingCandidate[] {
+  const { laid, design } = line
+  if (laid.line.end.at !== 'tank' || laid.end !== 'under-water') return []
+  const tank = design.tanks.find(({ id }) => id === laid.line.end.id)!
+  return stretchFix(
+    line,
+    { ...laid.mouth, zM: surfaceM(tank) + ABOVE_M },
+    sentence('Raise the end of {line} to {above} over the water', {
+      line: laid.line.name,
+      above: ['length', ABOVE_M],
+    }),
+  )
+}
+
 function inside(at: number, from: number, size: number): number {
   if (at >= from && at <= from + size) return at
   const margin = Math.min(INSIDE_M, size / 2)
@@ -56,7 +79,7 @@ function inside(at: number, from: number, size: number): number {
 }
 
 /** The last pipe along each axis that is off, when all of them can be changed. */
-function stretchFix(line: LineCase, wanted: Point, label: Sentence): FindingCandidate[] {
+export function stretchFix(line: LineCase, wanted: Point, label: Sentence): FindingCandidate[] {
   const changes = stretchRun(line.laid, wanted)
   if (!changes) return []
   const edits = changes.map(({ piece, key, toM }) => setTo([...piecesPath(line), piece, key], toM))

@@ -12,6 +12,7 @@ import { sentence } from '../quantity/index.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
 import { slower, throttled } from './flow/less-flow.ts'
 import { moreFlow, openedValves } from './flow/more-flow.ts'
+import { raisedEnd } from './line-end-fixes.ts'
 import { givingFlow, isNearer, wishOfLine, wishOfTank } from './flow/wish.ts'
 import type { Trials } from './trial.ts'
 
@@ -29,7 +30,10 @@ export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
     return opened ? [givingFlow(sentence('Open it'), opened.edits, ofLine(line))] : []
   }),
   fixesFor(noFlowAtThisSpeed, reachLine),
-  fixesFor(flowsBack, reachLine),
+  fixesFor(flowsBack, (line, fact, trials) => [
+    ...reachLine(line, fact, trials),
+    ...raisedEnd(line).map(({ label, edits }) => givingFlow(label, edits, ofLine(line))),
+  ]),
   fixesFor(flowShort, (feed, _, trials) => moreFlow(wishOfTank(feed), trials), {
     helps: (feed, _, after) => isNearer(wishOfTank(feed), after),
     otherwise: NO_REACH,

@@ -1,12 +1,5 @@
 import { setTo } from '../design/index.ts'
-import {
-  aboveFillLine,
-  chamberDepth,
-  CLEAR_OVER_WALL_M,
-  lightLeaks,
-  outageValues,
-  wallBelowNext,
-} from '../finding/index.ts'
+import { chamberDepth, CLEAR_OVER_WALL_M, lightLeaks, wallBelowNext } from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { depthIn, wallForDepth } from './chamber-depth.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
@@ -15,22 +8,6 @@ const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls fi
 
 /** What fixes the sump: where it runs, and its walls. */
 export const SUMP_FIXES: readonly FindingFixes[] = [
-  fixesFor(aboveFillLine, (outageCase) => {
-    const { outage, whole, returnIndex } = outageCase
-    if (outage.fillLineM === null) return []
-    return [
-      {
-        label: sentence('Fill the return chamber to {line}', {
-          line: outageValues(outageCase).line,
-        }),
-        brings: () =>
-          sentence('Leaves {margin} after a power cut.', {
-            margin: ['length', whole.design.sump.marginM],
-          }),
-        edits: [setTo(['sump', 'chambers', returnIndex, 'levelM'], outage.fillLineM)],
-      },
-    ]
-  }),
   fixesFor(wallBelowNext, ({ box, outWall }, { wall, overM }) => {
     const topM = Math.min(box.heightM, wall.topM + overM + CLEAR_OVER_WALL_M)
     return [

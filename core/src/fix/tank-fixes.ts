@@ -24,23 +24,28 @@ export const TANK_FIXES: readonly FindingFixes[] = [
   fixesFor(littleFreeboard, lowerWater),
 ]
 
-/** The overflow cut lower, or the level that is given without one. */
+/** The overflow's edge lower, or the level that is given where nothing sets it. */
 function lowerWater({ tank, index, solved }: TankCase): FindingCandidate[] {
-  const levelM = tank.rimM - GOOD_FREEBOARD_M
-  if (levelM <= 0) return []
   const { overflow } = tank
+  const lowerM = GOOD_FREEBOARD_M - solved.freeboardM
+  const crestM = (overflow?.crestM ?? 0) - lowerM
+  const levelM = tank.rimM - GOOD_FREEBOARD_M
+  if ((overflow ? crestM : levelM) <= 0) return []
+  const { label, edits } = overflow
+    ? {
+        label: sentence('Lower the overflow’s edge by {lower}', { lower: ['length', lowerM] }),
+        edits: [setTo(['tanks', index, 'overflow', 'crestM'], crestM)],
+      }
+    : {
+        label: sentence('Run the tank at {level}', { level: ['length', levelM] }),
+        edits: [setTo(['tanks', index, 'waterLevelM'], levelM)],
+      }
   return [
     {
-      label: sentence('Run the tank at {level}', { level: ['length', levelM] }),
-      brings: () => sentence('Leaves {left} to the rim.', { left: ['length', GOOD_FREEBOARD_M] }),
-      edits: [
-        overflow
-          ? setTo(
-              ['tanks', index, 'overflow', 'crestM'],
-              overflow.crestM - (GOOD_FREEBOARD_M - solved.freeboardM),
-            )
-          : setTo(['tanks', index, 'waterLevelM'], levelM),
-      ],
+      label,
+      brings: ({ whole }) =>
+        sentence('Leaves {left} to the rim.', { left: ['length', whole.tanks[index]!.freeboardM] }),
+      edits,
     },
   ]
 }

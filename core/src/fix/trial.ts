@@ -1,25 +1,56 @@
 import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
+import { matchEdits } from '../editing/index.ts'
 import { figuresOf, type FlowPlace, flowThere } from '../figures/index.ts'
-import { type Whole, wholeOf } from '../finding/index.ts'
+import { type Finding, findingsOf, type Whole, wholeOf } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
 import { type SteadyState, steadyState } from '../loop/index.ts'
+
+/** What the drills say of a design's findings. */
+export interface DrilledFindings {
+  /** With their drills' word in place of the steady one, the worst first. */
+  readonly findings: readonly Finding[]
+  /** Ids of the drills that wet the floor. */
+  readonly wet: ReadonlySet<string>
+}
+
+/** Asks the drills of a design; the one place that knows their word stands above this room (`basin`). */
+export type AskDrills = (whole: Whole, findings: readonly Finding[]) => DrilledFindings
 
 /** A design with a change made, brought to its steady state. */
 export class Trial {
   /** With its water as it was given. */
   readonly given: BasinDesign
   readonly steady: SteadyState
+  /** All that was changed, with what follows of itself. */
+  readonly edits: readonly Edit[]
+  readonly #ask: AskDrills
   #whole: Whole | null = null
+  #findings: readonly Finding[] | null = null
+  #drilled: DrilledFindings | null = null
 
-  constructor(given: BasinDesign) {
+  constructor(given: BasinDesign, edits: readonly Edit[], ask: AskDrills) {
     this.given = given
+    this.edits = edits
     this.steady = steadyState(given)
+    this.#ask = ask
   }
 
   /** Its figures, judged; worked out when they are asked for. */
   get whole(): Whole {
     this.#whole ??= wholeOf(this.steady, judged(this.steady, figuresOf(this.steady)))
     return this.#whole
+  }
+
+  /** What the steady state finds. */
+  get findings(): readonly Finding[] {
+    this.#findings ??= findingsOf(this.whole)
+    return this.#findings
+  }
+
+  /** What is found once its drills are run: many times the work. */
+  get drilled(): DrilledFindings {
+    this.#drilled ??= this.#ask(this.whole, this.findings)
+    return this.#drilled
   }
 
   /** What flows at a place. */
@@ -41,17 +72,23 @@ export class Trial {
 
 /** Changes of one design, each tried once however often it is asked for. */
 export class Trials {
-  readonly #given: BasinDesign
+  readonly before: Trial
+  readonly #ask: AskDrills
   readonly #tried = new Map<readonly Edit[], Trial>()
 
-  constructor(given: BasinDesign) {
-    this.#given = given
+  constructor(given: BasinDesign, ask: AskDrills) {
+    this.#ask = ask
+    this.before = new Trial(given, [], ask)
   }
 
   of(edits: readonly Edit[]): Trial {
     const known = this.#tried.get(edits)
     if (known) return known
-    const trial = new Trial(applyEdits(this.#given, edits))
+    const changed = applyEdits(this.before.given, edits)
+    const follow = matchEdits(changed)
+    const all = follow.length > 0 ? [...edits, ...follow] : edits
+    const given = follow.length > 0 ? applyEdits(changed, follow) : changed
+    const trial = new Trial(given, all, this.#ask)
     this.#tried.set(edits, trial)
     return trial
   }

@@ -29,17 +29,12 @@ export interface BlockedRow {
   readonly sensorStops: boolean
   /** An emergency that carries water here, and whose carrying is doubtful; null: none. */
   readonly leansOnId: string | null
+  /** The margin that counts, m: of the steady state, and of its drill once that is known; null: it spills. */
+  readonly leftM: number | null
   /** What its drill came to, once that is known. */
   readonly drilled: DrillSaid | null
   /** fine: what is left carries it, with more to the rim than that may be off. watch: just so, by a doubtful emergency, or a sensor stops it. */
   readonly verdict: 'fine' | 'watch' | 'stop'
-}
-
-/** The margin that counts, m: what its drill leaves, and never more than the steady state does where that carries it. */
-export function countingMarginM({ carries, marginM, drilled }: BlockedRow): number {
-  if (!drilled) return marginM
-  const left = drilled.outcome === 'wet' ? 0 : drilled.marginM
-  return carries ? Math.min(marginM, left) : left
 }
 
 /** What a row is judged with: the flow that comes, and how each drain would do its work. */
@@ -123,6 +118,7 @@ function rowOf(
     marginBandM,
     sensorStops,
     leansOnId,
+    leftM: carries ? marginM : null,
     drilled: null,
     verdict: isSure ? 'fine' : carries || sensorStops ? 'watch' : 'stop',
   }

@@ -9,3 +9,11 @@ export interface DrillSaid {
   readonly spilledM3: number
   readonly said: Sentence
 }
+
+/** The margin that counts, m: what its drill leaves, and never more than the steady state does; null: it spills. */
+export function leftByDrill(
+  steadyM: number | null,
+  { outcome, marginM }: DrillSaid,
+): number | null {
+  return outcome === 'wet' ? null : Math.min(steadyM ?? Infinity, marginM)
+}

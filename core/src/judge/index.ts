@@ -7,6 +7,6 @@ export {
   type SolvedOverflow,
   type SolvedSump,
 } from './judged.ts'
-export type { DrillSaid } from './drilled.ts'
+export { type DrillSaid, leftByDrill } from './drilled.ts'
 export type { RunsOver } from './runs-over.ts'
 export type { SolvedOutage } from './outage.ts'

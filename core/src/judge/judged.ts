@@ -7,7 +7,7 @@ import {
 } from '../figures/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import { type BlockedRow, blockedRows, countingMarginM } from './blocked.ts'
+import { type BlockedRow, blockedRows } from './blocked.ts'
 import { outageOf, type SolvedOutage } from './outage.ts'
 import { type RunsOver, runsOverOf } from './runs-over.ts'
 
@@ -133,12 +133,10 @@ function overNow(steady: SteadyState, overflow: RunningOverflow): RunsOver | nul
 /** The worst single blocked pipe: the one that leaves least to a rim, by the margin that counts; null: no drain is given. */
 export function worstBlocked(overflows: readonly SolvedOverflow[]): BlockedRow | null {
   const rows = flatMap(overflows, ({ blocked }) =>
-    blocked
-      .filter(({ drainIds }) => drainIds.length === 1)
-      .map((row) => ({ ...row, marginM: countingMarginM(row) })),
+    blocked.filter(({ drainIds }) => drainIds.length === 1),
   )
   return rows.reduce<BlockedRow | null>(
-    (worst, row) => (worst && worst.marginM <= row.marginM ? worst : row),
+    (worst, row) => (worst && (worst.leftM ?? 0) <= (row.leftM ?? 0) ? worst : row),
     null,
   )
 }

@@ -45,6 +45,8 @@ export interface SolvedOutage extends OutageRest {
   /** How far the margin may be off, m: by what stands over the rims. */
   readonly marginBandM: number
   readonly freeVolumeM3: number
+  /** The margin that counts, m: at rest, and of its drill once that is known; null: it spills. */
+  readonly leftM: number | null
   /** The same with every check valve stuck open; null: none is counted on. */
   readonly withoutCheck: OutageRest | null
   /** What its drill came to, once that is known. */
@@ -76,6 +78,7 @@ export function outageOf(
     drainBack: drainBackOf(steady, atRest, rest),
     marginBandM: aboveRimBandM3(steady, shareOf) / takingM2,
     freeVolumeM3: sum(chambers, (c) => spaces[c]!.areaM2 * (rimM - spaces[c]!.levelM)),
+    leftM: rested.spills ? null : rested.marginM,
     withoutCheck: counts ? withChecksOpen(steady, box) : null,
     drilled: null,
   }

@@ -28,13 +28,7 @@ export const COLOURED_BY: Readonly<Record<KeyFigureName, readonly FindingCode[]>
   ],
   speed: ['water-too-fast'],
   outage: ['sump-too-small', 'outage-elsewhere', 'above-fill-line', 'outage-held'],
-  skimmer: [
-    'cup-stays-on',
-    'skimmer-too-small',
-    'skimmer-too-large',
-    'skimmer-borderline',
-    'skimmer-depth',
-  ],
+  skimmer: ['cup-stays-on', 'skimmer-too-small', 'skimmer-too-large', 'skimmer-depth'],
   dose: ['lamp-without-flow', 'dose-short', 'dose-reached', 'lamp-old'],
   drills: [],
 }

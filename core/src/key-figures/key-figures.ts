@@ -112,15 +112,15 @@ function drain({ overflows, totals }: Found): Plain {
   return {
     id: 'drain',
     label: 'Drain margin',
-    value: measured('length', left.marginM, left.marginBandM),
-    beside: keyFigureWords('one blocked'),
+    value: leftOf(left),
+    beside: keyFigureWords(left.leftM === null ? 'spills with one blocked' : 'one blocked'),
     station: 'drains',
   }
 }
 
-/** At rest, and never more than its drill left on the way there. */
-const outageMarginM = ({ marginM, drilled }: NonNullable<Found['sump']['outage']>) =>
-  Math.min(marginM, drilled?.marginM ?? Infinity)
+/** A margin that counts; nil where it spills. */
+const leftOf = ({ leftM, marginBandM }: Readonly<{ leftM: number | null; marginBandM: number }>) =>
+  leftM === null ? measured('length', 0) : measured('length', leftM, marginBandM)
 
 /** After a power cut; until the sump has sizes, the fastest water. */
 function outage({ sump, totals }: Found): Plain {
@@ -136,8 +136,8 @@ function outage({ sump, totals }: Found): Plain {
   return {
     id: 'outage',
     label: 'Outage margin',
-    value: measured('length', outageMarginM(sump.outage), sump.outage.marginBandM),
-    beside: keyFigureWords('to the rim'),
+    value: leftOf(sump.outage),
+    beside: keyFigureWords(sump.outage.leftM === null ? 'spills' : 'to the rim'),
     station: 'sump',
   }
 }

@@ -18,6 +18,7 @@ export {
   measureOf,
   nearestSize,
   NEW_ROUGHNESS_M,
+  nextSizeDown,
   nextSizeUp,
   type PipeSize,
   RIBBED_FACTOR,

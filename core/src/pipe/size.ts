@@ -75,6 +75,15 @@ export function nextSizeUp(pipe: PipeSize): PipeSize | null {
   return larger ? { series: pipe.series, size: larger.size, boreM: null } : null
 }
 
+/** The next smaller size of its series; null where there is none. */
+export function nextSizeDown(pipe: PipeSize): PipeSize | null {
+  const row = seriesSize(pipe)
+  const smaller = sizesIn(pipe.series, measureOf(pipe)).findLast(
+    (other) => row && other.boreM < row.boreM / 1.02,
+  )
+  return smaller ? { series: pipe.series, size: smaller.size, boreM: null } : null
+}
+
 /** The size of a series whose bore is nearest to the wanted one, in the measure of what it goes with. */
 export function nearestSize(series: PipeSeries, boreM: number, measure: Measure): PipeSize {
   const nearest = sizesIn(series, measure).reduce((best, row) =>

@@ -3,6 +3,7 @@ import { applyEdits } from '../design/index.ts'
 import { FAST_M_PER_S } from '../finding/index.ts'
 import { boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence, type Sentence } from '../quantity/index.ts'
+import { soundness } from './sound.ts'
 import type { SizedOption, SizingWish, Values } from './wish.ts'
 
 /** A candidate in its rank, with why it stands there. */
@@ -16,8 +17,10 @@ export interface RankedOption extends SizedOption {
   readonly score: number
 }
 
-/** So many are shown. */
+/** So many are shown, */
 const SHOWN = 8
+/** of so many whose drills are run (choice). */
+const MOST_TRIED = 24
 /** A miss of the target counts by this whatever the keeper values. */
 const MISS_WEIGHT = 4
 /** What pipe of the usual bore adds to the price penalty (choice). */
@@ -37,20 +40,34 @@ export function rank(wish: SizingWish, candidates: readonly SizedOption[]): Rank
     const known = best.get(key)
     if (!known || score < known.score) best.set(key, { candidate, score })
   }
-  return [...best.values()]
-    .sort((a, b) => a.score - b.score)
-    .slice(0, SHOWN)
-    .map(({ candidate, score }) => {
-      const { flowBandM3PerS, wirePowerBandW } = solvedWith(wish, candidate)
-      return {
-        ...candidate,
-        flowBandM3PerS,
-        wirePowerBandW,
-        score,
-        label: labelOf(candidate),
-        reasons: reasonsOf(wish, candidate, least),
-      }
-    })
+  return soundOf(
+    wish,
+    [...best.values()].sort((a, b) => a.score - b.score),
+  ).map(({ candidate, score }) => {
+    const { flowBandM3PerS, wirePowerBandW } = solvedWith(wish, candidate)
+    return {
+      ...candidate,
+      flowBandM3PerS,
+      wirePowerBandW,
+      score,
+      label: labelOf(candidate),
+      reasons: reasonsOf(wish, candidate, least),
+    }
+  })
+}
+
+/** The best of them that add no stop and wet no floor. */
+function soundOf<Ranked extends { readonly candidate: SizedOption }>(
+  { design }: SizingWish,
+  ranked: readonly Ranked[],
+): Ranked[] {
+  const isSound = soundness(design)
+  const found: Ranked[] = []
+  for (const one of ranked.slice(0, MOST_TRIED)) {
+    if (found.length >= SHOWN) break
+    if (isSound(one.candidate.edits)) found.push(one)
+  }
+  return found
 }
 
 /** The return side with an option taken: the few that are shown are known as well as the design itself. */
@@ -59,6 +76,7 @@ const solvedWith = ({ design }: SizingWish, { edits }: SizedOption) =>
 
 interface Extremes {
   readonly powerW: number
+  readonly rankedPowerW: number
   readonly fastestMPerS: number
   readonly price: number
   readonly reserve: number
@@ -70,6 +88,7 @@ function extremes(candidates: readonly SizedOption[]): Extremes {
     candidates.reduce((low, option) => Math.min(low, of(option)), Infinity)
   return {
     powerW: least((option) => option.wirePowerW),
+    rankedPowerW: least((option) => option.rankedPowerW),
     fastestMPerS: least((option) => option.fastestMPerS),
     price: least(priceOf),
     reserve: -least((option) => -option.reserve),
@@ -84,7 +103,7 @@ function priceOf({ part }: SizedOption): number {
 /** Each value as a penalty of about 0 to 1, times how much the keeper cares. */
 function scoreOf(option: SizedOption, values: Values, least: Extremes): number {
   const heard = Math.max(0, option.fastestMPerS / FAST_M_PER_S - 0.4)
-  const power = option.wirePowerW / Math.max(least.powerW, 0.1) - 1
+  const power = option.rankedPowerW / Math.max(least.rankedPowerW, 0.1) - 1
   // Pipe and fittings cost about with the square of their bore.
   const price =
     (priceOf(option) - 1) / 4 + PIPE_WEIGHT * (boreOf(option.size).boreM / USUAL_BORE_M) ** 2

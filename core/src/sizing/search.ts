@@ -44,8 +44,9 @@ export function size(
   const candidates: SizedOption[] = []
   const cloud: { flowM3PerS: number; powerW: number }[] = []
   let looked = 0
+  const open = new Map<string, number>()
   tried.forEach((variant, i) => {
-    const trial = new Trial(wish, variant)
+    const trial = new Trial(wish, variant, open)
     for (const part of shelf) {
       if (fits(part, variant)) looked += trial.pump(part, candidates, cloud)
     }
@@ -55,13 +56,28 @@ export function size(
   return {
     looked,
     reaching: candidates.length,
-    options: rank(wish, candidates),
+    options: rank(wish, rightlySized(candidates)),
     cloud: cloud.filter((_, i) => i % every === 0),
   }
 }
 
+/** Those with neither too little nor far too much to spare; where there are none, those that come nearest. */
+function rightlySized(candidates: readonly SizedOption[]): readonly SizedOption[] {
+  const offBy = ({ spare }: SizedOption) => Math.max(0, SPARE.from - spare, spare - SPARE.to)
+  const least = candidates.reduce((low, option) => Math.min(low, offBy(option)), Infinity)
+  return candidates.filter((option) => offBy(option) <= (least > 0 ? least + NEAR_SPARE : 0))
+}
+
 /** Pipe much narrower or wider than a pump's outlet is nobody's choice (choice). */
-const BORE_OVER_OUTLET = { from: 0.55, to: 2 }
+const BORE_OVER_OUTLET = { from: 0.55, to: 1.4 }
+/** A pump that has so much to give, valve open and at full speed, over what is wanted is of the right size (choice). */
+const SPARE = { from: 1.3, to: 2.5 }
+/** Options this near in what they have to spare are alike, as a share of what is wanted (choice). */
+const NEAR_SPARE = 0.1
+/** Slower than this a pump runs far from where it was made for (choice). */
+const LEAST_SPEED = 0.45
+/** A pump that is turned far down counts with so much of its rated power, for ranking: it is no gain to buy one too large. */
+const LEAST_POWER_SHARE = 0.2
 
 function fits({ outletBoreM }: PumpPart, { size: own }: Variant): boolean {
   const share = boreOf(own).boreM / outletBoreM
@@ -80,8 +96,11 @@ class Trial {
   readonly #wanting: readonly { readonly wantedM3PerS: number; readonly link: number }[]
   readonly #bores: readonly { readonly link: number; readonly boreM: number }[]
   readonly #sizes: number
+  /** What each pump brings into each plumbing with its valve open, over what is wanted. */
+  readonly #open: Map<string, number>
 
-  constructor(wish: SizingWish, variant: Variant) {
+  constructor(wish: SizingWish, variant: Variant, open: Map<string, number>) {
+    this.#open = open
     const { layout } = variant
     const { pumpIndex, design } = wish
     this.#wish = wish
@@ -143,7 +162,10 @@ class Trial {
       if (!solved.ok) continue
       from = solved.value.flowsM3PerS
       const { met, over, flowM3PerS } = this.#reach(from)
-      if (speed === speeds[0]) atFull = met
+      if (speed === speeds[0]) {
+        atFull = met
+        if (this.#variant.opening === 1) this.#open.set(this.#key(part), met)
+      }
       const wireW = wirePowerW(power, Math.max(0, from[this.#pumpLink]!), speed)
       if (met > NEAR.from && over < NEAR.to) cloud.push({ flowM3PerS, powerW: wireW })
       if (met < REACHED.from || over > REACHED.to) continue
@@ -152,6 +174,11 @@ class Trial {
       )
     }
     return speeds.length
+  }
+
+  #key({ id }: PumpPart): string {
+    const { size: own, nozzles } = this.#variant
+    return `${id}/${own.size}/${nozzles}`
   }
 
   #candidate(
@@ -187,6 +214,8 @@ class Trial {
         0,
       ),
       reserve: FOULED_SHARE * atFull,
+      spare: this.#open.get(this.#key(part)) ?? atFull,
+      rankedPowerW: Math.max(wirePower, LEAST_POWER_SHARE * part.ratedPowerW),
       sizes: this.#sizes,
       edits: [...edits, ...choosePump(this.#wish.design, this.#wish.pumpIndex, part, speed)],
     }
@@ -214,6 +243,7 @@ class Trial {
 /** Full speed first. */
 function speedsOf(part: PumpPart): number[] {
   if (part.control === 'fixed-speed') return [1]
-  const steps = Math.floor((1 - part.leastSpeed) / SPEED_STEP + 1e-9)
+  const least = Math.max(LEAST_SPEED, part.leastSpeed)
+  const steps = Math.floor((1 - least) / SPEED_STEP + 1e-9)
   return Array.from({ length: steps + 1 }, (_, i) => Math.round((1 - i * SPEED_STEP) * 1e4) / 1e4)
 }

@@ -37,6 +37,10 @@ export interface SizedOption {
   readonly fastestMPerS: number
   /** Flow at full speed, fouled, over the wanted flow. */
   readonly reserve: number
+  /** Flow at full speed with its valve wide open, over the wanted flow. */
+  readonly spare: number
+  /** What its power counts as when options are ranked, W; no figure that is shown. */
+  readonly rankedPowerW: number
   readonly sizes: number
   readonly edits: readonly Edit[]
 }

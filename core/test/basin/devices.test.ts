@@ -11,11 +11,10 @@ import {
   set,
   solvedWith,
 } from '../a-treated-loop.ts'
-import { fixesOf } from '../found.ts'
+import { fixesOf, steadyFixes } from '../found.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { L_PER_H } from '../tables.ts'
 import { setTo } from '../../src/design/edit.ts'
-import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import {
   allDrills,
   applyEdits,
@@ -153,7 +152,7 @@ describe('a skimmer that is too tall', () => {
   })
   test('that nothing fixes is said so', () => {
     const none = named(solveBasin(tall(0, 0.45)).findings, 'cup-stays-on')
-    const { fixes, otherwise } = fixesOfFinding(tall(0, 0.45), none)
+    const { fixes, otherwise } = steadyFixes(tall(0, 0.45), none)
     expect(fixes).toEqual([])
     expect(otherwise?.text).toMatch(/shorter one/)
   })

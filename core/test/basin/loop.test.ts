@@ -270,7 +270,11 @@ describe('findings of the way down', () => {
     [
       'runs-dry-soon',
       'a thirsty room',
-      { 'sump.evaporationMmPerDay': 30, 'returnSide.pumps.0.inletHeightM': 0.1 },
+      {
+        'sump.evaporationMmPerDay': 30,
+        'returnSide.pumps.0.inletHeightM': 0.1,
+        'sump.topOff': null,
+      },
     ],
     ['wall-below-next', 'a low first wall', { 'sump.walls.0.topM': 0.05 }],
     ['sump-too-small', 'a low sump', { 'sump.marginM': 0.36 }],

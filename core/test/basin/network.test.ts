@@ -1,3 +1,4 @@
+import { steadyFixes } from '../found.ts'
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { expectClose } from '../close.ts'
 import { comparePumps } from '../../src/basin/compare-pumps.ts'
@@ -5,7 +6,6 @@ import { dutyCurves, systemCurve } from '../../src/basin/curves.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import type { BasinDesign, ReturnLine } from '../../src/design/design.ts'
 import { applyEdits, insertAt, setTo } from '../../src/design/edit.ts'
-import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { layOut } from '../../src/layout/layout.ts'
 import { makeLine } from '../../src/network/line.ts'
 import { makeNetwork } from '../../src/network/network.ts'
@@ -171,7 +171,7 @@ describe('several pumps and tanks', () => {
     const past = solveBasin(two).findings.find(
       ({ code, tankId }) => code === 'flow-past' && tankId === 'tank',
     )!
-    const after = solveBasin(applyEdits(two, fixesOfFinding(two, past).fixes[0]!.edits)).tanks
+    const after = solveBasin(applyEdits(two, steadyFixes(two, past).fixes[0]!.edits)).tanks
     expect(after[0]!.flowM3PerS).toBeLessThan(solveBasin(two).tanks[0]!.flowM3PerS)
     expect(after[1]!.flowM3PerS).toBeGreaterThan(solveBasin(two).tanks[1]!.flowM3PerS)
   })

@@ -45,6 +45,18 @@ export const waterOf = (given: CheckDrill): Water =>
   waterAt({ salinityPpt: num(given, 'S_ppt'), temperatureC: num(given, 'T_C') })
 const PLAIN: Water = waterAt({ salinityPpt: 35, temperatureC: 25 })
 
+/** Holds a figure against the table's; a row that has none is a fault of the test. */
+export function near(what: string, got: number, wanted: unknown, within: number): void {
+  if (typeof wanted !== 'number') throw new Error(`${what}: the table has none`)
+  if (!(Math.abs(got - wanted) <= within)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
+}
+/** A level, to a fifth of a millimetre. */
+export const level = (what: string, got: number, wanted: unknown): void =>
+  near(what, got, wanted, 2e-4)
+/** A moment, to half a hundredth. */
+export const time = (what: string, got: number, wanted: unknown, leastS = 0.05): void =>
+  near(what, got, wanted, Math.max(leastS, 0.005 * Number(wanted)))
+
 /** A table's line as a full pipe, a stopped pump in it where there is one. */
 export function fallOf(line: CheckLine, water = PLAIN, more: readonly CheckFitting[] = []): Fall {
   return makeFall(checkLine(line, more), [], false, water)

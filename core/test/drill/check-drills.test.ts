@@ -8,12 +8,14 @@ import {
   FLOOR,
   flowOn,
   heightOf,
+  level,
   num,
   ofKind,
   openPipe,
   pumpFlowOf,
   rimOf,
   throughFall,
+  time,
   vessel,
   waterOf,
 } from './check-drill.ts'
@@ -29,14 +31,6 @@ import { brent } from '../../src/numeric/brent.ts'
 import { risingRoot } from '../../src/numeric/rising-root.ts'
 import { flowOver, headOver } from '../../src/weir/rim.ts'
 
-const LEVEL_M = 2e-4
-const level = (what: string, got: number, wanted: number) => {
-  if (!(Math.abs(got - wanted) <= LEVEL_M)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
-}
-const time = (what: string, got: number, wanted: number, leastS = 0.05) => {
-  const within = Math.max(leastS, 0.005 * wanted)
-  if (!(Math.abs(got - wanted) <= within)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
-}
 const record = (given: CheckDrill, name: string) => given[name] as Record<string, unknown>
 
 describe('a tank runs down over its rim when the pump stops', () => {

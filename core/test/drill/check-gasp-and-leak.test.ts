@@ -4,10 +4,13 @@ import {
   type CheckDrill,
   flowOn,
   heightOf,
+  level,
+  near,
   num,
   ofKind,
   pumpFlowOf,
   rimOf,
+  time,
   vessel,
 } from './check-drill.ts'
 import { brineOf, mixed, salinityPpt } from '../../src/drill/brine.ts'
@@ -19,13 +22,6 @@ import { waterAt } from '../../src/fluid/water.ts'
 import { headOver } from '../../src/weir/rim.ts'
 
 type Row = Readonly<Record<string, unknown>>
-
-const near = (what: string, got: number, wanted: unknown, within: number) => {
-  if (typeof wanted !== 'number') throw new Error(`${what}: the table has none`)
-  if (!(Math.abs(got - wanted) <= within)) throw new Error(`${what}: got ${got}, wanted ${wanted}`)
-}
-const time = (what: string, got: number, wanted: unknown) =>
-  near(what, got, wanted, Math.max(0.05, 0.005 * Number(wanted)))
 
 const [DISPLAY, BOX, RETURN, CAN, FLOOR] = [0, 1, 2, 3, 4] as const
 
@@ -99,22 +95,22 @@ describe('a pump that draws air gasps on or stays dry, and the worse counts', ()
     const { result } = given
     const ran = gasped(given)
     near('flow', ran.flow / L_PER_H, result.flow_at_start_L_h, 0.1)
-    near('head', ran.headM, result.weir_head_at_start_m, 2e-4)
+    level('head', ran.headM, result.weir_head_at_start_m)
     time('top-off', ran.topOffStartsS, result.top_off_starts_s)
     time('air', ran.airS, result.pump_draws_air_s)
-    near('display', ran.atAir[DISPLAY]!, result.display_level_then_m, 2e-4)
-    near('box', ran.atAir[BOX]!, result.box_level_then_m, 2e-4)
+    level('display', ran.atAir[DISPLAY]!, result.display_level_then_m)
+    level('box', ran.atAir[BOX]!, result.box_level_then_m)
     const gasping = result.gasping as Row
     if (result.rim_reached_before_that_s === null && gasping.rim_reached_s !== null) {
       time('rim', ran.gasping.rimS, gasping.rim_reached_s)
       time('can', ran.gasping.emptyS, gasping.can_empty_s)
       // The table's tank stops at its rim; here water stands a hair over it to run off.
       near('floor', ran.gasping.levelsM[FLOOR]! * 1000, gasping.litres_on_floor_L, 0.2)
-      near('end', ran.gasping.levelsM[DISPLAY]!, gasping.display_level_in_the_end_m, 2e-4)
+      level('end', ran.gasping.levelsM[DISPLAY]!, gasping.display_level_in_the_end_m)
     }
     const dry = result.stays_dry as Row
     time('dry', ran.dry.endsS, dry.top_off_ends_s)
-    near('chamber', ran.dry.levelsM[RETURN]!, dry.chamber_level_in_the_end_m, 2e-4)
+    level('chamber', ran.dry.levelsM[RETURN]!, dry.chamber_level_in_the_end_m)
     near('left', ran.dry.levelsM[CAN]! * 1000, dry.can_left_L, 0.02)
     const worse = ran.gasping.levelsM[FLOOR]! > ran.dry.levelsM[FLOOR]! + 1e-6
     expect(worse ? 'gasping' : 'stays_dry').toBe(result.worse)

@@ -9,7 +9,7 @@ import { worstFirst } from '../../src/drill/better.ts'
 import { drillsOf } from '../../src/drill/drills.ts'
 import { chained } from '../../src/drill/own-drill.ts'
 import { makePlant } from '../../src/drill/plant.ts'
-import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
+import { fixesOfDrill } from '../../src/basin/offered-fixes.ts'
 import {
   allDrills,
   applyEdits,

@@ -1,7 +1,7 @@
 import { verdictOf } from '../../src/drill/verdict.ts'
 import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
-import { fixesOfDrill } from '../../src/fix/fixes-of-drill.ts'
+import { fixesOfDrill } from '../../src/basin/offered-fixes.ts'
 import { allDrills, applyEdits, type BasinDesign, say, steadyState } from '../../src/index.ts'
 import { simulateDrill } from '../../src/lab.ts'
 import { describe, expect, test } from '@jest/globals'

@@ -62,12 +62,6 @@ const lampIn = (line: string) => withDevices(aLoop({ line }), aSterilizer({ line
 /** What the loop's heaters must do. */
 const LOOP_WANTS_W = solveBasin(aHeatedLoop([])).heat!.coldest.wantedW
 
-/** Ratings that are so many times the water, at any load. */
-function ratedAt(times: number) {
-  const ratedM3 = times * solveBasin(TREATED).treatment.load.systemVolumeM3
-  return { light: ratedM3, medium: ratedM3, heavy: ratedM3 }
-}
-
 interface Case {
   /** A design the code is found of. */
   readonly fires: BasinDesign
@@ -195,6 +189,11 @@ const CASES: Partial<Record<FindingCode, Case>> = {
     fires: withChanges(LOOP, holed({ upM: 0.03 })),
     silent: withChanges(LOOP, holed({})),
   },
+  'hole-outside-box': {
+    fires: withChanges(LOOP, holed({ panel: 'floor', alongM: 0.1, upM: 0.1 })),
+    silent: withChanges(LOOP, holed({ panel: 'floor', alongM: 0.5, upM: 0.43 })),
+  },
+  'drain-outside-box': once(LOOP, { 'drains.0.inlet.place.xM': 0.05 }),
   'hung-loses-prime': {
     fires: withChanges(aHungBox(), { 'tanks.0.floorHeightM': 1 }),
     silent: aHungBox(),
@@ -203,6 +202,7 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   'siphon-untuned': { fires: LOOP, silent: aLoop({ school: 'vented-emergency' }) },
   'siphon-cannot-match': once(LOOP, { 'drains.0.run.size.boreM': 0.012 }),
   'siphon-near-air': once(LOOP, {
+    'drains.0.inlet.form': 'open',
     'drains.0.run.pieces': [],
     'drains.0.run.size': { series: 'schedule-40', size: '1 1/2', boreM: null },
   }),
@@ -216,7 +216,9 @@ const CASES: Partial<Record<FindingCode, Case>> = {
     'sump.chambers.1.wantsDepth': { leastM: 0.01, mostM: 0.02 },
   }),
   'bubbles-reach-pump': once(LOOP, { 'sump.box.widthM': 0.2 }),
-  'runs-dry-soon': once(LOOP, { 'returnSide.pumps.0.inletHeightM': 0.1 }),
+  'runs-dry-soon': once(withChanges(LOOP, { 'sump.topOff': null }), {
+    'returnSide.pumps.0.inletHeightM': 0.1,
+  }),
   'wall-below-next': once(LOOP, { 'sump.chambers.5.levelM': 0.304 }),
   'chamber-runs-over': once(LOOP, { 'sump.chambers.5.levelM': 1.52 }),
   'light-leaks': until(LOOP, { 'sump.chambers.2.use': 'skimmer' }),
@@ -276,6 +278,21 @@ const CASES: Partial<Record<FindingCode, Case>> = {
       { flowM3PerS: 0.001, headM: 0 },
     ],
   }),
+  'chamber-without-flow': {
+    fires: withChanges(LOOP, {
+      drains: LOOP.drains.map((drain) => ({ ...drain, end: { ...drain.end, id: 'sump' } })),
+    }),
+    silent: LOOP,
+  },
+  'level-below-floor': once(LOOP, { 'sump.chambers.5.levelM': 0.01 }),
+  'pipe-through-panel': {
+    fires: aBasin('union, up 1 m, elbow, left 300 mm', { 'returnSide.pumps.0.outlet.xM': 0.8 }),
+    silent: PLAIN,
+  },
+  'end-outside-chamber': once(LOOP, {
+    'drains.2.run.pieces': [{ id: 'down', kind: 'pipe', direction: 'down', lengthM: 0.6 }],
+  }),
+  'pump-outside-chamber': once(LOOP, { 'returnSide.pumps.0.outlet.xM': 1.2 }),
   'chamber-starved': { fires: DRAWN_BEFORE_THE_DRAINS, silent: LOOP },
   'lamp-glued-in': {
     fires: lampIn('up 300 mm, sterilizer k 5, union, up 700 mm, elbow, left 300 mm'),
@@ -292,10 +309,6 @@ const CASES: Partial<Record<FindingCode, Case>> = {
   'water-too-warm': {
     fires: aHeatedLoop([], { warmestRoomC: 36 }),
     silent: aHeatedLoop([], { warmestRoomC: 36, chillerW: 5000 }),
-  },
-  'skimmer-borderline': {
-    fires: withChanges(TREATED, { 'sump.devices.0.part.skimmer.ratedM3': ratedAt(0.85) }),
-    silent: withChanges(TREATED, { 'sump.devices.0.part.skimmer.ratedM3': ratedAt(1) }),
   },
   'ports-do-not-meet': {
     fires: withChanges(lampIn(LAMP_RUN), { 'sump.devices.0.part.sterilizer.portBoreM': 0.019 }),

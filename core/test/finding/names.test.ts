@@ -1,10 +1,10 @@
+import { steadyFixes } from '../found.ts'
 import { aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
 import { aLoop } from '../a-loop.ts'
 import { INSIDE } from '../a-treated-loop.ts'
 import {
   allDrills,
   type BasinDesign,
-  fixesOfFinding,
   logWords,
   say,
   solveBasin,
@@ -51,7 +51,7 @@ function allSaid(design: BasinDesign, logs: ReturnType<typeof logsOf>): string[]
   const found = solveBasin(design).findings.flatMap((finding) => [
     finding.title,
     finding.reason,
-    ...fixesOfFinding(design, finding).fixes.flatMap(({ label, brings }) => [label, brings]),
+    ...steadyFixes(design, finding).fixes.flatMap(({ label, brings }) => [label, brings]),
   ])
   const drilled = allDrills(steadyState(design)).flatMap(({ title }, i) => [
     title,

@@ -1,3 +1,4 @@
+import { steadyFixes } from '../found.ts'
 import { aHeatedLoop } from '../a-heated-loop.ts'
 import { describe, expect, test } from '@jest/globals'
 import { aBasin } from '../a-basin.ts'
@@ -10,7 +11,6 @@ import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits } from '../../src/design/edit.ts'
 import { type Finding, RULES, sameFinding } from '../../src/finding/index.ts'
 import { SEVERITY_ORDER } from '../../src/finding/severity.ts'
-import { fixesOfFinding } from '../../src/fix/fixes-of-finding.ts'
 import { say, type Sentence } from '../../src/quantity/index.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
 
@@ -107,7 +107,7 @@ describe.each(Object.entries(TROUBLED))('%s', (name, design) => {
 
   test('no fix that is offered makes its finding worse, and each says in words what it brings', () => {
     for (const finding of findings) {
-      const { fixes, otherwise } = fixesOfFinding(design, finding)
+      const { fixes, otherwise } = steadyFixes(design, finding)
       if (otherwise) reads(otherwise)
       // What to do otherwise is said only where nothing that was tried helps.
       expect(otherwise === null || fixes.length === 0).toBe(true)
@@ -133,5 +133,5 @@ describe.each(Object.entries(TROUBLED))('%s', (name, design) => {
 test('a finding that is not of this design has no fix here', () => {
   const [finding] = solveBasin(TROUBLED['a pump too weak']!).findings
   const elsewhere = { ...finding!, tankId: 'nobody', lineId: 'nobody' }
-  expect(fixesOfFinding(aBasin(), elsewhere)).toEqual({ fixes: [], otherwise: null })
+  expect(steadyFixes(aBasin(), elsewhere)).toEqual({ fixes: [], otherwise: null })
 })

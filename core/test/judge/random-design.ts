@@ -1,11 +1,13 @@
 import { aBasin, aLine, TEST_PUMP } from '../a-basin.ts'
 import { setTo } from '../../src/design/edit.ts'
+import { middleOfChamber } from '../../src/design/in-chamber.ts'
 import {
   applyEdits,
   type BasinDesign,
   type ChamberUse,
   type DisplayTank,
   type OverflowForm,
+  type Point,
   type PumpPart,
   type ReturnLine,
   solveBasin,
@@ -122,20 +124,25 @@ const sizeFor = (flowM3PerS: number, mPerS: number) => {
   return RETURN_SIZES[at < 0 ? bores.length - 1 : at]!
 }
 
-/** Where the pump stands. */
-const PUMP_X_M = 0.1
+/** The pump stands so far from the right end of its sump, m. */
+const FROM_END_M = 0.08
+/** Pipe before each tee, m. */
+const TEE_UP_M = 0.06
 
-/** Up to a tank, over its rim and in: in air or under water, with or without a check valve. */
-function upTo(dice: Dice, { tank }: Sized, fromM: number, tee: string): string {
-  const byMm = Math.round(1000 * (tank.xM + tank.lengthM / 2 - PUMP_X_M))
-  const across = byMm > 0 ? `right ${byMm} mm` : `left ${Math.max(20, -byMm)} mm`
+/** Up behind a tank, over its rim and in: in air or under water, with or without a check valve. */
+function upTo(dice: Dice, { tank }: Sized, from: Point, tee: string): string {
+  const isBehind = from.xM > tank.xM + 0.03 && from.xM < tank.xM + tank.lengthM - 0.03
+  const byMm = isBehind ? 0 : Math.round(1000 * (tank.xM + tank.lengthM / 2 - from.xM))
+  const way = byMm > 0 ? 'right' : 'left'
+  const across = byMm === 0 ? '' : `elbow, ${way} ${Math.abs(byMm)} mm, `
+  const frontMm = Math.round(1000 * (from.yM - tank.yM - tank.widthM * 0.6))
   const surfaceM = tank.floorHeightM + tank.waterLevelM
   const overM = tank.floorHeightM + tank.rimM + 0.04
   const under = dice.oneIn(2)
   const check = dice.oneIn(3) ? 'check, ' : ''
   const downMm = Math.round(1000 * (under ? overM - surfaceM + dice.between(0.02, 0.12) : 0.02))
-  const riseMm = Math.round(1000 * (overM - fromM))
-  return `union, ${check}${tee}up ${riseMm} mm, elbow, ${across}, elbow, down ${downMm} mm`
+  const riseMm = Math.round(1000 * (overM - from.zM))
+  return `union, ${check}${tee}up ${riseMm} mm, ${across}elbow, front ${frontMm} mm, elbow, down ${downMm} mm`
 }
 
 /** A keeper's whole system, as likely as any: tanks, boxes, drains, sump, pump, takeoffs. */
@@ -153,9 +160,15 @@ export function randomDesign(seed: number): BasinDesign {
     (sum, { tank }) => sum + tank.lengthM * tank.widthM * tank.heightM,
     0,
   )
-  const box = aSumpBox(dice, litresM3 * dice.between(0.15, 0.5), first.tank)
+  const behindM = Math.max(...sized.map(({ tank }) => tank.yM + tank.widthM)) + 0.03
+  const box = { ...aSumpBox(dice, litresM3 * dice.between(0.15, 0.5), first.tank), yM: mm(behindM) }
   const takeoffs = dice.oneIn(2) ? 0 : Math.floor(dice.between(1, MOST_TAKEOFFS + 1))
   const outletM = box.floorHeightM + 0.12
+  const outlet = {
+    xM: mm(box.xM + box.lengthM - FROM_END_M),
+    yM: mm(box.yM + box.widthM / 2),
+    zM: outletM,
+  }
   const liftM = first.tank.floorHeightM + first.tank.rimM - outletM
   const pump = aPump(flowM3PerS + takeoffs * TAKEOFF_M3_PER_S, liftM)
   const withTanks = applyEdits(plain, [
@@ -164,12 +177,12 @@ export function randomDesign(seed: number): BasinDesign {
       sized.map(({ tank }) => tank),
     ),
     setTo(['pumps'], [pump]),
-    setTo(['returnSide', 'pumps', 0, 'outlet'], { xM: PUMP_X_M, yM: 0.15, zM: outletM }),
+    setTo(['returnSide', 'pumps', 0, 'outlet'], outlet),
   ])
   const uses = dice.of(SUMPS)
   const sump = newSump(withTanks.sump, box, uses)
   const whole = applyEdits(withTanks, sumpEdits(withTanks, sump))
-  const laid = withReturn(dice, whole, { sized, flowM3PerS, outletM, takeoffs })
+  const laid = withReturn(dice, whole, { sized, flowM3PerS, outlet, takeoffs })
   return withWayDown(dice, laid, sized)
 }
 
@@ -194,15 +207,15 @@ function withReturn(
   given: {
     readonly sized: readonly Sized[]
     readonly flowM3PerS: number
-    readonly outletM: number
+    readonly outlet: Point
     readonly takeoffs: number
   },
 ): BasinDesign {
-  const { sized, flowM3PerS, outletM, takeoffs } = given
-  const forTees = 'up 60 mm, tee, '.repeat(takeoffs + sized.length - 1)
-  const riseM = 0.06 * (takeoffs + sized.length - 1)
+  const { sized, flowM3PerS, outlet, takeoffs } = given
+  const forTees = `up ${TEE_UP_M * 1000} mm, tee, `.repeat(takeoffs + sized.length - 1)
+  const riseM = TEE_UP_M * (takeoffs + sized.length - 1)
   const size = { series: 'schedule-40', size: sizeFor(flowM3PerS, 1.6), boreM: null } as const
-  const typed = upTo(dice, sized[0]!, outletM + riseM, forTees)
+  const typed = upTo(dice, sized[0]!, { ...outlet, zM: outlet.zM + riseM }, forTees)
   const main = aLine(
     'main',
     { at: 'pump', id: 'pump' },
@@ -211,9 +224,9 @@ function withReturn(
   )
   const tees = main.run.pieces.filter(({ kind }) => kind === 'tee').map(({ id }) => id)
   const lines: ReturnLine[] = [main]
-  sized.slice(1).forEach((one) => {
+  sized.slice(1).forEach((one, nth) => {
     const small = { ...size, size: sizeFor(one.flowM3PerS, 1.6) }
-    const up = upTo(dice, one, outletM + riseM, '')
+    const up = upTo(dice, one, { ...outlet, zM: outlet.zM + TEE_UP_M * (nth + 1) }, '')
     const end = { at: 'tank', id: one.tank.id } as const
     lines.push(
       aLine(one.tank.id, { at: 'tee', id: tees.shift()! }, { typed: up, size: small }, end),
@@ -221,9 +234,11 @@ function withReturn(
   })
   const { chambers } = design.sump
   tees.forEach((id, i) => {
-    const end = { at: 'chamber', id: dice.of(chambers).id } as const
+    const chamber = dice.of(chambers)
+    const end = { at: 'chamber', id: chamber.id } as const
+    const leftMm = Math.round(1000 * (outlet.xM - middleOfChamber(design.sump, chamber.id)!.xM))
     const laid = {
-      typed: 'left 200 mm, ball 35%, elbow, down 50 mm',
+      typed: `${leftMm >= 0 ? 'left' : 'right'} ${Math.max(10, Math.abs(leftMm))} mm, ball 35%, elbow, down 50 mm`,
       size: { ...size, size: '1/2' },
     }
     lines.push(aLine(`takeoff-${i + 1}`, { at: 'tee', id }, laid, end))
@@ -246,7 +261,11 @@ function withWayDown(dice: Dice, design: BasinDesign, sized: readonly Sized[]): 
       'hung-box',
     ] as const)
     const first = before.sump.chambers[0]!.id
-    const overflow = newOverflow(before.tanks[i]!, form, 'back', first)
+    const overflow = newOverflow(
+      before.tanks[i]!,
+      { form, place: 'back' },
+      { rearChamberId: first, flowM3PerS: tanks[i]!.flowM3PerS },
+    )
     const withBox = applyEdits(before, [setTo(['tanks', i, 'overflow'], overflow)])
     const drains = newDrains(withBox, {
       tankId: tank.id,

@@ -32,11 +32,10 @@ export function holdsOf(design: BasinDesign, name: string): Held {
     const verdict = drillVerdict(steady, drill)
     asked.set(drill.id, verdict)
     if (!(verdict.unaccounted < 1e-9)) faults.push(`${name} ${drill.id}: water made or lost`)
-    // A pump that gasps for half a day is left at that, and its verdict says so.
-    const gasps = verdict.log.some(
-      ({ what }) => 'event' in what && what.event.kind === 'pump-draws-air' && what.event.gasps,
-    )
-    const ended = verdict.atRest || drill.evaporates || gasps
+    for (const vessel of drawnBelowFloor(design, verdict)) {
+      faults.push(`${name} ${drill.id}: ${vessel} is drawn below its floor`)
+    }
+    const ended = verdict.atRest || drill.evaporates
     const short = verdict.endS < drill.durationS - 1 && !ended
     if (short) faults.push(`${name} ${drill.id}: given up after ${verdict.endS} s`)
   }
@@ -44,6 +43,18 @@ export function holdsOf(design: BasinDesign, name: string): Held {
   faults.push(...overWetFloor(drilled, asked, name))
   const { alike, otherwise } = agreement(solved, asked, name)
   return { faults, drills: drills.length, alike, otherwise }
+}
+
+/** Tanks and chambers that give more water than they hold. */
+function drawnBelowFloor({ tanks, sump }: BasinDesign, { vessels }: Verdict): string[] {
+  return vessels
+    .filter(({ kind, vesselId, lowestM }) => {
+      if (kind === 'box') return false
+      const tank = tanks.find(({ id }) => id === vesselId)
+      const floorM = (kind === 'tank' ? tank?.floorHeightM : sump.box?.floorHeightM) ?? -Infinity
+      return lowestM < floorM - MOST_MOVED_M
+    })
+    .map(({ name }) => name)
 }
 
 /** A finding that calls fine, or watches, what its own drill puts on the floor. */

@@ -193,7 +193,12 @@ describe('case 4: a vented pipe carries what its narrowest passes', () => {
 
 describe('case 7: one tube of a hung box for more than it passes', () => {
   test('is a stop that names it, and no drill of it is called fine', () => {
-    const design = aLoop({ form: 'hung-box' })
+    const design = aLoop({
+      form: 'hung-box',
+      changes: {
+        'tanks.0.overflow.passage': { kind: 'siphon', count: 1, boreM: 0.025, lengthM: 0.6 },
+      },
+    })
     const { findings } = lastWord.solveWithLastWord(design)
     const over = findings.find(({ code }) => code === 'runs-over-now')!
     expect(over.severity).toBe('stop')

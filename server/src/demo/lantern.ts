@@ -98,6 +98,7 @@ const SIPHON: Drain = {
     ),
   },
   end: { at: 'chamber', id: 'drain-chamber', landing: 'sock' },
+  keepsMatch: false,
 }
 
 const TRICKLE: Drain = {
@@ -118,6 +119,7 @@ const TRICKLE: Drain = {
     }),
   },
   end: { at: 'chamber', id: 'drain-chamber', landing: 'open' },
+  keepsMatch: false,
 }
 
 const EMERGENCY: Drain = {
@@ -141,6 +143,7 @@ const EMERGENCY: Drain = {
     ),
   },
   end: { at: 'chamber', id: 'drain-chamber', landing: 'open' },
+  keepsMatch: false,
 }
 
 /** Built at the station from 8 mm panels. */

@@ -104,6 +104,7 @@ function drainAt({ tankId, name, xM }: Side, pipe: Pipe): Drain {
     inlet: { form: pipe.form, place: { xM: xM + dx, yM: 0.63, zM }, openAreaRatio: 2.5 },
     run: { size: METRIC_32, ...NEW_PIPE, pieces: pipe.pieces },
     end: pipe.end ?? INTO_SUMP,
+    keepsMatch: false,
   }
 }
 
@@ -236,7 +237,7 @@ export const TWO_SISTERS: DemoBasin = {
       pumps: [
         aPump('rowan-50', 0.95, {
           chamberId: 'sump',
-          outlet: { xM: 0.5, yM: 0.3, zM: 0.14 },
+          outlet: { xM: 0.97, yM: 0.3, zM: 0.14 },
           inletHeightM: 0.11,
         }),
       ],
@@ -271,7 +272,7 @@ export const TWO_SISTERS: DemoBasin = {
             ...NEW_PIPE,
             pieces: inOrder(
               'east',
-              pipe('right', 0.5),
+              pipe('right', 0.05),
               ball(0.6),
               union,
               elbow,

@@ -41,8 +41,8 @@ const outlets = computed(() =>
             id: line.id,
             index: i,
             name: line.name,
-            flowM3PerS: store.solved!.returnSide.lines[i]!.flowM3PerS,
-            flowBandM3PerS: store.solved!.returnSide.lines[i]!.flowBandM3PerS,
+            flowM3PerS: store.steady!.returnSide.lines[i]!.flowM3PerS,
+            flowBandM3PerS: store.steady!.returnSide.lines[i]!.flowBandM3PerS,
             own: line.wantedFlowM3PerS,
             target: targets.value.find(({ lineId }) => lineId === line.id)?.flowM3PerS ?? null,
           },
@@ -54,7 +54,7 @@ const targets = computed(() =>
   targetsOf(
     store.shown!,
     Object.fromEntries(
-      store.solved!.tanks.map(({ tankId, wantedFlowM3PerS }) => [tankId, wantedFlowM3PerS]),
+      store.steady!.tanks.map(({ tankId, wantedFlowM3PerS }) => [tankId, wantedFlowM3PerS]),
     ),
   ),
 )
@@ -89,7 +89,7 @@ const nameOf = (lineId: string) =>
   store.shown!.returnSide.lines.find(({ id }) => id === lineId)?.name ?? ''
 /** As the line runs now: an option is known no better. */
 const bandOf = (lineId: string) =>
-  store.solved!.returnSide.lines.find((line) => line.lineId === lineId)?.flowBandM3PerS ?? 0
+  store.steady!.returnSide.lines.find((line) => line.lineId === lineId)?.flowBandM3PerS ?? 0
 const offText = (off: number) =>
   Math.abs(off) < 0.005 ? 'met' : `${off > 0 ? '+' : '−'}${Math.round(Math.abs(off) * 100)}%`
 

@@ -4,10 +4,17 @@ import { say, type Finding, type OfferedFixes, type Severity } from '@yew-basin/
 import { useId } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
+import SideEffects from './SideEffects.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** What fixes it comes when it was tried; null: not yet. */
-defineProps<{ finding: Finding; open: boolean; offered: OfferedFixes | null }>()
+defineProps<{
+  finding: Finding
+  open: boolean
+  offered: OfferedFixes | null
+  /** It is being looked for. */
+  trying: boolean
+}>()
 defineEmits<{ toggle: [] }>()
 const store = useDesign()
 const units = useUnits()
@@ -45,11 +52,13 @@ const TONES: Record<Severity, string> = {
         {{ say(finding.reason, units.family) }}
         <template v-if="offered?.otherwise">{{ say(offered.otherwise, units.family) }}</template>
       </p>
+      <p v-if="trying" class="caption">Changes are being tried…</p>
       <ul v-if="offered && offered.fixes.length > 0 && !store.preview" class="mb-1 mt-2 space-y-1">
         <li v-for="(fix, k) in offered.fixes" :key="k" class="flex items-center gap-2">
           <span class="grow leading-tight">
             {{ say(fix.label, units.family) }}
             <span class="caption block">{{ say(fix.brings, units.family) }}</span>
+            <SideEffects :fix="fix" />
           </span>
           <button
             class="button"

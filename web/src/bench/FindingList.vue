@@ -44,6 +44,7 @@ watch(
       :finding="finding"
       :open="opened === i"
       :offered="opened === i ? offered : null"
+      :trying="opened === i && trial.progress.value !== null"
       @toggle="opened = opened === i ? -1 : i"
     />
     <li v-if="hidden > 0 || all">

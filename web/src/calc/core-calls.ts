@@ -14,7 +14,6 @@ import {
   type ChamberUse,
   type Drill,
   type Finding,
-  type Fix,
   type FlowTarget,
   type OfferedFixes,
   type Playback,
@@ -51,7 +50,8 @@ export const coreCalls = {
     drills.map((drill) => drillVerdict(steadyState(design()), drill)),
   play: (drill: Drill): Playback => playDrill(steadyState(design()), drill),
   fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
-  fixesOfDrill: (drill: Drill, verdict: Verdict): Fix[] => fixesOfDrill(design(), drill, verdict),
+  fixesOfDrill: (drill: Drill, verdict: Verdict): OfferedFixes['fixes'] =>
+    fixesOfDrill(design(), drill, verdict),
   swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),
   comparePumps: (
     placedId: string,

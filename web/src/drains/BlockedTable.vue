@@ -7,13 +7,7 @@ import { useUnits } from '../shell/units.ts'
 defineProps<{ solved: Solved<'overflow'> }>()
 const units = useUnits()
 
-/** By its drill, once that has run; by where the water would come to stand until then. */
-function leftOf({ carries, marginM, drilled }: Solved<'overflow'>['blocked'][number]): string {
-  if (drilled) {
-    return drilled.outcome === 'wet' ? 'spills' : units.text('length', drilled.marginM)
-  }
-  return carries ? units.text('length', marginM) : 'spills'
-}
+const leftText = (leftM: number | null) => (leftM === null ? 'spills' : units.text('length', leftM))
 </script>
 
 <template>
@@ -43,7 +37,7 @@ function leftOf({ carries, marginM, drilled }: Solved<'overflow'>['blocked'][num
           </span>
         </th>
         <td class="whitespace-nowrap py-1 pl-2 text-right font-semibold">
-          {{ leftOf(row) }}
+          {{ leftText(row.leftM) }}
         </td>
         <td class="whitespace-nowrap py-1 pl-2 text-right">
           {{ units.text('length', row.boxM ?? NaN) }}

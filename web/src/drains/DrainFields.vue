@@ -186,7 +186,19 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
           {{ units.text('length', match.levelPerTouchM)
           }}<template v-if="match.form === 'gate'"> (ten turns to a stroke)</template>.
         </template>
-        <button class="button ml-2" :disabled="!!store.preview" @click="setValve">Set it so</button>
+        <template v-if="drain.keepsMatch">It is kept so, whatever flow comes.</template>
+        <button v-else class="button ml-2" :disabled="!!store.preview" @click="setValve">
+          Set it so
+        </button>
+        <label class="mt-1 flex items-center gap-2">
+          <input
+            type="checkbox"
+            :checked="drain.keepsMatch"
+            :disabled="!!store.preview"
+            @change="store.set(at('keepsMatch'), ($event.target as HTMLInputElement).checked)"
+          />
+          Keep it matched: the setting follows the flow
+        </label>
       </p>
     </section>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">

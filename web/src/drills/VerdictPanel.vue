@@ -5,10 +5,11 @@ import {
   logWords,
   say,
   type BasinDesign,
-  type Fix,
+  type OfferedFixes,
   type Verdict,
 } from '@yew-basin/core'
 import { computed } from 'vue'
+import SideEffects from '../bench/SideEffects.vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { OUTCOME_WORDS } from './drill-words.ts'
@@ -19,7 +20,7 @@ const { design, verdict, fixes, trying } = defineProps<{
   design: BasinDesign
   verdict: Verdict
   /** Each tried; null: not known yet. */
-  fixes: readonly Fix[] | null
+  fixes: OfferedFixes['fixes'] | null
   trying: boolean
 }>()
 defineEmits<{ goTo: [timeS: number] }>()
@@ -85,8 +86,9 @@ const after = computed(() => {
         <li v-for="(fix, i) in fixes" :key="i" class="flex items-center gap-2">
           <span class="grow leading-tight"
             >{{ say(fix.label, units.family) }}
-            <span class="caption block">{{ say(fix.brings, units.family) }}</span></span
-          >
+            <span class="caption block">{{ say(fix.brings, units.family) }}</span>
+            <SideEffects :fix="fix"
+          /></span>
           <button
             class="button"
             :disabled="drills.stale || !!drills.progress"

@@ -12,7 +12,11 @@ const place = ref<OverflowPlace>('back')
 function give(form: OverflowForm) {
   const tank = store.design!.tanks[store.tankIndex]!
   const first = store.design!.sump.chambers[0]!.id
-  const made = editing.newOverflow(tank, form, place.value, first)
+  const made = editing.newOverflow(
+    tank,
+    { form, place: place.value },
+    { rearChamberId: first, flowM3PerS: store.solvedTank?.flowM3PerS ?? 0 },
+  )
   store.edit([setTo(['tanks', store.tankIndex, 'overflow'], made)])
 }
 </script>

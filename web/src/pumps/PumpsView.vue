@@ -58,7 +58,7 @@ const compared = useTrial(
   (calls, { placedId, pumps }) => calls.comparePumps(placedId, plain(pumps)),
 )
 const comparison = computed(() => compared.answer.value)
-const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
+const wanted = computed(() => store.steady!.totals.wantedFlowM3PerS)
 const rated = useTrial(
   () =>
     store.shown && store.solvedLine

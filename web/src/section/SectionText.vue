@@ -56,7 +56,10 @@ const chamberOf = (id: string) => design.sump.chambers.find((chamber) => chamber
       </li>
       <li>
         A power cut brings {{ units.text('volume', solved.sump.outage.drainBack.totalM3) }} and
-        leaves {{ units.text('length', solved.sump.outage.marginM) }} to the sump’s rim.
+        <template v-if="solved.sump.outage.leftM === null">spills.</template>
+        <template v-else>
+          leaves {{ units.text('length', solved.sump.outage.leftM) }} to the sump’s rim.
+        </template>
       </li>
     </template>
   </ul>

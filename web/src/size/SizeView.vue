@@ -26,14 +26,14 @@ onMounted(() => void shelf.want())
 
 const values = ref<Values>({ ...START_VALUES })
 
-const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
+const wanted = computed(() => store.steady!.totals.wantedFlowM3PerS)
 /** What each tank is to get is its wanted turnover; changing it here changes it there. */
 const tanks = computed(() =>
   store.shown!.tanks.map((tank, index) => ({
     id: tank.id,
     name: tank.name,
     index,
-    wantedM3PerS: store.solved!.tanks[index]!.wantedFlowM3PerS,
+    wantedM3PerS: store.steady!.tanks[index]!.wantedFlowM3PerS,
     turnoverPerH: tank.turnoverPerH,
   })),
 )
@@ -78,8 +78,8 @@ function look(option: RankedOption) {
   void router.push(`/basins/${id}/return`)
 }
 const now = computed(() => ({
-  flowM3PerS: store.solved!.returnSide.flowM3PerS,
-  powerW: store.solved!.returnSide.wirePowerW,
+  flowM3PerS: store.steady!.returnSide.flowM3PerS,
+  powerW: store.steady!.returnSide.wirePowerW,
 }))
 </script>
 
@@ -153,8 +153,14 @@ const now = computed(() => ({
             What is wanted was changed since. Search again to look at an option.
           </p>
           <p v-if="answer.options.length === 0" class="mt-2">
-            None of these pumps reaches it in this pipe. Ask for less, or put a larger pump among
-            your parts.
+            <template v-if="answer.reaching > 0">
+              Each that reaches it would bring a stop that is none now, or wet the floor in a drill.
+              Mend the stops at the overflow, the drains and the sump first.
+            </template>
+            <template v-else>
+              None of these pumps reaches it in this pipe. Ask for less, or put a larger pump among
+              your parts.
+            </template>
           </p>
           <template v-else>
             <PlainChart

@@ -79,7 +79,9 @@ const wishes = computed(() =>
         <dl class="facts">
           <dt>After a power cut, to the rim</dt>
           <dd>
-            {{ solved.outage.spills ? 'spills' : units.text('length', solved.outage.marginM) }}
+            {{
+              solved.outage.leftM === null ? 'spills' : units.text('length', solved.outage.leftM)
+            }}
           </dd>
           <template v-if="solved.outage.withoutCheck">
             <dt>were the check valve stuck open</dt>

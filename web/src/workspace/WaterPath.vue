@@ -25,17 +25,16 @@ function drainsFigure({ overflows, drains }: SolvedBasin): string {
   if (left === null) {
     return drains.length > 0 || overflows.length === 0 ? 'not set yet' : 'none needed'
   }
-  const { marginM, marginBandM } = left
-  return marginM > 0
-    ? `${length(marginM, marginBandM)} left, one blocked`
-    : 'spills with one blocked'
+  const { leftM, marginBandM } = left
+  return leftM === null
+    ? 'spills with one blocked'
+    : `${length(leftM, marginBandM)} left, one blocked`
 }
 
 function sumpFigure({ sump: { outage } }: SolvedBasin): string {
   if (!outage) return 'sizes not set yet'
-  return outage.spills || outage.drilled?.outcome === 'wet'
-    ? 'spills in a power cut'
-    : `${length(outage.marginM, outage.marginBandM)} left, power cut`
+  const { leftM, marginBandM } = outage
+  return leftM === null ? 'spills in a power cut' : `${length(leftM, marginBandM)} left, power cut`
 }
 
 function returnFigure(solved: SolvedBasin): string {

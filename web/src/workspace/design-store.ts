@@ -1,17 +1,14 @@
 import type { RevisionAnswer } from '@yew-basin/contract'
 import {
-  applyEdits,
   setTo,
   type At,
   onDay,
-  type BasinDesign,
   type Edit,
   type EditPath,
   type Fix,
   type Severity,
   type SolvedBasin,
   type Station,
-  editing,
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -26,6 +23,7 @@ import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
 import { STATIONS } from './stations.ts'
+import { following, turnedByHand, withEdits } from './what-follows.ts'
 import { useSolved } from './use-solved.ts'
 
 /** Worst finding of each station. */
@@ -38,11 +36,6 @@ function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
   for (const { station, severity } of [...(solved?.findings ?? [])].reverse())
     worst[station] = severity
   return worst
-}
-
-/** What stands in a chamber goes with it, whatever moved or took it. */
-function keptWith(now: BasinDesign | null, edits: readonly Edit[]): readonly Edit[] {
-  return now ? editing.keepDevices(now, applyEdits(now, edits)) : []
 }
 
 /** A save that stands still is said where the keeper looks, however far down the page that is. */
@@ -75,9 +68,9 @@ export const useDesign = defineStore('design', () => {
   const today = useToday()
   const present = computed(() => design.value && onDay(design.value, today.value))
   const shown = computed(() =>
-    present.value && preview.value ? applyEdits(present.value, preview.value.edits) : present.value,
+    present.value && preview.value ? withEdits(present.value, preview.value.edits) : present.value,
   )
-  const { solved, running, hearDrills } = useSolved(shown)
+  const { steady, solved, running, hearDrills } = useSolved(shown)
   const states = computed(() => worstByStation(solved.value))
   const selection = useSelection(shown, solved)
 
@@ -110,9 +103,10 @@ export const useDesign = defineStore('design', () => {
 
   function edit(edits: readonly Edit[]): void {
     preview.value = null
-    history.edit([...edits, ...keptWith(design.value, edits)])
+    history.edit([...edits, ...following(design.value, edits)])
   }
-  const set = <const Path extends EditPath>(path: Path, to: At<Path>) => edit([setTo(path, to)])
+  const set = <const Path extends EditPath>(path: Path, to: At<Path>) =>
+    edit(turnedByHand(design.value, setTo(path, to)))
 
   async function step(back: boolean): Promise<void> {
     // A fix that is only looked at is put away first; nothing was changed that could be undone.
@@ -132,6 +126,7 @@ export const useDesign = defineStore('design', () => {
     design,
     present,
     shown,
+    steady,
     solved,
     running,
     states,

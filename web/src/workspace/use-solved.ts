@@ -7,7 +7,7 @@ interface Drilled {
   readonly verdicts: ReadonlyMap<string, Verdict>
 }
 
-/** What is solved of what is shown: at once, and with its drills' word where they have been run for just this design. */
+/** What is solved of what is shown: at once (`steady`), and with its drills' word where they have been run for just this design. */
 export function useSolved(shown: Readonly<Ref<BasinDesign | null>>) {
   const drilled = shallowRef<Drilled | null>(null)
   const steady = computed(() => (shown.value ? solveBasin(shown.value) : null))
@@ -22,5 +22,5 @@ export function useSolved(shown: Readonly<Ref<BasinDesign | null>>) {
   const running = computed(() =>
     shown.value && solved.value ? asItRuns(shown.value, solved.value) : null,
   )
-  return { solved, running, hearDrills }
+  return { steady, solved, running, hearDrills }
 }

@@ -1,7 +1,7 @@
 import type { Law, Rates } from '../rates.ts'
 
 /** What a top-off holds: a vessel at a level, out of another. */
-export interface Holding {
+export interface HeldLevel {
   readonly from: number
   readonly into: number
   readonly keptM: number
@@ -12,9 +12,9 @@ export interface Holding {
 
 /** A top-off followed in the mean: it makes up for what goes, instead of starting and stopping. */
 export class HoldsLevel implements Law {
-  readonly #of: Holding
+  readonly #of: HeldLevel
 
-  constructor(of: Holding) {
+  constructor(of: HeldLevel) {
     this.#of = of
   }
 

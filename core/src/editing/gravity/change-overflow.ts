@@ -5,6 +5,8 @@ import {
   type OverflowPlace,
   setTo,
 } from '../../design/index.ts'
+import { figuresOf } from '../../figures/index.ts'
+import { steadyState } from '../../loop/index.ts'
 import { newOverflow } from './new-overflow.ts'
 
 /** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */
@@ -14,7 +16,12 @@ export function otherOverflow(
   { form, place }: { readonly form: OverflowForm; readonly place: OverflowPlace },
 ): Edit[] {
   const tank = design.tanks[tankIndex]!
-  const made = newOverflow(tank, form, place, design.sump.chambers[0]!.id)
+  const { flowM3PerS } = figuresOf(steadyState(design)).tanks[tankIndex]!
+  const made = newOverflow(
+    tank,
+    { form, place },
+    { rearChamberId: design.sump.chambers[0]!.id, flowM3PerS },
+  )
   const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow ?? made
   const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
   const boxless = form === 'rear-chambers'

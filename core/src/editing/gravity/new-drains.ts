@@ -67,6 +67,27 @@ export function newDrains(design: BasinDesign, wish: DrainWish): Drain[] {
   )
 }
 
+/** A pipe laid anew for what comes: its place, name and landing stay, its size and its way are the judge's. */
+export function laidAnew(design: BasinDesign, drain: Drain, wish: DrainWish): Drain {
+  const tank = design.tanks.find(({ id }) => id === drain.tankId)
+  const box = tank?.overflow?.box
+  if (!tank || !box) throw new RangeError(`tank ${drain.tankId} has no box for drains`)
+  const all = design.drains.filter(({ tankId }) => tankId === tank.id)
+  const n = all.findIndex(({ id }) => id === drain.id)
+  const end = endOf(design.sump, wish.chamberId)
+  const place = { n, of: all.length }
+  const made = newDrain(design, { tank, box, role: drain.role, place, end, wish })
+  const { id, name } = drain
+  const pieces = made.run.pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` }))
+  return {
+    ...made,
+    id,
+    name,
+    run: { ...made.run, pieces },
+    end: { ...made.end, landing: drain.end.landing },
+  }
+}
+
 /** One more pipe of a role, beside those that are there. */
 export function oneMoreDrain(design: BasinDesign, wish: DrainWish, role: DrainRole): Drain {
   const tank = design.tanks.find(({ id }) => id === wish.tankId)
@@ -147,6 +168,7 @@ function newDrain(
     inlet: { form: role === 'siphon' ? 'turned-down' : 'open', place, openAreaRatio: 2 },
     run: routed(id, { from: place, to, turnM: floorM - BELOW_BOX_M - n * 0.06, size, role }),
     end: { at: 'chamber', id: end.id, landing: 'open' },
+    keepsMatch: role === 'siphon',
   })
   // A trickle takes what the siphon leaves: it needs no judging by the whole flow.
   if (role === 'trickle') return laidIn(drainSize(wish.series, role, wish.flowM3PerS))

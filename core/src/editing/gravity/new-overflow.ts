@@ -1,3 +1,4 @@
+import { boreAtFroude } from '../../drain/index.ts'
 import type {
   DisplayTank,
   Overflow,
@@ -17,6 +18,24 @@ const BELOW_RIM_M = 0.04
 /** A tank's panel and the room for seals behind it. */
 const BEHIND_M = 0.015
 
+/** V/√(gD) that new tubes are chosen for: air is swept out from 0.8 on. */
+const TUBE_FROUDE = 0.9
+/** Wider ones are hard to fill by hand (choice). */
+const WIDEST_TUBE_M = 0.032
+/** What is laid for before any pump runs, m³/s (choice). */
+const NO_FLOW_YET_M3_PER_S = 2e-4
+/** A hole of 40 mm passes so much with 30 mm of water driving it: 0.6 A √(2g h). */
+const PER_HOLE_M3_PER_S = 5.5e-4
+const MOST_PASSAGES = 8
+
+/** What a new overflow is for. */
+export interface NewOverflowFor {
+  /** The chamber behind the wall of an all-in-one. */
+  readonly rearChamberId: string
+  /** What the return brings into the tank. */
+  readonly flowM3PerS: number
+}
+
 /** Teeth and a guard that an overflow begins with (choice). */
 export const NEW_TEETH = { slotWidthM: 0.006, pitchM: 0.012, heightM: 0.02, blockedShare: 0 }
 /** A guard to begin with: share of its face that is open, and its openings, m (choice). */
@@ -25,9 +44,8 @@ export const NEW_GUARD = { openShare: 0.7, leastOpeningM: 0.004 }
 /** An overflow as a keeper would begin with it, to be changed from there. */
 export function newOverflow(
   tank: DisplayTank,
-  form: OverflowForm,
-  place: OverflowPlace,
-  rearChamberId: string,
+  { form, place }: Pick<Overflow, 'form' | 'place'>,
+  { rearChamberId, flowM3PerS }: NewOverflowFor,
 ): Overflow {
   const crestM = Math.max(0.02, Math.min(tank.waterLevelM - BELOW_LEVEL_M, tank.rimM - BELOW_RIM_M))
   const rear = form === 'rear-chambers'
@@ -42,17 +60,28 @@ export function newOverflow(
     guard: null,
     keepsInM: null,
     box,
-    passage: passageOf(form),
+    passage: passageOf(form, flowM3PerS),
     chamberId: rear ? rearChamberId : null,
     holes: [],
     sensorM: null,
   }
 }
 
-function passageOf(form: OverflowForm): Passage | null {
-  if (form === 'hung-box') return { kind: 'siphon', count: 1, boreM: 0.025, lengthM: 0.6 }
-  if (form === 'inner-and-outer') return { kind: 'holes', count: 2, boreM: 0.04, lengthM: 0 }
-  return null
+function passageOf(form: OverflowForm, flowM3PerS: number): Passage | null {
+  if (form === 'hung-box') return tubesFor(flowM3PerS)
+  if (form !== 'inner-and-outer') return null
+  const count = Math.max(2, Math.ceil(flowM3PerS / PER_HOLE_M3_PER_S))
+  return { kind: 'holes', count: Math.min(MOST_PASSAGES, count), boreM: 0.04, lengthM: 0 }
+}
+
+/** As few tubes as the flow needs, each so wide that its water sweeps the air out. */
+function tubesFor(flowM3PerS: number): Passage {
+  const flow = Math.max(NO_FLOW_YET_M3_PER_S, flowM3PerS)
+  const bore = (count: number) => boreAtFroude(flow / count, TUBE_FROUDE)
+  let count = 1
+  while (count < MOST_PASSAGES && bore(count) > WIDEST_TUBE_M) count++
+  const boreM = Math.max(0.01, Math.floor(Math.min(WIDEST_TUBE_M, bore(count)) * 1000) / 1000)
+  return { kind: 'siphon', count, boreM, lengthM: 0.6 }
 }
 
 function newBox(

@@ -1,6 +1,7 @@
 import type {
   BasinDesign,
   ChamberUse,
+  DisplayTank,
   Sump,
   SumpBox,
   SumpChamber,
@@ -50,18 +51,29 @@ const RETURN_SHARE = 0.75
 const PUMP_FROM_END_M = 0.12
 const OUTLET_OVER_FLOOR_M = 0.1
 
+type SumpSizes = Pick<SumpBox, 'make' | 'lengthM' | 'widthM' | 'heightM' | 'panelM'>
+
 /** A sump of these inside sizes in the old one's place, else under the first pump: it stands in the last chamber. */
-export function newSumpBox(
-  { sump, returnSide }: BasinDesign,
-  sizes: Pick<SumpBox, 'make' | 'lengthM' | 'widthM' | 'heightM' | 'panelM'>,
-): SumpBox {
+export function newSumpBox({ sump, returnSide, tanks }: BasinDesign, sizes: SumpSizes): SumpBox {
   const { outlet } = returnSide.pumps[0]!
   const { box } = sump
+  const rear = tanks.find(({ overflow }) => overflow?.form === 'rear-chambers')
+  if (rear && !box) return behindWall(rear, sizes)
   return {
     ...sizes,
     xM: box?.xM ?? toMillimetre(outlet.xM - sizes.lengthM + PUMP_FROM_END_M),
     yM: box?.yM ?? Math.max(0, toMillimetre(outlet.yM - sizes.widthM / 2)),
     floorHeightM: box?.floorHeightM ?? Math.max(0, toMillimetre(outlet.zM - OUTLET_OVER_FLOOR_M)),
+  }
+}
+
+/** The chambers of an all-in-one stand inside its tank, behind the wall at its back. */
+function behindWall(tank: DisplayTank, sizes: SumpSizes): SumpBox {
+  return {
+    ...sizes,
+    xM: tank.xM,
+    yM: toMillimetre(tank.yM + tank.widthM - sizes.widthM),
+    floorHeightM: tank.floorHeightM,
   }
 }
 

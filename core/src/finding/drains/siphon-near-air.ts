@@ -4,13 +4,7 @@ import type { DrainCase } from '../case/drain-case.ts'
 import { rule } from '../rule.ts'
 import { unmatched } from './siphon-cannot-match.ts'
 
-const HELPS: Readonly<Record<Drain['inlet']['form'], string>> = {
-  flush: 'A strainer or a turned-down elbow lets it run with less.',
-  open: 'A strainer or a turned-down elbow lets it run with less.',
-  strainer: 'The strainer helps; listen for it all the same.',
-  'turned-down': 'The turned-down elbow helps; listen for it all the same.',
-  capped: 'The cap helps; listen for it all the same.',
-}
+const HELPED: ReadonlySet<Drain['inlet']['form']> = new Set(['strainer', 'turned-down', 'capped'])
 
 /** Water over a siphon's inlet beside what keeps a vortex from drawing air (hydraulics reference, §7). */
 export const siphonNearAir = rule({
@@ -21,17 +15,19 @@ export const siphonNearAir = rule({
   condition: (drainCase: DrainCase) => {
     const { drain, solved } = drainCase
     if (drain.role !== 'siphon' || solved.flowM3PerS <= 0 || solved.state === 'gulps') return []
+    // Under a strainer, a cap or a turned-down elbow no vortex forms so soon: the figure stands beside it.
+    if (HELPED.has(drain.inlet.form)) return []
     const leastM = solved.leastOverInletM ?? 0
     return unmatched(drainCase) || solved.overInletM >= leastM ? [] : [leastM]
   },
-  title: ({ drain, solved }) =>
-    sentence('{drain} has {over} of water over its inlet', {
+  title: ({ drain, solved }, leastM) =>
+    sentence('{drain} may suck air: {over} of water over its inlet, {least} wanted', {
       drain: drain.name,
       over: ['length', solved.overInletM],
+      least: ['length', leastM],
     }),
-  reason: ({ drain }, leastM) =>
+  reason: () =>
     sentence(
-      'An open pipe wants {least} so that no vortex draws air; many boxes run with less. {word}',
-      { word: HELPS[drain.inlet.form], least: ['length', leastM] },
+      'So much keeps a vortex from drawing air into an open pipe; many boxes run with less. A strainer or a turned-down elbow lets it.',
     ),
 })

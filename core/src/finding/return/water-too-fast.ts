@@ -12,6 +12,9 @@ function fastestQuiet({ laid }: LineCase, pieceIndex: number): number {
   return placed && isHose(placed.sizeBefore.series) ? FAST_IN_HOSE_M_PER_S : FAST_M_PER_S
 }
 
+/** A nozzle is meant to be fast; an adapter is over before it is heard. */
+const IN_PASSING: ReadonlySet<SolvedPiece['kind']> = new Set(['nozzle', 'reducer'])
+
 /** The piece in which water is fastest past what is quiet there. */
 export interface TooFast {
   readonly piece: SolvedPiece
@@ -22,7 +25,8 @@ export interface TooFast {
 function fastestPast(line: LineCase): TooFast | null {
   let worst: TooFast | null = null
   for (const [at, piece] of line.solved.pieces.entries()) {
-    if (piece.kind === 'nozzle' || (worst && piece.speedMPerS <= worst.piece.speedMPerS)) continue
+    if (IN_PASSING.has(piece.kind) || (worst && piece.speedMPerS <= worst.piece.speedMPerS))
+      continue
     const limitMPerS = fastestQuiet(line, at)
     if (piece.speedMPerS > limitMPerS) worst = { piece, at, limitMPerS }
   }

@@ -1,9 +1,10 @@
 import { setTo } from '../../design/index.ts'
 import { holdFlows, openingFor, settingValve, valveLossM, valvePath } from '../../editing/index.ts'
+import type { FeedCase } from '../../finding/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { FindingCandidate } from '../finding-fix.ts'
 import { atSpeed, speedFor, speedWords, stepped } from './speed.ts'
-import { givingFlow, type Wish } from './wish.ts'
+import { givingFlow, type Wish, wishOfTank } from './wish.ts'
 
 /** What brings the flow down to the wanted one: a slower pump, else a valve. */
 export function slower(wish: Wish): FindingCandidate[] {
@@ -16,6 +17,17 @@ export function slower(wish: Wish): FindingCandidate[] {
     }
   }
   return throttled(wish)
+}
+
+/** A tank's flow brought down to what is wanted of it, or to what passes where that is less. */
+export function lessFlowTo(feed: FeedCase, mostM3PerS: number): FindingCandidate[] {
+  const wish = wishOfTank(feed)
+  const wanted = Math.min(mostM3PerS, wish.wantedM3PerS)
+  if (wanted >= wish.nowM3PerS || wanted <= 0) return []
+  return [
+    ...slower({ ...wish, wantedM3PerS: wanted }),
+    ...throttled({ ...wish, wantedM3PerS: wanted }),
+  ]
 }
 
 /** The opening of the line's last throttling valve that brings the wanted flow. */

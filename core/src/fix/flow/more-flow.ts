@@ -3,20 +3,15 @@ import { valvePath } from '../../editing/index.ts'
 import { type LineCase, meetsWanted } from '../../finding/index.ts'
 import { pathTo } from '../../layout/index.ts'
 import { nextSizeUp, sizeWords } from '../../pipe/index.ts'
-import { type Sentence, sentence } from '../../quantity/index.ts'
+import { sentence } from '../../quantity/index.ts'
 import type { FindingCandidate } from '../finding-fix.ts'
+import { type Change, inOne } from '../lever/change.ts'
 import type { Trials } from '../trial.ts'
 import { atSpeed, speedFor, speedWords, stepped } from './speed.ts'
 import { givingFlow, type Wish } from './wish.ts'
 
 /** A change for more flow must bring at least this much more to be worth showing (choice). */
 const WORTH_SHARE = 0.02
-
-/** A change in words and as edits. */
-interface Change {
-  readonly label: Sentence
-  readonly edits: readonly Edit[]
-}
 
 /** What brings more flow: more speed, an open valve, a wider line; and all of it where one is not enough. */
 export function moreFlow(wish: Wish, trials: Trials): FindingCandidate[] {
@@ -26,23 +21,8 @@ export function moreFlow(wish: Wish, trials: Trials): FindingCandidate[] {
     .filter((change) => change !== null)
     .filter((change) => flowOf(change) > worthM3PerS)
   const enough = found.some((change) => meetsWanted(flowOf(change), wish.wantedM3PerS))
-  const all = found.length > 1 && !enough ? [together(found)] : []
+  const all = found.length > 1 && !enough ? [inOne(found)] : []
   return [...found, ...all].map(({ label, edits }) => givingFlow(label, edits, wish.place))
-}
-
-/** "Both: run the pump at 100%, run it in 1″ schedule 40", with each label's own quantities. */
-function together(changes: readonly Change[]): Change {
-  const parts = changes.map(({ label: { text, values } }) => ({
-    text: text.charAt(0).toLowerCase() + text.slice(1),
-    values,
-  }))
-  const [first, second, third] = parts
-  return {
-    label: third
-      ? sentence('All: {first}, {second}, {third}', { first: first!, second: second!, third })
-      : sentence('Both: {first}, {second}', { first: first!, second: second! }),
-    edits: changes.flatMap((change) => change.edits),
-  }
 }
 
 function faster(wish: Wish): Change | null {

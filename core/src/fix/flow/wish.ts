@@ -1,6 +1,14 @@
 import type { Edit } from '../../design/index.ts'
 import type { FlowPlace } from '../../figures/index.ts'
-import { type FeedCase, type LineCase, ofLine, wantedThrough } from '../../finding/index.ts'
+import {
+  type FeedCase,
+  feedCases,
+  type LineCase,
+  lineCases,
+  ofLine,
+  wantedThrough,
+  type Whole,
+} from '../../finding/index.ts'
 import { type Sentence, sentence } from '../../quantity/index.ts'
 import type { FindingCandidate } from '../finding-fix.ts'
 import type { Trial } from '../trial.ts'
@@ -26,6 +34,12 @@ export function wishOfTank({ tank, feeding }: FeedCase): Wish {
     nowM3PerS: tank.flowM3PerS,
     wantedM3PerS: tank.wantedFlowM3PerS,
   }
+}
+
+/** A tank with what feeds it; null: nothing does. */
+export function feedOf(whole: Whole, tankId: string): FeedCase | null {
+  const feed = feedCases(whole, lineCases(whole)).find(({ tank }) => tank.tankId === tankId)
+  return feed && feed.feeding.length > 0 ? feed : null
 }
 
 /** Is the flow nearer to what is wanted than it was? */

@@ -1,0 +1,26 @@
+import { sentence } from '../../quantity/index.ts'
+import type { DrainCase } from '../case/drain-case.ts'
+import { holdsFor, rule } from '../rule.ts'
+
+/** A drain's inlet stands in its box, between its floor and its rim. */
+export const drainOutsideBox = rule({
+  code: 'drain-outside-box',
+  station: 'drains',
+  severities: ['stop'],
+  holds: 'A drain’s inlet stands outside its box.',
+  condition: ({ drain, box: { overflow, tank } }: DrainCase) => {
+    const { box } = overflow
+    if (!box) return []
+    const { xM, yM, zM } = drain.inlet.place
+    const inPlan =
+      xM >= box.xM && xM <= box.xM + box.lengthM && yM >= box.yM && yM <= box.yM + box.widthM
+    const overM = zM - tank.floorHeightM
+    return holdsFor(!inPlan || overM < box.floorM - 1e-6 || overM > box.rimM + 1e-6)
+  },
+  title: ({ drain }) => sentence('{drain} begins outside its box', { drain: drain.name }),
+  reason: ({ box: { overflow } }) =>
+    sentence(
+      'Its inlet belongs between the box’s walls, its floor and its rim, {rim} over the tank’s floor.',
+      { rim: ['length', overflow.box!.rimM] },
+    ),
+})

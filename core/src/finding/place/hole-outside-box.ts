@@ -1,0 +1,33 @@
+import { flatMap } from '../../numeric/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { OverflowCase } from '../case/overflow-case.ts'
+import { rule } from '../rule.ts'
+
+/** A hole through the floor drains what stands over it: only a box may stand there. */
+export const holeOutsideBox = rule({
+  code: 'hole-outside-box',
+  station: 'overflow',
+  severities: ['stop'],
+  holds: 'A hole through the tank’s floor stands outside the overflow’s box.',
+  condition: ({ overflow: { holes, box, form }, tank }: OverflowCase) =>
+    flatMap(holes, (hole, at) => {
+      if (hole.panel !== 'floor') return []
+      const [xM, yM] = [tank.xM + hole.alongM, tank.yM + hole.upM]
+      const within =
+        form === 'inner-box' || form === 'inner-and-outer'
+          ? box !== null &&
+            xM >= box.xM &&
+            xM <= box.xM + box.lengthM &&
+            yM >= box.yM &&
+            yM <= box.yM + box.widthM
+          : false
+      return within ? [] : [{ at, alongM: hole.alongM, backM: hole.upM }]
+    }),
+  title: ({ words }) =>
+    sentence('{where}A hole through the floor stands outside the box', { where: words }),
+  reason: (_, { alongM, backM }) =>
+    sentence(
+      'It is {along} from the left and {back} from the front: all the tank’s water stands over it, with nothing but a bulkhead’s gasket to hold it. Move it under the box.',
+      { along: ['length', alongM], back: ['length', backM] },
+    ),
+})

@@ -1,0 +1,255 @@
+import {
+  type BasinDesign,
+  type Drain,
+  type DrainRole,
+  type Edit,
+  setTo,
+} from '../../design/index.ts'
+import {
+  DRAIN_SCHOOLS,
+  type DrainSchool,
+  entryOf,
+  laidAnew,
+  newDrains,
+  oneMoreDrain,
+  valveAtMatch,
+} from '../../editing/index.ts'
+import { joinedMatch } from '../../figures/index.ts'
+import { type DrainCase, drainCases, GOOD_HEAD_M, type OverflowCase } from '../../finding/index.ts'
+import { nextSizeDown, nextSizeUp, type PipeSeries, isHose } from '../../pipe/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { Change } from './change.ts'
+import { longerRim, widerPassages } from './overflow.ts'
+
+/** A lowered lip stays so far over the running water, m (choice). */
+const LIP_OVER_WATER_M = 0.012
+
+/** All that may help a tank's water down, the least work first. */
+export function wayDownLevers(box: OverflowCase): Change[] {
+  const drains = drainCases(box)
+  return [
+    ...tunedSiphons(box),
+    ...drains.flatMap(lowerLip),
+    ...longerRim(box, GOOD_HEAD_M),
+    ...widerPassages(box),
+    ...drains.flatMap(otherSize),
+    ...drains.flatMap((drain) => layAnew(drain)),
+    ...oneMore(box, drains),
+    ...schoolsAnew(box, drains),
+  ]
+}
+
+/** Every siphon's valve at what matches the flow; those that join are set alike, once. */
+export function tunedSiphons(box: OverflowCase): Change[] {
+  const told = new Set<string>()
+  return drainCases(box).flatMap((drainCase): Change[] => {
+    const [change] = tunedValve(drainCase)
+    const key = JSON.stringify(change?.edits)
+    if (!change || told.has(key)) return []
+    told.add(key)
+    return [change]
+  })
+}
+
+/** One siphon's valve at what matches; one that joins another, with that. */
+export function tunedValve({ box, drain, index, solved }: DrainCase): Change[] {
+  if (drain.role !== 'siphon') return []
+  const { steady, drains } = box.whole
+  const edits = valveAtMatch(steady, drains, index)
+  const match = solved.match ?? joinedMatch(steady, index)
+  if (edits.length === 0 || !match || match.opening === null) return []
+  const open = ['share', match.opening] as const
+  return [
+    {
+      label: solved.match
+        ? sentence('Set its valve {open} open', { open })
+        : sentence('Set the valves of the joined siphons {open} open', { open }),
+      edits,
+    },
+  ]
+}
+
+/** A pipe a size wider or narrower; a trickle takes what is left and gains nothing by it. */
+function otherSize({ drain, index }: DrainCase): Change[] {
+  if (drain.role === 'trickle') return []
+  const sizes = [
+    nextSizeUp(drain.run.size),
+    drain.role === 'siphon' ? nextSizeDown(drain.run.size) : null,
+  ]
+  return sizes.flatMap((size) =>
+    size
+      ? [
+          {
+            label: sentence('Lay {drain} in {size}', { drain: drain.name, size: size.size }),
+            edits: [setTo(['drains', index, 'run', 'size'], size)],
+          },
+        ]
+      : [],
+  )
+}
+
+/** An emergency's lip as low as running water lets it stand: its first upright is cut by as much. */
+function lowerLip({ drain, index, box }: DrainCase): Change[] {
+  const { boxM } = box.whole.steady.tankLevels[box.index]!
+  const [first] = drain.run.pieces
+  if (drain.role !== 'emergency' || boxM === null || first?.kind !== 'pipe') return []
+  const byM = drain.inlet.place.zM - (boxM + LIP_OVER_WATER_M)
+  if (first.direction !== 'down' || byM < 0.002 || first.lengthM - byM < 0.05) return []
+  return [
+    {
+      label: sentence('Set the lip of {drain} {lower} lower', {
+        drain: drain.name,
+        lower: ['length', byM],
+      }),
+      edits: [
+        setTo(['drains', index, 'inlet', 'place', 'zM'], drain.inlet.place.zM - byM),
+        setTo(['drains', index, 'run', 'pieces', 0], { ...first, lengthM: first.lengthM - byM }),
+      ],
+    },
+  ]
+}
+
+/** An emergency's lip so much higher that running water does not reach it: its first upright grows by as much. */
+export function raisedLip({ drain, index, box }: DrainCase): Change[] {
+  const { boxM } = box.whole.steady.tankLevels[box.index]!
+  const [first] = drain.run.pieces
+  if (boxM === null || first?.kind !== 'pipe' || first.direction !== 'down') return []
+  const byM = boxM + LIP_OVER_WATER_M - drain.inlet.place.zM
+  if (byM < 0.002) return []
+  return [
+    {
+      label: sentence('Set the lip of {drain} {higher} higher', {
+        drain: drain.name,
+        higher: ['length', byM],
+      }),
+      edits: [
+        setTo(['drains', index, 'inlet', 'place', 'zM'], drain.inlet.place.zM + byM),
+        setTo(['drains', index, 'run', 'pieces', 0], { ...first, lengthM: first.lengthM + byM }),
+      ],
+    },
+  ]
+}
+
+/** One pipe laid anew in its place, in the size that its judge calls fine. */
+export function layAnew({ drain, index, box }: DrainCase): Change[] {
+  const { design } = box.whole
+  if (!box.overflow.box || drain.end.at !== 'chamber' || isJoined(design, drain)) return []
+  const wish = wishOf(box, drain.run.size.series, drain.end.id)
+  return [
+    {
+      label: sentence('Lay {drain} anew', { drain: drain.name }),
+      edits: [setTo(['drains', index], laidAnew(design, drain, wish))],
+    },
+  ]
+}
+
+/** Does another drain run into it? */
+function isJoined({ drains }: BasinDesign, { run }: Drain): boolean {
+  return drains.some(
+    ({ end }) => end.at === 'tee' && run.pieces.some((piece) => piece.id === end.id),
+  )
+}
+
+/** An emergency beside pipes that have none. */
+function oneMore(box: OverflowCase, drains: readonly DrainCase[]): Change[] {
+  const { design } = box.whole
+  if (!box.overflow.box || drains.length === 0) return []
+  if (drains.some(({ drain }) => drain.role === 'emergency')) return []
+  const made = oneMoreDrain(
+    design,
+    { ...wishOf(box, seriesOf(drains), landsIn(design, drains)), school: 'vented-emergency' },
+    'emergency',
+  )
+  return [
+    {
+      label: sentence('Add an emergency pipe'),
+      edits: [setTo(['drains'], [...design.drains, made])],
+    },
+  ]
+}
+
+/** All pipes of a tank laid anew: in its own school first. */
+export function schoolsAnew(box: OverflowCase, drains: readonly DrainCase[]): Change[] {
+  if (!box.overflow.box) return []
+  const roles = drains.map(({ drain }) => drain.role)
+  const likest = [...DRAIN_SCHOOLS]
+    .filter(({ roles: own }) => own.includes('emergency'))
+    .sort((a, b) => unlike(a.roles, roles) - unlike(b.roles, roles))
+  return likest.map(({ school, name }) => ({
+    label: sentence('Lay its drains anew: {school}', { school: name.toLowerCase() }),
+    edits: anew(box, drains, school),
+  }))
+}
+
+function anew(box: OverflowCase, drains: readonly DrainCase[], school: DrainSchool): Edit[] {
+  const { design } = box.whole
+  const wish = wishOf(box, seriesOf(drains), landsIn(design, drains))
+  const others = design.drains.filter(({ tankId }) => tankId !== box.tank.id)
+  return [setTo(['drains'], [...others, ...newDrains(design, { ...wish, school })])]
+}
+
+function unlike(a: readonly DrainRole[], b: readonly DrainRole[]): number {
+  return a.filter((role) => !b.includes(role)).length + b.filter((role) => !a.includes(role)).length
+}
+
+/** The family of rigid pipe that most of them are in. */
+function seriesOf(drains: readonly DrainCase[]): PipeSeries {
+  return (
+    drains.find(({ drain }) => !isHose(drain.run.size.series))?.drain.run.size.series ??
+    'schedule-40'
+  )
+}
+
+function landsIn({ sump }: BasinDesign, drains: readonly DrainCase[]): string {
+  return drains.find(({ drain }) => drain.end.at === 'chamber')?.drain.end.id ?? entryOf(sump).id
+}
+
+function wishOf(box: OverflowCase, series: PipeSeries, chamberId: string) {
+  const flowM3PerS = Math.max(1e-5, box.solved.flowM3PerS)
+  return {
+    tankId: box.tank.id,
+    school: 'siphon-emergency' as DrainSchool,
+    chamberId,
+    series: isHose(series) ? ('schedule-40' as const) : series,
+    flowM3PerS,
+  }
+}
+
+/** Valves in an emergency full open. */
+export function fullOpen({ drain, index }: DrainCase): Change[] {
+  const edits = drain.run.pieces.flatMap((piece, i): Edit[] =>
+    piece.kind === 'valve' && piece.opening < 1
+      ? [setTo(['drains', index, 'run', 'pieces', i], { ...piece, opening: 1 })]
+      : [],
+  )
+  return edits.length > 0
+    ? [
+        {
+          label: sentence('Open the valve in {drain}, and take its handle off', {
+            drain: drain.name,
+          }),
+          edits,
+        },
+      ]
+    : []
+}
+
+/** Drains that join run apart to the chamber they end in, each laid anew. */
+export function separated(box: OverflowCase): Change[] {
+  const { design } = box.whole
+  if (!box.overflow.box) return []
+  const chamberId = landsIn(design, drainCases(box))
+  const edits = drainCases(box).flatMap(({ drain, index }): Edit[] =>
+    drain.end.at === 'tee'
+      ? [
+          setTo(
+            ['drains', index],
+            laidAnew(design, drain, wishOf(box, seriesOf(drainCases(box)), chamberId)),
+          ),
+        ]
+      : [],
+  )
+  return edits.length > 0
+    ? [{ label: sentence('Lay the joined drains apart, each to its chamber'), edits }]
+    : []
+}

@@ -1,0 +1,45 @@
+import { randomDesign } from '../../core/test/judge/random-design.ts'
+import { followFixes } from '../../core/test/fix/follow-fixes.ts'
+import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
+import { type BasinDesign, type Finding, lastWord, say, solveBasin } from '@yew-basin/core'
+
+/** So many likely designs, from a seed on, and the demo basins where they are asked for; a line of JSON for each. */
+const [most = '1', first = '1', demo] = process.argv.slice(2)
+
+const told = (findings: readonly Finding[]) =>
+  findings
+    .filter(({ severity }) => severity !== 'fine')
+    .map(({ code, severity }) => ({ code, severity }))
+
+/** Codes whose question a drill answers as well. */
+const DRILLED = ['emergency-cannot-carry', 'sump-too-small', 'outage-elsewhere']
+
+/** How many steady stops a drill was asked about, and how many of those it confirms. */
+function confirmed(design: BasinDesign) {
+  const stops = (findings: readonly Finding[]) =>
+    findings.filter(({ code, severity }) => severity === 'stop' && DRILLED.includes(code)).length
+  return {
+    asked: stops(solveBasin(design).findings),
+    wet: stops(lastWord.solveWithLastWord(design).findings),
+  }
+}
+
+function follow(name: string, design: BasinDesign, isDemo: boolean): void {
+  const { before, after, steps, left } = followFixes(design)
+  console.log(
+    JSON.stringify({
+      name,
+      demo: isDemo,
+      before: told(before),
+      after: told(after),
+      ...confirmed(design),
+      steps: steps.map(({ code, fix }) => `${code}: ${say(fix.label, 'metric')}`),
+      left: left.map(({ code, title }) => `${code}: ${say(title, 'metric')}`),
+    }),
+  )
+}
+
+if (demo) for (const { name, design } of DEMO_BASINS) follow(name, design, true)
+for (let seed = Number(first); seed < Number(first) + Number(most); seed++) {
+  follow(`design ${seed}`, randomDesign(seed), false)
+}
