@@ -24,14 +24,73 @@ test('from an empty basin to a finished loop', async ({ page }) => {
     'still carries it all',
   )
   await expect(page.locator('[data-finding=blocked-pipe-held]')).toBeVisible()
-  // The siphon is tuned as the finding says: it no longer gulps.
+  // The siphon is kept at what matches; turned by hand it is the keeper's, and then it gulps.
   const untuned = page.locator('[data-finding=siphon-untuned]')
+  await expect(untuned).toHaveCount(0)
+  await page
+    .getByRole('list', { name: 'Pipes' })
+    .getByRole('button', { name: /Siphon \d/ })
+    .click()
+  const kept = page.getByRole('checkbox', { name: /Keep it matched/ })
+  await expect(kept).toBeChecked()
+  await page
+    .getByLabel(/Opening of piece/)
+    .first()
+    .fill('100')
+  await expect(kept).not.toBeChecked()
   await untuned.getByRole('button', { name: /^Preview: Set its valve/ }).click()
   await page.getByRole('button', { name: 'Apply' }).click()
   await expect(untuned).toHaveCount(0)
+  await kept.check()
   await keeper.saved()
   await page.reload()
   await expect(page.getByRole('list', { name: 'Pipes' }).getByRole('listitem')).toHaveCount(3)
+})
+
+test('a check valve below a tee holds no tank: the section, the stop and Drills say so', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.makes('Below a tee')
+  await keeper.station(/Overflow/)
+  await page.getByRole('button', { name: 'Take: Box inside the tank' }).click()
+  await keeper.station(/Sump/)
+  await page.getByRole('button', { name: 'Lay it out', exact: true }).click()
+  await keeper.station(/Drains/)
+  await page.getByRole('button', { name: 'Lay: Siphon, trickle and emergency' }).click()
+  await keeper.station(/Return/)
+  await keeper.tab('Run')
+  // A long way under water, and nothing but a check valve against running back.
+  await page
+    .getByLabel(/The run as one line/)
+    .fill(
+      'up 250 mm, union, check, up 100 mm, elbow, right 280 mm, elbow, up 900 mm, elbow, left 160 mm, elbow, down 360 mm',
+    )
+  await keeper.station(/Sump/)
+  const words = page.getByRole('list', { name: 'The section in words' })
+  await expect(words).toContainText('to the sump’s rim')
+  const line = page.locator('svg text', { hasText: 'fill no higher' })
+  await expect(line).toHaveCount(1)
+  // A takeoff above the valve is a way round it.
+  await keeper.station(/Return/)
+  await keeper.tab('Run')
+  await page.getByRole('button', { name: 'Tee off after piece 3' }).click()
+  await page
+    .getByRole('menuitem', { name: /Takeoff|takeoff/ })
+    .first()
+    .click()
+  await keeper.station(/Sump/)
+  await expect(words).toContainText('and spills')
+  await expect(line).toHaveCount(0)
+  await expect(page.locator('[data-finding=sump-too-small]')).toContainText('too small')
+  await page
+    .getByRole('navigation', { name: 'Views' })
+    .getByRole('link', { name: 'Drills' })
+    .click()
+  const cut = page.locator('[data-drill="power-cut"]')
+  await expect(cut).toHaveAttribute('data-outcome', 'wet', { timeout: 60_000 })
+  await cut.click()
+  await expect(page.getByTestId('drill-said')).toContainText('reach the floor')
 })
 
 test('a longer rim lowers the tank, and the tank’s station no longer asks for a level', async ({

@@ -10,7 +10,7 @@ import {
   ventedLoud,
 } from '../finding/index.ts'
 import { flatMap } from '../numeric/index.ts'
-import type { PipeSize } from '../pipe/index.ts'
+import { type PipeSize, sizeWords } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import { layAnew, raisedLip, schoolsAnew, tunedValve } from './lever/way-down.ts'
@@ -79,7 +79,7 @@ function laidIn({ drain, index }: DrainCase, size: PipeSize, brings: string): Fi
   if (size.size === drain.run.size.size) return []
   return [
     {
-      label: sentence('Lay it in {size}', { size: size.size }),
+      label: sentence('Lay it in {size}', { size: sizeWords(size) }),
       brings: () => sentence(brings),
       edits: [setTo(['drains', index, 'run', 'size'], size)],
     },

@@ -32,8 +32,16 @@ const leftText = (leftM: number | null) => (leftM === null ? 'spills' : units.te
             <template v-else>{{
               row.carries ? 'still carries it all' : 'can’t carry it'
             }}</template>
-            <template v-if="row.carries && row.leansOnId">, by an emergency to be tried</template>
-            <template v-if="row.sensorStops"> ; the sensor stops the pump, if it works</template>
+            <template v-if="row.carries && row.leansOnId">{{
+              row.drilled
+                ? ' It leans on an emergency that must be tried.'
+                : ', by an emergency to be tried'
+            }}</template>
+            <template v-if="row.sensorStops">{{
+              row.drilled
+                ? ' The sensor stops the pump, if it works.'
+                : '; the sensor stops the pump, if it works'
+            }}</template>
           </span>
         </th>
         <td class="whitespace-nowrap py-1 pl-2 text-right font-semibold">

@@ -16,13 +16,18 @@ import {
 } from '../../editing/index.ts'
 import { joinedMatch } from '../../figures/index.ts'
 import { type DrainCase, drainCases, GOOD_HEAD_M, type OverflowCase } from '../../finding/index.ts'
-import { nextSizeDown, nextSizeUp, type PipeSeries, isHose } from '../../pipe/index.ts'
+import { nextSizeDown, nextSizeUp, sizeWords, type PipeSeries, isHose } from '../../pipe/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Change } from './change.ts'
 import { longerRim, widerPassages } from './overflow.ts'
 
 /** A lowered lip stays so far over the running water, m (choice). */
 const LIP_OVER_WATER_M = 0.012
+/** and this much lower than its open mouth needs (choice). */
+const LIP_SPARE_M = 0.005
+/** A lip moved by less is where it was; an upright cut shorter is none. */
+const LEAST_MOVE_M = 0.002
+const LEAST_UPRIGHT_M = 0.05
 
 /** All that may help a tank's water down, the least work first. */
 export function wayDownLevers(box: OverflowCase): Change[] {
@@ -80,7 +85,7 @@ function otherSize({ drain, index }: DrainCase): Change[] {
     size
       ? [
           {
-            label: sentence('Lay {drain} in {size}', { drain: drain.name, size: size.size }),
+            label: sentence('Lay {drain} in {size}', { drain: drain.name, size: sizeWords(size) }),
             edits: [setTo(['drains', index, 'run', 'size'], size)],
           },
         ]
@@ -88,46 +93,43 @@ function otherSize({ drain, index }: DrainCase): Change[] {
   )
 }
 
-/** An emergency's lip as low as running water lets it stand: its first upright is cut by as much. */
-function lowerLip({ drain, index, box }: DrainCase): Change[] {
+/** An emergency's lip lower: by what its open mouth lacks, else as low as running water lets it stand. */
+function lowerLip(drainCase: DrainCase): Change[] {
+  const { drain, box, solved } = drainCase
   const { boxM } = box.whole.steady.tankLevels[box.index]!
-  const [first] = drain.run.pieces
-  if (drain.role !== 'emergency' || boxM === null || first?.kind !== 'pipe') return []
-  const byM = drain.inlet.place.zM - (boxM + LIP_OVER_WATER_M)
-  if (first.direction !== 'down' || byM < 0.002 || first.lengthM - byM < 0.05) return []
-  return [
-    {
-      label: sentence('Set the lip of {drain} {lower} lower', {
-        drain: drain.name,
-        lower: ['length', byM],
-      }),
-      edits: [
-        setTo(['drains', index, 'inlet', 'place', 'zM'], drain.inlet.place.zM - byM),
-        setTo(['drains', index, 'run', 'pieces', 0], { ...first, lengthM: first.lengthM - byM }),
-      ],
-    },
-  ]
+  if (drain.role !== 'emergency' || boxM === null) return []
+  const mostM = drain.inlet.place.zM - (boxM + LIP_OVER_WATER_M)
+  const { riseOpenM, riseOpenBandM, inletToRimM } = solved.emergency ?? {}
+  const lacksM =
+    riseOpenM == null ? NaN : riseOpenM + (riseOpenBandM ?? 0) - (inletToRimM ?? 0) + LIP_SPARE_M
+  const enough = lacksM > 0 && lacksM < mostM ? [Math.ceil(lacksM * 200) / 200] : []
+  return [...enough, mostM].flatMap((byM) => lipMoved(drainCase, -byM))
 }
 
-/** An emergency's lip so much higher that running water does not reach it: its first upright grows by as much. */
-export function raisedLip({ drain, index, box }: DrainCase): Change[] {
-  const { boxM } = box.whole.steady.tankLevels[box.index]!
+/** The lip moved, and its first upright cut or made longer by as much: the rest of the run stays. */
+function lipMoved({ drain, index }: DrainCase, byM: number): Change[] {
   const [first] = drain.run.pieces
-  if (boxM === null || first?.kind !== 'pipe' || first.direction !== 'down') return []
-  const byM = boxM + LIP_OVER_WATER_M - drain.inlet.place.zM
-  if (byM < 0.002) return []
+  if (first?.kind !== 'pipe' || first.direction !== 'down') return []
+  if (Math.abs(byM) < LEAST_MOVE_M || first.lengthM + byM < LEAST_UPRIGHT_M) return []
+  const by = ['length', Math.abs(byM)] as const
+  const words = byM < 0 ? 'Set the lip of {drain} {by} lower' : 'Set the lip of {drain} {by} higher'
   return [
     {
-      label: sentence('Set the lip of {drain} {higher} higher', {
-        drain: drain.name,
-        higher: ['length', byM],
-      }),
+      label: sentence(words, { drain: drain.name, by }),
       edits: [
         setTo(['drains', index, 'inlet', 'place', 'zM'], drain.inlet.place.zM + byM),
         setTo(['drains', index, 'run', 'pieces', 0], { ...first, lengthM: first.lengthM + byM }),
       ],
     },
   ]
+}
+
+/** An emergency's lip so much higher that running water does not reach it. */
+export function raisedLip(drainCase: DrainCase): Change[] {
+  const { drain, box } = drainCase
+  const { boxM } = box.whole.steady.tankLevels[box.index]!
+  const byM = boxM === null ? 0 : boxM + LIP_OVER_WATER_M - drain.inlet.place.zM
+  return byM > 0 ? lipMoved(drainCase, byM) : []
 }
 
 /** One pipe laid anew in its place, in the size that its judge calls fine. */
