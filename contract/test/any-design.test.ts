@@ -357,7 +357,7 @@ describe('any design that may be stored', () => {
           expect(figures).toContain(figure)
         }
       }),
-      { seed: 2026, numRuns: 150 },
+      { seed: 2026, numRuns: 60 },
     )
   }, 120_000)
   test('balances: what the pump gives is lift and losses, where water flows', () => {
@@ -372,7 +372,7 @@ describe('any design that may be stored', () => {
           if (side.pump.flowM3PerS > 0) expect(Math.abs(off) / scale).toBeLessThan(1e-5)
         }
       }),
-      { seed: 11, numRuns: 150 },
+      { seed: 11, numRuns: 60 },
     )
   }, 60_000)
   test('has a run that reads back from its typed line', () => {
