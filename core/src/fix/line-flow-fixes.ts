@@ -10,7 +10,7 @@ import {
 } from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
-import { slower, throttled } from './flow/less-flow.ts'
+import { newValve, newValves, slower, throttled } from './flow/less-flow.ts'
 import { moreFlow, openedValves } from './flow/more-flow.ts'
 import { raisedEnd } from './line-end-fixes.ts'
 import { givingFlow, isNearer, wishOfLine, wishOfTank } from './flow/wish.ts'
@@ -33,17 +33,24 @@ export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
   fixesFor(flowsBack, (line, fact, trials) => [
     ...reachLine(line, fact, trials),
     ...raisedEnd(line).map(({ label, edits }) => givingFlow(label, edits, ofLine(line))),
+    ...newValves(line.whole, trials),
   ]),
-  fixesFor(flowShort, (feed, _, trials) => moreFlow(wishOfTank(feed), trials), {
-    helps: (feed, _, after) => isNearer(wishOfTank(feed), after),
-    otherwise: NO_REACH,
-  }),
+  fixesFor(
+    flowShort,
+    (feed, _, trials) => [...moreFlow(wishOfTank(feed), trials), ...newValves(feed.whole, trials)],
+    {
+      helps: (feed, _, after) => isNearer(wishOfTank(feed), after),
+      otherwise: NO_REACH,
+    },
+  ),
   fixesFor(
     flowPast,
-    (feed) => {
+    (feed, _, trials) => {
       const wish = wishOfTank(feed)
       // Slowing the pump would starve the other tanks: a valve first, where there are any.
-      return feed.whole.tanks.length > 1 ? [...throttled(wish), ...slower(wish)] : slower(wish)
+      return feed.whole.tanks.length > 1
+        ? [...throttled(wish), ...newValve(feed, trials), ...slower(wish)]
+        : [...slower(wish), ...newValve(feed, trials)]
     },
     { helps: (feed, _, after) => isNearer(wishOfTank(feed), after), otherwise: NO_LESS },
   ),

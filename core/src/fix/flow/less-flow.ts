@@ -1,10 +1,12 @@
-import { setTo } from '../../design/index.ts'
+import { insertAt, setTo } from '../../design/index.ts'
 import { holdFlows, openingFor, settingValve, valveLossM, valvePath } from '../../editing/index.ts'
-import type { FeedCase } from '../../finding/index.ts'
+import { type FeedCase, PAST_SHARE, type Whole } from '../../finding/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { FindingCandidate } from '../finding-fix.ts'
 import { atSpeed, speedFor, speedWords, stepped } from './speed.ts'
-import { givingFlow, type Wish, wishOfTank } from './wish.ts'
+import { freePieceId, piecesPath } from '../paths.ts'
+import type { Trials } from '../trial.ts'
+import { feedOf, givingFlow, type Wish, wishOfTank } from './wish.ts'
 
 /** What brings the flow down to the wanted one: a slower pump, else a valve. */
 export function slower(wish: Wish): FindingCandidate[] {
@@ -17,6 +19,35 @@ export function slower(wish: Wish): FindingCandidate[] {
     }
   }
   return throttled(wish)
+}
+
+/** A gate valve behind a line's last tee, turned to what its tank wants; none where it has one to turn. */
+export function newValve(feed: FeedCase, trials: Trials): FindingCandidate[] {
+  const wish = wishOfTank(feed)
+  const { line } = wish
+  const { laid, whole } = line
+  if (settingValve(whole.layout, laid.index) || wish.nowM3PerS <= wish.wantedM3PerS) return []
+  const at = laid.line.run.pieces.findLastIndex(({ kind }) => kind === 'tee') + 1
+  const id = freePieceId(line, `${laid.line.id}-gate`)
+  const open = [
+    insertAt(piecesPath(line), at, { id, kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }),
+  ]
+  const after = feedOf(trials.of(open).whole, feed.tank.tankId)
+  return (after ? throttled(wishOfTank(after)) : []).map(({ edits, brings }) => ({
+    label: sentence('Put a gate valve in {line}, turned to what its tank wants', {
+      line: laid.line.name,
+    }),
+    edits: [...open, ...edits],
+    brings,
+  }))
+}
+
+/** The same for every tank that gets more than it wants. */
+export function newValves(whole: Whole, trials: Trials): FindingCandidate[] {
+  return whole.tanks.flatMap(({ tankId, flowM3PerS, wantedFlowM3PerS }) => {
+    const feed = flowM3PerS > (1 + PAST_SHARE) * wantedFlowM3PerS ? feedOf(whole, tankId) : null
+    return feed ? newValve(feed, trials) : []
+  })
 }
 
 /** A tank's flow brought down to what is wanted of it, or to what passes where that is less. */
