@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Station } from '@yew-basin/core'
+import type { BasinDesign, Finding, Station } from '@yew-basin/core'
 import { computed, ref, watch } from 'vue'
 import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
@@ -21,17 +21,26 @@ const shownFindings = computed(() =>
 const hidden = computed(() => findings.value.length - shownFindings.value.length)
 const opened = ref(folded ? -1 : 0)
 const open = computed(() => shownFindings.value[opened.value] ?? null)
+interface Asked {
+  readonly design: BasinDesign
+  readonly finding: Finding
+}
+/** What is asked about; the drills' word makes findings anew, and asks again only of what it changed. */
+const asked = computed<Asked | null>((before) => {
+  if (!store.present || !open.value || store.preview) return null
+  const now = { design: store.present, finding: open.value }
+  const isSame =
+    before?.design === now.design && JSON.stringify(before.finding) === JSON.stringify(now.finding)
+  return isSame ? before : now
+})
 /** What fixes the finding that is open; a preview is looked at, not applied. */
 const trial = useTrial(
-  () =>
-    store.present && open.value && !store.preview
-      ? { design: store.present, finding: open.value }
-      : null,
+  () => asked.value,
   (calls, { finding }) => calls.fixesOfFinding(plain(finding)),
 )
 const offered = trial.fresh
 watch(
-  () => [findings.value.map((finding) => finding.code).join(), folded],
+  () => `${findings.value.map(({ code }) => code).join()} ${folded}`,
   () => (opened.value = folded ? -1 : 0),
 )
 </script>
