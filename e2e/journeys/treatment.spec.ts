@@ -22,7 +22,8 @@ test('a skimmer that stands too deep gets its stand, and the other school is a p
   await expect(keeper.field('Stand under it')).toHaveValue('30')
   await page.getByRole('radio', { name: /Oversize/ }).check()
   // On the border it is a remark beside its figure: nothing is coloured by it.
-  await expect(keeper.margin('skimmer')).toContainText('fine')
+  await expect(keeper.margin('skimmer')).toContainText('138')
+  await expect(keeper.margin('skimmer')).not.toContainText('watch')
   await figure(page, 'dwell').click()
   await expect(page.getByTestId('working')).toContainText('t = V_body/q')
   await keeper.saved()
