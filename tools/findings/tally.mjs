@@ -1,5 +1,7 @@
 /** Watches a design may be left with, in the mean. */
 const MOST_WATCHES = 2
+/** Of so many designs the fixes may end with a stop. */
+const MOST_LEFT = 0.05
 /** A code that is left on more designs than this share says nothing. */
 const MOST_DESIGNS = 0.5
 
@@ -34,13 +36,14 @@ export class Tally {
     console.log(`without a stop: ${of - this.#left().length} of ${of}`)
   }
 
-  /** So many designs end without a stop, all demo basins do, and no code is left on most. */
-  holds(mostLeftShare) {
+  /** All that were asked for came; nearly all of them and every demo basin end without a stop, with few watches. */
+  holds(asked) {
     const of = this.#designs.length
+    if (of !== asked || this.#demo.length === 0) return false
     const usual = [...this.#share('after').values()].every((n) => n <= MOST_DESIGNS * of)
     return (
       this.#demo.every(({ left }) => left.length === 0) &&
-      this.#left().length <= Math.max(1, mostLeftShare * of) &&
+      this.#left().length <= Math.max(1, MOST_LEFT * of) &&
       this.#mean('after', 'watch') < MOST_WATCHES &&
       usual
     )

@@ -1,41 +1,57 @@
-import { chamberSpans, type Sump } from './sump.ts'
+import { type Rectangle, sticksOutM } from '../device/index.ts'
 import type { Point } from '../run/index.ts'
+import { chamberSpans, type Sump } from './sump.ts'
 
 /** Nearer to a wall than this it is still on its side of it, m. */
 const AT_WALL_M = 2e-3
 
-/** The chamber over or in which a place lies; −1: it lies outside the sump. */
-export function chamberAt(sump: Sump, { xM, yM }: Point): number {
-  const { box } = sump
-  if (!box) return -1
-  if (yM < box.yM - AT_WALL_M || yM > box.yM + box.widthM + AT_WALL_M) return -1
-  const alongM = xM - box.xM
-  return chamberSpans(sump, box.lengthM).findIndex(
-    ({ fromM, toM }) => alongM >= fromM - AT_WALL_M && alongM <= toM + AT_WALL_M,
-  )
+type InPlan = Pick<Point, 'xM' | 'yM'>
+
+/** What has a place in the room and a size in plan: a tank, a box, a sump. */
+interface Placed extends InPlan {
+  readonly lengthM: number
+  readonly widthM: number
 }
 
-/** Does a place lie over a chamber, to a wall's thickness? */
-export function isInChamber(sump: Sump, chamberId: string, place: Point): boolean {
-  const { box, chambers } = sump
-  if (!box) return true
-  const index = chambers.findIndex(({ id }) => id === chamberId)
-  const span = chamberSpans(sump, box.lengthM)[index]
-  if (!span) return true
-  const alongM = place.xM - box.xM
-  return (
-    place.yM >= box.yM - AT_WALL_M &&
-    place.yM <= box.yM + box.widthM + AT_WALL_M &&
-    alongM >= span.fromM - AT_WALL_M &&
-    alongM <= span.toM + AT_WALL_M
-  )
+/** Its rectangle in the room. */
+export function planOf({ xM, yM, lengthM, widthM }: Placed): Rectangle {
+  return { fromXM: xM, toXM: xM + lengthM, fromYM: yM, toYM: yM + widthM }
+}
+
+/** Does a place lie over something, or nearer to it than `withinM`? */
+export function isInPlan(placed: Placed, { xM, yM }: InPlan, withinM = 0): boolean {
+  return sticksOutM(planOf({ xM, yM, lengthM: 0, widthM: 0 }), planOf(placed)) <= withinM
+}
+
+/** Every chamber in plan, in their order; none while the sump has no sizes. */
+function chambersInPlan(sump: Sump): readonly Placed[] {
+  const { box } = sump
+  if (!box) return []
+  return chamberSpans(sump, box.lengthM).map(({ fromM, toM }) => ({
+    xM: box.xM + fromM,
+    yM: box.yM,
+    lengthM: toM - fromM,
+    widthM: box.widthM,
+  }))
+}
+
+const chamberInPlan = (sump: Sump, chamberId: string): Placed | undefined =>
+  chambersInPlan(sump)[sump.chambers.findIndex(({ id }) => id === chamberId)]
+
+/** The chamber over or in which a place lies; −1: it lies outside the sump. */
+export function chamberAt(sump: Sump, place: InPlan): number {
+  return chambersInPlan(sump).findIndex((chamber) => isInPlan(chamber, place, AT_WALL_M))
+}
+
+/** Does a place lie over a chamber, to a wall's thickness? A chamber without sizes is anywhere. */
+export function isInChamber(sump: Sump, chamberId: string, place: InPlan): boolean {
+  const chamber = chamberInPlan(sump, chamberId)
+  return chamber === undefined || isInPlan(chamber, place, AT_WALL_M)
 }
 
 /** The middle of a chamber in plan; null: the sump has no sizes. */
-export function middleOfChamber(sump: Sump, chamberId: string): Pick<Point, 'xM' | 'yM'> | null {
-  const { box, chambers } = sump
-  const index = chambers.findIndex(({ id }) => id === chamberId)
-  const span = box ? chamberSpans(sump, box.lengthM)[index] : undefined
-  if (!box || !span) return null
-  return { xM: box.xM + (span.fromM + span.toM) / 2, yM: box.yM + box.widthM / 2 }
+export function middleOfChamber(sump: Sump, chamberId: string): InPlan | null {
+  const chamber = chamberInPlan(sump, chamberId)
+  if (!chamber) return null
+  return { xM: chamber.xM + chamber.lengthM / 2, yM: chamber.yM + chamber.widthM / 2 }
 }

@@ -35,9 +35,9 @@ export {
 } from './edit.ts'
 export { airAt, evaporationMmPerDay } from './evaporation.ts'
 export type { HeatPlan } from './heat-plan.ts'
-export { chamberAt, isInChamber, middleOfChamber } from './in-chamber.ts'
+export { chamberAt, isInChamber, isInPlan, middleOfChamber, planOf } from './in-chamber.ts'
 export { onDay } from './lamp-hours.ts'
-export { drainAtTee, isTeeMet, lineAtTee } from './meets-tee.ts'
+export { drainAtTee, isJoined, isTeeMet, lineAtTee } from './meets-tee.ts'
 export type {
   Drain,
   DrainRole,

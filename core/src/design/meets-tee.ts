@@ -1,4 +1,5 @@
 import type { BasinDesign } from './design.ts'
+import type { Drain } from './overflow.ts'
 
 type Ways = Pick<BasinDesign, 'returnSide' | 'drains'>
 
@@ -13,6 +14,11 @@ export function lineAtTee({ returnSide }: Ways, teeId: string) {
 /** Place of the drain that joins at a tee; −1: none does. */
 export function drainAtTee({ drains }: Ways, teeId: string): number {
   return drains.findIndex(({ end }) => end.at === 'tee' && end.id === teeId)
+}
+
+/** Does another drain run into this one? */
+export function isJoined(design: Ways, { run }: Drain): boolean {
+  return run.pieces.some(({ id }) => drainAtTee(design, id) >= 0)
 }
 
 /** Does a line or a drain meet a tee? */

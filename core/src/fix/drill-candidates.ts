@@ -1,13 +1,11 @@
 import { type Edit, setTo } from '../design/index.ts'
 import type { Drill, FaultKind, Verdict } from '../drill/index.ts'
-import { withHeight } from '../editing/index.ts'
 import { LEAST_RUNNING_DEPTH_M, overflowCases, type Whole } from '../finding/index.ts'
 import { chamberAreasM2, type SteadyState } from '../loop/index.ts'
-import { sentence } from '../quantity/index.ts'
-import { breakHoleIn, breakHoleWords } from './break-hole.ts'
+import { sentence, upToMillimetre } from '../quantity/index.ts'
 import type { Change } from './lever/change.ts'
-import { powerCutLevers } from './lever/power-cut.ts'
-import { wayDownLevers } from './lever/way-down.ts'
+import { breakHoles, powerCutLevers, raisedPanels } from './lever/power-cut.ts'
+import { separated, wayDownLevers } from './lever/way-down.ts'
 
 /** A sensor stands so far over where the water runs, m (choice). */
 const SENSOR_OVER_M = 0.01
@@ -15,22 +13,24 @@ const SENSOR_OVER_M = 0.01
 const CAN_SHARE = 0.95
 
 /** Faults after which water runs back through an outlet under water. */
-const BACK_SIPHONS: readonly FaultKind[] = ['power-cut', 'pump-stops', 'break-hole-grown']
+const BACK_SIPHONS: readonly FaultKind[] = ['pump-stops', 'break-hole-grown']
 
 /** What may fix a drill that wets the floor or lets the pump draw air. */
 export function drillCandidates(whole: Whole, drill: Drill, verdict: Verdict): Change[] {
   if (verdict.outcome === 'dry') return []
   const { steady } = whole
   const kinds = new Set(drill.faults.map(({ fault }) => fault.kind))
+  const runsBack = BACK_SIPHONS.some((kind) => kinds.has(kind))
   return [
     ...sumpChanges(steady, verdict),
     ...(kinds.has('top-off-open') || kinds.has('top-off-welded')
       ? smallerCan(steady, verdict)
       : []),
-    ...(BACK_SIPHONS.some((kind) => kinds.has(kind)) ? breakHoles(steady) : []),
-    ...(kinds.has('drains-blocked') ? [...sensors(steady), ...separateDrains(steady)] : []),
+    ...(kinds.has('drains-blocked')
+      ? [...sensors(steady), ...overflowCases(whole).flatMap(separated)]
+      : []),
     ...waysDown(whole, verdict),
-    ...(kinds.has('power-cut') ? powerCutLevers(whole) : []),
+    ...(kinds.has('power-cut') ? powerCutLevers(whole) : runsBack ? breakHoles(whole) : []),
   ]
 }
 
@@ -59,22 +59,16 @@ function sumpChanges({ design, chambers, returnIndex }: SteadyState, verdict: Ve
   const missingM = verdict.spilledM3 / areaM2 + sump.marginM
   const returnAreaM2 = Math.max(1e-3, areas[returnIndex]!)
   const levelM = chambers[returnIndex]!.levelM - (missingM * areaM2) / returnAreaM2
-  const heightM = upToMillimetre(sump.box.heightM + missingM)
-  const raised: Change = {
-    label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
-    edits: [setTo(['sump'], withHeight(sump, heightM))],
-  }
-  if (levelM <= sump.box.floorHeightM + LEAST_RUNNING_DEPTH_M) return [raised]
+  const raised = raisedPanels(design, sump.box.heightM + missingM)
+  if (levelM <= sump.box.floorHeightM + LEAST_RUNNING_DEPTH_M) return raised
   const lowered: Change = {
     label: sentence('Fill it {less} lower while it runs', {
       less: ['length', chambers[returnIndex]!.levelM - levelM],
     }),
     edits: [setTo(['sump', 'chambers', returnIndex, 'levelM'], levelM)],
   }
-  return [lowered, raised]
+  return [lowered, ...raised]
 }
-
-const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000
 
 /** A can no bigger than what the sump has room for. */
 function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): Change[] {
@@ -90,16 +84,6 @@ function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): Change[] {
   ]
 }
 
-/** Outlets under water that nothing breaks. */
-function breakHoles({ layout }: SteadyState): Change[] {
-  const edits = layout.lines.flatMap(({ line: { end }, end: stands, index }) =>
-    end.at === 'tank' && stands === 'under-water' && end.breakDepthM === null
-      ? [breakHoleIn(index)]
-      : [],
-  )
-  return edits.length > 0 ? [{ label: breakHoleWords(), edits }] : []
-}
-
 /** A sensor in each box that has none; a device that can fail. */
 function sensors({ design, tankLevels }: SteadyState): Change[] {
   const edits = design.tanks.flatMap((tank, i): Edit[] => {
@@ -112,15 +96,4 @@ function sensors({ design, tankLevels }: SteadyState): Change[] {
   return [
     { label: sentence('Add a level sensor that stops the pump (a device that can fail)'), edits },
   ]
-}
-
-/** Drains that join run apart to the chamber they end in. */
-function separateDrains({ design, drains }: SteadyState): Change[] {
-  const edits = drains.flatMap((laid): Edit[] => {
-    if (laid.trunkId === null) return []
-    const { landing } = laid.drain.end
-    return [setTo(['drains', laid.index, 'end'], { at: 'chamber', id: laid.chamberId, landing })]
-  })
-  if (edits.length === 0 || design.drains.length < 2) return []
-  return [{ label: sentence('Separate the joined drains (then lay each to its chamber)'), edits }]
 }

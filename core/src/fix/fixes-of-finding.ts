@@ -54,6 +54,8 @@ const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
  * judge and then by the drills; those that hold are offered with what they brought.
  */
 export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills): OfferedFixes {
+  // What is fine wants no fix, and nothing would have to change.
+  if (finding.severity === 'fine') return NOTHING
   if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) return NOTHING
   const trials = new Trials(given, ask)
   const occurrence = occurrencesIn(trials.before.whole).find((found) =>

@@ -4,7 +4,7 @@ import { findingDifferences, titlesOf } from './differences.ts'
 import type { FindingCandidate, FindingFixes } from './finding-fix.ts'
 import type { TriedFix } from './fix.ts'
 import { inOne } from './lever/change.ts'
-import type { Trial, Trials } from './trial.ts'
+import { bringsTrouble, type Trial, type Trials } from './trial.ts'
 
 /** So many fixes of a finding are offered at most (choice). */
 const MOST_OFFERED = 4
@@ -50,17 +50,19 @@ export class FixSearch {
   }
 
   fixes(): TriedFix[] {
-    const singles = this.#tried(this.#candidatesIn(this.#trials.before, this.#finding))
+    const singles = this.#tried(this.#candidatesIn(this.#trials, this.#finding))
     const alone = this.#mending(singles)
     if (alone.length > 0 || (this.#finding.severity !== 'stop' && this.#inSteady)) return alone
     return this.#mending(this.#pairs(singles))
   }
 
-  #candidatesIn(at: Trial, finding: Finding): readonly FindingCandidate[] {
-    const occurrence = occurrencesIn(at.whole).find((found) => sameFinding(found.finding, finding))
+  #candidatesIn(trials: Trials, finding: Finding): readonly FindingCandidate[] {
+    const occurrence = occurrencesIn(trials.before.whole).find((found) =>
+      sameFinding(found.finding, finding),
+    )
     if (!occurrence) return []
     const own = this.#registry.find(({ rule }) => rule === occurrence.rule)
-    return own?.candidates(occurrence, this.#trials) ?? []
+    return own?.candidates(occurrence, trials) ?? []
   }
 
   #tried(candidates: readonly FindingCandidate[]): Tried[] {
@@ -73,13 +75,17 @@ export class FixSearch {
   /** Each of the best alone with what mends what is then left. */
   #pairs(singles: readonly Tried[]): Tried[] {
     const firsts = [...singles].sort((a, b) => worse(a.left, b.left)).slice(0, MOST_FIRSTS)
-    return firsts.flatMap(({ candidate, trial }) => {
-      const stops = trial.findings.filter(({ severity }) => severity === 'stop')
-      const seconds = [this.#finding, ...stops]
-        .flatMap((finding) => this.#candidatesIn(trial, finding))
+    return firsts.flatMap(({ candidate: { label }, trial }) => {
+      const first = { label, edits: trial.edits }
+      const others = trial.findings.filter(
+        (finding) => finding.severity === 'stop' && !sameFinding(finding, this.#finding),
+      )
+      const trials = this.#trials.after(trial)
+      const seconds = [this.#finding, ...others]
+        .flatMap((finding) => this.#candidatesIn(trials, finding))
         .slice(0, MOST_SECONDS)
       return this.#tried(
-        seconds.map((second) => ({ ...inOne([candidate, second]), brings: second.brings })),
+        seconds.map((second) => ({ ...inOne([first, second]), brings: second.brings })),
       )
     })
   }
@@ -138,14 +144,13 @@ export class FixSearch {
   }
 
   #holdsInDrills(trial: Trial): boolean {
-    const { findings, wet } = trial.drilled
-    const before = this.#trials.before.drilled
-    if ([...wet].some((id) => !before.wet.has(id))) return false
-    if (findingDifferences(before.findings, findings).newStop) return false
+    const { before } = this.#trials
+    if (bringsTrouble(before, trial)) return false
+    const { findings } = trial.drilled
     if (!this.#inSteady && standsAs(findings, this.#finding) >= RANK[this.#finding.severity])
       return false
     if (this.#finding.severity !== 'stop') return true
-    return badnessOf(findings).stops < badnessOf(before.findings).stops
+    return badnessOf(findings).stops < badnessOf(before.drilled.findings).stops
   }
 }
 
@@ -155,12 +160,13 @@ function sameWater(a: BasinDesign, b: BasinDesign): boolean {
     ...Object.values(sump),
     ...devices.filter(({ part }) => part.kind !== 'heater'),
   ]
-  const others = wet(b)
+  const [ours, others] = [wet(a), wet(b)]
   return (
     a.tanks === b.tanks &&
     a.drains === b.drains &&
     a.returnSide === b.returnSide &&
-    wet(a).every((part, i) => part === others[i])
+    ours.length === others.length &&
+    ours.every((part, i) => part === others[i])
   )
 }
 

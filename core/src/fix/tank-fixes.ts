@@ -8,6 +8,8 @@ import {
 } from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
+import type { Change } from './lever/change.ts'
+import { lowerEdge } from './lever/overflow.ts'
 
 /** What fixes findings about a tank's water, rim and contents. */
 export const TANK_FIXES: readonly FindingFixes[] = [
@@ -25,27 +27,25 @@ export const TANK_FIXES: readonly FindingFixes[] = [
 ]
 
 /** The overflow's edge lower, or the level that is given where nothing sets it. */
-function lowerWater({ tank, index, solved }: TankCase): FindingCandidate[] {
-  const { overflow } = tank
-  const lowerM = GOOD_FREEBOARD_M - solved.freeboardM
-  const crestM = (overflow?.crestM ?? 0) - lowerM
-  const levelM = tank.rimM - GOOD_FREEBOARD_M
-  if ((overflow ? crestM : levelM) <= 0) return []
-  const { label, edits } = overflow
-    ? {
-        label: sentence('Lower the overflow’s edge by {lower}', { lower: ['length', lowerM] }),
-        edits: [setTo(['tanks', index, 'overflow', 'crestM'], crestM)],
-      }
-    : {
-        label: sentence('Run the tank at {level}', { level: ['length', levelM] }),
-        edits: [setTo(['tanks', index, 'waterLevelM'], levelM)],
-      }
+function lowerWater({ tank, index, whole }: TankCase): FindingCandidate[] {
+  const changes = tank.overflow ? lowerEdge(whole, index) : lowerLevel(tank.rimM, index)
+  return changes.map(({ label, edits }) => ({
+    label,
+    brings: (after) =>
+      sentence('Leaves {left} to the rim.', {
+        left: ['length', after.whole.tanks[index]!.freeboardM],
+      }),
+    edits,
+  }))
+}
+
+function lowerLevel(rimM: number, index: number): Change[] {
+  const levelM = rimM - GOOD_FREEBOARD_M
+  if (levelM <= 0) return []
   return [
     {
-      label,
-      brings: ({ whole }) =>
-        sentence('Leaves {left} to the rim.', { left: ['length', whole.tanks[index]!.freeboardM] }),
-      edits,
+      label: sentence('Run the tank at {level}', { level: ['length', levelM] }),
+      edits: [setTo(['tanks', index, 'waterLevelM'], levelM)],
     },
   ]
 }

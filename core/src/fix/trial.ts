@@ -1,9 +1,10 @@
 import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
-import { matchEdits } from '../editing/index.ts'
+import { following } from '../editing/index.ts'
 import { figuresOf, type FlowPlace, flowThere } from '../figures/index.ts'
 import { type Finding, findingsOf, type Whole, wholeOf } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
 import { type SteadyState, steadyState } from '../loop/index.ts'
+import { findingDifferences } from './differences.ts'
 
 /** What the drills say of a design's findings. */
 export interface DrilledFindings {
@@ -84,12 +85,24 @@ export class Trials {
   of(edits: readonly Edit[]): Trial {
     const known = this.#tried.get(edits)
     if (known) return known
-    const changed = applyEdits(this.before.given, edits)
-    const follow = matchEdits(changed)
-    const all = follow.length > 0 ? [...edits, ...follow] : edits
-    const given = follow.length > 0 ? applyEdits(changed, follow) : changed
-    const trial = new Trial(given, all, this.#ask)
+    const { given } = this.before
+    const all = [...edits, ...following(given, edits)]
+    const trial = new Trial(applyEdits(given, all), all, this.#ask)
     this.#tried.set(edits, trial)
     return trial
   }
+
+  /** Changes of what one of them came to. */
+  after({ given }: Trial): Trials {
+    return new Trials(given, this.#ask)
+  }
+}
+
+/** Does a change bring a stop that was none, or wet a floor that was dry? Runs the drills of both. */
+export function bringsTrouble(before: Trial, after: Trial): boolean {
+  const [was, is] = [before.drilled, after.drilled]
+  return (
+    findingDifferences(was.findings, is.findings).newStop ||
+    [...is.wet].some((id) => !was.wet.has(id))
+  )
 }

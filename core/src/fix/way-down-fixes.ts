@@ -30,7 +30,7 @@ export const WAY_DOWN_FIXES: readonly FindingFixes[] = [
     runsOverNow,
     (box, { capacityM3PerS }) => [
       ...lessFlow(box, capacityM3PerS * UNDER_CAPACITY),
-      ...brought(box, [...wayDownLevers(box), ...lowerEdge(box)]),
+      ...brought(box, [...wayDownLevers(box), ...lowerEdge(box.whole, box.index)]),
     ],
     { otherwise: OTHERWISE },
   ),

@@ -2,5 +2,5 @@ export { editable, joined, type Measured, measured, show, showBand, showText } f
 export { parseQuantity } from './parse.ts'
 export { say, type Sentence, sentence } from './sentence.ts'
 export { cutText } from './tape.ts'
-export { toMillimetre } from './to-millimetre.ts'
+export { toMillimetre, upToMillimetre } from './to-millimetre.ts'
 export { fromSi, QUANTITIES, type QuantityName, toSi, type Unit, type UnitFamily } from './units.ts'

@@ -1,3 +1,4 @@
+import { keepDevices } from '../../src/editing/keep-devices.ts'
 import { verdictOf } from '../../src/drill/verdict.ts'
 import {
   AT,
@@ -29,13 +30,7 @@ import {
   takeOutOf,
 } from '../../src/index.ts'
 import { simulateDrill } from '../../src/lab.ts'
-import {
-  deviceSwappedIn,
-  keepDevices,
-  newCabinet,
-  newDevice,
-  reordered,
-} from '../../src/editing/index.ts'
+import { deviceSwappedIn, newCabinet, newDevice, reordered } from '../../src/editing/index.ts'
 import { describe, expect, test } from '@jest/globals'
 
 describe('a skimmer that stops', () => {

@@ -131,7 +131,10 @@ describe('blocked drains', () => {
 })
 
 describe('the top-off', () => {
-  const withInlet = aLoop({ changes: { 'returnSide.pumps.0.inletHeightM': 0.06 } })
+  // The sump stands before the tank, so that its panels may be as high as they like.
+  const withInlet = aLoop({
+    changes: { 'returnSide.pumps.0.inletHeightM': 0.06, 'sump.box.yM': -0.6 },
+  })
   const small = set(withInlet, ['sump', 'topOff'], TOP_OFF)
   const big = set(withInlet, ['sump', 'topOff'], { ...TOP_OFF, canM3: 0.12 })
   test('stuck open: a small can freshens, a big one floods; a smaller can fixes it', () => {

@@ -8,7 +8,8 @@ import { describe, expect, test } from '@jest/globals'
 
 /** The end hangs deep: much runs back through it. */
 const UNDER = 'up 600 mm, elbow, left 300 mm, down 100 mm'
-const LOW = aLoop({ line: UNDER, changes: { 'sump.box.heightM': 0.3 } })
+/** Before the tank, so that its panels may be as high as they like. */
+const LOW = aLoop({ line: UNDER, changes: { 'sump.box.heightM': 0.3, 'sump.box.yM': -0.6 } })
 /** A sump that holds all that comes down, and a pump that draws air when nothing comes back. */
 const HIGH = aLoop({
   changes: { 'sump.box.heightM': 0.6, 'returnSide.pumps.0.inletHeightM': 0.06 },

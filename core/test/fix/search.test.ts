@@ -12,7 +12,7 @@ import {
   say,
   solveBasin,
 } from '../../src/index.ts'
-import { matchEdits } from '../../src/editing/index.ts'
+import { matchEdits } from '../../src/editing/gravity/keep-tuned.ts'
 import { setTo } from '../../src/design/edit.ts'
 import { describe, expect, test } from '@jest/globals'
 
@@ -70,6 +70,15 @@ describe('what is offered mends', () => {
   })
 })
 
+test('what is fine is offered nothing, and nothing would have to change', () => {
+  const { findings } = solveBasin(LOOP)
+  const fine = findings.filter(({ severity }) => severity === 'fine')
+  expect(fine.map(({ code }) => code)).toContain('outage-held')
+  for (const finding of fine) {
+    expect(fixesOfFinding(LOOP, finding)).toEqual({ fixes: [], otherwise: null })
+  }
+})
+
 describe('things in their place', () => {
   test('a pump that stands in another chamber than it is said to draws from there', () => {
     const { id } = LOOP.sump.chambers[4]!
@@ -103,11 +112,7 @@ describe('a valve kept at the flow’s match', () => {
     expect(matchEdits(slower).length).toBe(1)
   })
   test('is left alone where nobody asked for it', () => {
-    expect(
-      matchEdits(
-        LOOP.drains[0]!.keepsMatch ? withChanges(LOOP, { 'drains.0.keepsMatch': false }) : LOOP,
-      ),
-    ).toEqual([])
+    expect(matchEdits(withChanges(LOOP, { 'drains.0.keepsMatch': false }))).toEqual([])
   })
   test('a fix of the flow takes it along', () => {
     const design = withChanges(applyEdits(kept, matchEdits(kept)), { 'tanks.0.turnoverPerH': 4 })

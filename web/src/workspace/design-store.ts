@@ -1,14 +1,17 @@
 import type { RevisionAnswer } from '@yew-basin/contract'
 import {
+  applyEdits,
   setTo,
   type At,
   onDay,
+  type BasinDesign,
   type Edit,
   type EditPath,
   type Fix,
   type Severity,
   type SolvedBasin,
   type Station,
+  editing,
 } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -23,7 +26,6 @@ import { useDesignHistory } from './design-history.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
 import { STATIONS } from './stations.ts'
-import { following, turnedByHand, withEdits } from './what-follows.ts'
 import { useSolved } from './use-solved.ts'
 
 /** Worst finding of each station. */
@@ -37,6 +39,15 @@ function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
     worst[station] = severity
   return worst
 }
+
+/** Edits with what follows of them by itself. */
+const whole = (now: BasinDesign, edits: readonly Edit[]) => [
+  ...edits,
+  ...editing.following(now, edits),
+]
+
+/** A design as a fix would have it. */
+const changed = (now: BasinDesign, { edits }: Fix) => applyEdits(now, whole(now, edits))
 
 /** A save that stands still is said where the keeper looks, however far down the page that is. */
 function tellOfRefusals(saves: Autosave): void {
@@ -68,7 +79,7 @@ export const useDesign = defineStore('design', () => {
   const today = useToday()
   const present = computed(() => design.value && onDay(design.value, today.value))
   const shown = computed(() =>
-    present.value && preview.value ? withEdits(present.value, preview.value.edits) : present.value,
+    present.value && preview.value ? changed(present.value, preview.value) : present.value,
   )
   const { steady, solved, running, hearDrills } = useSolved(shown)
   const states = computed(() => worstByStation(solved.value))
@@ -103,10 +114,10 @@ export const useDesign = defineStore('design', () => {
 
   function edit(edits: readonly Edit[]): void {
     preview.value = null
-    history.edit([...edits, ...following(design.value, edits)])
+    if (design.value) history.edit(whole(design.value, edits))
   }
   const set = <const Path extends EditPath>(path: Path, to: At<Path>) =>
-    edit(turnedByHand(design.value, setTo(path, to)))
+    edit(design.value ? editing.turnedByHand(design.value, setTo(path, to)) : [])
 
   async function step(back: boolean): Promise<void> {
     // A fix that is only looked at is put away first; nothing was changed that could be undone.

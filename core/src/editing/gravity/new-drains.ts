@@ -34,6 +34,13 @@ export interface DrainWish {
   readonly flowM3PerS: number
 }
 
+/** What one of them is laid for. */
+type PipeWish = Pick<DrainWish, 'series' | 'flowM3PerS'>
+
+/** Rigid pipe in the place of hose that somebody had (choice). */
+export const RIGID: PipeSeries = 'schedule-40'
+/** A pipe is laid for no less, m³/s. */
+const LEAST_FLOW_M3_PER_S = 1e-5
 /** A new siphon runs no faster than this, m/s (choice). */
 const SIPHON_M_PER_S = 1.2
 /** Lips below the crest, m (choice). */
@@ -67,14 +74,20 @@ export function newDrains(design: BasinDesign, wish: DrainWish): Drain[] {
   )
 }
 
-/** A pipe laid anew for what comes: its place, name and landing stay, its size and its way are the judge's. */
-export function laidAnew(design: BasinDesign, drain: Drain, wish: DrainWish): Drain {
+/** Where a pipe that is laid anew comes down, and what comes. */
+export type LaidFor = Pick<DrainWish, 'chamberId' | 'flowM3PerS'>
+
+/** A pipe laid anew for what comes: its name, landing and family of pipe stay; place, size and way are the judge's. */
+export function laidAnew(design: BasinDesign, drain: Drain, to: LaidFor): Drain {
   const tank = design.tanks.find(({ id }) => id === drain.tankId)
   const box = tank?.overflow?.box
   if (!tank || !box) throw new RangeError(`tank ${drain.tankId} has no box for drains`)
   const all = design.drains.filter(({ tankId }) => tankId === tank.id)
   const n = all.findIndex(({ id }) => id === drain.id)
-  const end = endOf(design.sump, wish.chamberId)
+  const end = endOf(design.sump, to.chamberId)
+  const { series: own } = drain.run.size
+  const series = isHose(own) ? RIGID : own
+  const wish: PipeWish = { series, flowM3PerS: Math.max(LEAST_FLOW_M3_PER_S, to.flowM3PerS) }
   const place = { n, of: all.length }
   const made = newDrain(design, { tank, box, role: drain.role, place, end, wish })
   const { id, name } = drain
@@ -142,7 +155,7 @@ function newDrain(
     readonly role: DrainRole
     readonly place: { n: number; of: number }
     readonly end: { id: string; at: Point }
-    readonly wish: DrainWish
+    readonly wish: PipeWish
   },
 ): Drain {
   const id = `${tank.id}-${role}`

@@ -3,9 +3,9 @@ import {
   type BasinDesign,
   chamberSpans,
   type ChamberUse,
-  type Drain,
   type Edit,
   isInChamber,
+  isJoined,
   setTo,
   type Sump,
   type SumpBox,
@@ -16,9 +16,8 @@ import { judgedSump, type SolvedSump } from '../../judge/index.ts'
 import { figuresOf } from '../../figures/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import { layDrains, steadyState } from '../../loop/index.ts'
-import { isHose } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
-import { type DrainWish, laidAnew } from '../gravity/new-drains.ts'
+import { laidAnew } from '../gravity/new-drains.ts'
 import { newSump, USE_NAME } from './new-sump.ts'
 import { BETWEEN_WALLS_M } from './wall-edits.ts'
 
@@ -57,28 +56,16 @@ function drainsAfter(before: BasinDesign, after: BasinDesign): Edit[] {
   const mouths = layDrains(after.drains, waterAt(after.water)).map(({ mouth }) => mouth)
   const flows = figuresOf(steadyState(before)).tanks
   return after.drains.flatMap((drain, i): Edit[] => {
-    const { end, tankId, run } = drain
+    const { end, tankId } = drain
     const tank = after.tanks.findIndex(({ id }) => id === tankId)
     if (end.at !== 'chamber' || !after.tanks[tank]?.overflow?.box) return []
     if (isInChamber(after.sump, end.id, mouths[i]!)) return []
     // One that others join keeps its tee: only a hand can lead it elsewhere.
-    if (drainsAt(after, drain)) return []
-    const { series } = run.size
-    const wish: DrainWish = {
-      tankId,
-      school: 'siphon-emergency',
-      chamberId: end.id,
-      series: isHose(series) ? 'schedule-40' : series,
-      flowM3PerS: Math.max(LEAST_FLOW_M3_PER_S, flows[tank]!.flowM3PerS),
-    }
-    return [setTo(['drains', i], laidAnew(after, drain, wish))]
+    if (isJoined(after, drain)) return []
+    const to = { chamberId: end.id, flowM3PerS: flows[tank]!.flowM3PerS }
+    return [setTo(['drains', i], laidAnew(after, drain, to))]
   })
 }
-
-const LEAST_FLOW_M3_PER_S = 1e-5
-
-const drainsAt = ({ drains }: BasinDesign, { run }: Drain) =>
-  drains.some(({ end }) => end.at === 'tee' && run.pieces.some(({ id }) => id === end.id))
 
 const ENTRIES: readonly ChamberUse[] = ['drain-entry', 'socks', 'roller']
 

@@ -5,6 +5,7 @@ import type { Whole } from './whole.ts'
 
 /** One tank of the design, by its place in the list. */
 export interface TankCase extends Case {
+  readonly whole: Whole
   readonly index: number
   readonly tank: DisplayTank
   readonly solved: SolvedTank
@@ -13,8 +14,10 @@ export interface TankCase extends Case {
 }
 
 /** Every tank. */
-export function tankCases({ design, tanks }: Whole): TankCase[] {
+export function tankCases(whole: Whole): TankCase[] {
+  const { design, tanks } = whole
   return design.tanks.map((tank, index) => ({
+    whole,
     index,
     tank,
     solved: tanks[index]!,

@@ -1,3 +1,4 @@
+import { isInPlan } from '../../design/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { DrainCase } from '../case/drain-case.ts'
 import { holdsFor, rule } from '../rule.ts'
@@ -11,11 +12,9 @@ export const drainOutsideBox = rule({
   condition: ({ drain, box: { overflow, tank } }: DrainCase) => {
     const { box } = overflow
     if (!box) return []
-    const { xM, yM, zM } = drain.inlet.place
-    const inPlan =
-      xM >= box.xM && xM <= box.xM + box.lengthM && yM >= box.yM && yM <= box.yM + box.widthM
-    const overM = zM - tank.floorHeightM
-    return holdsFor(!inPlan || overM < box.floorM - 1e-6 || overM > box.rimM + 1e-6)
+    const { place } = drain.inlet
+    const overM = place.zM - tank.floorHeightM
+    return holdsFor(!isInPlan(box, place) || overM < box.floorM - 1e-6 || overM > box.rimM + 1e-6)
   },
   title: ({ drain }) => sentence('{drain} begins outside its box', { drain: drain.name }),
   reason: ({ box: { overflow } }) =>

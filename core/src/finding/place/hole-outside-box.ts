@@ -1,3 +1,4 @@
+import { isInPlan } from '../../design/index.ts'
 import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
@@ -12,15 +13,9 @@ export const holeOutsideBox = rule({
   condition: ({ overflow: { holes, box, form }, tank }: OverflowCase) =>
     flatMap(holes, (hole, at) => {
       if (hole.panel !== 'floor') return []
-      const [xM, yM] = [tank.xM + hole.alongM, tank.yM + hole.upM]
-      const within =
-        form === 'inner-box' || form === 'inner-and-outer'
-          ? box !== null &&
-            xM >= box.xM &&
-            xM <= box.xM + box.lengthM &&
-            yM >= box.yM &&
-            yM <= box.yM + box.widthM
-          : false
+      const place = { xM: tank.xM + hole.alongM, yM: tank.yM + hole.upM }
+      const isInside = form === 'inner-box' || form === 'inner-and-outer'
+      const within = isInside && box !== null && isInPlan(box, place)
       return within ? [] : [{ at, alongM: hole.alongM, backM: hole.upM }]
     }),
   title: ({ words }) =>

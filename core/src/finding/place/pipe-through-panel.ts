@@ -1,4 +1,4 @@
-import type { DisplayTank, DrilledPanel } from '../../design/index.ts'
+import { type DisplayTank, type DrilledPanel, isInPlan } from '../../design/index.ts'
 import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
@@ -43,14 +43,8 @@ export const pipeThroughPanel = rule({
 function hasHole(tank: DisplayTank, { panel, at }: Crossing): boolean {
   const { overflow } = tank
   if (!overflow) return false
-  const { box } = overflow
-  const inBox =
-    box !== null &&
-    at.xM >= box.xM &&
-    at.xM <= box.xM + box.lengthM &&
-    at.yM >= box.yM &&
-    at.yM <= box.yM + box.widthM
-  if (panel === 'floor' && overflow.form === 'inner-box' && inBox) return true
+  const { box, form } = overflow
+  if (panel === 'floor' && form === 'inner-box' && box && isInPlan(box, at)) return true
   return overflow.holes.some((hole) => {
     if (hole.panel !== (panel as DrilledPanel)) return false
     const sideways = panel === 'left' || panel === 'right'

@@ -1,12 +1,19 @@
 import { setTo } from '../../design/index.ts'
 import { boreAtFroude } from '../../drain/index.ts'
-import { GOOD_FREEBOARD_M, type OverflowCase, SWEPT_FROUDE } from '../../finding/index.ts'
+import {
+  GOOD_FREEBOARD_M,
+  type OverflowCase,
+  SWEPT_FROUDE,
+  type Whole,
+} from '../../finding/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import { flowOver } from '../../weir/index.ts'
 import type { Change } from './change.ts'
 
 /** So many tubes or holes at most between an overflow's two sides (choice). */
 const MOST_TUBES = 8
+/** An edge is not lowered under this share of the panels (choice). */
+const LEAST_CREST_SHARE = 0.3
 /** A hole through the glass is drilled no wider, m (choice). */
 const WIDEST_HOLE_M = 0.06
 
@@ -27,15 +34,15 @@ export function longerRim(
   ]
 }
 
-/** The edge so much lower that the water stands under the rim as it should. */
-export function lowerEdge({ overflow, tank, index, whole }: OverflowCase): Change[] {
-  const lowerM = GOOD_FREEBOARD_M - whole.tanks[index]!.freeboardM
-  const crestM = overflow.crestM - lowerM
-  if (lowerM <= 0 || crestM <= 0.3 * tank.heightM) return []
+/** The edge so much lower that the water stands under the rim as it should; none where little tank would be left. */
+export function lowerEdge({ tanks, design }: Whole, index: number): Change[] {
+  const { overflow, heightM } = design.tanks[index]!
+  const lowerM = GOOD_FREEBOARD_M - tanks[index]!.freeboardM
+  if (!overflow || lowerM <= 0 || overflow.crestM - lowerM <= LEAST_CREST_SHARE * heightM) return []
   return [
     {
       label: sentence('Lower the overflow’s edge by {lower}', { lower: ['length', lowerM] }),
-      edits: [setTo(['tanks', index, 'overflow', 'crestM'], crestM)],
+      edits: [setTo(['tanks', index, 'overflow', 'crestM'], overflow.crestM - lowerM)],
     },
   ]
 }

@@ -1,13 +1,14 @@
-import { type BasinDesign, type Edit, setTo } from '../../design/index.ts'
+import { type BasinDesign, type Edit, planOf, setTo } from '../../design/index.ts'
+import { clearanceM } from '../../device/index.ts'
 import { sumpEdits, withHeight, withLength } from '../../editing/index.ts'
 import { LEAST_RUNNING_DEPTH_M, type Whole } from '../../finding/index.ts'
 import { chamberAreasM2 } from '../../loop/index.ts'
-import { sentence } from '../../quantity/index.ts'
+import { sentence, upToMillimetre } from '../../quantity/index.ts'
 import { breakHoleIn, breakHoleWords } from '../break-hole.ts'
 import type { Change } from './change.ts'
 
-/** Room that a sump’s panels leave under the lowest tank, m (choice). */
-const UNDER_TANK_M = 0.1
+/** Room that a sump’s panels leave under a tank that stands over it, m (choice: a stand's top). */
+const UNDER_TANK_M = 0.03
 /** A sump is made longer by no more than this (choice). */
 const MOST_LONGER = 2
 
@@ -66,28 +67,35 @@ export function wallsLower({ design, steady }: Whole, chamber: number): Change[]
   ]
 }
 
+/** The sump's panels as high as that, to the millimetre; none where the tanks over it leave no room. */
+export function raisedPanels({ sump, tanks }: BasinDesign, wantedM: number): Change[] {
+  const heightM = upToMillimetre(wantedM)
+  const { box } = sump
+  if (!box) return []
+  const over = tanks.filter((tank) => clearanceM(planOf(tank), planOf(box)) < 0)
+  const mostM = Math.min(...over.map(({ floorHeightM }) => floorHeightM)) - UNDER_TANK_M
+  if (box.floorHeightM + heightM > mostM) return []
+  return [
+    {
+      label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
+      edits: [setTo(['sump'], withHeight(sump, heightM))],
+    },
+  ]
+}
+
 /** What has no room, as height of its panels or as length. */
 export function biggerSump({ design, steady, sump: { outage } }: Whole): Change[] {
-  const { sump, tanks } = design
+  const { sump } = design
   const { box } = sump
   if (!box || !outage) return []
   const areaM2 = chamberAreasM2(sump, box).reduce((sum, area) => sum + area, 0)
   const shortM = sump.marginM - outage.marginM + (outage.missingM3 > 0 ? 0 : 0.005)
   const shortM3 = Math.max(outage.missingM3, shortM * areaM2)
   if (shortM3 <= 0) return []
-  const heightM = upToMillimetre(box.heightM + shortM3 / areaM2)
-  const mostM = Math.min(...tanks.map(({ floorHeightM }) => floorHeightM)) - UNDER_TANK_M
   const freeM = Math.max(0.05, box.floorHeightM + box.heightM - levelOf(steady))
   const lengthM = upToCentimetre(box.lengthM * (1 + shortM3 / (areaM2 * freeM)))
   return [
-    ...(box.floorHeightM + heightM <= mostM
-      ? [
-          {
-            label: sentence('Raise the sump’s panels to {height}', { height: ['length', heightM] }),
-            edits: [setTo(['sump'], withHeight(sump, heightM))],
-          },
-        ]
-      : []),
+    ...raisedPanels(design, box.heightM + shortM3 / areaM2),
     ...(lengthM <= box.lengthM * MOST_LONGER
       ? [
           {
@@ -100,5 +108,4 @@ export function biggerSump({ design, steady, sump: { outage } }: Whole): Change[
 }
 
 const levelOf = ({ chambers, returnIndex }: Whole['steady']) => chambers[returnIndex]!.levelM
-const upToMillimetre = (lengthM: number) => Math.ceil(lengthM * 1000) / 1000
 const upToCentimetre = (lengthM: number) => Math.ceil(lengthM * 100) / 100

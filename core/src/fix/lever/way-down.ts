@@ -1,10 +1,4 @@
-import {
-  type BasinDesign,
-  type Drain,
-  type DrainRole,
-  type Edit,
-  setTo,
-} from '../../design/index.ts'
+import { type BasinDesign, type DrainRole, type Edit, isJoined, setTo } from '../../design/index.ts'
 import {
   DRAIN_SCHOOLS,
   type DrainSchool,
@@ -12,6 +6,7 @@ import {
   laidAnew,
   newDrains,
   oneMoreDrain,
+  RIGID,
   valveAtMatch,
 } from '../../editing/index.ts'
 import { joinedMatch } from '../../figures/index.ts'
@@ -136,20 +131,13 @@ export function raisedLip(drainCase: DrainCase): Change[] {
 export function layAnew({ drain, index, box }: DrainCase): Change[] {
   const { design } = box.whole
   if (!box.overflow.box || drain.end.at !== 'chamber' || isJoined(design, drain)) return []
-  const wish = wishOf(box, drain.run.size.series, drain.end.id)
+  const to = { chamberId: drain.end.id, flowM3PerS: box.solved.flowM3PerS }
   return [
     {
       label: sentence('Lay {drain} anew', { drain: drain.name }),
-      edits: [setTo(['drains', index], laidAnew(design, drain, wish))],
+      edits: [setTo(['drains', index], laidAnew(design, drain, to))],
     },
   ]
-}
-
-/** Does another drain run into it? */
-function isJoined({ drains }: BasinDesign, { run }: Drain): boolean {
-  return drains.some(
-    ({ end }) => end.at === 'tee' && run.pieces.some((piece) => piece.id === end.id),
-  )
 }
 
 /** An emergency beside pipes that have none. */
@@ -157,11 +145,7 @@ function oneMore(box: OverflowCase, drains: readonly DrainCase[]): Change[] {
   const { design } = box.whole
   if (!box.overflow.box || drains.length === 0) return []
   if (drains.some(({ drain }) => drain.role === 'emergency')) return []
-  const made = oneMoreDrain(
-    design,
-    { ...wishOf(box, seriesOf(drains), landsIn(design, drains)), school: 'vented-emergency' },
-    'emergency',
-  )
+  const made = oneMoreDrain(design, wishOf(box, drains, 'vented-emergency'), 'emergency')
   return [
     {
       label: sentence('Add an emergency pipe'),
@@ -185,9 +169,8 @@ export function schoolsAnew(box: OverflowCase, drains: readonly DrainCase[]): Ch
 
 function anew(box: OverflowCase, drains: readonly DrainCase[], school: DrainSchool): Edit[] {
   const { design } = box.whole
-  const wish = wishOf(box, seriesOf(drains), landsIn(design, drains))
   const others = design.drains.filter(({ tankId }) => tankId !== box.tank.id)
-  return [setTo(['drains'], [...others, ...newDrains(design, { ...wish, school })])]
+  return [setTo(['drains'], [...others, ...newDrains(design, wishOf(box, drains, school))])]
 }
 
 function unlike(a: readonly DrainRole[], b: readonly DrainRole[]): number {
@@ -196,24 +179,21 @@ function unlike(a: readonly DrainRole[], b: readonly DrainRole[]): number {
 
 /** The family of rigid pipe that most of them are in. */
 function seriesOf(drains: readonly DrainCase[]): PipeSeries {
-  return (
-    drains.find(({ drain }) => !isHose(drain.run.size.series))?.drain.run.size.series ??
-    'schedule-40'
-  )
+  return drains.find(({ drain }) => !isHose(drain.run.size.series))?.drain.run.size.series ?? RIGID
 }
 
 function landsIn({ sump }: BasinDesign, drains: readonly DrainCase[]): string {
   return drains.find(({ drain }) => drain.end.at === 'chamber')?.drain.end.id ?? entryOf(sump).id
 }
 
-function wishOf(box: OverflowCase, series: PipeSeries, chamberId: string) {
-  const flowM3PerS = Math.max(1e-5, box.solved.flowM3PerS)
+/** What a tank's drains are laid for, where they come down now and in their family of pipe. */
+function wishOf(box: OverflowCase, drains: readonly DrainCase[], school: DrainSchool) {
   return {
     tankId: box.tank.id,
-    school: 'siphon-emergency' as DrainSchool,
-    chamberId,
-    series: isHose(series) ? ('schedule-40' as const) : series,
-    flowM3PerS,
+    school,
+    chamberId: landsIn(box.whole.design, drains),
+    series: seriesOf(drains),
+    flowM3PerS: box.solved.flowM3PerS,
   }
 }
 
@@ -240,16 +220,10 @@ export function fullOpen({ drain, index }: DrainCase): Change[] {
 export function separated(box: OverflowCase): Change[] {
   const { design } = box.whole
   if (!box.overflow.box) return []
-  const chamberId = landsIn(design, drainCases(box))
-  const edits = drainCases(box).flatMap(({ drain, index }): Edit[] =>
-    drain.end.at === 'tee'
-      ? [
-          setTo(
-            ['drains', index],
-            laidAnew(design, drain, wishOf(box, seriesOf(drainCases(box)), chamberId)),
-          ),
-        ]
-      : [],
+  const drains = drainCases(box)
+  const to = { chamberId: landsIn(design, drains), flowM3PerS: box.solved.flowM3PerS }
+  const edits = drains.flatMap(({ drain, index }): Edit[] =>
+    drain.end.at === 'tee' ? [setTo(['drains', index], laidAnew(design, drain, to))] : [],
   )
   return edits.length > 0
     ? [{ label: sentence('Lay the joined drains apart, each to its chamber'), edits }]
