@@ -1,10 +1,11 @@
 import { randomDesign } from '../../core/test/judge/random-design.ts'
 import { followFixes } from '../../core/test/fix/follow-fixes.ts'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
+import { bareBasins } from './bare.ts'
 import { type BasinDesign, type Finding, lastWord, say, solveBasin } from '@yew-basin/core'
 
-/** So many likely designs, from a seed on, and the demo basins where they are asked for; a line of JSON for each. */
-const [most = '1', first = '1', demo] = process.argv.slice(2)
+/** So many likely designs, from a seed on, and the demo and bare basins where they are asked for; a line of JSON for each. */
+const [most = '1', first = '1', known] = process.argv.slice(2)
 
 const told = (findings: readonly Finding[]) =>
   findings
@@ -24,12 +25,12 @@ function confirmed(design: BasinDesign) {
   }
 }
 
-function follow(name: string, design: BasinDesign, isDemo: boolean): void {
+function follow(name: string, design: BasinDesign, isKnown: boolean): void {
   const { before, after, steps, left } = followFixes(design)
   console.log(
     JSON.stringify({
       name,
-      demo: isDemo,
+      known: isKnown,
       before: told(before),
       after: told(after),
       ...confirmed(design),
@@ -39,7 +40,9 @@ function follow(name: string, design: BasinDesign, isDemo: boolean): void {
   )
 }
 
-if (demo) for (const { name, design } of DEMO_BASINS) follow(name, design, true)
+if (known) {
+  for (const { name, design } of [...DEMO_BASINS, ...bareBasins()]) follow(name, design, true)
+}
 for (let seed = Number(first); seed < Number(first) + Number(most); seed++) {
   follow(`design ${seed}`, randomDesign(seed), false)
 }

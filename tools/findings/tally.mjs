@@ -8,10 +8,10 @@ const MOST_DESIGNS = 0.5
 /** What was found of many designs, before and after their first fixes were followed. */
 export class Tally {
   #designs = []
-  #demo = []
+  #known = []
 
   add(row) {
-    ;(row.demo ? this.#demo : this.#designs).push(row)
+    ;(row.known ? this.#known : this.#designs).push(row)
   }
 
   print() {
@@ -30,19 +30,19 @@ export class Tally {
     console.log(
       `in the mean ${this.#mean('before', 'stop').toFixed(2)} stops and ${this.#mean('before', 'watch').toFixed(2)} watches before, ${stops.toFixed(2)} and ${watches.toFixed(2)} after`,
     )
-    for (const { name, left, steps } of [...this.#demo, ...this.#left()]) {
+    for (const { name, left, steps } of [...this.#known, ...this.#left()]) {
       if (left.length > 0) console.log(`${name} after ${steps.length} steps: ${left.join('; ')}`)
     }
     console.log(`without a stop: ${of - this.#left().length} of ${of}`)
   }
 
-  /** All that were asked for came; nearly all of them and every demo basin end without a stop, with few watches. */
+  /** All that were asked for came; nearly all of them and every basin known by name end without a stop, with few watches. */
   holds(asked) {
     const of = this.#designs.length
-    if (of !== asked || this.#demo.length === 0) return false
+    if (of !== asked || this.#known.length === 0) return false
     const usual = [...this.#share('after').values()].every((n) => n <= MOST_DESIGNS * of)
     return (
-      this.#demo.every(({ left }) => left.length === 0) &&
+      this.#known.every(({ left }) => left.length === 0) &&
       this.#left().length <= Math.max(1, MOST_LEFT * of) &&
       this.#mean('after', 'watch') < MOST_WATCHES &&
       usual

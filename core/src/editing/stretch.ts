@@ -1,5 +1,5 @@
 import type { LaidLine } from '../layout/index.ts'
-import { axisOf, type Piece, type PipePiece, type Point, signOf } from '../run/index.ts'
+import { axisOf, type Piece, type Point, signOf } from '../run/index.ts'
 
 /** One length or leg of a run's pieces made longer or shorter. */
 export interface Stretched {
@@ -13,7 +13,7 @@ const SHORTEST_M = 0.01
 const HOSE_KEYS = { xM: 'byXM', yM: 'byYM', zM: 'byZM' } as const
 const AXES = ['xM', 'yM', 'zM'] as const
 
-/** The last pipe along each axis changed so that a run's mouth comes to a place; null where one can't be. */
+/** The last pipe along each axis that can be, changed so that a run's mouth comes to a place; null where none can. */
 export function stretchRun({ mouth, line }: LaidLine, wanted: Point): Stretched[] | null {
   const changes = AXES.filter((axis) => Math.abs(wanted[axis] - mouth[axis]) > 1e-6).map((axis) =>
     stretched(line.run.pieces, axis, wanted[axis] - mouth[axis]),
@@ -22,18 +22,18 @@ export function stretchRun({ mouth, line }: LaidLine, wanted: Point): Stretched[
   return possible.length === changes.length ? possible : null
 }
 
-/** The last piece along an axis, made longer or shorter by so much; a free hose leads anywhere. */
+/** The last piece along an axis that can be made so much longer or shorter; a free hose leads anywhere. */
 function stretched(
   pieces: readonly Piece[],
   axis: 'xM' | 'yM' | 'zM',
   byM: number,
 ): Stretched | null {
-  const at = pieces.findLastIndex(
-    (piece) => piece.kind === 'pipe' && axisOf(piece.direction) === axis,
-  )
-  const pipe = pieces[at] as PipePiece | undefined
-  const lengthM = pipe ? pipe.lengthM + signOf(pipe.direction) * byM : 0
-  if (lengthM >= SHORTEST_M) return { piece: at, key: 'lengthM', toM: lengthM }
+  const longerM = (piece: Piece) =>
+    piece.kind === 'pipe' && axisOf(piece.direction) === axis
+      ? piece.lengthM + signOf(piece.direction) * byM
+      : 0
+  const at = pieces.findLastIndex((piece) => longerM(piece) >= SHORTEST_M)
+  if (at >= 0) return { piece: at, key: 'lengthM', toM: longerM(pieces[at]!) }
   const hose = pieces.findLastIndex((piece) => piece.kind === 'free-hose')
   const piece = pieces[hose]
   if (piece?.kind !== 'free-hose') return null

@@ -32,7 +32,14 @@ export type {
 } from './return/solved.ts'
 export { DERATED_SHARE, rulesOfThumb, type RulesOfThumb } from './rules-of-thumb.ts'
 export { type SkimmerCandidate, skimmerCandidates, swapped } from './treatment/candidates.ts'
-export { cabinetRectangle, deviceRectangle, heightsOf, sumpRectangle } from './treatment/place.ts'
+export {
+  cabinetRectangle,
+  chamberRectangle,
+  clearanceOf,
+  deviceRectangle,
+  heightsOf,
+  sumpRectangle,
+} from './treatment/place.ts'
 export { removalCurve } from './treatment/removal-curve.ts'
 export { NEW_LAMP } from './treatment/solve-sterilizer.ts'
 export type {

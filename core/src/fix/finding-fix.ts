@@ -7,7 +7,6 @@ import {
   type RuleWords,
   type Whole,
 } from '../finding/index.ts'
-import type { Sentence } from '../quantity/index.ts'
 import type { FixCandidate } from './fix.ts'
 import type { Trial, Trials } from './trial.ts'
 
@@ -19,22 +18,19 @@ export interface FindingFixes {
   readonly rule: RuleWords
   readonly candidates: (occurrence: Occurrence, trials: Trials) => readonly FindingCandidate[]
   readonly helps: (occurrence: Occurrence, before: Whole, after: Trial) => boolean
-  /** Said where nothing that was tried helps; null: the reason says it all. */
-  readonly otherwise: Sentence | null
 }
 
 /** What is particular to the fixes of one rule. */
 interface More<Of, Fact> {
   /** Does it help? Left out: the finding, or one like it, must be gone. */
   readonly helps?: (of: Of, fact: Fact, after: Trial) => boolean
-  readonly otherwise?: Sentence | null
 }
 
 /** Fixes of a rule's findings; the case and the fact are those that the rule found. */
 export function fixesFor<Of extends Case, Fact>(
   rule: Rule<Of, Fact>,
   candidates: (of: Of, fact: Fact, trials: Trials) => readonly FindingCandidate[],
-  { helps, otherwise = null }: More<Of, Fact> = {},
+  { helps }: More<Of, Fact> = {},
 ): FindingFixes {
   // An occurrence of a rule holds the case and the fact of that rule: the one place that relies on it.
   return {
@@ -44,7 +40,6 @@ export function fixesFor<Of extends Case, Fact>(
       ? ({ of, fact }, _, after) => helps(of as Of, fact as Fact, after)
       : ({ finding }, before, after) =>
           countLike(after.whole, finding) < countLike(before, finding),
-    otherwise,
   }
 }
 

@@ -1,6 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
 import { type Finding, occurrencesIn, sameFinding } from '../finding/index.ts'
 import type { Sentence } from '../quantity/index.ts'
+import { DEVICE_FIXES } from './device-fixes.ts'
 import { DRAIN_FIXES } from './drain-fixes.ts'
 import type { FindingFixes } from './finding-fix.ts'
 import type { TriedFix } from './fix.ts'
@@ -9,6 +10,7 @@ import { JOINT_FIXES } from './joint-fixes.ts'
 import { LINE_END_FIXES } from './line-end-fixes.ts'
 import { LINE_FLOW_FIXES } from './line-flow-fixes.ts'
 import { LINE_PIECE_FIXES } from './line-piece-fixes.ts'
+import { OTHERWISE } from './otherwise.ts'
 import { OVERFLOW_FIXES } from './overflow-fixes.ts'
 import { PUMP_FIXES } from './pump-fixes.ts'
 import { SKIMMER_FIXES } from './skimmer-fixes.ts'
@@ -34,6 +36,7 @@ const REGISTRY: readonly FindingFixes[] = [
   ...PLACE_FIXES,
   ...POWER_CUT_FIXES,
   ...SUMP_FIXES,
+  ...DEVICE_FIXES,
   ...SKIMMER_FIXES,
   ...STERILIZER_FIXES,
   ...HEAT_FIXES,
@@ -56,7 +59,10 @@ const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
 export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills): OfferedFixes {
   // What is fine wants no fix, and nothing would have to change.
   if (finding.severity === 'fine') return NOTHING
-  if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) return NOTHING
+  const byHand = OTHERWISE[finding.code] ?? null
+  if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) {
+    return { fixes: [], otherwise: byHand }
+  }
   const trials = new Trials(given, ask)
   const occurrence = occurrencesIn(trials.before.whole).find((found) =>
     sameFinding(found.finding, finding),
@@ -64,5 +70,5 @@ export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills
   const own = REGISTRY.find(({ rule }) => rule === occurrence?.rule)
   if (!occurrence || !own) return NOTHING
   const fixes = new FixSearch(trials, finding, { own, registry: REGISTRY }).fixes()
-  return { fixes, otherwise: fixes.length > 0 ? null : own.otherwise }
+  return { fixes, otherwise: fixes.length > 0 ? null : byHand }
 }

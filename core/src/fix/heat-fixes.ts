@@ -26,9 +26,7 @@ const ROD: Omit<DevicePart, 'id' | 'name' | 'powerW'> = {
 
 /** What holds the water: two heaters of two thirds each, so that one that fails leaves most of it. */
 export const HEAT_FIXES: readonly FindingFixes[] = [
-  fixesFor(heaterTooSmall, strongerHeaters, {
-    otherwise: sentence('No heater of a usual size holds it: cover the water, or warm the room.'),
-  }),
+  fixesFor(heaterTooSmall, strongerHeaters),
   fixesFor(heaterNearItsLimit, strongerHeaters),
 ]
 

@@ -16,11 +16,6 @@ import { raisedEnd } from './line-end-fixes.ts'
 import { givingFlow, isNearer, wishOfLine, wishOfTank } from './flow/wish.ts'
 import type { Trials } from './trial.ts'
 
-const NO_REACH = sentence(
-  'Neither this pump’s speed nor a wider run gets there: choose another pump. The list says what each gives in this run.',
-)
-const NO_LESS = sentence('Put a gate valve in the run, or choose a smaller pump.')
-
 const reachLine = (line: LineCase, _: unknown, trials: Trials) => moreFlow(wishOfLine(line), trials)
 
 /** What brings a flow to what is wanted of it. */
@@ -38,10 +33,7 @@ export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
   fixesFor(
     flowShort,
     (feed, _, trials) => [...moreFlow(wishOfTank(feed), trials), ...newValves(feed.whole, trials)],
-    {
-      helps: (feed, _, after) => isNearer(wishOfTank(feed), after),
-      otherwise: NO_REACH,
-    },
+    { helps: (feed, _, after) => isNearer(wishOfTank(feed), after) },
   ),
   fixesFor(
     flowPast,
@@ -52,7 +44,7 @@ export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
         ? [...throttled(wish), ...newValve(feed, trials), ...slower(wish)]
         : [...slower(wish), ...newValve(feed, trials)]
     },
-    { helps: (feed, _, after) => isNearer(wishOfTank(feed), after), otherwise: NO_LESS },
+    { helps: (feed, _, after) => isNearer(wishOfTank(feed), after) },
   ),
   fixesFor(
     takeoffOffTarget,

@@ -1,7 +1,6 @@
 import { type Edit, middleOfChamber, setTo } from '../design/index.ts'
 import { stretchRun } from '../editing/index.ts'
 import {
-  chamberWithoutFlow,
   drainOutsideBox,
   drainOutsideChamber,
   holeOutsideBox,
@@ -9,7 +8,6 @@ import {
   levelBelowFloor,
   lineOutsideChamber,
   ofLine,
-  pipeThroughPanel,
   type PumpCase,
   pumpOutsideChamber,
 } from '../finding/index.ts'
@@ -26,28 +24,24 @@ const FILLED_SHARE = 0.4
 
 /** What brings things where they belong. */
 export const PLACE_FIXES: readonly FindingFixes[] = [
-  fixesFor(
-    holeOutsideBox,
-    ({ overflow, tank, index }, { at }) => {
-      const { box, holes } = overflow
-      if (!box || overflow.form === 'hung-box' || overflow.form === 'outer-box') return []
-      const hole = holes[at]!
-      const alongM = inside(tank.xM + hole.alongM, box.xM, box.lengthM) - tank.xM
-      const upM = inside(tank.yM + hole.upM, box.yM, box.widthM) - tank.yM
-      return [
-        {
-          label: sentence('Drill it under the box'),
-          brings: () =>
-            sentence('It stands {along} from the left and {back} from the front.', {
-              along: ['length', alongM],
-              back: ['length', upM],
-            }),
-          edits: [setTo(['tanks', index, 'overflow', 'holes', at], { ...hole, alongM, upM })],
-        },
-      ]
-    },
-    { otherwise: sentence('A box of this form stands over no hole in the floor: leave it out.') },
-  ),
+  fixesFor(holeOutsideBox, ({ overflow, tank, index }, { at }) => {
+    const { box, holes } = overflow
+    if (!box || overflow.form === 'hung-box' || overflow.form === 'outer-box') return []
+    const hole = holes[at]!
+    const alongM = inside(tank.xM + hole.alongM, box.xM, box.lengthM) - tank.xM
+    const upM = inside(tank.yM + hole.upM, box.yM, box.widthM) - tank.yM
+    return [
+      {
+        label: sentence('Drill it under the box'),
+        brings: () =>
+          sentence('It stands {along} from the left and {back} from the front.', {
+            along: ['length', alongM],
+            back: ['length', upM],
+          }),
+        edits: [setTo(['tanks', index, 'overflow', 'holes', at], { ...hole, alongM, upM })],
+      },
+    ]
+  }),
   fixesFor(drainOutsideBox, (drainCase) => brought(drainCase.box, layAnew(drainCase))),
   fixesFor(drainOutsideChamber, (drainCase) => brought(drainCase.box, layAnew(drainCase))),
   fixesFor(lineOutsideChamber, (line, { chamber }) => {
@@ -60,10 +54,6 @@ export const PLACE_FIXES: readonly FindingFixes[] = [
     ...movedPump(pumpCase, chamber),
     ...(standsIn ? [drawnFrom(pumpCase, standsIn)] : []),
   ]),
-  fixesFor(pipeThroughPanel, () => [], {
-    otherwise: sentence('Lead it up past the rim, across, and down into the tank.'),
-  }),
-  fixesFor(chamberWithoutFlow, () => []),
   fixesFor(levelBelowFloor, ({ box, index }) => {
     const depthM = box.heightM * FILLED_SHARE
     return [

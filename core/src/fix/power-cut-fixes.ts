@@ -12,16 +12,12 @@ import type { Change } from './lever/change.ts'
 import { powerCutLevers, wallsLower } from './lever/power-cut.ts'
 import { raisedEnds } from './line-end-fixes.ts'
 
-const OTHERWISE = sentence(
-  'No level, hole or higher panel makes the room here: a bigger sump does, or less water over the rim.',
-)
-
 /** What keeps a power cut off the floor. */
 export const POWER_CUT_FIXES: readonly FindingFixes[] = [
-  fixesFor(aboveFillLine, ({ whole }) => brought(levers(whole)), { otherwise: OTHERWISE }),
-  fixesFor(sumpTooSmall, ({ whole }) => brought(levers(whole)), { otherwise: OTHERWISE }),
-  fixesFor(outageHeld, ({ whole }) => brought(levers(whole)), { otherwise: OTHERWISE }),
-  fixesFor(outageElsewhere, ({ whole }) => brought(levers(whole)), { otherwise: OTHERWISE }),
+  fixesFor(aboveFillLine, ({ whole }) => brought(levers(whole))),
+  fixesFor(sumpTooSmall, ({ whole }) => brought(levers(whole))),
+  fixesFor(outageHeld, ({ whole }) => brought(levers(whole))),
+  fixesFor(outageElsewhere, ({ whole }) => brought(levers(whole))),
   fixesFor(chamberRunsOver, ({ whole, index }) => [
     ...brought(wallsLower(whole, index)),
     ...brought(powerCutLevers(whole)),

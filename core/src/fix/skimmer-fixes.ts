@@ -6,15 +6,13 @@ import { depthIn, wallForDepth } from './chamber-depth.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import type { Trial, Trials } from './trial.ts'
 
-const NO_ROOM = sentence('No stand or wall gives it the room: take a shorter one.')
-
 /** What brings a skimmer to its depth and lets its cup come off. */
 export const SKIMMER_FIXES: readonly FindingFixes[] = [
   fixesFor(skimmerDepthOff, (skimmerCase, depth, trials) => [
     ...stand(skimmerCase, depth),
     ...wall(skimmerCase, depth, trials),
   ]),
-  fixesFor(cupStaysOn, lowered, { otherwise: NO_ROOM }),
+  fixesFor(cupStaysOn, lowered),
 ]
 
 const chamberIndex = ({ device, whole }: SkimmerCase) =>

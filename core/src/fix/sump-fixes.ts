@@ -4,8 +4,6 @@ import { sentence } from '../quantity/index.ts'
 import { depthIn, wallForDepth } from './chamber-depth.ts'
 import { type FindingFixes, fixesFor } from './finding-fix.ts'
 
-const NEXT_HOLDS = sentence('The next chambers hold it there: set their walls first.')
-
 /** What fixes the sump: where it runs, and its walls. */
 export const SUMP_FIXES: readonly FindingFixes[] = [
   fixesFor(wallBelowNext, ({ box, outWall }, { wall, overM }) => {
@@ -18,23 +16,19 @@ export const SUMP_FIXES: readonly FindingFixes[] = [
       },
     ]
   }),
-  fixesFor(
-    chamberDepth,
-    ({ whole, index }, { wants }, trials) => {
-      const set = wallForDepth(whole, index, (wants.leastM + wants.mostM) / 2)
-      const depthM = set ? depthIn(trials.of(set.edits), index) : NaN
-      if (!set || !(depthM >= wants.leastM && depthM <= wants.mostM)) return []
-      return [
-        {
-          label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
-          brings: (after) =>
-            sentence('Brings the water to {depth}.', { depth: ['length', depthIn(after, index)] }),
-          edits: set.edits,
-        },
-      ]
-    },
-    { otherwise: NEXT_HOLDS },
-  ),
+  fixesFor(chamberDepth, ({ whole, index }, { wants }, trials) => {
+    const set = wallForDepth(whole, index, (wants.leastM + wants.mostM) / 2)
+    const depthM = set ? depthIn(trials.of(set.edits), index) : NaN
+    if (!set || !(depthM >= wants.leastM && depthM <= wants.mostM)) return []
+    return [
+      {
+        label: sentence('Make its wall {top} high', { top: ['length', set.topM] }),
+        brings: (after) =>
+          sentence('Brings the water to {depth}.', { depth: ['length', depthIn(after, index)] }),
+        edits: set.edits,
+      },
+    ]
+  }),
   fixesFor(lightLeaks, (_, clear) => [
     {
       label: sentence('Make its walls opaque'),

@@ -20,34 +20,23 @@ import type { Trial } from './trial.ts'
 
 /** The pump slowed for the way down brings so much less than that passes (choice). */
 const UNDER_CAPACITY = 0.85
-const OTHERWISE = sentence(
-  'Neither a longer rim nor other pipes do it in this place: take a larger overflow, or less flow.',
-)
 
 /** What fixes a tank's way down where it floods or may. */
 export const WAY_DOWN_FIXES: readonly FindingFixes[] = [
-  fixesFor(
-    runsOverNow,
-    (box, { capacityM3PerS }) => [
-      ...lessFlow(box, capacityM3PerS * UNDER_CAPACITY),
-      ...brought(box, [...wayDownLevers(box), ...lowerEdge(box.whole, box.index)]),
-    ],
-    { otherwise: OTHERWISE },
-  ),
+  fixesFor(runsOverNow, (box, { capacityM3PerS }) => [
+    ...lessFlow(box, capacityM3PerS * UNDER_CAPACITY),
+    ...brought(box, [...wayDownLevers(box), ...lowerEdge(box.whole, box.index)]),
+  ]),
   fixesFor(boxWithoutDrain, (box) => brought(box, wayDownLevers(box))),
-  fixesFor(emergencyCannotCarry, (box) => brought(box, wayDownLevers(box)), {
-    otherwise: OTHERWISE,
-  }),
+  fixesFor(emergencyCannotCarry, (box) => brought(box, wayDownLevers(box))),
   fixesFor(emergencyNotSure, ({ box, ...drain }) => [
     ...brought(box, fullOpen({ box, ...drain })),
     ...brought(box, wayDownLevers(box)),
   ]),
   fixesFor(emergencyOnlyFull, ({ box }) => brought(box, wayDownLevers(box))),
-  fixesFor(siphonMayNotStart, ({ box }) => brought(box, wayDownLevers(box)), {
-    otherwise: OTHERWISE,
-  }),
+  fixesFor(siphonMayNotStart, ({ box }) => brought(box, wayDownLevers(box))),
   fixesFor(joinedDrains, ({ box }) => brought(box, [...separated(box), ...wayDownLevers(box)])),
-  fixesFor(blockedPipeHeld, (box) => brought(box, wayDownLevers(box)), { otherwise: OTHERWISE }),
+  fixesFor(blockedPipeHeld, (box) => brought(box, wayDownLevers(box))),
 ]
 
 /** Changes of a way down, each said with what it leaves with the worst pipe blocked. */

@@ -163,6 +163,21 @@ describe('a sump', () => {
       expect(atM).toBeLessThan(A_SUMP.lengthM)
     }
   })
+  test('laid out after the drains takes them to its drain chamber', () => {
+    const open = { ...before, sump: { ...before.sump, box: null, walls: [] } }
+    const [only] = open.sump.chambers.filter(({ use }) => use === 'return')
+    const bare = {
+      ...open,
+      sump: { ...open.sump, chambers: [only!] },
+      drains: open.drains.map((drain) => ({ ...drain, end: { ...drain.end, id: only!.id } })),
+    }
+    const made = newSump(bare.sump, A_SUMP, ['socks', 'skimmer', 'return'])
+    const after = applyEdits(bare, sumpEdits(bare, made))
+    expect(after.drains.map(({ end }) => end.id)).toEqual(bare.drains.map(() => 'socks'))
+    const codes = solveBasin(after).findings.map(({ code }) => code)
+    expect(codes).not.toContain('end-outside-chamber')
+    expect(codes).not.toContain('chamber-without-flow')
+  })
   test('tried in another layout says what each chamber is left with, and changes nothing', () => {
     const tried = tryLayout(before, before.sump.box!, ['socks', 'skimmer', 'return'])
     expect(tried.sump.chambers).toHaveLength(3)

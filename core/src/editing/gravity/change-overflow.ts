@@ -7,9 +7,13 @@ import {
 } from '../../design/index.ts'
 import { figuresOf } from '../../figures/index.ts'
 import { steadyState } from '../../loop/index.ts'
+import { sumpBelow } from '../sump/sump-below.ts'
 import { newOverflow } from './new-overflow.ts'
 
-/** Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it. */
+/**
+ * Another form or place: the rim's cut and who must stay are kept; what hangs on a box goes with it.
+ * An all-in-one whose water leaves by a box has its sump below.
+ */
 export function otherOverflow(
   design: BasinDesign,
   tankIndex: number,
@@ -25,8 +29,10 @@ export function otherOverflow(
   const { teeth, guard, keepsInM, openAbove, crestM, sensorM } = tank.overflow ?? made
   const kept = { ...made, teeth, guard, keepsInM, openAbove, crestM, sensorM }
   const boxless = form === 'rear-chambers'
+  const comesOut = !boxless && tank.overflow?.form === 'rear-chambers'
   return [
     setTo(['tanks', tankIndex, 'overflow'], kept),
+    ...(comesOut ? sumpBelow(design, tank) : []),
     ...(boxless ? [withoutDrainsOf(design, tankIndex)] : []),
   ]
 }

@@ -58,7 +58,7 @@ export function newSumpBox({ sump, returnSide, tanks }: BasinDesign, sizes: Sump
   const { outlet } = returnSide.pumps[0]!
   const { box } = sump
   const rear = tanks.find(({ overflow }) => overflow?.form === 'rear-chambers')
-  if (rear && !box) return behindWall(rear, sizes)
+  if (rear) return behindWall(rear, sizes)
   return {
     ...sizes,
     xM: box?.xM ?? toMillimetre(outlet.xM - sizes.lengthM + PUMP_FROM_END_M),

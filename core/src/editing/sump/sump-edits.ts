@@ -22,8 +22,9 @@ import { newSump, USE_NAME } from './new-sump.ts'
 import { BETWEEN_WALLS_M } from './wall-edits.ts'
 
 /**
- * Puts a sump in place of the old one. What drew from or ended in a chamber that is gone goes to
- * the return chamber, or to the first one for what comes down.
+ * Puts a sump in place of the old one. What drew from a chamber that is gone draws from the return
+ * chamber; drains that came down where drains do, or in a chamber that is gone, come down where
+ * they do now.
  */
 export function sumpEdits(design: BasinDesign, sump: Sump): Edit[] {
   const kept = new Set(sump.chambers.map(({ id }) => id))
@@ -39,8 +40,10 @@ export function sumpEdits(design: BasinDesign, sump: Sump): Edit[] {
     if (end.at !== 'chamber' || !isGone(end.id)) return
     edits.push(setTo(['returnSide', 'lines', i, 'end', 'id'], fallsTo))
   })
+  const fellTo = entryOf(design.sump).id
   design.drains.forEach(({ end }, i) => {
-    if (end.at !== 'chamber' || !isGone(end.id)) return
+    const isAtEntry = end.id === fellTo && fellTo !== fallsTo
+    if (end.at !== 'chamber' || !(isGone(end.id) || isAtEntry)) return
     edits.push(setTo(['drains', i, 'end', 'id'], fallsTo))
   })
   design.tanks.forEach(({ overflow }, i) => {
