@@ -1,5 +1,19 @@
 import { type Sentence, sentence } from '../quantity/index.ts'
+import type { FindingCode } from './codes.ts'
 import type { Finding } from './finding.ts'
+
+/** Codes that the steady state answers at once, and a drill of the same question more surely. */
+export const DRILLED_CODES: ReadonlySet<FindingCode> = new Set([
+  'outage-held',
+  'outage-elsewhere',
+  'sump-too-small',
+  'siphon-may-not-start',
+  'blocked-pipe-held',
+  'emergency-cannot-carry',
+  'joined-drains',
+  'check-valve-only-guard',
+  'hung-loses-prime',
+])
 
 /** What a drill of a finding's own question came to. */
 export interface DrillWord {

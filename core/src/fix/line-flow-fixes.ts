@@ -24,7 +24,10 @@ export const LINE_FLOW_FIXES: readonly FindingFixes[] = [
     const opened = openedValves(line)
     return opened ? [givingFlow(sentence('Open it'), opened.edits, ofLine(line))] : []
   }),
-  fixesFor(noFlowAtThisSpeed, reachLine),
+  fixesFor(noFlowAtThisSpeed, (line, fact, trials) => [
+    ...reachLine(line, fact, trials),
+    ...newValves(line.whole, trials),
+  ]),
   fixesFor(flowsBack, (line, fact, trials) => [
     ...reachLine(line, fact, trials),
     ...raisedEnd(line).map(({ label, edits }) => givingFlow(label, edits, ofLine(line))),

@@ -1,5 +1,11 @@
 import type { BasinDesign } from '../design/index.ts'
-import { type Finding, occurrencesIn, sameFinding } from '../finding/index.ts'
+import {
+  alikeFinding,
+  DRILLED_CODES,
+  type Finding,
+  occurrencesIn,
+  sameFinding,
+} from '../finding/index.ts'
 import { findingDifferences, titlesOf } from './differences.ts'
 import type { FindingCandidate, FindingFixes } from './finding-fix.ts'
 import type { TriedFix } from './fix.ts'
@@ -23,6 +29,8 @@ interface Badness {
 interface Tried {
   readonly candidate: FindingCandidate
   readonly trial: Trial
+  /** What it finds, without what its drills have yet to say. */
+  readonly sure: readonly Finding[]
   readonly left: Badness
 }
 
@@ -66,9 +74,12 @@ export class FixSearch {
   }
 
   #tried(candidates: readonly FindingCandidate[]): Tried[] {
+    const before = this.#trials.before.findings
     return candidates.map((candidate) => {
       const trial = this.#trials.of(candidate.edits)
-      return { candidate, trial, left: badnessOf(trial.findings) }
+      // A stop that a drill may take back is left to the drill.
+      const sure = trial.findings.filter((found) => !isNewOpenStop(before, found))
+      return { candidate, trial, sure, left: badnessOf(sure) }
     })
   }
 
@@ -117,13 +128,14 @@ export class FixSearch {
   #ordered(tried: readonly Tried[]): readonly Tried[] {
     const before = this.#trials.before.findings
     const now = badnessOf(before)
-    const helpful = tried.filter(({ trial, left }) => {
-      if (findingDifferences(before, trial.findings).newStop || !this.#helps(trial)) return false
+    const helpful = tried.filter(({ trial, sure, left }) => {
+      if (findingDifferences(before, sure).newStop || !this.#helps(trial)) return false
       if (this.#finding.severity !== 'stop') return left.stops <= now.stops
       return left.stops < now.stops + (this.#inSteady ? 0 : 1)
     })
-    const isClean = ({ trial, left }: Tried) =>
-      worse(left, now) < 0 || findingDifferences(before, trial.findings).come.length === 0
+    const isClean = ({ trial, sure, left }: Tried) =>
+      (sure.length === trial.findings.length && worse(left, now) < 0) ||
+      findingDifferences(before, trial.findings).come.length === 0
     return [...helpful.filter(isClean), ...helpful.filter((one) => !isClean(one))]
   }
 
@@ -153,6 +165,12 @@ export class FixSearch {
     return badnessOf(findings).stops < badnessOf(before.drilled.findings).stops
   }
 }
+
+/** A stop that came with a change, of a question that its drill may answer otherwise. */
+const isNewOpenStop = (before: readonly Finding[], found: Finding) =>
+  found.severity === 'stop' &&
+  DRILLED_CODES.has(found.code) &&
+  !before.some((other) => other.severity === 'stop' && alikeFinding(other, found))
 
 /** Is nothing changed that any water runs through or stands in? */
 function sameWater(a: BasinDesign, b: BasinDesign): boolean {

@@ -23,6 +23,23 @@ export function slower(wish: Wish): FindingCandidate[] {
 
 /** A gate valve behind a line's last tee, turned to what its tank wants; none where it has one to turn. */
 export function newValve(feed: FeedCase, trials: Trials): FindingCandidate[] {
+  return newValveFor(feed, trials, 1)
+}
+
+/** Of what a tank gets beyond its wish, so much is turned away: all, or less where another tank could not pass it (choice). */
+const TURNED_AWAY = [1, 0.7, 0.4] as const
+
+/** The same for every tank that gets more than it wants; and less far, for a tank that could not carry all the rest. */
+export function newValves(whole: Whole, trials: Trials): FindingCandidate[] {
+  return TURNED_AWAY.flatMap((share) =>
+    whole.tanks.flatMap(({ tankId, flowM3PerS, wantedFlowM3PerS }) => {
+      const feed = flowM3PerS > (1 + PAST_SHARE) * wantedFlowM3PerS ? feedOf(whole, tankId) : null
+      return feed ? newValveFor(feed, trials, share) : []
+    }),
+  )
+}
+
+function newValveFor(feed: FeedCase, trials: Trials, turnedAway: number): FindingCandidate[] {
   const wish = wishOfTank(feed)
   const { line } = wish
   const { laid, whole } = line
@@ -33,21 +50,18 @@ export function newValve(feed: FeedCase, trials: Trials): FindingCandidate[] {
     insertAt(piecesPath(line), at, { id, kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }),
   ]
   const after = feedOf(trials.of(open).whole, feed.tank.tankId)
-  return (after ? throttled(wishOfTank(after)) : []).map(({ edits, brings }) => ({
-    label: sentence('Put a gate valve in {line}, turned to what its tank wants', {
-      line: laid.line.name,
-    }),
+  if (!after) return []
+  const full = wishOfTank(after)
+  const wantedM3PerS = full.nowM3PerS - turnedAway * (full.nowM3PerS - full.wantedM3PerS)
+  const words =
+    turnedAway === 1
+      ? 'Put a gate valve in {line}, turned to what its tank wants'
+      : 'Put a gate valve in {line}, turned to {flow}'
+  return throttled({ ...full, wantedM3PerS }).map(({ edits, brings }) => ({
+    label: sentence(words, { line: laid.line.name, flow: ['flow', wantedM3PerS] }),
     edits: [...open, ...edits],
     brings,
   }))
-}
-
-/** The same for every tank that gets more than it wants. */
-export function newValves(whole: Whole, trials: Trials): FindingCandidate[] {
-  return whole.tanks.flatMap(({ tankId, flowM3PerS, wantedFlowM3PerS }) => {
-    const feed = flowM3PerS > (1 + PAST_SHARE) * wantedFlowM3PerS ? feedOf(whole, tankId) : null
-    return feed ? newValve(feed, trials) : []
-  })
 }
 
 /** A tank's flow brought down to what is wanted of it, or to what passes where that is less. */
