@@ -23,6 +23,7 @@ export type DrillEvent =
   | { readonly kind: 'top-off-gives-up' }
   | { readonly kind: 'collector-full' }
   | { readonly kind: 'cup-stops' }
+  | { readonly kind: 'tank-empty'; readonly tankId: string }
   | { readonly kind: 'sump-empty'; readonly chamberId: string }
   | { readonly kind: 'runs-over'; readonly vessel: VesselOf }
 

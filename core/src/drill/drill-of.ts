@@ -3,8 +3,8 @@ import type { Drill, DrillFault, FaultAt } from './fault.ts'
 
 export const HOUR_S = 3600
 export const DAY_S = 86_400
-/** A blocked drain has shown all it does after so long (choice). */
-const BLOCKED_RUN_S = HOUR_S
+/** What fails has shown all it does after so long, where it has not come to rest before (choice). */
+const BLOCKED_RUN_S = 4 * HOUR_S
 /** Days are watched up to so many. */
 export const MOST_DAYS = 30
 
@@ -15,7 +15,7 @@ export interface More {
   readonly isSingle?: boolean
 }
 
-/** A drill of faults, watched for an hour where nothing else is said. */
+/** A drill of faults, watched for some hours where nothing else is said. */
 export function drill(
   id: string,
   title: Sentence,

@@ -1,7 +1,7 @@
-import { breakHoleM } from '../design/index.ts'
 import { drawsAirBelowM } from '../figures/index.ts'
 import type { PlantDetector } from './drill-event.ts'
 import { holdsNow, type Mode, runsNow, topOffRuns, withMember } from './mode.ts'
+import { mayRunBack } from './running-back.ts'
 import { siphonDetectors } from './siphon-detectors.ts'
 import type { DoubtfulWays } from './ways.ts'
 import { FLOAT_M, keptLevelM, type Plant } from './plant.ts'
@@ -68,22 +68,12 @@ function dryPumps(plant: Plant, mode: Mode, gasps: boolean): PlantDetector[] {
 
 /** Where an end under water lets air in: its hole while that is clean, else its mouth. */
 function breaks(plant: Plant, mode: Mode): PlantDetector[] {
-  const { layout, design } = plant.steady
-  return layout.lines.flatMap((laid): PlantDetector[] => {
-    const { end, id } = laid.line
-    if (end.at !== 'tank' || laid.end !== 'under-water' || mode.broken.has(id)) return []
-    const tank = design.tanks.findIndex((display) => display.id === end.id)
-    const holeM = mode.grown.has(id) ? null : breakHoleM(design.tanks[tank]!, end)
-    const airM = Math.max(holeM ?? -Infinity, laid.mouth.zM)
-    return [
-      {
-        name: `breaks ${id}`,
-        value: (levels) => airM - levels[tank]!,
-        event: { kind: 'back-siphon-breaks', lineId: id },
-        becomes: (now) => ({ ...now, broken: withMember(now.broken, id) }),
-      },
-    ]
-  })
+  return mayRunBack(plant, mode).map(({ lineId, level, airM }) => ({
+    name: `breaks ${lineId}`,
+    value: (levels) => airM - levels[level]!,
+    event: { kind: 'back-siphon-breaks', lineId },
+    becomes: (now) => ({ ...now, broken: withMember(now.broken, lineId) }),
+  }))
 }
 
 function floats(plant: Plant, mode: Mode): PlantDetector[] {
@@ -119,7 +109,7 @@ function floats(plant: Plant, mode: Mode): PlantDetector[] {
   return detectors
 }
 
-/** A collector that is full, and a chamber that a leak has emptied. */
+/** A collector that is full, a tank that is taken empty, and a chamber that a leak has emptied. */
 function losses(plant: Plant, mode: Mode): PlantDetector[] {
   const { cup, leak } = mode
   const { collector, returnChamber, chamberAt, vessels, steady } = plant
@@ -142,6 +132,16 @@ function losses(plant: Plant, mode: Mode): PlantDetector[] {
       value: (levels) => leastM - levels[at]!,
       event: { kind: 'cup-stops' },
       becomes: (now) => ({ ...now, cup: null }),
+    })
+  }
+  if (mode.takenM3PerS > 0) {
+    // Water is taken out of the first tank.
+    const { floorM, of } = vessels[0]!
+    list.push({
+      name: 'tank empty',
+      value: (levels) => floorM + EMPTY_M - levels[0]!,
+      event: { kind: 'tank-empty', tankId: of.id },
+      becomes: (now) => ({ ...now, takenM3PerS: 0 }),
     })
   }
   if (leak?.at === 'sump') {

@@ -24,6 +24,7 @@ import {
   type TankPlaces,
 } from './plant.ts'
 import { standingWater } from './pipe-water.ts'
+import { endsInAir, mayRunBack } from './running-back.ts'
 import type { Law } from './rates.ts'
 import { levelIn, type Vessel } from './vessel.ts'
 
@@ -242,14 +243,10 @@ function returnFlowOf(plant: Plant, mode: Mode, before?: ReturnFlow): ReturnFlow
           },
         ],
   )
-  // A mouth lets air in when its watch says so: a step must not fall off that edge by itself.
-  const under = plant.steady.layout.lines
-    .filter(({ line, end }) => line.end.at === 'tank' && end === 'under-water')
-    .map(({ line }) => line.id)
-    .filter((id) => !mode.broken.has(id))
+  // A mouth lets air in when its detector says so: a step must not fall off that edge by itself.
   const boundary = new BoundaryLevels(design, layout, network, {
-    held: mode.broken,
-    under: new Set(under),
+    held: new Set([...mode.broken, ...endsInAir(plant, mode)]),
+    under: new Set(mayRunBack(plant, mode).map(({ lineId }) => lineId)),
   })
   const levels = Array.from(plant.vessels, (vessel, v) => levelIn(vessel, plant.volumes[v]!))
   boundary.apply(levels)

@@ -157,8 +157,12 @@ function tightestOf(rimmed: readonly VesselVerdict[], { startLevelsM }: DrillSim
   return (rose.length > 0 ? rose : rimmed).reduce((a, b) => (b.marginM! < a.marginM! ? b : a))
 }
 
-/** A pump that ran out of water, or a sensor that stopped it: the floor owes its dryness to that. */
-function whyDry({ log, plant, volumes }: DrillSimulation): Sentence | null {
+/** A chamber that falls by more than this while its pump runs is worth a word, m (choice). */
+const FELL_M = 0.01
+
+/** A pump that ran out of water, or had less of it, or a sensor that stopped it: the floor owes its dryness to that. */
+function whyDry(simulation: DrillSimulation): Sentence | null {
+  const { log, plant, volumes } = simulation
   for (const { atS, what } of log) {
     if (!('event' in what)) continue
     const time = ['duration', atS] as const
@@ -179,6 +183,18 @@ function whyDry({ log, plant, volumes }: DrillSimulation): Sentence | null {
           litres: ['volume', addedM3],
         })
       : sentence('{name} is empty after {time}', { name, time })
+  }
+  return whyLess(simulation)
+}
+
+/** What a tank holds back comes out of a pump's chamber: the pump lifts higher, and gives less. */
+function whyLess({ plant, extremes, startLevelsM }: DrillSimulation): Sentence | null {
+  for (const { chamberId } of plant.steady.design.returnSide.pumps) {
+    const v = plant.chamberAt.get(chamberId)!
+    const fallM = startLevelsM.get(vesselKey(plant.vessels[v]!))! - extremes[v]!.lowestM
+    if (fallM <= FELL_M) continue
+    const values = { name: plant.places[v]!.name, fall: ['length', fallM] } as const
+    return sentence('{name} falls by {fall} meanwhile, and its pump gives less', values)
   }
   return null
 }

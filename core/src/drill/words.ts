@@ -173,6 +173,10 @@ function eventWords(design: BasinDesign, event: DrillEvent): Sentence {
       return sentence('The collector is full and runs over')
     case 'cup-stops':
       return sentence('The skimmer has too little water left to foam')
+    case 'tank-empty':
+      return sentence('{tank} is empty: no more can be taken', {
+        tank: named(design.tanks, event.tankId),
+      })
     case 'sump-empty':
       return sentence('{chamber} is empty', {
         chamber: named(design.sump.chambers, event.chamberId),

@@ -4,6 +4,7 @@ import { aSkimmer, withDevices } from '../a-device.ts'
 import { aLoop } from '../a-loop.ts'
 import { INSIDE } from '../a-treated-loop.ts'
 import { type Changes, withChanges } from '../changes.ts'
+import { randomDesign } from '../judge/random-design.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { allDrills } from '../../src/drill/drill-all.ts'
 import { simulateDrill } from '../../src/drill/simulate-drill.ts'
@@ -213,4 +214,37 @@ describe('every drill', () => {
   test('of a design without its way down: there is none', () => {
     expect(allDrills(steadyState(aBasin()))).toEqual([])
   })
+})
+
+test('a takeoff under the sump’s water runs back until its mouth is bare, and lets air in once', () => {
+  const steady = steadyState(randomDesign(225))
+  const drill = allDrills(steady).find(({ id }) => id === 'water-change')!
+  const { log, steps, atRest } = simulateDrill(steady, drill)
+  const letIn = log.flatMap(({ what }) =>
+    'event' in what && what.event.kind === 'back-siphon-breaks' ? [what.event.lineId] : [],
+  )
+  const takeoffs = letIn.filter((id) => id.startsWith('takeoff'))
+  expect(takeoffs.length).toBeGreaterThan(0)
+  expect(new Set(takeoffs).size).toBe(takeoffs.length)
+  expect(atRest).toBe(true)
+  // A level that hung on the mouth took thirty thousand.
+  expect(steps).toBeLessThan(3000)
+})
+
+test('a water change takes no more out of a tank than is in it', () => {
+  const small = changed({ 'tanks.0.lengthM': 0.3, 'tanks.0.widthM': 0.12 })
+  const steady = steadyState(small)
+  const [most] = allDrills(steady).filter(({ id }) => id === 'water-change')
+  const more = {
+    ...most!,
+    faults: [
+      { atS: 0, fault: { kind: 'water-taken', flowM3PerS: 1e-3 } as const },
+      { atS: 3600, fault: { kind: 'water-kept' } as const },
+    ],
+    durationS: 7200,
+  }
+  const { extremes, log } = simulateDrill(steady, more)
+  expect(extremes[0]!.lowestM).toBeGreaterThanOrEqual(small.tanks[0]!.floorHeightM)
+  const kinds = log.flatMap(({ what }) => ('event' in what ? [what.event.kind] : []))
+  expect(kinds).toContain('tank-empty')
 })

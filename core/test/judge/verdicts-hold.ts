@@ -100,8 +100,8 @@ function agreement(
   const otherwise: string[] = []
   const look = (id: string, saysWet: boolean) => {
     const verdict = asked.get(id)
-    // Air, a sensor: what the steady state knows nothing of.
-    if (!verdict || verdict.why !== null || spills) return
+    // Air, a sensor, a chamber that falls: what the steady state knows nothing of.
+    if (!verdict || verdict.why !== null || verdict.drewAirAtS !== null || spills) return
     if ((verdict.outcome === 'wet') === saysWet) alike++
     else
       otherwise.push(`${name} ${id}: steady ${saysWet ? 'wet' : 'dry'}, drilled ${verdict.outcome}`)
