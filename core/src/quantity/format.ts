@@ -27,9 +27,14 @@ export function measured(quantity: QuantityName, si: number, bandSi?: number): M
 
 /** A quantity in a family's unit, rounded to what can be read. */
 export function show(value: Measured, family: UnitFamily): Shown {
+  const { mostSi = Infinity } = QUANTITIES[value.quantity]
+  const isTime = mostSi < Infinity
+  if (isTime && value.si === Infinity) return { number: 'never', unit: '' }
   const unit = unitOf(value, family)
   const shown = fromSi(unit, value.si)
-  if (!Number.isFinite(shown)) return { number: '–', unit: unit.label }
+  // A dash with a unit would read as a figure.
+  if (!Number.isFinite(shown)) return { number: '–', unit: '' }
+  if (value.si > mostSi) return { number: `over ${fromSi(unit, mostSi)}`, unit: unit.label }
   return { number: rounded(shown, placeOf(unit, shown, value.bandSi ?? 0)), unit: unit.label }
 }
 

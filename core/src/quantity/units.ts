@@ -58,6 +58,8 @@ export interface Quantity {
   readonly alsoTyped: readonly Unit[]
   /** Units that a large value is shown in, largest first; a field keeps to the one above. */
   readonly larger?: readonly { readonly fromSi: number; readonly unit: Unit }[]
+  /** Nobody asks how much more than this it is: "over 100 y". */
+  readonly mostSi?: number
 }
 
 /** Kv (m³/h at 1 bar of fresh water) of a US Cv (US gal/min at 1 psi). */
@@ -68,6 +70,10 @@ const FOOT_M = 0.3048
 const US_GALLON_M3 = 231 * INCH_M ** 3
 const POUND_KG = 0.45359237
 const HOUR_S = 3600
+const YEAR_S = 365.25 * 86_400
+/** A time is told in years from so many on, and no further than so many. */
+const FROM_YEARS = 3
+const MOST_YEARS = 100
 const KWH_J = 3.6e6
 const LITRE_M3 = 1e-3
 
@@ -108,6 +114,7 @@ const plain = unit('', '', 1, {
     return size < 1 ? 4 : size < 10 ? 3 : size < 100 ? 2 : 0
   },
 })
+const YEARS = unit('y', '', YEAR_S, { decimals: fixed(0) })
 const both = (same: Unit) => ({ metric: same, us: same })
 
 /** Every quantity the interface shows. */
@@ -223,7 +230,9 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
       unit('h', 'h hour hours', 3600, { decimals: fixed(1) }),
       unit('d', 'd day days', 86_400, { decimals: fixed(1) }),
     ],
+    mostSi: MOST_YEARS * YEAR_S,
     larger: [
+      { fromSi: FROM_YEARS * YEAR_S, unit: YEARS },
       { fromSi: 2 * 86_400, unit: unit('d', '', 86_400, { decimals: fixed(1) }) },
       { fromSi: 2 * 3600, unit: unit('h', '', 3600, { decimals: fixed(1) }) },
       { fromSi: 120, unit: unit('min', '', 60, { decimals: fixed(1) }) },
@@ -236,7 +245,12 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
       unit('min', 'min minute minutes', 60, { decimals: fixed(0) }),
     ],
   },
-  days: { shown: both(unit('days', 'd day days', 86_400, { decimals: fixed(1) })), alsoTyped: [] },
+  days: {
+    shown: both(unit('days', 'd day days', 86_400, { decimals: fixed(1) })),
+    alsoTyped: [],
+    mostSi: MOST_YEARS * YEAR_S,
+    larger: [{ fromSi: FROM_YEARS * YEAR_S, unit: YEARS }],
+  },
   // Weighed in grams in both families.
   food: {
     shown: both(unit('g', 'g gram grams', 1e-3, { decimals: tapering(1) })),

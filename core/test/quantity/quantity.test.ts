@@ -109,3 +109,18 @@ describe('what is shown', () => {
     expect(say(said, 'us')).toBe('264\u00a0gph over 3.94\u00a0ft, {unknown}')
   })
 })
+
+describe('a time', () => {
+  test.each<[number, string]>([
+    [90 * 86_400, '90.0\u00a0d'],
+    [10 * 365.25 * 86_400, '10\u00a0y'],
+    [10_889_863 * 86_400, 'over 100\u00a0y'],
+    [Infinity, 'never'],
+  ])('of %d s is told as %s', (si, told) => {
+    expect(showText(measured('duration', si), 'metric')).toBe(told)
+  })
+  test('that is not known is a dash, and no figure', () => {
+    expect(showText(measured('duration', NaN), 'us')).toBe('–')
+    expect(showText(measured('days', Infinity), 'us')).toBe('never')
+  })
+})

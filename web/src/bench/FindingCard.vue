@@ -32,6 +32,7 @@ const TONES: Record<Severity, string> = {
     class="rounded-r-lg border-l-4 px-3 py-1.5"
     :class="TONES[finding.severity]"
     :data-finding="finding.code"
+    :data-severity="finding.severity"
   >
     <button
       class="flex w-full items-start gap-2 text-left font-semibold leading-snug"

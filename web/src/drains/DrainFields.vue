@@ -21,7 +21,7 @@ import { COUNTS } from '@yew-basin/contract/limits'
 import RunEditor from '../run/RunEditor.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { INLETS, LANDS, ROLES } from './drain-words.ts'
+import { INLETS, LANDS, ROLES, TOUCH } from './drain-words.ts'
 
 /** One drain: what it is for, its inlet, its end and its run. */
 const { drain, solved, index } = defineProps<{
@@ -32,6 +32,8 @@ const { drain, solved, index } = defineProps<{
 const store = useDesign()
 const units = useUnits()
 const at = <const More extends EditPath>(...more: More) => ['drains', index, ...more] as const
+
+const touch = computed(() => match.value?.touch && TOUCH[match.value.touch])
 
 /** Chambers, and tees of the same box's other drains that nothing joins yet. */
 const ends = computed(() => {
@@ -182,6 +184,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
           >, with all siphons of this tank set alike</template
         >.
         <template v-if="match.levelPerTouchM !== null">
+          <template v-if="touch">{{ touch }} </template>
           {{ match.form === 'ball' ? 'One degree' : 'One turn' }} moves the box by
           {{ units.text('length', match.levelPerTouchM)
           }}<template v-if="match.form === 'gate'"> (ten turns to a stroke)</template>.

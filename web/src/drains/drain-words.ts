@@ -35,3 +35,10 @@ export function stateWords({ state, noise }: Solved<'drain'>): string {
   if (state === 'wetted' && noise) return NOISE[noise]
   return STATES[state]
 }
+
+/** What a valve asks of the hand that sets it; none: nothing in particular. */
+export const TOUCH: Readonly<Record<'easy' | 'touchy' | 'very-touchy', string | null>> = {
+  easy: null,
+  touchy: 'Touchy: turn it slowly.',
+  'very-touchy': 'Very touchy: a hair at a time.',
+}

@@ -11,6 +11,7 @@ import { brent } from '../../numeric/index.ts'
 import type { ValvePiece } from '../../run/index.ts'
 import { matchTarget, throttleOf, touchOf } from './match-target.ts'
 import type { SolvedMatch } from './solved-gravity.ts'
+import { touchedBy } from './touch.ts'
 
 /** No valve is set finer than this, share of its stroke. */
 const LEAST_OPENING = 0.01
@@ -42,8 +43,9 @@ export function joinedMatch(steady: SteadyState, drainIndex: number): SolvedMatc
     levelM,
     opening,
     openingBand: null,
-    levelPerTouchM:
+    ...touchedBy(
       opening === null ? null : touchiness(carried, opening, levelM) * touchOf(valve.form),
+    ),
   }
 }
 

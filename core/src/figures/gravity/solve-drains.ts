@@ -34,6 +34,7 @@ import type {
   SolvedMatch,
   SolvedStart,
 } from './solved-gravity.ts'
+import { touchedBy } from './touch.ts'
 
 /** Every drain as it runs, in the design's order. */
 export function solveDrains(steady: SteadyState, intoTank: IntoTank): SolvedDrain[] {
@@ -256,10 +257,11 @@ function matchOf(
     levelM,
     opening: levelM > laid.lipM ? matched.opening : null,
     openingBand: levelM > laid.lipM ? matched.openingBand : null,
-    levelPerTouchM:
+    ...touchedBy(
       matched.levelPerOpeningM === null
         ? null
         : Math.abs(matched.levelPerOpeningM) * touchOf(valve.form),
+    ),
   }
 }
 

@@ -156,7 +156,12 @@ export interface SolvedMatch {
   readonly openingBand: number | null
   /** Change of the box's level for one degree of a ball valve or one turn of a gate, m; positive: as it shuts. */
   readonly levelPerTouchM: number | null
+  /** What that asks of the hand; null: not known. */
+  readonly touch: Touch | null
 }
+
+/** What a setting asks of the hand: very-touchy moves the box by more than a rim has to spare. */
+export type Touch = 'easy' | 'touchy' | 'very-touchy'
 
 /** A chamber as it runs. */
 export interface SolvedChamber {
