@@ -37,6 +37,7 @@ export function aSkimmer(): Plain {
     standM: 0.03,
     speed: 0.9,
     lineId: null,
+    pieceId: null,
     lamp: null,
   }
 }
@@ -78,6 +79,7 @@ export function aSterilizer(): Plain {
     standM: 0,
     speed: 1,
     lineId: 'main',
+    pieceId: null,
     lamp: {
       burnedS: 7_200_000,
       waterFactor: 0.95,

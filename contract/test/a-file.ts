@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 9,
+    formatVersion: 10,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -309,6 +309,7 @@ function aDesign(): Plain {
         leastDepthM: null,
         leastSpeed: 0.3,
         priceClass: null,
+        size: { lengthM: 0.12, widthM: 0.08, heightM: 0.1 },
       },
     ],
     tariff: { pricePerKWh: 0.3, currency: '€' },

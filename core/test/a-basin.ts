@@ -32,6 +32,7 @@ export const TEST_PUMP: PumpPart = {
   leastDepthM: null,
   leastSpeed: 0.2,
   priceClass: null,
+  size: null,
 }
 
 /** Pieces from one typed line. */

@@ -46,6 +46,7 @@ export function aDevice({ made = {}, ...more }: More = {}): Device {
     standM: 0,
     speed: 1,
     lineId: null,
+    pieceId: null,
     lamp: null,
     ...more,
   }

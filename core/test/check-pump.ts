@@ -33,6 +33,7 @@ function pumpOf(id: string, given: CheckPump): PumpPart {
     leastDepthM: null,
     leastSpeed: 0.1,
     priceClass: null,
+    size: null,
   }
 }
 

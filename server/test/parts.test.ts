@@ -37,6 +37,7 @@ const PUMP = {
     leastDepthM: null,
     leastSpeed: 1,
     priceClass: null,
+    size: null,
   },
 }
 type Listing = { parts: PartAnswer[] }

@@ -63,5 +63,6 @@ function pump(id: string, points: readonly (readonly [number, number])[]): PumpP
     leastDepthM: null,
     leastSpeed: 0.3,
     priceClass: null,
+    size: null,
   }
 }

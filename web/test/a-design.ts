@@ -110,6 +110,7 @@ export function aDesign(line: string): BasinDesign {
         leastDepthM: null,
         leastSpeed: 0.3,
         priceClass: null,
+        size: null,
       },
     ],
   }

@@ -7,6 +7,7 @@ import { nextTick, type Component } from 'vue'
 import QuantityField from '../src/bench/QuantityField.vue'
 import CirculationEditor from '../src/parts/CirculationEditor.vue'
 import DeviceEditor from '../src/parts/DeviceEditor.vue'
+import PumpEditor from '../src/parts/PumpEditor.vue'
 import { boxFaults, newPump } from '../src/parts/new-pump.ts'
 import { newSpec } from '../src/parts/part-words.ts'
 
@@ -48,6 +49,19 @@ test('a new pump wants the numbers on its box, and then may be kept', () => {
     'Most head is not set yet.',
     'It has no name yet.',
   ])
+})
+
+test('a pump is given a size, and lets go of it', async () => {
+  setActivePinia(createPinia())
+  const { wrapper, field, spent } = anEditor(PumpEditor, { ...newPump() })
+  const tick = wrapper.findAll('label').find((label) => label.text().startsWith('its size'))!
+  await tick.find('input').trigger('change')
+  expect(spent()['size']).toEqual({ lengthM: 0.12, widthM: 0.08, heightM: 0.1 })
+  field('Its height').vm.$emit('update:modelValue', 0.15)
+  await nextTick()
+  expect(spent()['size']).toMatchObject({ lengthM: 0.12, heightM: 0.15 })
+  await tick.find('input').trigger('change')
+  expect(spent()['size']).toBeNull()
 })
 
 describe('an editor of a part', () => {

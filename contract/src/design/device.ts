@@ -287,6 +287,9 @@ export class DeviceDocument implements Device {
   @IdOrNull('The line whose water passes it.')
   lineId!: string | null
 
+  @IdOrNull('The pipe of that line that a flow meter stands in; null: not set, or another kind.')
+  pieceId!: string | null
+
   @Nested(() => LampDocument)
   @IsObject(anObject)
   @ValidateNested()

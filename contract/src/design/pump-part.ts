@@ -1,8 +1,8 @@
-import { ValidateNested } from 'class-validator'
+import { IsObject, ValidateNested } from 'class-validator'
 import type { CurvePoint, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, ListOf, OneOf, OrNull, Text, Within, WithinOrNull } from './rules.ts'
 import { Nested } from '../check/nested.ts'
 
 /** A point of a pump's curve as it is stored. */
@@ -21,6 +21,18 @@ export class PowerPointDocument {
 
   @Within(LIMITS.pumpPower, 'Wire power at that flow, W.')
   powerW!: number
+}
+
+/** The box around a pump. */
+export class PumpSizeDocument implements NonNullable<PumpPart['size']> {
+  @Within(LIMITS.deviceSize, 'Length of the box around it, m.')
+  lengthM!: number
+
+  @Within(LIMITS.deviceSize, 'Width of the box around it, m.')
+  widthM!: number
+
+  @Within(LIMITS.deviceSize, 'Height from foot to top, m.')
+  heightM!: number
 }
 
 /** A pump as its maker describes it, at full speed. */
@@ -85,6 +97,12 @@ export class PumpPartDocument implements PumpPart {
 
   @WithinOrNull(LIMITS.priceClass, 'What it costs beside others, 1 little to 5 much.')
   priceClass!: number | null
+
+  @Nested(() => PumpSizeDocument)
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @OrNull('The box around it as it stands; null: not set.')
+  size!: PumpSizeDocument | null
 }
 
 function usable(part: PumpPartDocument): string | null {

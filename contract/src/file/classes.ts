@@ -1,7 +1,12 @@
 import { DesignDocument, TariffDocument } from '../design/design-document.ts'
 import { LossPointDocument, PIECE_CLASSES, PieceDocument } from '../design/piece.ts'
 import { PipeSizeDocument } from '../design/pipe-size.ts'
-import { CurvePointDocument, PowerPointDocument, PumpPartDocument } from '../design/pump-part.ts'
+import {
+  CurvePointDocument,
+  PowerPointDocument,
+  PumpPartDocument,
+  PumpSizeDocument,
+} from '../design/pump-part.ts'
 import { PointDocument } from '../design/point.ts'
 import { DrainDocument, DrainEndDocument, DrainInletDocument } from '../design/drain.ts'
 import {
@@ -102,6 +107,7 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   ...PIECE_CLASSES.map(({ value }) => value),
   LossPointDocument,
   PumpPartDocument,
+  PumpSizeDocument,
   CurvePointDocument,
   PowerPointDocument,
   OwnDrillDocument,

@@ -1,3 +1,4 @@
+import { sizesAndMeters } from './010-sizes-and-meters.ts'
 import { keptTuned } from './009-kept-tuned.ts'
 import { allowances } from './008-allowances.ts'
 import { heatAndLoads } from './007-heat-and-loads.ts'
@@ -27,6 +28,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'heat-and-loads', up: heatAndLoads },
   { name: 'allowances', up: allowances },
   { name: 'kept-tuned', up: keptTuned },
+  { name: 'sizes-and-meters', up: sizesAndMeters },
 ]
 
 /** A stored design document brought to the present format. */

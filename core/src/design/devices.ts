@@ -32,6 +32,8 @@ export interface Device {
   readonly speed: number
   /** The line whose water passes it; null: none. */
   readonly lineId: string | null
+  /** The pipe of that line that a flow meter stands in; null: not set, or another kind. */
+  readonly pieceId: string | null
   /** Of a sterilizer; null: another kind. */
   readonly lamp: Lamp | null
 }

@@ -64,3 +64,4 @@ export {
   type TopOff,
 } from './sump.ts'
 export type { TreatmentPlan } from './treatment-plan.ts'
+export { pumpTooLarge, type TooLarge } from './pump-room.ts'

@@ -23,9 +23,17 @@ export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
     const at = ['sump', 'devices', i] as const
     if (chamberId !== device.chamberId) edits.push(setTo([...at, 'chamberId'], chamberId))
     if (lineId !== device.lineId) edits.push(setTo([...at, 'lineId'], lineId))
+    if (!isIn(after, lineId, device.pieceId)) edits.push(setTo([...at, 'pieceId'], null))
     if (xM !== device.xM) edits.push(setTo([...at, 'xM'], xM))
     return edits
   })
+}
+
+/** Is a piece still in the line, or was none set? */
+function isIn({ returnSide }: BasinDesign, lineId: string | null, pieceId: string | null) {
+  if (pieceId === null) return true
+  const line = returnSide.lines.find(({ id }) => id === lineId)
+  return line?.run.pieces.some(({ id }) => id === pieceId) ?? false
 }
 
 function chamberAfter(before: Sump, after: Sump, { chamberId }: Device): string | null {

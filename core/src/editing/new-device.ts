@@ -34,6 +34,7 @@ export function newDevice(design: BasinDesign, part: DevicePart, id: string): De
     standM: 0,
     speed: 1,
     lineId: lineFor(design, part),
+    pieceId: null,
     lamp: part.sterilizer ? NEW_LAMP : null,
   }
 }

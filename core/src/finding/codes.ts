@@ -32,6 +32,7 @@ export const FINDING_CODES = [
   'pipe-through-panel',
   'end-outside-chamber',
   'pump-outside-chamber',
+  'pump-does-not-fit',
   'mouth-under-water',
   'runs-over-now',
   'weir-too-short',

@@ -4,6 +4,7 @@ import { drainOutsideChamber, lineOutsideChamber } from './place/end-outside-cha
 import { holeOutsideBox } from './place/hole-outside-box.ts'
 import { levelBelowFloor } from './place/level-below-floor.ts'
 import { pipeThroughPanel } from './place/pipe-through-panel.ts'
+import { pumpDoesNotFit } from './place/pump-too-large.ts'
 import { pumpOutsideChamber } from './place/pump-outside-chamber.ts'
 import { chamberCases } from './case/chamber-case.ts'
 import { type DeviceCase, deviceCases, skimmerCases, sterilizerCases } from './case/device-case.ts'
@@ -161,6 +162,7 @@ const OF_PUMP = [
   noUnionAtPump,
   pumpDrawsAir,
   pumpOutsideChamber,
+  pumpDoesNotFit,
 ]
 
 const OF_DRAIN = [

@@ -5,6 +5,7 @@ import {
   deviceDoesNotFit,
   deviceMeetsSump,
   devicesCollide,
+  meterNotUpright,
   noHandRoom,
   skimmerWithoutWater,
   type Whole,
@@ -34,6 +35,21 @@ export const DEVICE_FIXES: readonly FindingFixes[] = [
         brings: () => sentence('It then works on that chamber’s water.'),
         edits: [setTo(['sump', 'devices', index, 'chamberId'], id)],
       })),
+  ),
+  fixesFor(meterNotUpright, ({ device, line, index }) =>
+    (line?.laid.line.run.pieces ?? []).flatMap((piece): FindingCandidate[] =>
+      piece.kind === 'pipe' && piece.direction === 'up' && piece.lengthM >= device.part.heightM
+        ? [
+            {
+              label: sentence('Stand it in the pipe that goes up {length}', {
+                length: ['length', piece.lengthM],
+              }),
+              brings: () => sentence('Its float then rises with the water.'),
+              edits: [setTo(['sump', 'devices', index, 'pieceId'], piece.id)],
+            },
+          ]
+        : [],
+    ),
   ),
   fixesFor(chamberStarved, ({ whole, chamber }) => {
     const { design, steady } = whole

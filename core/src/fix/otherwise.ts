@@ -49,6 +49,7 @@ export const OTHERWISE: Partial<Readonly<Record<FindingCode, ReturnType<typeof s
   'pump-draws-air': sentence(
     'The chamber is too shallow for this pump: raise its wall, or stand the pump lower.',
   ),
+  'pump-does-not-fit': sentence('Take a smaller pump, or make its chamber longer or deeper.'),
   'hole-outside-box': sentence(
     'A box of this form stands over no hole in the floor: leave it out.',
   ),

@@ -1,5 +1,5 @@
-import { type Edit, middleOfChamber, setTo } from '../design/index.ts'
-import { stretchRun } from '../editing/index.ts'
+import { type Edit, middleOfChamber, setTo, type TooLarge } from '../design/index.ts'
+import { stretchRun, wallRange } from '../editing/index.ts'
 import {
   drainOutsideBox,
   drainOutsideChamber,
@@ -9,6 +9,7 @@ import {
   lineOutsideChamber,
   ofLine,
   type PumpCase,
+  pumpDoesNotFit,
   pumpOutsideChamber,
 } from '../finding/index.ts'
 import { sentence } from '../quantity/index.ts'
@@ -54,6 +55,7 @@ export const PLACE_FIXES: readonly FindingFixes[] = [
     ...movedPump(pumpCase, chamber),
     ...(standsIn ? [drawnFrom(pumpCase, standsIn)] : []),
   ]),
+  fixesFor(pumpDoesNotFit, longerChamber),
   fixesFor(levelBelowFloor, ({ box, index }) => {
     const depthM = box.heightM * FILLED_SHARE
     return [
@@ -65,6 +67,37 @@ export const PLACE_FIXES: readonly FindingFixes[] = [
     ]
   }),
 ]
+
+/** A wall of its chamber moved away, as far as the next chamber has room. */
+function longerChamber(
+  { design: { sump }, pump }: PumpCase,
+  { overM }: TooLarge,
+): FindingCandidate[] {
+  if (overM <= 0) return []
+  const byM = Math.ceil(overM * 1000) / 1000
+  const chamber = sump.chambers.findIndex(({ id }) => id === pump.placed.chamberId)
+  const moves = [
+    { wall: chamber - 1, byM: -byM },
+    { wall: chamber, byM },
+  ]
+  return moves.flatMap(({ wall, byM: moved }) => {
+    if (!sump.walls[wall]) return []
+    const toM = sump.walls[wall].atM + moved
+    const { leastM, mostM } = wallRange(sump, wall)
+    if (toM < leastM || toM > mostM) return []
+    const neighbour = sump.chambers[moved < 0 ? wall : wall + 1]!
+    return [
+      {
+        label: sentence('Take {by} of {neighbour} for it', {
+          by: ['length', byM],
+          neighbour: neighbour.name,
+        }),
+        brings: () => sentence('The pump then stands in its chamber.'),
+        edits: [setTo(['sump', 'walls', wall, 'atM'], toM)],
+      },
+    ]
+  })
+}
 
 function inside(at: number, from: number, size: number): number {
   const marginM = Math.min(0.04, size / 2)

@@ -16,6 +16,13 @@ export type PumpControl = 'fixed-speed' | 'controllable'
 /** Where a pump may stand. */
 export type PumpMounting = 'under-water' | 'dry' | 'either'
 
+/** The box around a pump as it stands, m. */
+export interface PumpSize {
+  readonly lengthM: number
+  readonly widthM: number
+  readonly heightM: number
+}
+
 /** A pump as its maker describes it. */
 export interface PumpPart {
   readonly id: string
@@ -40,4 +47,6 @@ export interface PumpPart {
   readonly leastSpeed: number
   /** What it costs beside others: 1 little to 5 much; null: not set. */
   readonly priceClass: number | null
+  /** null: not set, and whether it fits its chamber is not known. */
+  readonly size: PumpSize | null
 }

@@ -1,4 +1,4 @@
-import { applyEdits } from '../design/index.ts'
+import { applyEdits, pumpTooLarge } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
 import { FOULED_SHARE } from '../finding/index.ts'
 import { endLink } from '../layout/index.ts'
@@ -41,6 +41,7 @@ export function size(
 ): SizingAnswer {
   const { design, pumpIndex, shelf } = wish
   const tried = variants(design, pumpIndex, newId)
+  const { chamberId } = design.returnSide.pumps[pumpIndex]!
   const candidates: SizedOption[] = []
   const cloud: { flowM3PerS: number; powerW: number }[] = []
   let looked = 0
@@ -48,7 +49,8 @@ export function size(
   tried.forEach((variant, i) => {
     const trial = new Trial(wish, variant, open)
     for (const part of shelf) {
-      if (fits(part, variant)) looked += trial.pump(part, candidates, cloud)
+      if (fits(part, variant) && !pumpTooLarge(part, design.sump, chamberId))
+        looked += trial.pump(part, candidates, cloud)
     }
     progress(i + 1, tried.length)
   })

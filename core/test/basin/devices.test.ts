@@ -12,8 +12,9 @@ import {
   set,
   solvedWith,
 } from '../a-treated-loop.ts'
-import { fixesOf, steadyFixes } from '../found.ts'
+import { fixed, fixesOf, steadyFixes } from '../found.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
+import { aLoop } from '../a-loop.ts'
 import { L_PER_H } from '../tables.ts'
 import { setTo } from '../../src/design/edit.ts'
 import {
@@ -172,6 +173,28 @@ describe('a flow meter', () => {
     const said = (heightM: number) => codesAt(solvedWith(meter(heightM)).findings, 'sterilizer')
     expect(said(up - 0.01)).not.toContain('meter-not-upright')
     expect(said(up + 0.01)).toContain('meter-not-upright')
+  })
+  test('says how it stands wrong in the pipe it is set into, and a pipe that goes up mends it', () => {
+    const turned = aLoop({ line: 'union, up 600 mm, elbow, left 300 mm, elbow, down 100 mm' })
+    const pipes = turned.returnSide.lines[0]!.run.pieces.filter(({ kind }) => kind === 'pipe')
+    const said = (at: number) => {
+      const design = withDevices(turned, { ...meter(0.2), pieceId: pipes[at]!.id })
+      return solveBasin(design).findings.find(({ code }) => code === 'meter-not-upright')?.title
+        .text
+    }
+    expect(said(0)).toBeUndefined()
+    expect(said(1)).toMatch(/level stretch/)
+    expect(said(2)).toMatch(/upside down/)
+    const lying = withDevices(turned, { ...meter(0.2), pieceId: pipes[1]!.id })
+    const mended = fixed(lying, 'meter-not-upright')
+    expect(mended.sump.devices[0]!.pieceId).toBe(pipes[0]!.id)
+  })
+  test('forgets the pipe that was taken out', () => {
+    const [first] = LOOP.returnSide.lines[0]!.run.pieces.filter(({ kind }) => kind === 'pipe')
+    const before = withDevices(LOOP, { ...meter(0.1), pieceId: first!.id })
+    const without = applyEdits(before, [setTo(['returnSide', 'lines', 0, 'run', 'pieces'], [])])
+    expect(applyEdits(without, keepDevices(before, without)).sump.devices[0]!.pieceId).toBeNull()
+    expect(keepDevices(before, { ...before })).toEqual([])
   })
   test('says when the flow is off its scale', () => {
     expect(codesAt(solvedWith(meter(0.1, 200)).findings, 'sterilizer')).toContain('meter-off-scale')

@@ -94,6 +94,7 @@ export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
     leastDepthM: null,
     leastSpeed: 0.1,
     priceClass: null,
+    size: null,
   }
   const line = checkLine(given.return_line as CheckLine)
   return (liftM) => {

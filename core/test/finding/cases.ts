@@ -293,6 +293,14 @@ export const CASES: Partial<Record<FindingCode, Case>> = {
     'drains.2.run.pieces': [{ id: 'down', kind: 'pipe', direction: 'down', lengthM: 0.6 }],
   }),
   'pump-outside-chamber': once(LOOP, { 'returnSide.pumps.0.outlet.xM': 1.2 }),
+  'pump-does-not-fit': {
+    fires: withChanges(LOOP, {
+      'pumps.0.size': { lengthM: 0.5, widthM: 0.45, heightM: 0.2 },
+    }),
+    silent: withChanges(LOOP, {
+      'pumps.0.size': { lengthM: 0.12, widthM: 0.1, heightM: 0.1 },
+    }),
+  },
   'chamber-starved': { fires: DRAWN_BEFORE_THE_DRAINS, silent: LOOP },
   'lamp-glued-in': {
     fires: lampIn('up 300 mm, sterilizer k 5, union, up 700 mm, elbow, left 300 mm'),

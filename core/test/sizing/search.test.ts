@@ -61,6 +61,26 @@ describe('size it', () => {
     expect(cheap.part.priceClass!).toBeLessThanOrEqual(safe.part.priceClass!)
     expect(safe.reserve).toBeGreaterThanOrEqual(cheap.reserve)
   })
+  test('offers no pump that does not stand in its chamber', () => {
+    const box = {
+      make: 'bought',
+      xM: 0,
+      yM: 0,
+      floorHeightM: 0,
+      lengthM: 0.4,
+      widthM: 0.3,
+    } as const
+    const small = {
+      ...design,
+      sump: { ...design.sump, box: { ...box, heightM: 0.4, panelM: 0.01 } },
+    }
+    const sized = (lengthM: number) =>
+      SHELF.map((part) => ({ ...part, size: { lengthM, widthM: 0.1, heightM: 0.1 } }))
+    const looked = (lengthM: number) =>
+      size({ ...wish(), design: small, shelf: sized(lengthM) }, newId).looked
+    expect(looked(0.2)).toBeGreaterThan(0)
+    expect(looked(0.5)).toBe(0)
+  })
   test('tries one nozzle and two, and says how far it is', () => {
     const progress: number[] = []
     const { options } = size(wish({ quiet: 3 }), newId, (done) => progress.push(done))

@@ -206,6 +206,6 @@ export function aDevice(
   place: Pick<Device, 'chamberId' | 'xM' | 'yM'>,
   more: Partial<Device> = {},
 ): Device {
-  const stands = { turned: false, standM: 0, speed: 1, lineId: null, lamp: null }
+  const stands = { turned: false, standM: 0, speed: 1, lineId: null, pieceId: null, lamp: null }
   return { id, name: part.name, part, ...place, ...stands, ...more }
 }

@@ -17,6 +17,8 @@ interface Printed {
   readonly leastSpeed?: number
   /** 1 little to 5 much. */
   readonly price: number
+  /** The box around it: length, width, height. */
+  readonly sizeMm: readonly [number, number, number]
 }
 
 const LITRES_AN_HOUR = 3.6e6
@@ -24,6 +26,10 @@ const LITRES_AN_HOUR = 3.6e6
 /** Rounded to 1e-12 m³/s, so that a stored curve reads cleanly. */
 function m3PerS(litresAnHour: number): number {
   return Number((litresAnHour / LITRES_AN_HOUR).toFixed(12))
+}
+
+function sizeOf({ sizeMm: [length, width, height] }: Printed) {
+  return { lengthM: length / 1000, widthM: width / 1000, heightM: height / 1000 }
 }
 
 function part(printed: Printed): PumpPart {
@@ -43,6 +49,7 @@ function part(printed: Printed): PumpPart {
     leastDepthM: null,
     leastSpeed,
     priceClass: printed.price,
+    size: sizeOf(printed),
   }
 }
 
@@ -61,6 +68,7 @@ const PRINTED: readonly Printed[] = [
     ],
     ratedW: 4.5,
     price: 1,
+    sizeMm: [55, 42, 50],
     outletMm: 12,
   },
   {
@@ -77,6 +85,7 @@ const PRINTED: readonly Printed[] = [
     ],
     ratedW: 8,
     price: 1,
+    sizeMm: [62, 46, 56],
     outletMm: 13,
   },
   {
@@ -93,6 +102,7 @@ const PRINTED: readonly Printed[] = [
     ],
     ratedW: 14,
     price: 1,
+    sizeMm: [78, 56, 66],
     outletMm: 16,
   },
   {
@@ -115,6 +125,7 @@ const PRINTED: readonly Printed[] = [
       [1200, 12],
     ],
     price: 2,
+    sizeMm: [82, 58, 70],
     outletMm: 16,
     leastSpeed: 0.3,
   },
@@ -127,6 +138,7 @@ const PRINTED: readonly Printed[] = [
     twoNumbers: [2000, 2.2],
     ratedW: 20,
     price: 2,
+    sizeMm: [96, 66, 80],
     outletMm: 19,
     leastSpeed: 0.3,
   },
@@ -151,6 +163,7 @@ const PRINTED: readonly Printed[] = [
       [2500, 38],
     ],
     price: 2,
+    sizeMm: [120, 76, 96],
     outletMm: 20,
   },
   {
@@ -173,6 +186,7 @@ const PRINTED: readonly Printed[] = [
       [3000, 32],
     ],
     price: 3,
+    sizeMm: [118, 82, 100],
     outletMm: 21,
     leastSpeed: 0.3,
   },
@@ -197,6 +211,7 @@ const PRINTED: readonly Printed[] = [
       [4000, 65],
     ],
     price: 2,
+    sizeMm: [150, 92, 118],
     outletMm: 25,
   },
   {
@@ -221,6 +236,7 @@ const PRINTED: readonly Printed[] = [
       [5100, 55],
     ],
     price: 3,
+    sizeMm: [142, 96, 122],
     outletMm: 27,
     leastSpeed: 0.3,
   },
@@ -245,6 +261,7 @@ const PRINTED: readonly Printed[] = [
       [6000, 98],
     ],
     price: 3,
+    sizeMm: [200, 110, 140],
     outletMm: 32,
   },
   {
@@ -269,6 +286,7 @@ const PRINTED: readonly Printed[] = [
       [8400, 88],
     ],
     price: 4,
+    sizeMm: [168, 112, 142],
     outletMm: 34,
     leastSpeed: 0.25,
   },
@@ -294,6 +312,7 @@ const PRINTED: readonly Printed[] = [
       [10200, 175],
     ],
     price: 4,
+    sizeMm: [255, 130, 165],
     outletMm: 40,
   },
   {
@@ -318,6 +337,7 @@ const PRINTED: readonly Printed[] = [
       [12400, 140],
     ],
     price: 5,
+    sizeMm: [196, 128, 166],
     outletMm: 41,
     leastSpeed: 0.25,
   },
@@ -343,6 +363,7 @@ const PRINTED: readonly Printed[] = [
       [15200, 275],
     ],
     price: 4,
+    sizeMm: [310, 150, 190],
     outletMm: 52,
   },
 ]

@@ -89,8 +89,11 @@ interface Shown {
   readonly revision: number
 }
 
-/** A pump is known in designs by its part's id and name. */
+/** A pump is known in designs by its part's id and name; one that was kept before its size could be has none. */
 function answer({ spec, ...shown }: Shown): PartAnswer {
   const { id, kind, name } = shown
-  return { ...shown, spec: kind === 'pump' ? { ...spec, id, name } : spec } as PartAnswer
+  return {
+    ...shown,
+    spec: kind === 'pump' ? { size: null, ...spec, id, name } : spec,
+  } as PartAnswer
 }

@@ -9,6 +9,7 @@ import OwnFigure from '../run/OwnFigure.vue'
 import { useUnits } from '../shell/units.ts'
 import BoxNumbers from './BoxNumbers.vue'
 import { curveChart } from './curve-chart.ts'
+import PumpSizeFields from './PumpSizeFields.vue'
 import { litresAnHour } from './part-words.ts'
 import { type ColumnRole, type CurveRow, readCurveCsv, writeCurveCsv } from './curve-csv.ts'
 
@@ -180,6 +181,10 @@ function traced(curve: readonly CurvePoint[]) {
           :start="3"
           :model-value="model.priceClass"
           @update:model-value="give({ priceClass: $event })"
+        />
+        <PumpSizeFields
+          :model-value="model.size ?? null"
+          @update:model-value="give({ size: $event })"
         />
       </div>
     </div>

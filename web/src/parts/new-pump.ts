@@ -18,6 +18,7 @@ export function newPump(): PumpPart {
     leastDepthM: null,
     leastSpeed: 1,
     priceClass: null,
+    size: null,
   }
 }
 

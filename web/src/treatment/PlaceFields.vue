@@ -7,11 +7,13 @@ import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
 import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
+import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** Where a device stands, and what water comes to it. */
 const { device, index } = defineProps<{ device: Device; index: number }>()
 const store = useDesign()
+const units = useUnits()
 const set = <Name extends keyof Device>(name: Name, to: Device[Name]) => {
   const key: keyof Device = name
   store.set(['sump', 'devices', index, key], to)
@@ -26,6 +28,23 @@ const lines = computed(() => [
   { value: NONE, label: 'no line' },
   ...store.shown!.returnSide.lines.map(({ id, name }) => ({ value: id, label: name })),
 ])
+const pipes = computed(() => {
+  const line = store.shown!.returnSide.lines.find(({ id }) => id === device.lineId)
+  const pieces = line?.run.pieces ?? []
+  return [
+    { value: NONE, label: 'not set: any that goes up' },
+    ...pieces.flatMap((piece, i) =>
+      piece.kind === 'pipe'
+        ? [
+            {
+              value: piece.id,
+              label: `piece ${i + 1}, ${piece.direction} ${units.text('length', piece.lengthM)}`,
+            },
+          ]
+        : [],
+    ),
+  ]
+})
 const rows = computed(() =>
   rowsOf<Device>(
     ['xM', 'Left of it, from the sump’s corner', LIMITS.place],
@@ -58,6 +77,14 @@ const rows = computed(() =>
       :options="lines"
       :model-value="device.lineId ?? NONE"
       @update:model-value="set('lineId', $event || null)"
+    />
+    <ChoiceField
+      v-if="device.part.kind === 'flow-meter' && device.lineId !== null"
+      class="col-span-2"
+      label="It stands in"
+      :options="pipes"
+      :model-value="device.pieceId ?? NONE"
+      @update:model-value="set('pieceId', $event || null)"
     />
     <QuantityRows :of="device" :rows="rows" @change="set" />
     <TickField

@@ -1,24 +1,37 @@
+import type { PipePiece } from '../../run/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { rule } from '../rule.ts'
+
+/** Why a float does not read as it should. */
+type Why = 'no-stretch' | 'too-short' | 'upside-down' | 'level'
+
+const TITLES: Readonly<Record<Why, string>> = {
+  'no-stretch': '{device} has no upright stretch to stand in',
+  'too-short': '{device} is longer than the pipe it stands in',
+  'upside-down': '{device} stands upside down',
+  level: '{device} lies in a level stretch',
+}
 
 /** A float rises with the water: it wants a stretch that goes up and is as long as itself. */
 export const meterNotUpright = rule({
   code: 'meter-not-upright',
   station: 'own',
   severities: ['watch'],
-  holds: 'A flow meter’s line has no upright stretch as long as the meter.',
+  holds:
+    'A flow meter stands in no upright stretch as long as itself: it is level, upside down, or has none.',
   condition: ({ line, device }: DeviceCase) => {
     if (device.part.kind !== 'flow-meter' || !line) return []
-    const longestUpM = line.laid.line.run.pieces.reduce(
-      (most, piece) =>
-        piece.kind === 'pipe' && piece.direction === 'up' ? Math.max(most, piece.lengthM) : most,
+    const pipes = line.laid.line.run.pieces.filter((piece) => piece.kind === 'pipe')
+    const own = pipes.find(({ id }) => id === device.pieceId)
+    const longestUpM = pipes.reduce(
+      (most, { direction, lengthM }) => (direction === 'up' ? Math.max(most, lengthM) : most),
       0,
     )
-    return longestUpM >= device.part.heightM ? [] : [{ longestUpM, lineId: line.laid.line.id }]
+    const why = own ? whyNot(own, device.part.heightM) : stretchMissing(longestUpM, device)
+    return why === null ? [] : [{ why, longestUpM, lineId: line.laid.line.id }]
   },
-  title: ({ device }) =>
-    sentence('{device} has no upright stretch to stand in', { device: device.name }),
+  title: ({ device }, { why }) => sentence(TITLES[why], { device: device.name }),
   reason: ({ device }, { longestUpM }) =>
     sentence(
       'Its float rises with the water, so it wants {wants} of pipe that goes up; the longest in its line is {has}.',
@@ -26,3 +39,12 @@ export const meterNotUpright = rule({
     ),
   where: (_, { lineId }) => ({ lineId }),
 })
+
+const stretchMissing = (longestUpM: number, { part }: DeviceCase['device']): Why | null =>
+  longestUpM >= part.heightM ? null : 'no-stretch'
+
+function whyNot({ direction, lengthM }: PipePiece, heightM: number): Why | null {
+  if (direction === 'down') return 'upside-down'
+  if (direction !== 'up') return 'level'
+  return lengthM >= heightM ? null : 'too-short'
+}
