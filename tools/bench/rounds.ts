@@ -19,7 +19,7 @@ export async function inBudget(addTasks: (bench: Bench) => void, budgets: Budget
   const rounds: Row[][] = []
   for (let round = 0; round < ROUNDS; round++) {
     // Long enough for the engine to settle on a task again after the others: somebody types more than once.
-    const bench = new Bench({ time: 400, warmupTime: 600 })
+    const bench = new Bench({ time: 400, iterations: 8, warmupTime: 600, warmupIterations: 4 })
     bench.add(REFERENCE, () => {
       if (!(referenceLoop() > 0)) throw new Error('the loop was left out')
     })

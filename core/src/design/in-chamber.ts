@@ -1,6 +1,6 @@
-import { type Rectangle, sticksOutM } from '../device/index.ts'
+import type { Rectangle } from '../device/index.ts'
 import type { Point } from '../run/index.ts'
-import { chamberSpans, type Sump } from './sump.ts'
+import { chamberSpans, type Sump, type SumpBox } from './sump.ts'
 
 /** Nearer to a wall than this it is still on its side of it, m. */
 const AT_WALL_M = 2e-3
@@ -20,38 +20,43 @@ export function planOf({ xM, yM, lengthM, widthM }: Placed): Rectangle {
 
 /** Does a place lie over something, or nearer to it than `withinM`? */
 export function isInPlan(placed: Placed, { xM, yM }: InPlan, withinM = 0): boolean {
-  return sticksOutM(planOf({ xM, yM, lengthM: 0, widthM: 0 }), planOf(placed)) <= withinM
+  return (
+    xM >= placed.xM - withinM &&
+    xM <= placed.xM + placed.lengthM + withinM &&
+    yM >= placed.yM - withinM &&
+    yM <= placed.yM + placed.widthM + withinM
+  )
 }
 
-/** Every chamber in plan, in their order; none while the sump has no sizes. */
-function chambersInPlan(sump: Sump): readonly Placed[] {
-  const { box } = sump
-  if (!box) return []
-  return chamberSpans(sump, box.lengthM).map(({ fromM, toM }) => ({
-    xM: box.xM + fromM,
-    yM: box.yM,
-    lengthM: toM - fromM,
-    widthM: box.widthM,
-  }))
+/** Does a place lie over the chamber at an index, to a wall's thickness? */
+function isOver(sump: Sump, box: SumpBox, index: number, { xM, yM }: InPlan): boolean {
+  const { fromM, toM } = chamberSpans(sump, box.lengthM)[index]!
+  return (
+    xM >= box.xM + fromM - AT_WALL_M &&
+    xM <= box.xM + toM + AT_WALL_M &&
+    yM >= box.yM - AT_WALL_M &&
+    yM <= box.yM + box.widthM + AT_WALL_M
+  )
 }
-
-const chamberInPlan = (sump: Sump, chamberId: string): Placed | undefined =>
-  chambersInPlan(sump)[sump.chambers.findIndex(({ id }) => id === chamberId)]
 
 /** The chamber over or in which a place lies; −1: it lies outside the sump. */
 export function chamberAt(sump: Sump, place: InPlan): number {
-  return chambersInPlan(sump).findIndex((chamber) => isInPlan(chamber, place, AT_WALL_M))
+  const { box, chambers } = sump
+  return box ? chambers.findIndex((_, index) => isOver(sump, box, index, place)) : -1
 }
 
 /** Does a place lie over a chamber, to a wall's thickness? A chamber without sizes is anywhere. */
 export function isInChamber(sump: Sump, chamberId: string, place: InPlan): boolean {
-  const chamber = chamberInPlan(sump, chamberId)
-  return chamber === undefined || isInPlan(chamber, place, AT_WALL_M)
+  const { box, chambers } = sump
+  const index = chambers.findIndex(({ id }) => id === chamberId)
+  return !box || index < 0 || isOver(sump, box, index, place)
 }
 
 /** The middle of a chamber in plan; null: the sump has no sizes. */
 export function middleOfChamber(sump: Sump, chamberId: string): InPlan | null {
-  const chamber = chamberInPlan(sump, chamberId)
-  if (!chamber) return null
-  return { xM: chamber.xM + chamber.lengthM / 2, yM: chamber.yM + chamber.widthM / 2 }
+  const { box, chambers } = sump
+  const index = chambers.findIndex(({ id }) => id === chamberId)
+  if (!box || index < 0) return null
+  const { fromM, toM } = chamberSpans(sump, box.lengthM)[index]!
+  return { xM: box.xM + (fromM + toM) / 2, yM: box.yM + box.widthM / 2 }
 }

@@ -1,7 +1,7 @@
 import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
 import { following } from '../editing/index.ts'
 import { figuresOf, type FlowPlace, flowThere } from '../figures/index.ts'
-import { type Finding, findingsOf, type Whole, wholeOf } from '../finding/index.ts'
+import { DRILLED_CODES, type Finding, findingsOf, type Whole, wholeOf } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
 import { type SteadyState, steadyState } from '../loop/index.ts'
 import { findingDifferences } from './differences.ts'
@@ -100,6 +100,9 @@ export class Trials {
 
 /** Does a change bring a stop that was none, or wet a floor that was dry? Runs the drills of both. */
 export function bringsTrouble(before: Trial, after: Trial): boolean {
+  // No drill takes back what only the steady state can say.
+  const sure = after.findings.filter(({ code }) => !DRILLED_CODES.has(code))
+  if (findingDifferences(before.findings, sure).newStop) return true
   const [was, is] = [before.drilled, after.drilled]
   return (
     findingDifferences(was.findings, is.findings).newStop ||

@@ -155,9 +155,15 @@ function levelled(design: BasinDesign, levels: Levels): BasinDesign {
     ),
     sump: {
       ...sump,
-      chambers: sump.chambers.map((chamber, i) => ({
-        ...chamber,
+      // Written out: a spread that changes a field takes many times as long, at every keystroke.
+      chambers: sump.chambers.map(({ id, name, use, footprintM2, submergedM3, wantsDepth }, i) => ({
+        id,
+        name,
+        use,
         levelM: levels[tanks.length + i]!,
+        footprintM2,
+        submergedM3,
+        wantsDepth,
       })),
     },
   }

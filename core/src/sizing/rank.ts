@@ -30,7 +30,11 @@ const USUAL_BORE_M = 0.03
 const MIDDLE_PRICE = 3
 
 /** The best of each pump and size, ranked by what the keeper values. */
-export function rank(wish: SizingWish, candidates: readonly SizedOption[]): RankedOption[] {
+export function rank(
+  wish: SizingWish,
+  candidates: readonly SizedOption[],
+  progress: (share: number) => void = () => undefined,
+): RankedOption[] {
   if (candidates.length === 0) return []
   const least = extremes(candidates)
   const best = new Map<string, { candidate: SizedOption; score: number }>()
@@ -43,6 +47,7 @@ export function rank(wish: SizingWish, candidates: readonly SizedOption[]): Rank
   return soundOf(
     wish,
     [...best.values()].sort((a, b) => a.score - b.score),
+    progress,
   ).map(({ candidate, score }) => {
     const { flowBandM3PerS, wirePowerBandW } = solvedWith(wish, candidate)
     return {
@@ -60,12 +65,15 @@ export function rank(wish: SizingWish, candidates: readonly SizedOption[]): Rank
 function soundOf<Ranked extends { readonly candidate: SizedOption }>(
   { design }: SizingWish,
   ranked: readonly Ranked[],
+  progress: (share: number) => void,
 ): Ranked[] {
   const isSound = soundness(design)
   const found: Ranked[] = []
-  for (const one of ranked.slice(0, MOST_TRIED)) {
+  const tried = ranked.slice(0, MOST_TRIED)
+  for (const [i, one] of tried.entries()) {
     if (found.length >= SHOWN) break
     if (isSound(one.candidate.edits)) found.push(one)
+    progress(Math.max((i + 1) / tried.length, found.length / SHOWN))
   }
   return found
 }

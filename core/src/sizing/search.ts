@@ -45,6 +45,8 @@ export function size(
   const candidates: SizedOption[] = []
   const cloud: { flowM3PerS: number; powerW: number }[] = []
   let looked = 0
+  // The drills of the few that are shown take as long as all that is looked at before.
+  const all = 2 * tried.length
   const open = new Map<string, number>()
   tried.forEach((variant, i) => {
     const trial = new Trial(wish, variant, open)
@@ -52,13 +54,15 @@ export function size(
       if (fits(part, variant) && !pumpTooLarge(part, design.sump, chamberId))
         looked += trial.pump(part, candidates, cloud)
     }
-    progress(i + 1, tried.length)
+    progress(i + 1, all)
   })
   const every = Math.max(1, Math.ceil(cloud.length / MOST_IN_CLOUD))
   return {
     looked,
     reaching: candidates.length,
-    options: rank(wish, rightlySized(candidates)),
+    options: rank(wish, rightlySized(candidates), (share) =>
+      progress(Math.round(tried.length * (1 + share)), all),
+    ),
     cloud: cloud.filter((_, i) => i % every === 0),
   }
 }

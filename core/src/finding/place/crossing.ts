@@ -1,3 +1,4 @@
+import { memoizeWith } from '../../numeric/index.ts'
 import type { DisplayTank } from '../../design/index.ts'
 import type { PlacedPiece, Point } from '../../run/index.ts'
 
@@ -11,10 +12,30 @@ export interface Crossing {
 /** Nearer to a panel's edge than this it passes beside it, m. */
 const BESIDE_M = 1e-3
 
-/** Where a run goes through a tank's floor or panels; over the top of them it may. */
-export function crossingsOf(tank: DisplayTank, placed: readonly PlacedPiece[]): Crossing[] {
+/** Where a run goes through the floors or panels of tanks, tank by tank; over the top of them it may. No level moves them: a run is looked at once. */
+export const crossingsOf = memoizeWith(
+  (placed: readonly PlacedPiece[], tanks: readonly DisplayTank[]): readonly Crossing[][] =>
+    tanks.map((tank) => crossingsOfTank(tank, placed)),
+  (before, now) =>
+    before.length === now.length && before.every((tank, i) => standsAlike(tank, now[i]!)),
+)
+
+/** Do two stand in one place, with panels of the same sizes? */
+function standsAlike(a: DisplayTank, b: DisplayTank): boolean {
+  return (
+    a.xM === b.xM &&
+    a.yM === b.yM &&
+    a.lengthM === b.lengthM &&
+    a.widthM === b.widthM &&
+    a.heightM === b.heightM &&
+    a.floorHeightM === b.floorHeightM
+  )
+}
+
+function crossingsOfTank(tank: DisplayTank, placed: readonly PlacedPiece[]): Crossing[] {
+  const panels = panelsOf(tank)
   return placed.flatMap(({ piece, from, to }) =>
-    panelsOf(tank).flatMap(({ panel, axis, atM }) => {
+    panels.flatMap(({ panel, axis, atM }) => {
       const at = pierced(from, to, axis, atM)
       return at && isInPanel(tank, panel, at) ? [{ panel, pieceId: piece.id, at }] : []
     }),

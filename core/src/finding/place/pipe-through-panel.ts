@@ -15,12 +15,11 @@ export const pipeThroughPanel = rule({
   severities: ['stop'],
   holds: 'A line runs through a tank’s floor or panel where no hole is.',
   condition: ({ design, laid }: LineCase) =>
-    flatMap(design.tanks, (tank) =>
-      crossingsOf(tank, laid.placed)
-        .filter((crossing) => !hasHole(tank, crossing))
-        .slice(0, 1)
-        .map((crossing) => ({ tank, crossing })),
-    ),
+    flatMap(crossingsOf(laid.placed, design.tanks), (crossings, i) => {
+      const tank = design.tanks[i]!
+      const crossing = crossings.find((found) => !hasHole(tank, found))
+      return crossing ? [{ tank, crossing }] : []
+    }),
   title: (line, { tank, crossing: { panel } }) =>
     sentence('{where}The run goes through {tank}: its {panel}', {
       where: lineWords(line),
