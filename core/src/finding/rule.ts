@@ -74,13 +74,7 @@ export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, 
     reason: text.reason,
     where: text.where,
     rules,
-    ask: (of, found) => {
-      const facts = condition(of)
-      for (let i = 0; i < facts.length; i++) {
-        const fact = facts[i]!
-        found.push({ finding: findingOf(made, of, fact), rule: made, of, fact })
-      }
-    },
+    ask: (of, found) => addFound(made, of, found),
   }
   rules.push(made)
   return made as Rule<Of, Fact>
@@ -92,22 +86,42 @@ interface Made<Of extends Case, Fact> extends Omit<Rule<Of, Fact>, 'severity' | 
   readonly where: RuleText<Of, Fact>['where'] | undefined
 }
 
+/** Adds what a rule finds of a case. */
+function addFound<Of extends Case, Fact>(made: Made<Of, Fact>, of: Of, found: Occurrence[]): void {
+  const facts = made.condition(of)
+  for (let i = 0; i < facts.length; i++) {
+    const fact = facts[i]!
+    found.push({ finding: findingOf(made, of, fact), rule: made, of, fact })
+  }
+}
+
 /** Rules asked one after the other about each of the cases that another holds. */
 export function each<Of, Inner>(
   cases: (of: Of) => readonly Inner[],
   ...asked: readonly Asked<Inner>[]
 ): Asked<Of> {
-  const asks = asked.map(({ ask }) => ask)
+  const asks = asked.map((one) => one.ask)
+  // Most are rules that find nothing: they are asked here, without a call between.
+  const made = asked.map((one) => (isMade(one) ? one : null))
   return {
     rules: asked.flatMap(({ rules }) => rules),
     ask: (of, found) => {
       const held = cases(of)
       for (let c = 0; c < held.length; c++) {
-        for (let a = 0; a < asks.length; a++) asks[a]!(held[c]!, found)
+        const inner = held[c]!
+        for (let a = 0; a < asks.length; a++) {
+          const own = made[a]
+          if (own) addFound(own, inner as Inner & Case, found)
+          else asks[a]!(inner, found)
+        }
       }
     },
   }
 }
+
+/** Is it a rule itself, and no list of them? Its cases are then such as rules are asked about. */
+const isMade = <Inner>(asked: Asked<Inner>): asked is Asked<Inner> & Made<Inner & Case, unknown> =>
+  'condition' in asked
 
 /** A condition that holds for a case as a whole, or not at all. */
 export const holdsFor = (holds: boolean): readonly true[] => (holds ? WHOLE : NONE)

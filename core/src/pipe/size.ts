@@ -1,3 +1,4 @@
+import { memoize } from '../numeric/index.ts'
 import {
   isHose,
   PIPE_SERIES,
@@ -44,10 +45,10 @@ export function boreOf(pipe: PipeSize): { boreM: number; tradeSizeIn: number } {
 }
 
 /** "1″ schedule 40", "25 mm pn 16", "1/2″ smooth hose". */
-export function sizeWords({ series, size }: Pick<PipeSize, 'series' | 'size'>): string {
+export const sizeWords = memoize(({ series, size }: Pick<PipeSize, 'series' | 'size'>): string => {
   const shown = measureOf({ series, size }) === 'in' ? `${size.replace(/ in$/, '')}″` : `${size} mm`
   return `${shown} ${seriesWords(series)}`
-}
+})
 
 /** What a size is measured in at the shop. */
 export type Measure = 'in' | 'mm'

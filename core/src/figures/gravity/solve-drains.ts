@@ -47,6 +47,8 @@ export type IntoTank = (tankId: string) => BandedFlow
 
 /** A drain full of water, from its box's running level. */
 interface PrimedFall {
+  /** Somebody's search along it, to be asked further while the drain is solved. */
+  readonly search: FallSearch
   readonly flowM3PerS: number
   readonly bandM3PerS: number
 }
@@ -54,7 +56,7 @@ interface PrimedFall {
 function primedFall(steady: SteadyState, laid: LaidDrain): PrimedFall {
   const search = new FallSearch(laid.alone)
   const flowM3PerS = fallAt(steady, laid, search, steady.drainFlows[laid.index]!)
-  return { flowM3PerS, bandM3PerS: fallBand(search, flowM3PerS).band }
+  return { search, flowM3PerS, bandM3PerS: fallBand(search, flowM3PerS).band }
 }
 
 /** A first guess of a drain's flow where none is known, m³/s. */
@@ -112,7 +114,8 @@ function solveDrain(steady: SteadyState, laid: LaidDrain, around: Around): Solve
   const overInletM = boxM - lipM
   const isSiphon = drain.role === 'siphon'
   const runsDown = drain.role === 'vented' || drain.role === 'trickle'
-  const { flowM3PerS: primedM3PerS, bandM3PerS: primedBandM3PerS } = around.primed[around.index]!
+  const primed = around.primed[around.index]!
+  const { flowM3PerS: primedM3PerS, bandM3PerS: primedBandM3PerS } = primed
   const slope = leastSlope(laid.placed)
   return {
     drainId: drain.id,
@@ -138,7 +141,7 @@ function solveDrain(steady: SteadyState, laid: LaidDrain, around: Around): Solve
           mostM3PerS: ventedFlow(leastBoreM, FILLED.most),
         }
       : null,
-    emergency: drain.role === 'emergency' ? emergencyOf(steady, laid, outM) : null,
+    emergency: drain.role === 'emergency' ? emergencyOf(steady, laid, { outM, primed }) : null,
     startsAgain: isSiphon ? startOf(steady, laid, outM) : null,
     match: isSiphon ? matchOf(steady, laid, { outM, into: around.intoTank(drain.tankId) }) : null,
     speedMPerS: speedMPerS(flowM3PerS, boreM),
@@ -182,7 +185,11 @@ function tankFlowOf({ drains, drainFlows }: SteadyState, tankId: string): number
   )
 }
 
-function emergencyOf(steady: SteadyState, laid: LaidDrain, outM: number): SolvedEmergency {
+function emergencyOf(
+  steady: SteadyState,
+  laid: LaidDrain,
+  { outM, primed }: { readonly outM: number; readonly primed: PrimedFall },
+): SolvedEmergency {
   const { boreM, lipM, alone, rises, opening, drain, trunkId, memberId } = laid
   const endUnderM = outM - lastMouth(steady, laid)
   const pipe: EmergencyPipe = {
@@ -199,7 +206,7 @@ function emergencyOf(steady: SteadyState, laid: LaidDrain, outM: number): Solved
     openAtRimM3PerS: answer.openAtRimM3PerS,
     primedAtRimM3PerS: answer.primedAtRimM3PerS,
     openAtRimBandM3PerS: OPEN_PIPE_SPREAD * answer.openAtRimM3PerS,
-    primedAtRimBandM3PerS: fallBand(new FallSearch(alone), answer.primedAtRimM3PerS).band,
+    primedAtRimBandM3PerS: fallBand(primed.search, answer.primedAtRimM3PerS).band,
     riseOpenM: orNull(answer.riseOpenM),
     riseOpenBandM: Number.isFinite(answer.riseOpenM)
       ? openRiseBandM(boreM, answer.riseOpenM, OPEN_PIPE_SPREAD)

@@ -8,6 +8,7 @@ import {
   pumpOf,
   type Segment,
 } from '../../layout/index.ts'
+import { memoizeWith } from '../../numeric/index.ts'
 import { type SolvedFlows, tableLossM } from '../../network/index.ts'
 import {
   boreAreaM2,
@@ -215,20 +216,11 @@ function solveStretches(
   { flowsM3PerS }: SolvedFlows,
 ): SolvedStretch[] {
   const alike: { friction: FrictionLoss; lengthM: number; flow: number }[] = []
-  for (const { lineIndex, segments } of path) {
-    const { losses } = layout.lines[lineIndex]!
-    for (const { link, firstPiece, endPiece } of segments) {
-      const flow = flowsM3PerS[link]!
-      for (let i = firstPiece; i < endPiece; i++) {
-        const { friction } = losses[i]!
-        if (!friction) continue
-        const same = alike.find(
-          (known) => known.flow === flow && sameWall(known.friction, friction),
-        )
-        if (same) same.lengthM += friction.lengthM
-        else alike.push({ friction, lengthM: friction.lengthM, flow })
-      }
-    }
+  for (const { link, friction, lengthM } of wallsOn(path, layout)) {
+    const flow = flowsM3PerS[link]!
+    const same = alike.find((known) => known.flow === flow && sameWall(known.friction, friction))
+    if (same) same.lengthM += lengthM
+    else alike.push({ friction, lengthM, flow })
   }
   return alike.map(({ friction, lengthM, flow }) => {
     const pipe = new PipeAt(layout, flow)
@@ -245,6 +237,28 @@ function solveStretches(
     }
   })
 }
+
+/** The pipe along a way, alike pieces of a link together. A way is that of lines laid once: what is laid along it goes with it. */
+const wallsOn = memoizeWith(
+  (path: readonly PathPart[], { lines }: Layout) => {
+    const walls: { link: number; friction: FrictionLoss; lengthM: number }[] = []
+    for (const { lineIndex, segments } of path) {
+      const { losses } = lines[lineIndex]!
+      for (const { link, firstPiece, endPiece } of segments) {
+        for (const { friction } of losses.slice(firstPiece, endPiece)) {
+          if (!friction) continue
+          const same = walls.find(
+            (known) => known.link === link && sameWall(known.friction, friction),
+          )
+          if (same) same.lengthM += friction.lengthM
+          else walls.push({ link, friction, lengthM: friction.lengthM })
+        }
+      }
+    }
+    return walls
+  },
+  () => true,
+)
 
 function sameWall(a: FrictionLoss, b: FrictionLoss): boolean {
   return a.boreM === b.boreM && a.roughnessM === b.roughnessM && a.factor === b.factor
