@@ -76,4 +76,45 @@ describe('a quantity field', () => {
     await field.setProps({ modelValue: 1.4 })
     expect(value()).toBe('1400')
   })
+  test('asks where a dot may be of thousands and both readings are possible, and takes the one that is meant', async () => {
+    const field = mount(QuantityField, {
+      props: { label: 'Flow', limit: LIMITS.wantedFlow, modelValue: 0.5 / 3600 },
+    })
+    const input = field.get('input')
+    await input.setValue('3.000 L/h')
+    expect(field.emitted('update:modelValue')).toBeUndefined()
+    expect(field.get('[role=alert]').text()).toMatch(/two ways/)
+    await input.trigger('blur')
+    expect(input.element.value).toBe('3.000 L/h')
+    const [small, large] = field.findAll('button')
+    expect([small!.text(), large!.text()].map((text) => text.replace(/\s/g, ' '))).toEqual([
+      '3.0 L/h',
+      '3 000 L/h',
+    ])
+    await large!.trigger('click')
+    expect(field.emitted('update:modelValue')!.flat()).toEqual([expect.closeTo(3 / 3600, 9)])
+    expect(field.find('[role=alert]').exists()).toBe(false)
+  })
+  test('asks nothing where one reading alone is possible, or the units settle it', async () => {
+    const metric = aField(1.4)
+    await metric.input.setValue('1.200')
+    expect(metric.given()).toEqual([expect.closeTo(1.2, 9)])
+    useUnits().family = 'us'
+    const us = aField(1.4)
+    await us.input.setValue('48.125')
+    expect(us.given()).toEqual([expect.closeTo(48.125 * 0.0254, 9)])
+  })
+  test('Escape gives back what stood there', async () => {
+    const { field, input, given, value } = aField(1.4)
+    await input.trigger('focus')
+    await input.setValue('48 in')
+    await field.setProps({ modelValue: 48 * 0.0254 })
+    await input.trigger('keydown', { key: 'Escape' })
+    expect(given().at(-1)).toBe(1.4)
+    await field.setProps({ modelValue: 1.4 })
+    await input.setValue('99 m')
+    await input.trigger('keydown', { key: 'Escape' })
+    expect(value()).toBe('1400')
+    expect(input.attributes('aria-invalid')).toBe('false')
+  })
 })

@@ -29,9 +29,43 @@ describe('what a keeper types', () => {
     ['1.2e3 mm', 'length', 'metric', 1.2],
     ['20 lb', 'mass', 'metric', 9.0718474],
     ['2 g/cm3', 'density', 'metric', 2000],
+    ['½"', 'length', 'metric', 0.0127],
+    ['1½"', 'length', 'metric', 0.0381],
+    ['1 ¼ in', 'length', 'us', 0.03175],
+    ['1-1/4 in', 'length', 'metric', 0.03175],
+    ['1 1⁄4″', 'length', 'metric', 0.03175],
+    ['4\'3"', 'length', 'metric', 1.2954],
+    ['4’3”', 'length', 'metric', 1.2954],
+    ["4'3", 'length', 'us', 1.2954],
+    ['1m20', 'length', 'metric', 1.2],
+    ['1 m 20', 'length', 'us', 1.2],
+    ['1m205', 'length', 'metric', 1.205],
+    ['1,2 m', 'length', 'metric', 1.2],
+    ['3,000 L/h', 'flow', 'metric', 3000 / 3.6e6],
+    ['2000 L / h', 'flow', 'us', 2000 / 3.6e6],
+    ['3.000,5', 'flow', 'metric', 3000.5 / 3.6e6],
+    ['1.200.000 L/h', 'flow', 'metric', 1.2e6 / 3.6e6],
+    ['1’200 L/h', 'flow', 'metric', 1200 / 3.6e6],
+    ["1'200", 'flow', 'metric', 1200 / 3.6e6],
+    ['12.', 'flow', 'metric', 12 / 3.6e6],
   ])('%s as %s in %s', (text, quantity, family, si) => {
     const parsed = parseQuantity(text, quantity, family)
     expect(parsed.ok && parsed.si).toBeCloseTo(si, 7)
+  })
+  test.each<[string, QuantityName, UnitFamily, readonly number[]]>([
+    ['3.000 L/h', 'flow', 'metric', [3000 / 3.6e6]],
+    ['3.000', 'flow', 'metric', [3000 / 3.6e6]],
+    ['12.500 mm', 'length', 'metric', [12.5]],
+    // Who writes in gallons and inches writes a decimal point; a nil before it groups nothing.
+    ['3.000 gph', 'flow', 'metric', []],
+    ['3.000', 'flow', 'us', []],
+    ['0.500 m', 'length', 'metric', []],
+    ['3.00 L/h', 'flow', 'metric', []],
+    ['3,000 L/h', 'flow', 'metric', []],
+    ['1.234,5', 'flow', 'metric', []],
+  ])('%s as %s in %s could be read as %j besides', (text, quantity, family, others) => {
+    const parsed = parseQuantity(text, quantity, family)
+    expect(parsed.ok && parsed.others).toEqual(others.map((si) => expect.closeTo(si, 9)))
   })
   test.each<[string, string]>([
     ['', 'empty'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { editable, fromSi, parseQuantity, QUANTITIES, toSi } from '@yew-basin/core'
+import { editable, fromSi, parseQuantity, QUANTITIES, showText, toSi } from '@yew-basin/core'
 import { withinLimit, type Limit } from '@yew-basin/contract/limits'
 import { computed, ref, useId, watch } from 'vue'
 import { rangeText } from './range.ts'
@@ -21,6 +21,10 @@ const model = defineModel<number>({ required: true })
 const units = useUnits()
 const id = useId()
 const fault = ref('')
+/** What was typed can be read as each of these; none: in one way. */
+const asked = ref<readonly number[]>([])
+/** What stood in the field when it was entered. */
+let before = NaN
 const unit = computed(() => QUANTITIES[limit.quantity].shown[units.family])
 const written = () =>
   Number.isNaN(model.value)
@@ -36,11 +40,13 @@ watch(
     if (si === given && familyBefore === units.family) return
     typed.value = written()
     fault.value = ''
+    asked.value = []
     given = NaN
   },
 )
 
 function read() {
+  asked.value = []
   const parsed = parseQuantity(typed.value, limit.quantity, units.family)
   if (!parsed.ok) {
     fault.value =
@@ -49,19 +55,41 @@ function read() {
         : `Type a number from ${rangeText(limit, units.family)}.`
     return
   }
-  if (!withinLimit(limit, parsed.si)) {
+  const possible = [parsed.si, ...parsed.others].filter((si) => withinLimit(limit, si))
+  const [si] = possible
+  if (si === undefined) {
     fault.value = `Possible: ${rangeText(limit, units.family)}.`
     return
   }
   fault.value = ''
-  if (parsed.si === model.value) return
-  given = parsed.si
-  model.value = parsed.si
+  if (possible.length > 1) asked.value = possible
+  else give(si)
+}
+
+function give(si: number) {
+  if (si === model.value) return
+  given = si
+  model.value = si
+}
+
+/** It was asked which of two was meant, and this is it. */
+function mean(si: number) {
+  asked.value = []
+  give(si)
+  typed.value = editable({ quantity: limit.quantity, si }, units.family)
+}
+
+/** Gives back what stood there when the field was entered. */
+function restore() {
+  fault.value = ''
+  asked.value = []
+  if (!Number.isNaN(before)) give(before)
+  typed.value = written()
 }
 
 /** Leaving a good field writes it in the shown unit; a bad one keeps what was typed. */
 function leave() {
-  if (!fault.value) typed.value = written()
+  if (!fault.value && asked.value.length === 0) typed.value = written()
   given = NaN
 }
 
@@ -73,6 +101,7 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
   const stepped = Math.round((shown + sign * size) / size) * size
   const si = Math.min(limit.max, Math.max(limit.min, toSi(unit.value, stepped)))
   fault.value = ''
+  asked.value = []
   model.value = si
 }
 </script>
@@ -92,7 +121,9 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
         :aria-invalid="!!fault"
         :aria-describedby="`${id}-note`"
         @input="read"
+        @focus="before = model"
         @blur="leave"
+        @keydown.esc="restore"
         @keydown.up="step($event, 1)"
         @keydown.down="step($event, -1)"
       />
@@ -102,6 +133,12 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
     </div>
     <p :id="`${id}-note`" class="text-[0.82rem]" :class="fault ? 'text-aril' : 'text-ink-soft'">
       {{ fault || hint }}
+    </p>
+    <p v-if="asked.length > 0" role="alert" class="mt-1 flex flex-wrap gap-2 text-[0.82rem]">
+      <span class="w-full">This can be read in two ways. Which do you mean?</span>
+      <button v-for="si in asked" :key="si" type="button" class="button" @click="mean(si)">
+        {{ showText({ quantity: limit.quantity, si }, units.family) }}
+      </button>
     </p>
   </div>
 </template>
