@@ -230,8 +230,8 @@ describe('a bad file is refused with the place and what is possible', () => {
     ])
   })
   test.each([
-    ['', /is not JSON/],
-    ['{', /is not JSON/],
+    ['', /is no Yew Basin file/],
+    ['{', /is no Yew Basin file/],
     ['[]', /one JSON object/],
     ['null', /one JSON object/],
     ['"x"', /one JSON object/],

@@ -63,7 +63,7 @@ test('an exported basin comes back in; a bad file says what is wrong and changes
   )
   await expect(alert).toContainText('name must be text of 1 to 80 characters')
   await choose('torn.json', text.slice(0, 200))
-  await expect(alert).toContainText(/not JSON/)
+  await expect(alert).toContainText(/no Yew Basin file/)
   await choose('other.json', '{"a":1}')
   await expect(alert).toContainText('this is no exported basin')
 

@@ -12,8 +12,8 @@ export function readBasinFile(text: string): Checked<BasinFile> {
   let plain: unknown
   try {
     plain = JSON.parse(text)
-  } catch (error) {
-    return refused('', `is not JSON: ${(error as Error).message}`)
+  } catch {
+    return refused('', 'is no Yew Basin file: it is not JSON')
   }
   return readBasinObject(plain)
 }

@@ -282,7 +282,7 @@ function saidOf({ outcome, tightest, spilledM3, leakedM3, drewAirAtS, overAtS }:
       { name },
     )
   }
-  return sentence('The floor stays dry; {name} keeps {margin} to its rim.', {
+  return sentence('The floor stays dry; {name} stops {margin} under its rim.', {
     name,
     margin: ['length', tightest.marginM!],
   })

@@ -36,7 +36,7 @@ export class BasinService {
 
   create(access: Access, name: string, units: 'metric' | 'us' = 'metric'): Promise<BasinAnswer> {
     const starter = units === 'us' ? STARTER_IN_INCHES : STARTER_DESIGN
-    const design = { name: 'first design', current: true, design: starter }
+    const design = { name: 'as planned', current: true, design: starter }
     return this.#add(access, () => ({ name, note: '', designs: [design] }))
   }
 

@@ -73,7 +73,7 @@ function asRefusal(error: unknown): Refusal {
   if (type === 'entity.too.large')
     return new Refusal('too-large', 'The body is larger than this address takes.')
   if (type === 'entity.parse.failed') {
-    return new Refusal('bad-request', `The body is not JSON: ${(error as Error).message}`)
+    return new Refusal('bad-request', 'This is no Yew Basin file, nor anything else in JSON.')
   }
   if (status === 404) return new Refusal('not-found', 'There is no such file.')
   if (status !== undefined && status >= 400 && status < 500) {

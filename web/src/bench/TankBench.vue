@@ -21,8 +21,8 @@ const rimLimit = computed(() => ({
   min: store.tank?.overflow ? store.tank.overflow.crestM + 0.005 : LIMITS.waterLevel.min,
 }))
 const PLACE = rowsOf<DisplayTank>(
-  ['xM', 'Left face, to the right of zero', LIMITS.place],
-  ['yM', 'Front face, behind zero', LIMITS.place],
+  ['xM', 'Left side, from the first tank’s left', LIMITS.place],
+  ['yM', 'Front, from the first tank’s front', LIMITS.place],
 )
 const IN_THE_WATER = rowsOf<Displacement>(
   ['rockMassKg', 'Rock', LIMITS.rockMass],

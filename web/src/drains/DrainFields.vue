@@ -237,13 +237,13 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
         @update:model-value="store.set(at('inlet', 'openAreaRatio'), $event)"
       />
       <QuantityField
-        label="Inlet, to the right of zero"
+        label="Inlet, from the first tank’s left"
         :limit="LIMITS.place"
         :model-value="drain.inlet.place.xM"
         @update:model-value="place('xM')($event)"
       />
       <QuantityField
-        label="Inlet, behind zero"
+        label="Inlet, from the first tank’s front"
         :limit="LIMITS.place"
         :model-value="drain.inlet.place.yM"
         @update:model-value="place('yM')($event)"

@@ -25,8 +25,8 @@ const sizes = computed(() => {
     ['widthM', 'Its width, front to back', LIMITS.boxSize],
     ['floorM', 'Its floor over the tank’s', { ...LIMITS.boxHeight, max: rimM - 0.01 }],
     ...(overflow.value.form === 'inner-box' ? [] : rim),
-    ['xM', 'Left face, to the right of zero', LIMITS.place],
-    ['yM', 'Front face, behind zero', LIMITS.place],
+    ['xM', 'Left side, from the first tank’s left', LIMITS.place],
+    ['yM', 'Front, from the first tank’s front', LIMITS.place],
   )
 })
 </script>

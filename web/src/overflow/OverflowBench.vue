@@ -91,6 +91,7 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
       <fieldset :key="store.tank.id" :disabled="!!store.preview" class="min-w-0 space-y-5">
         <div class="grid grid-cols-2 gap-3">
           <ChoiceField
+            class="col-span-2"
             label="What catches the water"
             :options="FORMS"
             :model-value="overflow.form"

@@ -32,7 +32,7 @@ const rim = computed(() =>
   rowsOf<Overflow>(
     [
       'crestM',
-      'Crest over the tank’s floor',
+      'Overflow’s edge over the tank’s bottom',
       { ...LIMITS.waterLevel, max: store.tank!.rimM - 0.005 },
     ],
     ['rimLengthM', 'Length of the rim', LIMITS.rimLength],

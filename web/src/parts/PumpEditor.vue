@@ -195,7 +195,7 @@ function traced(curve: readonly CurvePoint[]) {
     <section v-else aria-labelledby="curve-heading">
       <div class="flex flex-wrap items-center gap-2">
         <h3 id="curve-heading" class="heading grow">Its curve at full speed</h3>
-        <button class="button" @click="picker?.click()"><Upload :size="15" /> CSV</button>
+        <button class="button" @click="picker?.click()"><Upload :size="15" /> Read a CSV</button>
         <input
           ref="picker"
           type="file"
@@ -209,7 +209,7 @@ function traced(curve: readonly CurvePoint[]) {
           class="button"
           :href="exportAddress"
           :download="`${model.name || 'curve'}.csv`"
-          ><Download :size="15" /> CSV</a
+          ><Download :size="15" /> Save as CSV</a
         >
         <button class="button" @click="tracing = !tracing">
           <ScanLine :size="15" /> {{ tracing ? 'Stop tracing' : 'Trace a picture' }}

@@ -15,8 +15,8 @@ export const outageHeld = rule({
   title: (outageCase) =>
     sentence(
       outageCase.outage.marginM > outageCase.outage.marginBandM
-        ? 'A power cut stays in the sump: {left} to its rim'
-        : 'Whether a power cut stays in the sump is too near to call: {left} to its rim',
+        ? 'A power cut stays in the sump: it stops {left} under its rim'
+        : 'Whether a power cut stays in the sump is too near to call: it stops {left} under its rim',
       { left: outageValues(outageCase).left },
     ),
   reason: (outageCase) => {
