@@ -67,6 +67,18 @@ export class Keeper {
       .click()
   }
 
+  /** Goes to a view, by its phase where another one is open. */
+  async view(name: string): Promise<void> {
+    const views = this.page.getByRole('navigation', { name: 'Views' })
+    const link = views.getByRole('link', { name, exact: true })
+    await expect(views).toBeVisible()
+    if ((await link.count()) === 0) {
+      const phases = this.page.getByRole('navigation', { name: 'Phases' })
+      await phases.getByRole('link', { name: name === 'Drills' ? 'Prove' : 'Design' }).click()
+    }
+    await link.click()
+  }
+
   /** A row in the list of lines. */
   line(name: string): Locator {
     return this.page.getByRole('list', { name: 'Lines' }).getByRole('button', { name })

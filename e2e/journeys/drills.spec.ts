@@ -1,8 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { Keeper } from '../keeper.ts'
 
-const goesToDrills = (page: Page) =>
-  page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Drills' }).click()
+const goesToDrills = (page: Page) => new Keeper(page).view('Drills')
 const row = (page: Page, id: string) => page.locator(`[data-drill="${id}"]`)
 const allRun = (page: Page) =>
   expect(page.getByRole('button', { name: 'Simulate again' })).toBeVisible({ timeout: 60_000 })

@@ -67,8 +67,8 @@ for (const [name, width, height] of [
       await expect(page.getByRole('heading', { name: station, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
-    for (const view of ['Currents', 'Room', 'Pumps', 'Size it for me', 'Parts']) {
-      await page.getByRole('link', { name: view, exact: true }).click()
+    for (const view of ['Currents', 'Room', 'Pumps', 'Choose for me', 'Drills', 'Parts']) {
+      await keeper.view(view)
       await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
@@ -81,7 +81,7 @@ const shows = (name: string) => (keeper: Keeper) =>
   expect(keeper.page.getByRole('heading', { name, exact: true })).toBeVisible()
 const tab = (name: 'Pump' | 'Run') => (keeper: Keeper) => keeper.tab(name)
 const view = (name: string) => async (keeper: Keeper) => {
-  await keeper.page.getByRole('link', { name, exact: true }).click()
+  await keeper.view(name)
   await shows(name)(keeper)
 }
 
@@ -141,7 +141,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await view('Pumps')(keeper)
     },
     'size it': async (keeper) => {
-      await view('Size it for me')(keeper)
+      await view('Choose for me')(keeper)
       await keeper.page.getByRole('button', { name: 'Search' }).click()
       await expect(keeper.page.getByRole('list', { name: 'Options' })).toBeVisible()
     },
@@ -150,7 +150,7 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await expect(keeper.page.getByTestId('take-out')).toBeVisible()
     },
     drills: async (keeper) => {
-      await keeper.page.getByRole('link', { name: 'Drills', exact: true }).click()
+      await keeper.view('Drills')
       await expect(keeper.page.getByRole('button', { name: 'Simulate again' })).toBeVisible()
       await expect(keeper.page.getByTestId('drill-section')).toBeVisible()
     },

@@ -3,8 +3,7 @@ import { Keeper } from '../keeper.ts'
 
 const finding = (page: Page, code: string) => page.locator(`[data-finding=${code}]`)
 const figure = (page: Page, name: string) => page.getByTestId(`figure-${name}`)
-const view = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name, exact: true }).click()
+const view = (page: Page, name: string) => new Keeper(page).view(name)
 
 test('a skimmer that stands too deep gets its stand, and the other school is a press away', async ({
   page,

@@ -83,10 +83,7 @@ test('a check valve below a tee holds no tank: the section, the stop and Drills 
   await expect(words).toContainText('and spills')
   await expect(line).toHaveCount(0)
   await expect(page.locator('[data-finding=sump-too-small]')).toContainText('too small')
-  await page
-    .getByRole('navigation', { name: 'Views' })
-    .getByRole('link', { name: 'Drills' })
-    .click()
+  await keeper.view('Drills')
   const cut = page.locator('[data-drill="power-cut"]')
   await expect(cut).toHaveAttribute('data-outcome', 'wet', { timeout: 60_000 })
   await cut.click()

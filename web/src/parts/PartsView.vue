@@ -4,6 +4,8 @@ import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import { sizeWords } from '@yew-basin/core'
 import { computed, onMounted, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import { useLastPlaces } from '../workspace/last-places.ts'
+import { WAY } from '../workspace/phases.ts'
 import BrandLink from '../shell/BrandLink.vue'
 import { useNotices } from '../shell/notices.ts'
 import ThemeSwitch from '../shell/ThemeSwitch.vue'
@@ -17,6 +19,7 @@ import { useParts } from './parts-store.ts'
 /** The sample library and the keeper's own parts. */
 defineProps<{ from: string }>()
 const store = useParts()
+const places = useLastPlaces()
 const units = useUnits()
 const notices = useNotices()
 onMounted(() => void store.load())
@@ -106,7 +109,7 @@ function figures(part: PartAnswer): string {
   <div class="min-h-dvh">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1.5">
       <BrandLink />
-      <RouterLink v-if="from" :to="`/basins/${from}`" class="text-needle hover:underline"
+      <RouterLink v-if="from" :to="places.toView(from, WAY)" class="text-needle hover:underline"
         >Back to the design</RouterLink
       >
       <span class="grow" />

@@ -18,7 +18,7 @@ import { START_VALUES, VALUES, WORTH } from './values.ts'
 const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
 
 const { id } = defineProps<{ id: string }>()
-const store = useBasin(() => id, 'Size it for me')
+const store = useBasin(() => id, 'Choose for me')
 const shelf = useParts()
 const units = useUnits()
 const router = useRouter()
@@ -86,7 +86,7 @@ const now = computed(() => ({
 <template>
   <BasinPage
     :id="id"
-    heading="Size it for me"
+    heading="Choose for me"
     about="Every pump of your shelf at every speed, in every size of the pipe you use, with one nozzle or two and the valve more or less open. What reaches your tanks is ranked by what you value; nothing is changed until you apply it."
   >
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[17rem_minmax(0,1fr)]">

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { keyFigures, worstDrillFigure, type KeyFigure, type Severity } from '@yew-basin/core'
-import { computed } from 'vue'
+import { ChevronDown, ChevronUp } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
 import { useDrills } from '../drills/drills-store.ts'
@@ -34,6 +36,16 @@ const cells = computed(() =>
     : [],
 )
 
+/** On a phone it is one line of what matters first, and opens. */
+const isPhone = useMediaQuery('(max-width: 39.99rem)')
+const isOpen = ref(false)
+const FIRST: readonly KeyFigure['id'][] = ['flow', 'drain', 'outage']
+const shown = computed(() => {
+  if (!isPhone.value || isOpen.value) return cells.value
+  const first = cells.value.filter(({ id }) => FIRST.includes(id))
+  return first.length === FIRST.length ? first : cells.value.slice(0, FIRST.length)
+})
+
 function beside({ value, beside: by }: KeyFigure): string {
   if (!by) return ''
   if (by.is === 'band') return `± ${units.band(value, by.si)}`
@@ -47,24 +59,41 @@ function beside({ value, beside: by }: KeyFigure): string {
 </script>
 
 <template>
-  <nav aria-label="Margins" class="grid bg-[#23483c] text-[#f7f5ef]" :class="COLUMNS[cells.length]">
-    <RouterLink
-      v-for="cell in cells"
-      :key="cell.id"
-      :to="`/basins/${store.basin?.id}/${cell.station}`"
-      class="overflow-hidden border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
-      :data-testid="`margin-${cell.id}`"
+  <div class="flex bg-[#23483c] text-[#f7f5ef]">
+    <nav
+      aria-label="Margins"
+      class="grid min-w-0 grow"
+      :class="shown.length === cells.length ? COLUMNS[cells.length] : 'grid-cols-3'"
     >
-      <span class="block text-[0.8rem] leading-tight text-white/75">
-        {{ cell.label }}<span v-if="cell.state !== 'fine'" class="sr-only">, {{ cell.state }}</span>
-      </span>
-      <span class="whitespace-nowrap" :class="TONES[cell.state]">
-        <span class="text-lg font-semibold leading-tight lg:text-xl">{{
-          units.shown(cell.value).number
-        }}</span>
-        <span class="ml-1 text-[0.8rem]">{{ units.shown(cell.value).unit }}</span>
-        <span class="ml-1 hidden text-[0.8rem] text-white/75 sm:inline">{{ beside(cell) }}</span>
-      </span>
-    </RouterLink>
-  </nav>
+      <RouterLink
+        v-for="cell in shown"
+        :key="cell.id"
+        :to="`/basins/${store.basin?.id}/${cell.station}`"
+        class="overflow-hidden border-l border-white/15 px-3 py-1.5 hover:bg-white/10 lg:py-2.5"
+        :data-testid="`margin-${cell.id}`"
+      >
+        <span class="block text-[0.8rem] leading-tight text-white/75">
+          {{ cell.label
+          }}<span v-if="cell.state !== 'fine'" class="sr-only">, {{ cell.state }}</span>
+        </span>
+        <span class="whitespace-nowrap" :class="TONES[cell.state]">
+          <span class="text-lg font-semibold leading-tight lg:text-xl">{{
+            units.shown(cell.value).number
+          }}</span>
+          <span class="ml-1 text-[0.8rem]">{{ units.shown(cell.value).unit }}</span>
+          <span class="ml-1 hidden text-[0.8rem] text-white/75 sm:inline">{{ beside(cell) }}</span>
+        </span>
+      </RouterLink>
+    </nav>
+    <button
+      v-if="isPhone"
+      class="flex-none border-l border-white/15 px-3"
+      :aria-expanded="isOpen"
+      :aria-label="isOpen ? 'Fewer margins' : 'All margins'"
+      @click="isOpen = !isOpen"
+    >
+      <ChevronDown v-if="isOpen" :size="18" />
+      <ChevronUp v-else :size="18" />
+    </button>
+  </div>
 </template>

@@ -1,62 +1,94 @@
 <script setup lang="ts">
 import { Redo2, Undo2 } from '@lucide/vue'
-import { computed } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import BrandLink from '../shell/BrandLink.vue'
 import ThemeSwitch from '../shell/ThemeSwitch.vue'
 import UnitSwitch from '../shell/UnitSwitch.vue'
 import { useDesign } from './design-store.ts'
+import { useLastPlaces } from './last-places.ts'
+import PhaseLinks from './PhaseLinks.vue'
+import { phaseOf, viewPathOf } from './phases.ts'
 import SaveMark from './SaveMark.vue'
-import { STATIONS } from './stations.ts'
 
 const store = useDesign()
 const route = useRoute()
-const views = computed(() => {
-  const base = `/basins/${store.basin?.id}`
-  const station = STATIONS.find((known) => route.path === `${base}/${known}`)
-  return [
-    { to: station ? `${base}/${station}` : base, label: 'Design' },
-    { to: `${base}/drills`, label: 'Drills' },
-    { to: `${base}/currents`, label: 'Currents' },
-    { to: `${base}/room`, label: 'Room' },
-    { to: `${base}/pumps`, label: 'Pumps' },
-    { to: `${base}/size`, label: 'Size it for me' },
-    { to: `/parts?from=${store.basin?.id}`, label: 'Parts' },
-  ]
-})
-const isHere = (to: string) => route.path === to
+const places = useLastPlaces()
+const isPhone = useMediaQuery('(max-width: 39.99rem)')
+const basinId = computed(() => store.basin?.id ?? '')
+/** Where we are under the basin's address. */
+const place = computed(() => route.path.slice(`/basins/${basinId.value}`.length + 1))
+const phase = computed(() => phaseOf(place.value))
+watch([basinId, place], ([id, here]) => id && places.came(id, here), { immediate: true })
+const views = computed(() =>
+  phase.value.views.map(({ path, label }) => ({
+    label,
+    to: places.toView(basinId.value, path),
+    isHere: viewPathOf(place.value) === path,
+  })),
+)
 </script>
 
 <template>
-  <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1.5">
-    <BrandLink />
-    <div class="flex min-w-0 items-baseline gap-2">
-      <h1 class="truncate font-semibold">{{ store.basin?.name }}</h1>
-      <span class="caption truncate">{{ store.basin?.current.name }}</span>
+  <header class="border-b border-rule px-4 pt-1.5 max-sm:px-3">
+    <div class="flex items-center gap-x-4 max-sm:gap-x-2">
+      <BrandLink :short="isPhone" />
+      <div class="flex min-w-0 items-baseline gap-2">
+        <h1 class="truncate font-semibold">{{ store.basin?.name }}</h1>
+        <span class="caption truncate max-sm:hidden">{{ store.basin?.current.name }}</span>
+      </div>
+      <PhaseLinks v-if="!isPhone" :basin-id="basinId" :now="phase" />
+      <span class="grow" />
+      <SaveMark v-if="!isPhone" />
+      <div class="flex flex-none items-center gap-1">
+        <button
+          class="icon-button"
+          aria-label="Undo"
+          :disabled="!store.canUndo"
+          @click="store.undo"
+        >
+          <Undo2 :size="17" />
+        </button>
+        <button
+          class="icon-button"
+          aria-label="Redo"
+          :disabled="!store.canRedo"
+          @click="store.redo"
+        >
+          <Redo2 :size="17" />
+        </button>
+        <ThemeSwitch />
+        <UnitSwitch />
+      </div>
     </div>
-    <nav aria-label="Views" class="flex flex-wrap gap-1">
-      <RouterLink
-        v-for="view in views"
-        :key="view.to"
-        :to="view.to"
-        class="rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk"
-        :class="{ 'bg-needle-wash font-semibold text-needle!': isHere(view.to) }"
-        :aria-current="isHere(view.to) ? 'page' : undefined"
-      >
-        {{ view.label }}
-      </RouterLink>
-    </nav>
-    <span class="grow" />
-    <SaveMark />
-    <div class="flex items-center gap-1">
-      <button class="icon-button" aria-label="Undo" :disabled="!store.canUndo" @click="store.undo">
-        <Undo2 :size="17" />
-      </button>
-      <button class="icon-button" aria-label="Redo" :disabled="!store.canRedo" @click="store.redo">
-        <Redo2 :size="17" />
-      </button>
-      <ThemeSwitch />
-      <UnitSwitch />
+    <div class="flex items-center gap-3">
+      <nav aria-label="Views" class="-mx-1 flex min-w-0 grow gap-1 overflow-x-auto px-1 py-1">
+        <RouterLink
+          v-for="view in views"
+          :key="view.label"
+          :to="view.to"
+          class="whitespace-nowrap rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-sm:py-1.5"
+          :class="{ 'bg-needle-wash font-semibold text-needle!': view.isHere }"
+          :aria-current="view.isHere ? 'page' : undefined"
+        >
+          {{ view.label }}
+        </RouterLink>
+        <span class="mx-1 border-l border-rule" />
+        <RouterLink
+          :to="`/parts?from=${basinId}`"
+          class="rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-sm:py-1.5"
+        >
+          Parts
+        </RouterLink>
+      </nav>
+      <SaveMark v-if="isPhone" class="flex-none" />
     </div>
+    <PhaseLinks
+      v-if="isPhone"
+      class="phase-bar fixed inset-x-0 bottom-0 z-20 border-t border-rule bg-paper px-3 py-1"
+      :basin-id="basinId"
+      :now="phase"
+    />
   </header>
 </template>
