@@ -5,8 +5,8 @@ import { inRoot } from '../setup/paths.mjs'
 import { run } from '../setup/run.mjs'
 import { randomFrom } from './random.mjs'
 
-/** Longer than this, and whoever typed it waits; a simulation of the currents is asked for by its own word. */
-const MOST_MS = 10_000
+/** Every fix of every finding is tried by its drills, which takes some seconds; longer than this, and whoever typed it waits; a simulation of the currents is asked for by its own word. */
+const MOST_MS = 30_000
 const MOST_CURRENTS_MS = 300_000
 const ODD_WORDS = [
   '--nothing',

@@ -105,8 +105,11 @@ export class FixSearch {
   #mending(tried: readonly Tried[]): TriedFix[] {
     const fixes: TriedFix[] = []
     let drilled = 0
-    for (const { candidate, trial } of this.#ordered(tried)) {
+    for (const { candidate, trial, sure } of this.#ordered(tried)) {
       if (fixes.length >= MOST_OFFERED || drilled >= MOST_DRILLED) break
+      // What needs a drill's word to be none the worse is for where nothing else mends.
+      const isOpen = sure.length < trial.findings.length
+      if (isOpen && (fixes.length > 0 || this.#finding.severity !== 'stop')) continue
       if (!sameWater(this.#trials.before.given, trial.given)) {
         drilled++
         if (!this.#holdsInDrills(trial)) continue
