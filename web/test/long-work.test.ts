@@ -55,6 +55,14 @@ describe('long work', () => {
     expect([work.answer.value, work.of.value]).toEqual(['of the second', 'second'])
   })
 
+  test('a view that is gone asks nothing, even what it had in mind to ask in a moment', async () => {
+    const { waiting, work, scope } = aWork('first')
+    scope.stop()
+    expect(await work.start()).toBeNull()
+    expect(waiting).toEqual([])
+    expect(work.progress.value).toBeNull()
+  })
+
   test('cancelled, the last answer stays; forgotten, it goes', async () => {
     const { waiting, work } = aWork('one')
     const running = work.start()

@@ -25,7 +25,9 @@ describe('the phases of the job', () => {
 })
 
 describe('a view is come back to as it was left', () => {
-  beforeEach(() => setActivePinia(createPinia()))
+  beforeEach(() => {
+    setActivePinia(createPinia())
+  })
 
   test('the water’s way at the stop it was left at', () => {
     const places = useLastPlaces()

@@ -69,6 +69,8 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
   const progress = shallowRef<Progress | null>(null)
   const fault = ref('')
   let turn = 0
+  /** The view that would ask is gone: what it still had in mind to ask, in a moment, is asked no more. */
+  let isLeft = false
   const same = how.same ?? Object.is
   const stale = computed(() => {
     const now = how.subject()
@@ -79,7 +81,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
 
   async function start(): Promise<Answer | null> {
     const subject = how.subject()
-    if (subject === null) return null
+    if (subject === null || isLeft) return null
     if (how.endsAtOnce && progress.value) pool.cancel()
     const mine = ++turn
     fault.value = ''
@@ -119,6 +121,7 @@ export function useLongWork<Calls, Subject, Answer, Estimate = never>(
 
   if (!how.continues) {
     tryOnScopeDispose(() => {
+      isLeft = true
       cancel()
       side.cancel()
     })

@@ -47,9 +47,11 @@ export class WorkerPool<Calls> {
       while (left()) {
         const some = list.slice(next, next + batch)
         next += batch
-        const answers = await inTurn(async () =>
-          turn === this.#turn ? ask(remote, some) : NOT_ASKED,
-        )
+        const isWanted = () => turn === this.#turn
+        const answers = await inTurn<readonly Answer[]>(() => ask(remote, some), {
+          isWanted,
+          otherwise: NOT_ASKED,
+        })
         if (turn === this.#turn) given(answers)
         if (left() && this.#wantsHelp(begunMs)) helpers.push(work(this.#start()).catch(fail))
       }
