@@ -67,7 +67,7 @@ for (const [name, width, height] of [
       await expect(page.getByRole('heading', { name: station, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)
     }
-    for (const view of ['Currents', 'Room', 'Pumps', 'Choose for me', 'Drills', 'Parts']) {
+    for (const view of ['Currents', 'Room', 'Pumps', 'Choose for me', 'Parts']) {
       await keeper.view(view)
       await expect(page.getByRole('heading', { name: view, exact: true })).toBeVisible()
       expect(await fits()).toBe(true)

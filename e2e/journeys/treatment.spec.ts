@@ -110,7 +110,7 @@ test('a skimmer on too high a stand is offered the stand that lets its cup come 
   await keeper.opens('Lantern')
   await view(page, 'Room')
   await keeper.field('Clear height, from the floor').fill('700')
-  await view(page, 'Design')
+  await view(page, 'Water’s way')
   await keeper.station(/Skimmer/)
   await keeper.field('Stand under it').fill('30')
   await expect(finding(page, 'cup-stays-on')).toBeVisible()
