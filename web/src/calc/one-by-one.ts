@@ -38,7 +38,7 @@ export function oneByOne(): InTurn {
           try {
             resolve(await ask())
           } catch (error) {
-            reject(error as Error)
+            reject(error)
           }
         },
         leave: () => given && resolve(given.otherwise),
