@@ -34,13 +34,7 @@ export function oneByOne(): InTurn {
       for (const one of leave) one.leave()
       waiting.push({
         isWanted: given?.isWanted ?? ALWAYS,
-        begin: async () => {
-          try {
-            resolve(await ask())
-          } catch (error) {
-            reject(error)
-          }
-        },
+        begin: () => Promise.resolve().then(ask).then(resolve, reject),
         leave: () => given && resolve(given.otherwise),
       })
       if (!busy) void answerAll()
