@@ -1,5 +1,5 @@
 const swc = (extra = {}) => [
-  '@swc/jest',
+  '<rootDir>/../tools/jest/transform.mjs',
   {
     jsc: {
       parser: { syntax: 'typescript', decorators: true },

@@ -1,11 +1,4 @@
-import {
-  applyEdits,
-  type BasinDesign,
-  editing,
-  type OverflowForm,
-  setTo,
-  solveBasin,
-} from '@yew-basin/core'
+import { applyEdits, type BasinDesign, editing, type OverflowForm } from '@yew-basin/core'
 import { STARTER_DESIGN } from '../../server/src/demo/starter.ts'
 
 /** A sump of usual sizes, as its form offers it, m. */
@@ -22,34 +15,14 @@ const FOUR = ['socks', 'skimmer', 'refugium', 'trap', 'trap', 'return'] as const
 const THREE_BEHIND = ['socks', 'media', 'return'] as const
 const BOXES: readonly OverflowForm[] = ['inner-box', 'outer-box', 'inner-and-outer', 'hung-box']
 
-const edited = (design: BasinDesign, edits: Parameters<typeof applyEdits>[1]) => {
-  const after = applyEdits(design, edits)
-  return applyEdits(after, editing.following(design, edits))
-}
+const edited = (design: BasinDesign, edits: Parameters<typeof applyEdits>[1]) =>
+  applyEdits(design, editing.withFollowing(design, edits))
 
-function withOverflow(design: BasinDesign, form: OverflowForm): BasinDesign {
-  const made = editing.newOverflow(
-    design.tanks[0]!,
-    { form, place: 'back' },
-    {
-      rearChamberId: design.sump.chambers[0]!.id,
-      flowM3PerS: solveBasin(design).tanks[0]!.flowM3PerS,
-    },
-  )
-  return edited(design, [setTo(['tanks', 0, 'overflow'], made)])
-}
+const withOverflow = (design: BasinDesign, form: OverflowForm) =>
+  edited(design, editing.otherOverflow(design, 0, { form, place: 'back' }))
 
-function drained(design: BasinDesign, school: editing.DrainSchool): BasinDesign {
-  const { flowM3PerS, wantedFlowM3PerS } = solveBasin(design).tanks[0]!
-  const drains = editing.newDrains(design, {
-    tankId: design.tanks[0]!.id,
-    school,
-    chamberId: editing.entryOf(design.sump).id,
-    series: 'pn-16',
-    flowM3PerS: Math.max(flowM3PerS, wantedFlowM3PerS),
-  })
-  return edited(design, [setTo(['drains'], drains)])
-}
+const drained = (design: BasinDesign, school: editing.DrainSchool) =>
+  edited(design, editing.schoolEdits(design, 0, { school, series: 'pn-16' }))
 
 function overSump(
   design: BasinDesign,
@@ -63,8 +36,7 @@ function overSump(
 /** An all-in-one, and the same with a box hung over its rim and its sump below. */
 function allInOnes(): Bare[] {
   const plain = overSump(withOverflow(STARTER_DESIGN, 'rear-chambers'), BEHIND, THREE_BEHIND)
-  const hung = edited(plain, editing.otherOverflow(plain, 0, { form: 'hung-box', place: 'back' }))
-  const over = drained(hung, 'siphon-emergency')
+  const over = drained(withOverflow(plain, 'hung-box'), 'siphon-emergency')
   return [
     { name: 'all-in-one', design: plain },
     { name: 'all-in-one, hung-box', design: overSump(over, SUMP, FOUR) },

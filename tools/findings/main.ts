@@ -2,6 +2,7 @@ import { randomDesign } from '../../core/test/judge/random-design.ts'
 import { followFixes } from '../../core/test/fix/follow-fixes.ts'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { bareBasins } from './bare.ts'
+import { DRILLED_CODES } from '@yew-basin/core/lab'
 import { type BasinDesign, type Finding, lastWord, say, solveBasin } from '@yew-basin/core'
 
 /** So many likely designs, from a seed on, and the demo and bare basins where they are asked for; a line of JSON for each. */
@@ -12,13 +13,10 @@ const told = (findings: readonly Finding[]) =>
     .filter(({ severity }) => severity !== 'fine')
     .map(({ code, severity }) => ({ code, severity }))
 
-/** Codes whose question a drill answers as well. */
-const DRILLED = ['emergency-cannot-carry', 'sump-too-small', 'outage-elsewhere']
-
 /** How many steady stops a drill was asked about, and how many of those it confirms. */
 function confirmed(design: BasinDesign) {
   const stops = (findings: readonly Finding[]) =>
-    findings.filter(({ code, severity }) => severity === 'stop' && DRILLED.includes(code)).length
+    findings.filter(({ code, severity }) => severity === 'stop' && DRILLED_CODES.has(code)).length
   return {
     asked: stops(solveBasin(design).findings),
     wet: stops(lastWord.solveWithLastWord(design).findings),

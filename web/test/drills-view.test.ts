@@ -35,7 +35,8 @@ const verdictPanel = () => document.querySelector('[aria-label=Verdict]')!
 const chosen = (): Verdict =>
   drills.verdicts.find(
     ({ drillId }) =>
-      drillId === document.querySelector<HTMLElement>('[aria-current=true]')?.dataset.drill,
+      drillId ===
+      document.querySelector<HTMLElement>('[data-drill][aria-current=true]')?.dataset.drill,
   )!
 
 async function choose(drillId: string): Promise<void> {

@@ -55,12 +55,12 @@ test('a pump is given a size, and lets go of it', async () => {
   setActivePinia(createPinia())
   const { wrapper, field, spent } = anEditor(PumpEditor, { ...newPump() })
   const tick = wrapper.findAll('label').find((label) => label.text().startsWith('its size'))!
-  await tick.find('input').trigger('change')
+  await tick.find('input').setValue(true)
   expect(spent()['size']).toEqual({ lengthM: 0.12, widthM: 0.08, heightM: 0.1 })
   field('Its height').vm.$emit('update:modelValue', 0.15)
   await nextTick()
   expect(spent()['size']).toMatchObject({ lengthM: 0.12, heightM: 0.15 })
-  await tick.find('input').trigger('change')
+  await tick.find('input').setValue(false)
   expect(spent()['size']).toBeNull()
 })
 

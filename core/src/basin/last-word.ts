@@ -1,6 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import { allDrills, canDrill, type Drill, drillVerdict, type Verdict } from '../drill/index.ts'
-import { drilledFinding, type Finding, SEVERITY_ORDER } from '../finding/index.ts'
+import { type DrilledCode, drilledFinding, type Finding, SEVERITY_ORDER } from '../finding/index.ts'
 import type { AskDrills } from '../fix/index.ts'
 import { type BlockedRow, type Judged, leftByDrill } from '../judge/index.ts'
 import { type SteadyState, steadyState } from '../loop/index.ts'
@@ -74,35 +74,33 @@ function drilledFindings(
     .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
 }
 
-/** The drills of a finding's own question. */
+/** A finding with its tank's rows, one pipe blocked in each. */
+interface Asked {
+  readonly finding: Finding
+  readonly rows: readonly BlockedRow[]
+}
+
+const powerCut = () => ['power-cut']
+
+/** Ids of the drills of each code's own question. */
+const DRILLS_OF: Readonly<Record<DrilledCode, (asked: Asked) => readonly string[]>> = {
+  'outage-held': powerCut,
+  'outage-elsewhere': powerCut,
+  'sump-too-small': powerCut,
+  'siphon-may-not-start': () => ['power-back'],
+  'blocked-pipe-held': ({ rows }) => rows.map(drillOfRow),
+  'emergency-cannot-carry': ({ rows }) => rows.filter(({ carries }) => !carries).map(drillOfRow),
+  'joined-drains': ({ finding: { drainId } }) => [`joined ${drainId}`],
+  'check-valve-only-guard': ({ finding: { lineId } }) => [`check-open ${lineId}`],
+  'hung-loses-prime': ({ finding: { tankId } }) => [`prime ${tankId}`],
+}
+
+/** What the drills of a finding's own question came to, as far as they were run. */
 function drillsOf(finding: Finding, overflows: Overflows, verdicts: VerdictsById): Verdict[] {
-  const { code, tankId, lineId, drainId } = finding
-  const rows = overflows.find((overflow) => overflow.tankId === tankId)?.blocked ?? []
-  const blocked = (wanted: (row: BlockedRow) => boolean) =>
-    rows.filter((row) => row.drainIds.length === 1 && wanted(row)).map(drillOfRow)
-  const ids = () => {
-    switch (code) {
-      case 'outage-held':
-      case 'outage-elsewhere':
-      case 'sump-too-small':
-        return ['power-cut']
-      case 'siphon-may-not-start':
-        return ['power-back']
-      case 'blocked-pipe-held':
-        return blocked(() => true)
-      case 'emergency-cannot-carry':
-        return blocked(({ carries }) => !carries)
-      case 'joined-drains':
-        return [`joined ${drainId}`]
-      case 'check-valve-only-guard':
-        return [`check-open ${lineId}`]
-      case 'hung-loses-prime':
-        return [`prime ${tankId}`]
-      default:
-        return []
-    }
-  }
-  return ids().flatMap((id) => verdicts.get(id) ?? [])
+  const own = overflows.find(({ tankId }) => tankId === finding.tankId)
+  const rows = own?.blocked.filter(({ drainIds }) => drainIds.length === 1) ?? []
+  const ids = DRILLS_OF[finding.code as DrilledCode]?.({ finding, rows }) ?? []
+  return ids.flatMap((id) => verdicts.get(id) ?? [])
 }
 
 /** A join's row is drilled by the pipe that runs into the other. */

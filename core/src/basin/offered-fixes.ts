@@ -6,10 +6,14 @@ import { askDrills } from './last-word.ts'
 
 /**
  * What fixes a finding of a design, each change tried by the judge and by the drills with the last
- * word before it is offered.
+ * word before it is offered; `progress` is told how many of them were drilled.
  */
-export function fixesOfFinding(given: BasinDesign, finding: Finding): OfferedFixes {
-  return searchFixes(given, finding, askDrills)
+export function fixesOfFinding(
+  given: BasinDesign,
+  finding: Finding,
+  progress?: (done: number, of: number) => void,
+): OfferedFixes {
+  return searchFixes(given, finding, askDrills, progress)
 }
 
 /** What fixes a drill of a design, tried by running it again. */

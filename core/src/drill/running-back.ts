@@ -1,5 +1,5 @@
 import { breakHoleM } from '../design/index.ts'
-import { type LaidLine, pathTo } from '../layout/index.ts'
+import { type LaidLine, pumpOf } from '../layout/index.ts'
 import { type Mode, runsNow } from './mode.ts'
 import type { Plant } from './plant.ts'
 
@@ -36,9 +36,6 @@ export function endsInAir(plant: Plant, mode: Mode): string[] {
   return plant.steady.layout.lines.filter(isEmpty).map(({ line }) => line.id)
 }
 
-/** Does the pump at the beginning of a line's way run? */
-function pumpRuns({ steady: { layout } }: Plant, mode: Mode, line: number): boolean {
-  const { lineIndex } = pathTo(layout, line)[0]!
-  const pump = layout.pumps.find((laid) => laid.lineIndex === lineIndex)
-  return pump !== undefined && runsNow(mode, pump.placed)
-}
+/** Does the pump that feeds a line run? */
+const pumpRuns = ({ steady: { layout } }: Plant, mode: Mode, line: number) =>
+  runsNow(mode, pumpOf(layout, line).placed)

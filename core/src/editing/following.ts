@@ -9,6 +9,12 @@ export function following(now: BasinDesign, edits: readonly Edit[]): readonly Ed
   return [...kept, ...matchEdits(applyEdits(changed, kept))]
 }
 
+/** Edits, and what follows of them by itself. */
+export const withFollowing = (now: BasinDesign, edits: readonly Edit[]): readonly Edit[] => [
+  ...edits,
+  ...following(now, edits),
+]
+
 /** An edit made by hand: who turns a valve that is kept at its match takes it into his own hands. */
 export function turnedByHand(now: BasinDesign, edit: Edit): readonly Edit[] {
   const { drains } = applyEdits(now, [edit])

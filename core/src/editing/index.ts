@@ -8,7 +8,7 @@ export { NEW_GUARD, NEW_TEETH, newOverflow } from './gravity/new-overflow.ts'
 export { valveAtMatch } from './gravity/keep-tuned.ts'
 export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
 export { tuneAlike, tuneValve } from './gravity/tune-valve.ts'
-export { following, turnedByHand } from './following.ts'
+export { following, turnedByHand, withFollowing } from './following.ts'
 export { deviceSwappedIn, newCabinet, newDevice } from './new-device.ts'
 export { type Around, devicePiece, endOfRun, newPiece } from './run/new-piece.ts'
 export { holdFlows } from './setting/hold-flows.ts'
@@ -19,7 +19,9 @@ export {
   valveLossM,
   valvePath,
 } from './setting/openings.ts'
-export { stretchRun } from './stretch.ts'
+export { mouthKept, stretchEdits } from './stretch.ts'
+export { schoolEdits } from './lay-school.ts'
+export { sensorEdits } from './level-sensor.ts'
 export { newSump, newSumpBox } from './sump/new-sump.ts'
 export {
   entryOf,

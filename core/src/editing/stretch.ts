@@ -1,8 +1,9 @@
+import { type Edit, setTo } from '../design/index.ts'
 import type { LaidLine } from '../layout/index.ts'
 import { axisOf, type Piece, type Point, signOf } from '../run/index.ts'
 
 /** One length or leg of a run's pieces made longer or shorter. */
-export interface Stretched {
+interface Stretched {
   readonly piece: number
   readonly key: 'lengthM' | 'byXM' | 'byYM' | 'byZM'
   readonly toM: number
@@ -13,13 +14,26 @@ const SHORTEST_M = 0.01
 const HOSE_KEYS = { xM: 'byXM', yM: 'byYM', zM: 'byZM' } as const
 const AXES = ['xM', 'yM', 'zM'] as const
 
-/** The last pipe along each axis that can be, changed so that a run's mouth comes to a place; null where none can. */
-export function stretchRun({ mouth, line }: LaidLine, wanted: Point): Stretched[] | null {
+/** The last pipe along each axis that can be, changed so that a run's mouth comes to a place; null where none can be. */
+export function stretchEdits({ mouth, line, index }: LaidLine, wanted: Point): Edit[] | null {
   const changes = AXES.filter((axis) => Math.abs(wanted[axis] - mouth[axis]) > 1e-6).map((axis) =>
     stretched(line.run.pieces, axis, wanted[axis] - mouth[axis]),
   )
   const possible = changes.filter((change) => change !== null)
-  return possible.length === changes.length ? possible : null
+  if (possible.length < changes.length) return null
+  return possible.map(({ piece, key, toM }) =>
+    setTo(['returnSide', 'lines', index, 'run', 'pieces', piece, key], toM),
+  )
+}
+
+/** The same for a run whose beginning is moved by so much: its mouth stays where it is. */
+export function mouthKept(laid: LaidLine, by: Point): Edit[] | null {
+  const { mouth } = laid
+  return stretchEdits(laid, {
+    xM: mouth.xM - by.xM,
+    yM: mouth.yM - by.yM,
+    zM: mouth.zM - by.zM,
+  })
 }
 
 /** The last piece along an axis that can be made so much longer or shorter; a free hose leads anywhere. */

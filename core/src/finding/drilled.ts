@@ -3,7 +3,7 @@ import type { FindingCode } from './codes.ts'
 import type { Finding } from './finding.ts'
 
 /** Codes that the steady state answers at once, and a drill of the same question more surely. */
-export const DRILLED_CODES: ReadonlySet<FindingCode> = new Set([
+const DRILLED = [
   'outage-held',
   'outage-elsewhere',
   'sump-too-small',
@@ -13,7 +13,13 @@ export const DRILLED_CODES: ReadonlySet<FindingCode> = new Set([
   'joined-drains',
   'check-valve-only-guard',
   'hung-loses-prime',
-])
+] as const satisfies readonly FindingCode[]
+
+/** One of them. */
+export type DrilledCode = (typeof DRILLED)[number]
+
+/** All of them. */
+export const DRILLED_CODES: ReadonlySet<FindingCode> = new Set(DRILLED)
 
 /** What a drill of a finding's own question came to. */
 export interface DrillWord {

@@ -1,13 +1,11 @@
 import { type Device, type Edit, setTo, standsInWater } from '../design/index.ts'
 import { chamberRectangle, clearanceOf, sumpRectangle } from '../figures/index.ts'
 import {
-  chamberStarved,
   deviceDoesNotFit,
   deviceMeetsSump,
   devicesCollide,
   meterNotUpright,
   noHandRoom,
-  skimmerWithoutWater,
   type Whole,
 } from '../finding/index.ts'
 import type { Rectangle } from '../device/index.ts'
@@ -27,15 +25,6 @@ export const DEVICE_FIXES: readonly FindingFixes[] = [
   fixesFor(devicesCollide, ({ whole, index }) => clearPlaces(whole, index)),
   fixesFor(deviceMeetsSump, ({ whole, index }) => clearPlaces(whole, index)),
   fixesFor(noHandRoom, ({ whole, index }) => clearPlaces(whole, index)),
-  fixesFor(skimmerWithoutWater, ({ whole, index }) =>
-    whole.design.sump.chambers
-      .filter(({ use }) => use === 'skimmer' || use === 'socks' || use === 'drain-entry')
-      .map(({ id, name }) => ({
-        label: sentence('Stand it in {chamber}', { chamber: name }),
-        brings: () => sentence('It then works on that chamber’s water.'),
-        edits: [setTo(['sump', 'devices', index, 'chamberId'], id)],
-      })),
-  ),
   fixesFor(meterNotUpright, ({ device, line, index }) =>
     (line?.laid.line.run.pieces ?? []).flatMap((piece): FindingCandidate[] =>
       piece.kind === 'pipe' && piece.direction === 'up' && piece.lengthM >= device.part.heightM
@@ -51,21 +40,6 @@ export const DEVICE_FIXES: readonly FindingFixes[] = [
         : [],
     ),
   ),
-  fixesFor(chamberStarved, ({ whole, chamber }) => {
-    const { design, steady } = whole
-    const home = design.sump.chambers[steady.returnIndex]!
-    return design.returnSide.pumps.flatMap(({ chamberId }, at): FindingCandidate[] =>
-      chamberId !== chamber.id || home.id === chamber.id
-        ? []
-        : [
-            {
-              label: sentence('Let it be drawn from {chamber}', { chamber: home.name }),
-              brings: () => sentence('What is drawn comes in again.'),
-              edits: [setTo(['returnSide', 'pumps', at, 'chamberId'], home.id)],
-            },
-          ],
-    )
-  }),
 ]
 
 interface Placed {

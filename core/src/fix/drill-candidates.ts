@@ -1,14 +1,13 @@
-import { type Edit, setTo } from '../design/index.ts'
+import { setTo } from '../design/index.ts'
 import type { Drill, FaultKind, Verdict } from '../drill/index.ts'
+import { sensorEdits } from '../editing/index.ts'
 import { LEAST_RUNNING_DEPTH_M, overflowCases, type Whole } from '../finding/index.ts'
 import { chamberAreasM2, type SteadyState } from '../loop/index.ts'
-import { sentence, upToMillimetre } from '../quantity/index.ts'
+import { sentence } from '../quantity/index.ts'
 import type { Change } from './lever/change.ts'
 import { breakHoles, powerCutLevers, raisedPanels } from './lever/power-cut.ts'
 import { separated, wayDownLevers } from './lever/way-down.ts'
 
-/** A sensor stands so far over where the water runs, m (choice). */
-const SENSOR_OVER_M = 0.01
 /** A smaller can holds this share of what would just not run over (choice). */
 const CAN_SHARE = 0.95
 
@@ -85,13 +84,8 @@ function smallerCan({ design }: SteadyState, { spilledM3 }: Verdict): Change[] {
 }
 
 /** A sensor in each box that has none; a device that can fail. */
-function sensors({ design, tankLevels }: SteadyState): Change[] {
-  const edits = design.tanks.flatMap((tank, i): Edit[] => {
-    const levels = tankLevels[i]
-    if (!tank.overflow || tank.overflow.sensorM !== null || !levels) return []
-    const atM = (levels.boxM ?? levels.surfaceM) + SENSOR_OVER_M - tank.floorHeightM
-    return [setTo(['tanks', i, 'overflow', 'sensorM'], upToMillimetre(atM))]
-  })
+function sensors(steady: SteadyState): Change[] {
+  const edits = steady.design.tanks.flatMap((_, i) => sensorEdits(steady, i))
   if (edits.length === 0) return []
   return [
     { label: sentence('Add a level sensor that stops the pump (a device that can fail)'), edits },

@@ -20,7 +20,7 @@ import { PLACE_FIXES } from './place-fixes.ts'
 import { POWER_CUT_FIXES } from './power-cut-fixes.ts'
 import { WAY_DOWN_FIXES } from './way-down-fixes.ts'
 import { TANK_FIXES } from './tank-fixes.ts'
-import { FixSearch } from './search.ts'
+import { FixSearch, type TriesDone } from './search.ts'
 import { type AskDrills, Trials } from './trial.ts'
 
 const REGISTRY: readonly FindingFixes[] = [
@@ -56,7 +56,12 @@ const NOTHING: OfferedFixes = { fixes: [], otherwise: null }
  * What fixes a finding of a design: changes are tried until one mends, alone or two together, by the
  * judge and then by the drills; those that hold are offered with what they brought.
  */
-export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills): OfferedFixes {
+export function searchFixes(
+  given: BasinDesign,
+  finding: Finding,
+  ask: AskDrills,
+  progress?: TriesDone,
+): OfferedFixes {
   // What is fine wants no fix, and nothing would have to change.
   if (finding.severity === 'fine') return NOTHING
   const byHand = OTHERWISE[finding.code] ?? null
@@ -69,6 +74,6 @@ export function searchFixes(given: BasinDesign, finding: Finding, ask: AskDrills
   )
   const own = REGISTRY.find(({ rule }) => rule === occurrence?.rule)
   if (!occurrence || !own) return NOTHING
-  const fixes = new FixSearch(trials, finding, { own, registry: REGISTRY }).fixes()
+  const fixes = new FixSearch(trials, finding, { own, registry: REGISTRY }).fixes(progress)
   return { fixes, otherwise: fixes.length > 0 ? null : byHand }
 }

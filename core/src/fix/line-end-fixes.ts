@@ -1,5 +1,5 @@
-import { setTo, surfaceM } from '../design/index.ts'
-import { stretchRun } from '../editing/index.ts'
+import { surfaceM } from '../design/index.ts'
+import { stretchEdits } from '../editing/index.ts'
 import {
   checkValveOnlyGuard,
   type LineCase,
@@ -16,7 +16,6 @@ import { breakHoleIn, breakHoleWords } from './break-hole.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import { givingFlow } from './flow/wish.ts'
 import type { Change } from './lever/change.ts'
-import { piecesPath } from './paths.ts'
 
 /** How far inside a panel a moved mouth comes to stand, m (choice). */
 const INSIDE_M = 0.04
@@ -80,10 +79,8 @@ function inside(at: number, from: number, size: number): number {
 
 /** The last pipe along each axis that is off, when all of them can be changed. */
 export function stretchFix(line: LineCase, wanted: Point, label: Sentence): FindingCandidate[] {
-  const changes = stretchRun(line.laid, wanted)
-  if (!changes) return []
-  const edits = changes.map(({ piece, key, toM }) => setTo([...piecesPath(line), piece, key], toM))
-  return [givingFlow(label, edits, ofLine(line))]
+  const edits = stretchEdits(line.laid, wanted)
+  return edits ? [givingFlow(label, edits, ofLine(line))] : []
 }
 
 function breakHole({ laid }: LineCase): FindingCandidate {

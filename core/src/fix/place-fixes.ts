@@ -1,14 +1,17 @@
 import { type Edit, middleOfChamber, setTo, type TooLarge } from '../design/index.ts'
-import { stretchRun, wallRange } from '../editing/index.ts'
+import { mouthKept, wallRange } from '../editing/index.ts'
 import {
+  chamberStarved,
   drainOutsideBox,
   drainOutsideChamber,
   holeOutsideBox,
   type LineCase,
+  lineCases,
   levelBelowFloor,
   lineOutsideChamber,
   ofLine,
   type PumpCase,
+  pumpCases,
   pumpDoesNotFit,
   pumpOutsideChamber,
 } from '../finding/index.ts'
@@ -17,7 +20,6 @@ import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fi
 import { givingFlow } from './flow/wish.ts'
 import { layAnew } from './lever/way-down.ts'
 import { stretchFix } from './line-end-fixes.ts'
-import { piecesPath } from './paths.ts'
 import { brought } from './way-down-fixes.ts'
 
 /** A chamber without water is filled to so much of the sump's height (choice). */
@@ -55,6 +57,13 @@ export const PLACE_FIXES: readonly FindingFixes[] = [
     ...movedPump(pumpCase, chamber),
     ...(standsIn ? [drawnFrom(pumpCase, standsIn)] : []),
   ]),
+  fixesFor(chamberStarved, ({ whole, chamber }) => {
+    const home = whole.design.sump.chambers[whole.steady.returnIndex]!
+    if (home.id === chamber.id) return []
+    return pumpCases(lineCases(whole))
+      .filter(({ pump }) => pump.placed.chamberId === chamber.id)
+      .map((pumpCase) => drawnFrom(pumpCase, home))
+  }),
   fixesFor(pumpDoesNotFit, longerChamber),
   fixesFor(levelBelowFloor, ({ box, index }) => {
     const depthM = box.heightM * FILLED_SHARE
@@ -109,17 +118,16 @@ function movedPump(line: PumpCase, chamber: { readonly id: string; readonly name
   const to = middleOfChamber(line.design.sump, chamber.id)
   if (!to) return []
   const { outlet } = line.pump.placed
-  const { mouth } = line.laid
   const at = line.design.returnSide.pumps.indexOf(line.pump.placed)
-  const changes = stretchRun(line.laid, {
-    xM: mouth.xM - (to.xM - outlet.xM),
-    yM: mouth.yM - (to.yM - outlet.yM),
-    zM: mouth.zM,
+  const stretched = mouthKept(line.laid, {
+    xM: to.xM - outlet.xM,
+    yM: to.yM - outlet.yM,
+    zM: 0,
   })
-  if (!changes) return []
+  if (!stretched) return []
   const edits: Edit[] = [
     setTo(['returnSide', 'pumps', at, 'outlet'], { ...outlet, ...to }),
-    ...changes.map(({ piece, key, toM }) => setTo([...piecesPath(line), piece, key], toM)),
+    ...stretched,
   ]
   const label = sentence('Stand it in {chamber}, and its line with it', { chamber: chamber.name })
   return [givingFlow(label, edits, ofLine(line))]

@@ -26,6 +26,9 @@ interface Badness {
   readonly watches: number
 }
 
+/** How far a search is. */
+export type TriesDone = (done: number, of: number) => void
+
 interface Tried {
   readonly candidate: FindingCandidate
   readonly trial: Trial
@@ -57,11 +60,12 @@ export class FixSearch {
     )
   }
 
-  fixes(): TriedFix[] {
+  /** `progress` is told how many of the changes that mend have their drills run. */
+  fixes(progress: TriesDone = () => undefined): TriedFix[] {
     const singles = this.#tried(this.#candidatesIn(this.#trials, this.#finding))
-    const alone = this.#mending(singles)
+    const alone = this.#mending(singles, progress)
     if (alone.length > 0 || (this.#finding.severity !== 'stop' && this.#inSteady)) return alone
-    return this.#mending(this.#pairs(singles))
+    return this.#mending(this.#pairs(singles), progress)
   }
 
   #candidatesIn(trials: Trials, finding: Finding): readonly FindingCandidate[] {
@@ -102,16 +106,18 @@ export class FixSearch {
   }
 
   /** Those that mend and bring no new stop, in the steady state and then in their drills. */
-  #mending(tried: readonly Tried[]): TriedFix[] {
+  #mending(tried: readonly Tried[], progress: TriesDone): TriedFix[] {
     const fixes: TriedFix[] = []
+    const ordered = this.#ordered(tried)
+    const most = Math.min(MOST_DRILLED, ordered.length)
     let drilled = 0
-    for (const { candidate, trial, sure } of this.#ordered(tried)) {
+    for (const { candidate, trial, sure } of ordered) {
       if (fixes.length >= MOST_OFFERED || drilled >= MOST_DRILLED) break
       // What needs a drill's word to be none the worse is for where nothing else mends.
       const isOpen = sure.length < trial.findings.length
       if (isOpen && (fixes.length > 0 || this.#finding.severity !== 'stop')) continue
       if (!sameWater(this.#trials.before.given, trial.given)) {
-        drilled++
+        progress(drilled++, most)
         if (!this.#holdsInDrills(trial)) continue
       }
       const { label, brings } = candidate

@@ -1,5 +1,10 @@
 import { setTo } from '../design/index.ts'
-import { cupStaysOn, type SkimmerCase, skimmerDepthOff } from '../finding/index.ts'
+import {
+  cupStaysOn,
+  type SkimmerCase,
+  skimmerDepthOff,
+  skimmerWithoutWater,
+} from '../finding/index.ts'
 import { type Sentence, sentence, toMillimetre } from '../quantity/index.ts'
 import type { SkimmerDepth } from '../skimmer/index.ts'
 import { depthIn, wallForDepth } from './chamber-depth.ts'
@@ -13,6 +18,15 @@ export const SKIMMER_FIXES: readonly FindingFixes[] = [
     ...wall(skimmerCase, depth, trials),
   ]),
   fixesFor(cupStaysOn, lowered),
+  fixesFor(skimmerWithoutWater, ({ whole, index }) =>
+    whole.design.sump.chambers
+      .filter(({ use }) => use === 'skimmer' || use === 'socks' || use === 'drain-entry')
+      .map(({ id, name }) => ({
+        label: sentence('Stand it in {chamber}', { chamber: name }),
+        brings: () => sentence('It then works on that chamber’s water.'),
+        edits: [setTo(['sump', 'devices', index, 'chamberId'], id)],
+      })),
+  ),
 ]
 
 const chamberIndex = ({ device, whole }: SkimmerCase) =>

@@ -1,5 +1,5 @@
 import { applyEdits, type BasinDesign, type Edit } from '../design/index.ts'
-import { following } from '../editing/index.ts'
+import { withFollowing } from '../editing/index.ts'
 import { figuresOf, type FlowPlace, flowThere } from '../figures/index.ts'
 import { DRILLED_CODES, type Finding, findingsOf, type Whole, wholeOf } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
@@ -86,7 +86,7 @@ export class Trials {
     const known = this.#tried.get(edits)
     if (known) return known
     const { given } = this.before
-    const all = [...edits, ...following(given, edits)]
+    const all = withFollowing(given, edits)
     const trial = new Trial(applyEdits(given, all), all, this.#ask)
     this.#tried.set(edits, trial)
     return trial

@@ -14,6 +14,7 @@ import {
   oneMoreDrain,
   otherOverflow,
   reordered,
+  schoolEdits,
   sumpEdits,
   teeOff,
   tuneAlike,
@@ -24,6 +25,7 @@ import {
   withLength,
   withoutChamber,
   withoutLine,
+  withFollowing,
   withoutOverflow,
 } from '../../src/editing/index.ts'
 import { SERIES_SIZES } from '../../src/pipe/series.ts'
@@ -142,6 +144,29 @@ describe('an overflow', () => {
     hangsTogether(after)
     expect([after.tanks[0]!.overflow, after.drains]).toEqual([null, []])
     expect(after.returnSide).toEqual(before.returnSide)
+  })
+})
+
+describe('a school that is laid', () => {
+  const loop = aLoop()
+  test.each(DRAIN_SCHOOLS.map(({ school, roles }) => [school, roles.length] as const))(
+    '%s has its %d pipes in place of those before, and no stop',
+    (school, pipes) => {
+      const laid = schoolEdits(loop, 0, { school, series: 'pn-16' })
+      const after = applyEdits(loop, withFollowing(loop, laid))
+      hangsTogether(after)
+      expect(after.drains).toHaveLength(pipes)
+      const stops = solveBasin(after).findings.filter(({ severity }) => severity === 'stop')
+      expect(stops.map(({ code }) => code)).toEqual([])
+      // One that stands alone is watched by a sensor.
+      expect(after.tanks[0]!.overflow!.sensorM !== null).toBe(pipes === 1)
+    },
+  )
+  test('a sensor that is there already stays where it is', () => {
+    const own = { ...loop.tanks[0]!.overflow!, sensorM: 0.41 }
+    const held = { ...loop, tanks: [{ ...loop.tanks[0]!, overflow: own }] }
+    const laid = schoolEdits(held, 0, { school: 'vented-standpipe', series: 'pn-16' })
+    expect(applyEdits(held, laid).tanks[0]!.overflow!.sensorM).toBe(0.41)
   })
 })
 

@@ -61,6 +61,18 @@ describe('an all-in-one whose water leaves by a hung box', () => {
       9,
     )
   })
+  test('has its pump draw as deep under the water as it drew', () => {
+    const withInlet = (design: typeof LOOP, inletHeightM: number) => {
+      const { returnSide } = design
+      const pumps = returnSide.pumps.map((pump) => ({ ...pump, inletHeightM }))
+      return { ...design, returnSide: { ...returnSide, pumps } }
+    }
+    const inletM = tanks[0]!.floorHeightM + 0.05
+    const drawn = withInlet(inTank, inletM)
+    const edits = otherOverflow(drawn, 0, { form: 'hung-box', place: 'back' })
+    const [pump] = applyEdits(drawn, edits).returnSide.pumps
+    expect(pump!.inletHeightM).toBeCloseTo(0.05, 9)
+  })
   test('has its return end where it ended', () => {
     const mouth = (design: typeof LOOP) => layOut(design).lines[0]!.mouth
     expect(mouth(after).zM).toBeCloseTo(mouth(inTank).zM, 9)

@@ -2,6 +2,7 @@
 import { ChevronDown } from '@lucide/vue'
 import { say, type Finding, type OfferedFixes, type Severity } from '@yew-basin/core'
 import { useId } from 'vue'
+import type { Progress } from '../calc/long-work.ts'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
 import SideEffects from './SideEffects.vue'
@@ -12,8 +13,8 @@ defineProps<{
   finding: Finding
   open: boolean
   offered: OfferedFixes | null
-  /** It is being looked for. */
-  trying: boolean
+  /** How far it is looked for; null: it is not. */
+  trying: Progress | null
 }>()
 defineEmits<{ toggle: [] }>()
 const store = useDesign()
@@ -53,7 +54,11 @@ const TONES: Record<Severity, string> = {
         {{ say(finding.reason, units.family) }}
         <template v-if="offered?.otherwise">{{ say(offered.otherwise, units.family) }}</template>
       </p>
-      <p v-if="trying" class="caption">Changes are being tried…</p>
+      <p v-if="trying" class="caption">
+        Changes are being tried…<template v-if="trying.of > 1">
+          {{ trying.done }} of {{ trying.of }}</template
+        >
+      </p>
       <ul v-if="offered && offered.fixes.length > 0 && !store.preview" class="mb-1 mt-2 space-y-1">
         <li v-for="(fix, k) in offered.fixes" :key="k" class="flex items-center gap-2">
           <span class="grow leading-tight">

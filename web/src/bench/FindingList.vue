@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BasinDesign, Finding, Station } from '@yew-basin/core'
 import { computed, ref, watch } from 'vue'
+import { callback } from '../calc/spawn.ts'
 import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -36,7 +37,7 @@ const asked = computed<Asked | null>((before) => {
 /** What fixes the finding that is open; a preview is looked at, not applied. */
 const trial = useTrial(
   () => asked.value,
-  (calls, { finding }) => calls.fixesOfFinding(plain(finding)),
+  (calls, { finding }, report) => calls.fixesOfFinding(plain(finding), callback(report)),
 )
 const offered = trial.fresh
 watch(
@@ -53,7 +54,7 @@ watch(
       :finding="finding"
       :open="opened === i"
       :offered="opened === i ? offered : null"
-      :trying="opened === i && trial.progress.value !== null"
+      :trying="opened === i ? trial.progress.value : null"
       @toggle="opened = opened === i ? -1 : i"
     />
     <li v-if="hidden > 0 || all">

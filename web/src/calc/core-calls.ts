@@ -49,7 +49,8 @@ export const coreCalls = {
   drills: (drills: readonly Drill[]): Verdict[] =>
     drills.map((drill) => drillVerdict(steadyState(design()), drill)),
   play: (drill: Drill): Playback => playDrill(steadyState(design()), drill),
-  fixesOfFinding: (finding: Finding): OfferedFixes => fixesOfFinding(design(), finding),
+  fixesOfFinding: (finding: Finding, progress: (done: number, of: number) => void): OfferedFixes =>
+    fixesOfFinding(design(), finding, progress),
   fixesOfDrill: (drill: Drill, verdict: Verdict): OfferedFixes['fixes'] =>
     fixesOfDrill(design(), drill, verdict),
   swaps: (shelf: readonly PumpPart[], placedId: string): Swap[] => swaps(design(), shelf, placedId),

@@ -21,14 +21,18 @@ export interface TrialOf {
  */
 export function useTrial<Subject extends TrialOf, Answer>(
   subject: () => Subject | null,
-  ask: (calls: Remote<CoreCalls>, subject: Subject) => Promise<Answer>,
+  ask: (
+    calls: Remote<CoreCalls>,
+    subject: Subject,
+    report: (done: number, of: number) => void,
+  ) => Promise<Answer>,
 ): LongWork<Subject, Answer, never> {
   const now = computed(subject)
   const work = useLongWork({
     spawn: spawnShared,
     subject: () => now.value,
-    ask: (asked: Subject, { pool }) =>
-      pool.one((calls: Remote<CoreCalls>) => ask(ofDesign(calls, asked.design), asked)),
+    ask: (asked: Subject, { pool, report }) =>
+      pool.one((calls: Remote<CoreCalls>) => ask(ofDesign(calls, asked.design), asked, report)),
   })
   watchDebounced(now, () => void work.start(), { immediate: true, debounce: PAUSE_MS })
   return work

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { editing, setTo } from '@yew-basin/core'
+import { editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { rigidSeries } from '../run/usual-sizes.ts'
 import { useUnits } from '../shell/units.ts'
@@ -12,17 +12,9 @@ const own = computed(() => store.shown!.drains.filter(({ tankId }) => tankId ===
 
 function lay(school: editing.DrainSchool) {
   const design = store.design!
-  const { id } = store.tank!
   const lead = design.returnSide.lines[0]!.run.size.series
-  const drains = editing.newDrains(design, {
-    tankId: id,
-    school,
-    chamberId: editing.entryOf(design.sump).id,
-    series: rigidSeries(lead, units.family),
-    flowM3PerS: Math.max(store.solvedTank!.flowM3PerS, store.solvedTank!.wantedFlowM3PerS),
-  })
-  const others = design.drains.filter(({ tankId }) => tankId !== id)
-  store.edit([setTo(['drains'], [...others, ...drains])])
+  const series = rigidSeries(lead, units.family)
+  store.edit(editing.schoolEdits(design, store.tankIndex, { school, series }))
 }
 </script>
 

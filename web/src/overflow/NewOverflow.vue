@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type OverflowForm, type OverflowPlace, setTo, editing } from '@yew-basin/core'
+import { type OverflowForm, type OverflowPlace, editing } from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -9,16 +9,8 @@ import { FORMS, PLACES } from './overflow-words.ts'
 const store = useDesign()
 const place = ref<OverflowPlace>('back')
 
-function give(form: OverflowForm) {
-  const tank = store.design!.tanks[store.tankIndex]!
-  const first = store.design!.sump.chambers[0]!.id
-  const made = editing.newOverflow(
-    tank,
-    { form, place: place.value },
-    { rearChamberId: first, flowM3PerS: store.solvedTank?.flowM3PerS ?? 0 },
-  )
-  store.edit([setTo(['tanks', store.tankIndex, 'overflow'], made)])
-}
+const give = (form: OverflowForm) =>
+  store.edit(editing.otherOverflow(store.design!, store.tankIndex, { form, place: place.value }))
 </script>
 
 <template>

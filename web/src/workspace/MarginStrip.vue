@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { keyFigures, worstDrillFigure, type KeyFigure, type Severity } from '@yew-basin/core'
 import { ChevronDown, ChevronUp } from '@lucide/vue'
-import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import { usePhone } from '../shell/phone.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDrills } from '../drills/drills-store.ts'
 import { useDesign } from './design-store.ts'
@@ -37,7 +37,7 @@ const cells = computed(() =>
 )
 
 /** On a phone it is one line of what matters first, and opens. */
-const isPhone = useMediaQuery('(max-width: 39.99rem)')
+const isPhone = usePhone()
 const isOpen = ref(false)
 const FIRST: readonly KeyFigure['id'][] = ['flow', 'drain', 'outage']
 const shown = computed(() => {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Redo2, Undo2 } from '@lucide/vue'
-import { useMediaQuery } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import BrandLink from '../shell/BrandLink.vue'
+import { usePhone } from '../shell/phone.ts'
 import ThemeSwitch from '../shell/ThemeSwitch.vue'
 import UnitSwitch from '../shell/UnitSwitch.vue'
 import { useDesign } from './design-store.ts'
@@ -15,19 +15,22 @@ import SaveMark from './SaveMark.vue'
 const store = useDesign()
 const route = useRoute()
 const places = useLastPlaces()
-const isPhone = useMediaQuery('(max-width: 39.99rem)')
+const isPhone = usePhone()
 const basinId = computed(() => store.basin?.id ?? '')
 /** Where we are under the basin's address. */
 const place = computed(() => route.path.slice(`/basins/${basinId.value}`.length + 1))
 const phase = computed(() => phaseOf(place.value))
 watch([basinId, place], ([id, here]) => id && places.came(id, here), { immediate: true })
-const views = computed(() =>
-  phase.value.views.map(({ path, label }) => ({
+/** The views of the phase, and the parts, which stand outside any basin. */
+const views = computed(() => [
+  ...phase.value.views.map(({ path, label }) => ({
     label,
     to: places.toView(basinId.value, path),
     isHere: viewPathOf(place.value) === path,
+    isApart: false,
   })),
-)
+  { label: 'Parts', to: `/parts?from=${basinId.value}`, isHere: false, isApart: true },
+])
 </script>
 
 <template>
@@ -69,17 +72,13 @@ const views = computed(() =>
           :key="view.label"
           :to="view.to"
           class="whitespace-nowrap rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-sm:py-1.5"
-          :class="{ 'bg-needle-wash font-semibold text-needle!': view.isHere }"
+          :class="{
+            'bg-needle-wash font-semibold text-needle!': view.isHere,
+            'ml-2 rounded-l-none border-l border-rule pl-3': view.isApart,
+          }"
           :aria-current="view.isHere ? 'page' : undefined"
         >
           {{ view.label }}
-        </RouterLink>
-        <span class="mx-1 border-l border-rule" />
-        <RouterLink
-          :to="`/parts?from=${basinId}`"
-          class="rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-sm:py-1.5"
-        >
-          Parts
         </RouterLink>
       </nav>
       <SaveMark v-if="isPhone" class="flex-none" />

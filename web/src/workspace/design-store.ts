@@ -40,14 +40,9 @@ function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
   return worst
 }
 
-/** Edits with what follows of them by itself. */
-const whole = (now: BasinDesign, edits: readonly Edit[]) => [
-  ...edits,
-  ...editing.following(now, edits),
-]
-
 /** A design as a fix would have it. */
-const changed = (now: BasinDesign, { edits }: Fix) => applyEdits(now, whole(now, edits))
+const changed = (now: BasinDesign, { edits }: Fix) =>
+  applyEdits(now, editing.withFollowing(now, edits))
 
 /** A save that stands still is said where the keeper looks, however far down the page that is. */
 function tellOfRefusals(saves: Autosave): void {
@@ -114,7 +109,7 @@ export const useDesign = defineStore('design', () => {
 
   function edit(edits: readonly Edit[]): void {
     preview.value = null
-    if (design.value) history.edit(whole(design.value, edits))
+    if (design.value) history.edit(editing.withFollowing(design.value, edits))
   }
   const set = <const Path extends EditPath>(path: Path, to: At<Path>) =>
     edit(design.value ? editing.turnedByHand(design.value, setTo(path, to)) : [])

@@ -7,7 +7,7 @@ import {
 } from '../../design/index.ts'
 import { figuresOf } from '../../figures/index.ts'
 import { steadyState } from '../../loop/index.ts'
-import { sumpBelow } from '../sump/sump-below.ts'
+import { sumpBelow } from './sump-below.ts'
 import { newOverflow } from './new-overflow.ts'
 
 /**

@@ -19,7 +19,7 @@ export const DRAIN_SCHOOLS: readonly SchoolWords[] = [
     school: 'vented-standpipe',
     name: 'One vented standpipe',
     trade:
-      'One hole and nothing to tune; it takes little for its bore, grows loud past a third full, and one snail in it puts the tank on the floor.',
+      'One hole and nothing to tune; it takes little for its bore, grows loud past a third full, and one snail in it stops everything: only the level sensor that is laid with it keeps the floor dry.',
     roles: ['vented'],
   },
   {

@@ -33,6 +33,9 @@ export const emergencyCannotCarry = rule({
   where: (_, { rows }) => ({ drainId: rows[0]!.drainIds[0] ?? null }),
 })
 
+/** No box is deeper over a lip: a rise past it says nothing, m (choice). */
+const DEEPEST_M = 1
+
 function emergencyWords({ whole, tank, solved }: OverflowCase): Sentence {
   const at = whole.design.drains.findIndex(
     ({ tankId, role }) => tankId === tank.id && role === 'emergency',
@@ -41,6 +44,12 @@ function emergencyWords({ whole, tank, solved }: OverflowCase): Sentence {
   if (!emergency) {
     return sentence(
       'There is no pipe left that takes {flow}. Add an emergency pipe: an open one, a little above the running water, that carries it all.',
+      { flow: ['flow', solved.flowM3PerS] },
+    )
+  }
+  if (emergency.riseNeededM !== null && emergency.riseNeededM > DEEPEST_M) {
+    return sentence(
+      'It is far too narrow: no water in a box stands so high over its lip that it takes {flow}. Lay it wider.',
       { flow: ['flow', solved.flowM3PerS] },
     )
   }

@@ -16,14 +16,16 @@ export const pumpDoesNotFit = rule({
       pump: part.name,
       chamber: byId(design.sump.chambers, placed.chamberId, 'chamber').name,
     }),
-  reason: ({ pump: { part } }, { lengthM, widthM }) =>
+  reason: ({ pump: { part } }, { lengthM, widthM, heightM }) =>
     sentence(
-      'It is {length} by {width}, and {across} by {deep} are there, less a finger’s room round it.',
+      'It is {length} by {width} and {height} high. With a finger’s room round it there are {across} along the sump, {deep} from front to back, and {up} to its rim.',
       {
         length: ['length', part.size!.lengthM],
         width: ['length', part.size!.widthM],
+        height: ['length', part.size!.heightM],
         across: ['length', lengthM],
         deep: ['length', widthM],
+        up: ['length', heightM],
       },
     ),
   where: ({ pump }) => ({ chamberId: pump.placed.chamberId }),

@@ -1,4 +1,4 @@
-import { stretchRun } from '../../editing/index.ts'
+import { stretchEdits } from '../../editing/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Point } from '../../run/index.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
@@ -39,7 +39,7 @@ export const missesItsPlace = rule({
   },
   reason: ({ laid }, { wanted }) =>
     sentence(
-      stretchRun(laid, wanted)
+      stretchEdits(laid, wanted)
         ? 'It is off by {x} to the right, {y} to the back and {z} upwards (minus: the other way).'
         : 'It is off by {x} to the right, {y} to the back and {z} upwards (minus: the other way), and has no pipe along one of these to stretch.',
       {

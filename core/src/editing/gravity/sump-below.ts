@@ -6,7 +6,7 @@ import {
   setTo,
 } from '../../design/index.ts'
 import { layOut } from '../../layout/index.ts'
-import { stretchRun } from '../stretch.ts'
+import { mouthKept } from '../stretch.ts'
 
 /**
  * The chambers of an all-in-one taken out of its tank, to stand on the room's floor below it: their
@@ -19,26 +19,23 @@ export function sumpBelow(design: BasinDesign, tank: DisplayTank): Edit[] {
   const standsIn = box !== null && isInPlan(tank, box) && box.floorHeightM >= tank.floorHeightM
   if (!standsIn) return []
   const byM = box.floorHeightM
-  const laid = layOut(design)
   const edits: Edit[] = [setTo(['sump', 'box', 'floorHeightM'], 0)]
   sump.chambers.forEach(({ levelM }, i) => {
     edits.push(setTo(['sump', 'chambers', i, 'levelM'], levelM - byM))
   })
-  returnSide.pumps.forEach(({ outlet }, i) => {
-    edits.push(
-      setTo(['returnSide', 'pumps', i, 'outlet'], { ...outlet, zM: Math.max(0, outlet.zM - byM) }),
-    )
-  })
-  for (const line of laid.lines) {
-    const { start, end } = line.line
-    if (start.at !== 'pump' || end.at !== 'tank') continue
-    const { mouth, index } = line
-    const { outlet } = returnSide.pumps.find(({ id }) => id === start.id)!
-    const loweredM = Math.min(outlet.zM, byM)
-    for (const { piece, key, toM } of stretchRun(line, { ...mouth, zM: mouth.zM + loweredM }) ??
-      []) {
-      edits.push(setTo(['returnSide', 'lines', index, 'run', 'pieces', piece, key], toM))
+  const lines = layOut(design).lines.filter(
+    ({ line: { start, end } }) => start.at === 'pump' && end.at === 'tank',
+  )
+  returnSide.pumps.forEach(({ id, outlet, inletHeightM }, i) => {
+    const at = ['returnSide', 'pumps', i] as const
+    const zM = Math.max(0, outlet.zM - byM)
+    edits.push(setTo([...at, 'outlet'], { ...outlet, zM }))
+    if (inletHeightM !== null) {
+      edits.push(setTo([...at, 'inletHeightM'], Math.max(0, inletHeightM - byM)))
     }
-  }
+    for (const line of lines.filter(({ line: { start } }) => start.id === id)) {
+      edits.push(...(mouthKept(line, { xM: 0, yM: 0, zM: zM - outlet.zM }) ?? []))
+    }
+  })
   return edits
 }
