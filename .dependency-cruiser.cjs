@@ -4,8 +4,8 @@ const RUNGS = `
   fluid heat tank pipe fitting pump weir skimmer uv device scene
   run network drain sump rest
   design layout loop figures judge drill editing fit build-sheet
-  finding key-figures fix working basin
-  currents sizing compare`
+  finding key-figures assumed fix working basin
+  currents sizing start compare`
   .trim()
   .split(/\s+/)
 

@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 10,
+    formatVersion: 11,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -342,6 +342,7 @@ function aDesign(): Plain {
       cupCollectorM3: 0.002,
       topOffTubeSiphons: true,
     },
+    assumed: ['tanks[tank].lengthM', 'water.salinityPpt'],
     heat: {
       coldestRoomC: 17,
       warmestRoomC: 27,

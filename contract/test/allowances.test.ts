@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
-import { withoutFormat10 } from './without-format-10.ts'
+import { withoutLater } from './without-later.ts'
 import { aFile } from './a-file.ts'
 
 const text = readFileSync(fileURLToPath(new URL('frozen/format-7.json', import.meta.url)), 'utf8')
@@ -13,7 +13,7 @@ test('format 7 keeps all it had; what its drills allow for is the usual', () => 
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   const { allowances, ...design } = read.value.designs[0]!.design
   for (const drain of design.drains) delete (drain as Partial<typeof drain>).keepsMatch
-  expect(withoutFormat10(design)).toEqual(old)
+  expect(withoutLater(design)).toEqual(old)
   expect(allowances).toEqual({
     outOfLevelM: null,
     wavesM: null,

@@ -3,7 +3,7 @@ import { solveBasin } from '@yew-basin/core'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
-import { withoutFormat10 } from './without-format-10.ts'
+import { withoutLater } from './without-later.ts'
 import { aFile } from './a-file.ts'
 import type { Plain } from './plain.ts'
 
@@ -23,7 +23,7 @@ test('format 6 keeps all it had; its room is not set, its foods are the same eve
     oversizeFrom: factor,
     oversizeTo: 2,
   })
-  const { devices } = withoutFormat10({ pumps: [], sump }).sump
+  const { devices } = withoutLater({ pumps: [], sump }).sump
   expect(devices).toEqual(
     old.sump.devices.map((device: Plain) =>
       device.lamp

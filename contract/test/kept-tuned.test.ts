@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
-import { withoutFormat10 } from './without-format-10.ts'
+import { withoutLater } from './without-later.ts'
 import { aFile } from './a-file.ts'
 
 const text = readFileSync(fileURLToPath(new URL('frozen/format-8.json', import.meta.url)), 'utf8')
@@ -16,7 +16,7 @@ test('format 8 keeps all it had; valves that were set stay as they were set', ()
     old.drains.map(() => false),
   )
   for (const drain of design.drains) delete drain.keepsMatch
-  expect(withoutFormat10(design)).toEqual(old)
+  expect(withoutLater(design)).toEqual(old)
 })
 
 test('a torn document of format 8 is brought up without a fault of its own', () => {

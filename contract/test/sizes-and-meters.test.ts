@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { migrated, readBasinFile, readBasinObject } from '../src/index.ts'
 import { aFile } from './a-file.ts'
 import type { Plain } from './plain.ts'
-import { withoutFormat10 } from './without-format-10.ts'
+import { withoutLater } from './without-later.ts'
 
 const text = readFileSync(fileURLToPath(new URL('frozen/format-9.json', import.meta.url)), 'utf8')
 const old: Plain = JSON.parse(text).designs[0].design
@@ -17,7 +17,7 @@ test('format 9 keeps all it had; no pump’s size and no meter’s pipe is set',
   expect(design.sump.devices.map(({ pieceId }: Plain) => pieceId)).toEqual(
     old.sump.devices.map(() => null),
   )
-  expect(withoutFormat10(design)).toEqual(old)
+  expect(withoutLater(design)).toEqual(old)
 })
 
 test('a torn document of format 9 is brought up without a fault of its own', () => {

@@ -181,6 +181,7 @@ export {
   STATE_OF,
   worstDrillFigure,
 } from './key-figures/index.ts'
+export * as assuming from './assumed/index.ts'
 export type { Fix, OfferedFixes } from './fix/index.ts'
 export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'
 export {
@@ -260,3 +261,4 @@ export {
 } from './sizing/index.ts'
 export { lastWord } from './basin/index.ts'
 export { allowing } from './design/index.ts'
+export * as starting from './start/index.ts'

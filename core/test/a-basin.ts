@@ -161,6 +161,7 @@ export function aBasin(
     },
     heat: null,
     allowances: NO_ALLOWANCES,
+    assumed: [],
     pumps: [TEST_PUMP],
   }
   return withChanges(base, changes)

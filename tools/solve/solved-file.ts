@@ -7,11 +7,13 @@ import {
 } from '@yew-basin/core/lab'
 import type { BasinFile } from '@yew-basin/contract'
 import {
+  assuming,
   type KeyFigure,
   type KeyFigureName,
   keyFigures,
   onDay,
   type Severity,
+  type Station,
   type Working,
   fixesOfFinding,
   say,
@@ -69,6 +71,16 @@ export interface SpokenKeyFigure {
   readonly station: KeyFigure['station']
   readonly state: Severity
   readonly findingCode: FindingCode | null
+  /** It hangs on a figure that the keeper has not given. */
+  readonly restsOnAssumed: boolean
+}
+
+/** How a stop of the water's way stands. */
+export interface SpokenStanding {
+  readonly station: Station
+  readonly state: assuming.StandingState
+  /** The names of its figures that are assumed. */
+  readonly assumed: readonly string[]
 }
 
 /** The working of one part's figure. */
@@ -88,6 +100,8 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly pumpsInThisRun: readonly Swap[]
   /** What it is known by, each with its state and the code of the finding that gives it. */
   readonly keyFigures: readonly SpokenKeyFigure[]
+  /** By the stops of the water's way. */
+  readonly standings: readonly SpokenStanding[]
   /** By figure: of the whole design, and of the line and the tank it is known by. */
   readonly workings: Readonly<Record<string, SpokenWorking>>
   /** All of them, of every tank, line, drain, chamber and device. */
@@ -132,7 +146,9 @@ export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
           station,
           state,
           findingCode: finding?.code ?? null,
+          restsOnAssumed: assuming.restsOnAssumed(design, id),
         })),
+        standings: spokenStandings(design, solved.findings),
         workings: spokenWorkings(design, solved),
         workingsOfParts: everyWorking(design, solved).map(({ figure, of, id, working }) => ({
           figure,
@@ -145,6 +161,19 @@ export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
       }
     }),
   }
+}
+
+function spokenStandings(
+  design: BasinDesign,
+  findings: readonly Finding[],
+): readonly SpokenStanding[] {
+  return Object.entries(assuming.standings(design, findings)).map(
+    ([station, { state, assumed }]) => ({
+      station: station as Station,
+      state,
+      assumed: assumed.map(({ name }) => name),
+    }),
+  )
 }
 
 function spokenFinding(design: BasinDesign, finding: Finding): SpokenFinding {

@@ -93,6 +93,7 @@ export function aDesign(line: string): BasinDesign {
       targetId: null,
     },
     allowances: allowing.NO_ALLOWANCES,
+    assumed: [],
     heat: null,
     pumps: [
       {

@@ -9,7 +9,7 @@ import { HeatDocument } from './heat.ts'
 import { COUNTS, LIMITS } from './limits.ts'
 import { PumpPartDocument } from './pump-part.ts'
 import { ReturnSideDocument } from './return-side.ts'
-import { ByRule, ListOf, OrNull, Describes, Text, Within } from './rules.ts'
+import { ByRule, ListOf, OrNull, Describes, Text, TextsOf, Within } from './rules.ts'
 import { SumpDocument } from './sump.ts'
 import { TankDocument } from './tank.ts'
 import { TreatmentDocument } from './treatment.ts'
@@ -92,6 +92,12 @@ export class DesignDocument implements BasinDesign {
   @ValidateNested()
   @Describes('What the drills allow for.')
   allowances!: AllowancesDocument
+
+  @TextsOf(
+    { most: COUNTS.assumed, length: COUNTS.assumedLength },
+    'What the keeper has not said, by its place with ids for the places in lists: "tanks[tank].lengthM". All else is given; what names nothing is dropped with the next change.',
+  )
+  assumed!: string[]
 }
 
 function ownDrillFault({ drills }: DesignDocument): string | null {

@@ -135,6 +135,9 @@ export const COUNTS = {
   drains: 24,
   holes: 24,
   ownDrills: 20,
+  /** Figures of a design that are assumed, and the length of the name of one. */
+  assumed: 3000,
+  assumedLength: 300,
   drillSteps: 8,
   devices: 24,
   doors: 8,

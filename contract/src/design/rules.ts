@@ -140,6 +140,30 @@ export function ListOf(least: number, most: number, description: string): Proper
   )
 }
 
+/** A list of short texts, none of them twice. */
+export function TextsOf(
+  { most, length }: { readonly most: number; readonly length: number },
+  description: string,
+): PropertyDecorator {
+  const message = `must be a list of texts of 1 to ${length} characters, none of them twice`
+  const isText = (text: unknown) =>
+    typeof text === 'string' &&
+    text.length > 0 &&
+    text.length <= length &&
+    NO_CONTROL.test(text) &&
+    NO_HALF_SIGN.test(text)
+  const validate = (texts: unknown[]) => texts.every(isText) && new Set(texts).size === texts.length
+  return together(
+    ListOf(0, most, description),
+    ValidateBy({ name: 'texts', validator: { validate } }, { message }),
+    Noted({
+      description,
+      items: { type: 'string', minLength: 1, maxLength: length },
+      uniqueItems: true,
+    }),
+  )
+}
+
 /** A rule that looks at the whole object: asked once each of its properties is as it must be alone. Says what is wrong, or null. */
 export function ByRule(
   name: string,

@@ -1,3 +1,4 @@
+import { assumedFigures } from './011-assumed.ts'
 import { sizesAndMeters } from './010-sizes-and-meters.ts'
 import { keptTuned } from './009-kept-tuned.ts'
 import { allowances } from './008-allowances.ts'
@@ -29,6 +30,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'allowances', up: allowances },
   { name: 'kept-tuned', up: keptTuned },
   { name: 'sizes-and-meters', up: sizesAndMeters },
+  { name: 'assumed-figures', up: assumedFigures },
 ]
 
 /** A stored design document brought to the present format. */

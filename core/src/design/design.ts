@@ -123,6 +123,8 @@ export interface BasinDesign {
   readonly heat: HeatPlan | null
   /** What the drills allow for. */
   readonly allowances: Allowances
+  /** The names of what a keeper can say and has not (`assumed/name-of.ts`); all else is given. */
+  readonly assumed: readonly string[]
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

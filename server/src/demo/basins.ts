@@ -120,6 +120,7 @@ const THIMBLE: DemoBasin = {
     treatment: USUAL_TREATMENT,
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
+    assumed: [],
   },
 }
 

@@ -370,6 +370,7 @@ export const LANTERN: DemoBasin = {
     },
     // The station's back room: cold in winter, and the sun stands on its roof in summer.
     allowances: allowing.NO_ALLOWANCES,
+    assumed: [],
     heat: {
       coldestRoomC: 15,
       warmestRoomC: 28,

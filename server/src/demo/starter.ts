@@ -1,4 +1,4 @@
-import { allowing, type BasinDesign, type PipeSize } from '@yew-basin/core'
+import { allowing, assuming, type BasinDesign, type PipeSize } from '@yew-basin/core'
 import {
   aChamber,
   aPump,
@@ -56,7 +56,7 @@ function starter(sizes: StarterSizes): BasinDesign {
   const [lengthM, widthM, heightM, waterLevelM] = sizes.tank
   const [xM, yM, zM] = sizes.outlet
   const [upM, onM, acrossM, riseM, backM, downM] = sizes.run
-  return {
+  return assuming.allAssumed({
     tanks: [
       aTank(
         {
@@ -116,5 +116,6 @@ function starter(sizes: StarterSizes): BasinDesign {
     treatment: USUAL_TREATMENT,
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
-  }
+    assumed: [],
+  })
 }

@@ -309,5 +309,6 @@ export const TWO_SISTERS: DemoBasin = {
     },
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
+    assumed: [],
   },
 }

@@ -1,0 +1,5 @@
+export { type Askable, askables } from './askable.ts'
+export { allAssumed, confirmed, type EditedBy, withMarks } from './marks.ts'
+export { nameOf } from './name-of.ts'
+export { restsOnAssumed } from './rests-on.ts'
+export { assumedOf, type Standing, type StandingState, standings } from './standing.ts'
