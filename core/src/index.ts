@@ -86,7 +86,7 @@ export {
   type Run,
   writeNotation,
 } from './run/index.ts'
-export { COMMON_SIZES, insideM, type WallKind } from './sump/index.ts'
+export { type WallKind } from './sump/index.ts'
 export {
   applyEdits,
   type At,

@@ -16,6 +16,12 @@ export const router = createRouter({
       }),
     },
     {
+      path: '/basins/:id/start',
+      name: 'start',
+      component: () => import('./start/StartView.vue'),
+      props: true,
+    },
+    {
       path: '/basins/:id/pumps',
       name: 'pumps',
       component: () => import('./pumps/PumpsView.vue'),

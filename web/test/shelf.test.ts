@@ -163,7 +163,7 @@ describe('the shelf’s view', () => {
     await flushPromises()
     expect([...server.basins.values()].map(({ name }) => name)).toEqual(['Quiet corner'])
     await flushPromises()
-    expect(router.currentRoute.value.path).toBe('/basins/b1/tank')
+    expect(router.currentRoute.value.path).toBe('/basins/b1/start')
   })
 })
 

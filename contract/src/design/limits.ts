@@ -16,6 +16,10 @@ export const LIMITS = {
   tankHeight: limit('length', 0.1, 3),
   waterLevel: limit('length', 0.02, 3),
   floorHeight: limit('length', 0, 5),
+  /** What a keeper may answer in the guided start. */
+  tankVolume: limit('volume', 0.005, 20),
+  lift: limit('head', 0.05, 5),
+  wholePipe: limit('head', 0.3, 60),
   rockMass: limit('mass', 0, 5000),
   rockDensity: limit('density', 1050, 3500),
   sandMass: limit('mass', 0, 5000),

@@ -100,9 +100,10 @@ function ofSump({ sump }: BasinDesign): Place[] {
   ]
 }
 
-function ofReturn({ returnSide: { pumps, lines } }: BasinDesign): Place[] {
+function ofReturn({ pumps: parts, returnSide: { pumps, lines } }: BasinDesign): Place[] {
   const at = (...path: EditPath): Place => ['return', 'returnSide', ...path]
   return [
+    ...parts.map((_, i): Place => ['return', 'pumps', i, 'ratedPowerW']),
     ...pumps.flatMap((pump, i) => [
       at('pumps', i, 'pumpId'),
       at('pumps', i, 'outlet', 'zM'),

@@ -8,7 +8,7 @@ import { stationsNotSet } from './not-set.ts'
 export type StandingState = Severity | 'not-set' | 'assumed'
 
 /** A stop of the water's way, and what of it its keeper has not said. */
-export interface Standing {
+export interface StopStanding {
   readonly state: StandingState
   /** The figures of it that are assumed. */
   readonly assumed: readonly Askable[]
@@ -25,9 +25,9 @@ export const assumedOf = memoize((design: BasinDesign): readonly Askable[] => {
 export function standings(
   design: BasinDesign,
   findings: readonly Finding[],
-): Readonly<Record<Station, Standing>> {
+): Readonly<Record<Station, StopStanding>> {
   const notSet = stationsNotSet(design)
-  const standing = (station: Station): Standing => {
+  const standing = (station: Station): StopStanding => {
     const assumed = assumedOf(design).filter((asked) => asked.station === station)
     const worst = findings.find((finding) => finding.station === station)?.severity ?? 'fine'
     const other = notSet.has(station) ? 'not-set' : assumed.length > 0 ? 'assumed' : 'fine'

@@ -22,6 +22,7 @@ export {
 export { mouthKept, stretchEdits } from './stretch.ts'
 export { schoolEdits } from './lay-school.ts'
 export { sensorEdits } from './level-sensor.ts'
+export { COMMON_SIZES } from '../sump/index.ts'
 export { newSump, newSumpBox } from './sump/new-sump.ts'
 export {
   entryOf,

@@ -32,11 +32,15 @@ export interface StartAnswers {
   readonly standM: number | null
   /** Net volumes through the sump in an hour. */
   readonly turnoverPerH: number | null
+  /** The same as a flow into all tanks together; it counts where it is given. */
+  readonly wantedFlowM3PerS: number | null
   readonly school: DrainSchool | null
   /** The sump's inside; of an all-in-one the chambers behind its wall, of which only the width counts. */
   readonly sump: InsideSizes | null
   /** null: the best of what there is for the flow that is wanted. */
   readonly pump: PumpPart | null
+  /** Its power was guessed. */
+  readonly powerGuessed: boolean
   /** For the pump's flow alone: from the sump's water up to where the line ends, and all of its pipe, m. */
   readonly liftM: number | null
   readonly runM: number | null
@@ -50,9 +54,11 @@ export function noAnswers(kind: StartKind, units: UnitFamily): StartAnswers {
     tanks: kind === 'several' ? [unnamed('Tank 1'), unnamed('Tank 2')] : [unnamed('Tank')],
     standM: null,
     turnoverPerH: null,
+    wantedFlowM3PerS: null,
     school: null,
     sump: null,
     pump: null,
+    powerGuessed: false,
     liftM: null,
     runM: null,
   }

@@ -20,7 +20,7 @@ import {
   returnLines,
   type ReturnPipe,
 } from './return-way.ts'
-import { APART_M, sizesOf, standOf, UNDER_RIM_M, USUAL_TURNOVER_PER_H, usualOf } from './usual.ts'
+import { APART_M, tankSizes, standOf, UNDER_RIM_M, USUAL_TURNOVER_PER_H, usualOf } from './usual.ts'
 
 /** Of a new system, per litre of tank (choice): rock 1 kg to 10 L, sand 1 kg to 14 L. */
 const ROCK_KG_PER_M3 = 100
@@ -82,10 +82,10 @@ export function bareDesign(answers: StartAnswers, pump: PumpPart, flowM3PerS: nu
 }
 
 function tankOf(answers: StartAnswers, i: number): DisplayTank {
-  const { lengthM, widthM, heightM } = sizesOf(answers, i)
+  const { lengthM, widthM, heightM } = tankSizes(answers, i)
   const leftM = answers.tanks
     .slice(0, i)
-    .reduce((sum, _, before) => sum + sizesOf(answers, before).lengthM + APART_M, 0)
+    .reduce((sum, _, before) => sum + tankSizes(answers, before).lengthM + APART_M, 0)
   const volumeM3 = lengthM * widthM * heightM
   return {
     id: i === 0 ? 'tank' : `tank-${i + 1}`,

@@ -14,7 +14,7 @@ export function marked(design: BasinDesign, answers: StartAnswers): BasinDesign 
 const SIZES = ['lengthM', 'widthM', 'heightM'] as const
 
 /** The names of what was answered, as it stands in the design. */
-function givenNames({ tanks }: BasinDesign, answers: StartAnswers): ReadonlySet<string> {
+function givenNames({ tanks, pumps }: BasinDesign, answers: StartAnswers): ReadonlySet<string> {
   const names = new Set<string>()
   const give = (isGiven: boolean, ...of: readonly string[]) => {
     if (isGiven) for (const name of of) names.add(name)
@@ -23,10 +23,12 @@ function givenNames({ tanks }: BasinDesign, answers: StartAnswers): ReadonlySet<
     const at = (key: string) => `tanks[${id}].${key}`
     give(answers.tanks[i]!.sizes !== null && answers.tanks[i]!.sizesGiven, ...SIZES.map(at))
     give(answers.standM !== null, at('floorHeightM'))
-    give(answers.turnoverPerH !== null, at('turnoverPerH'))
+    const wants = answers.turnoverPerH !== null || answers.wantedFlowM3PerS !== null
+    give(wants, at('turnoverPerH'))
   })
   const sumpSizes = answers.kind === 'all-in-one' ? (['widthM'] as const) : SIZES
   give(answers.sump !== null, ...sumpSizes.map((key) => `sump.box.${key}`))
   give(answers.pump !== null, 'returnSide.pumps[return-pump].pumpId')
+  if (!answers.powerGuessed) pumps.forEach(({ id }) => names.add(`pumps[${id}].ratedPowerW`))
   return names
 }

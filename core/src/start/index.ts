@@ -7,7 +7,17 @@ import { layStart } from './lay-start.ts'
 export type { InsideSizes, StartAnswers, StartKind, TankAnswer } from './answers.ts'
 export { noAnswers } from './answers.ts'
 export { withoutStops } from './no-stop.ts'
-export { insideOf, LIVES, sizesOf, sizesOfVolume, standOf, START_KINDS, usualOf } from './usual.ts'
+export { type OnTheBox, pumpFromBox } from './pump-from-box.ts'
+export {
+  COMMON_TANKS,
+  insideOf,
+  LIVES,
+  tankSizes,
+  sizesOfVolume,
+  standOf,
+  START_KINDS,
+  usualOf,
+} from './usual.ts'
 
 /** A whole loop for what a keeper said; what he did not say is marked as assumed. */
 export function startDesign(answers: StartAnswers, shelf: readonly PumpPart[]): BasinDesign {

@@ -1,4 +1,4 @@
-import { applyEdits, type BasinDesign, type ChamberUse, type Edit } from '../design/index.ts'
+import { applyEdits, type BasinDesign, type ChamberUse, type Edit, setTo } from '../design/index.ts'
 import {
   choosePump,
   newSump,
@@ -15,8 +15,11 @@ import { balance, targetsOf } from '../sizing/index.ts'
 import type { StartAnswers } from './answers.ts'
 import { bareDesign, seriesOf } from './bare-design.ts'
 import { bestPump } from './best-pump.ts'
-import { sizesOf, usualOf } from './usual.ts'
+import { tankSizes, usualOf } from './usual.ts'
 
+const HOUR_S = 3600
+/** As much as can be wished for. */
+const MOST_TURNOVER_PER_H = 60
 /** Panels of a sump until the keeper says, m (choice). */
 const PANEL_M = 0.008
 const FOUR: readonly ChamberUse[] = ['socks', 'skimmer', 'refugium', 'trap', 'trap', 'return']
@@ -34,13 +37,36 @@ const BEHIND: readonly ChamberUse[] = ['socks', 'media', 'return']
  * @param shelf the pumps there are; at least one
  */
 export function layStart(answers: StartAnswers, shelf: readonly PumpPart[]): BasinDesign {
+  const { wantedFlowM3PerS } = answers
+  if (wantedFlowM3PerS === null) return laid(answers, shelf)
+  // How much water there is hangs on the level it runs at: twice is enough.
+  const once = wanting(laid(answers, shelf), wantedFlowM3PerS)
+  const { turnoverPerH } = once.tanks[0]!
+  return wanting(laid({ ...answers, turnoverPerH }, shelf), wantedFlowM3PerS)
+}
+
+/** The design with so many net volumes an hour that they come to a flow. */
+function wanting(design: BasinDesign, flowM3PerS: number): BasinDesign {
+  const netM3 = figuresOf(steadyState(design)).tanks.reduce(
+    (sum, tank) => sum + tank.netVolumeM3,
+    0,
+  )
+  const turnoverPerH = (flowM3PerS * HOUR_S) / netM3
+  return applyEdits(
+    design,
+    design.tanks.map((_, i) => setTo(['tanks', i, 'turnoverPerH'], turnoverPerH)),
+  )
+}
+
+function laid(answers: StartAnswers, shelf: readonly PumpPart[]): BasinDesign {
   const [any] = shelf
   if (!answers.pump && !any) throw new RangeError('there is no pump to begin with')
   const first = bareDesign(answers, answers.pump ?? any!, 0)
   const wantedM3PerS = wantedOf(first).reduce((sum, wanted) => sum + wanted, 0)
   const bare = bareDesign(answers, answers.pump ?? any!, wantedM3PerS)
   const pumped = answers.pump ? bare : withPump(bare, bestPump(bare, shelf, wantedM3PerS))
-  if (answers.kind === 'pump-only') return pumped
+  if (answers.kind === 'pump-only')
+    return answers.turnoverPerH === null ? contented(pumped) : pumped
   return drained(tuned(withSump(skimmed(pumped, answers), answers)), answers)
 }
 
@@ -52,6 +78,14 @@ const edited = (design: BasinDesign, edits: readonly Edit[]) =>
 
 const withPump = (design: BasinDesign, part: PumpPart) =>
   edited(design, choosePump(design, 0, part, 1))
+
+/** Who asks for the pump's flow alone wants what it gives. */
+function contented(design: BasinDesign): BasinDesign {
+  const { flowM3PerS, turnoverPerH } = figuresOf(steadyState(design)).tanks[0]!
+  if (turnoverPerH === null || flowM3PerS <= 0) return design
+  const wanted = Math.min(MOST_TURNOVER_PER_H, Math.floor(turnoverPerH * 10) / 10)
+  return wanted > 0 ? applyEdits(design, [setTo(['tanks', 0, 'turnoverPerH'], wanted)]) : design
+}
 
 /** Every tank with its overflow. */
 function skimmed(design: BasinDesign, { kind }: StartAnswers): BasinDesign {
@@ -67,9 +101,9 @@ function withSump(design: BasinDesign, answers: StartAnswers): BasinDesign {
   const isBehind = answers.kind === 'all-in-one'
   const sizes = isBehind
     ? {
-        lengthM: sizesOf(answers, 0).lengthM,
+        lengthM: tankSizes(answers, 0).lengthM,
         widthM: answers.sump?.widthM ?? usual.behindM,
-        heightM: sizesOf(answers, 0).heightM,
+        heightM: tankSizes(answers, 0).heightM,
       }
     : (answers.sump ?? usual.sump)
   const box = newSumpBox(design, { make: 'bought', ...sizes, panelM: PANEL_M })

@@ -132,7 +132,7 @@ function runOf(
     size,
     roughnessM: NEW_ROUGHNESS_M,
     ribbedFactor: RIBBED_FACTOR,
-    pieces: pieces.map((piece, i) => ({ ...piece, id: piece.id ?? `${name}-${i + 1}` }) as Piece),
+    pieces: pieces.map((piece, i) => ({ ...piece, id: piece.id ?? `${name}-${i + 1}` })),
   }
 }
 

@@ -36,6 +36,34 @@ export const USUAL_TURNOVER_PER_H = 8
 /** Sizes a keeper has not given. */
 export const usualOf = (units: UnitFamily) => USUAL[units]
 
+/** Tanks as they are commonly sold, inside sizes: plain figures, no maker's. */
+export const COMMON_TANKS: Readonly<Record<UnitFamily, readonly InsideSizes[]>> = {
+  metric: [
+    [0.45, 0.45, 0.45],
+    [0.6, 0.4, 0.4],
+    [0.6, 0.6, 0.55],
+    [0.8, 0.5, 0.5],
+    [0.9, 0.45, 0.5],
+    [0.9, 0.6, 0.55],
+    [1.2, 0.5, 0.5],
+    [1.2, 0.6, 0.6],
+    [1.5, 0.6, 0.6],
+    [1.8, 0.7, 0.6],
+  ].map(of),
+  us: [
+    inches(18, 18, 18),
+    inches(24, 12, 16),
+    inches(24, 18, 20),
+    inches(30, 18, 20),
+    inches(36, 18, 20),
+    inches(36, 24, 20),
+    inches(48, 18, 20),
+    inches(48, 24, 20),
+    inches(60, 24, 24),
+    inches(72, 24, 24),
+  ].map(of),
+}
+
 /** What lives in a tank, and what is usual to send through its sump for it, net volumes an hour (choice). */
 export const LIVES = [
   { value: 'fish', label: 'Fish, and corals that like it calm', perH: [4, 6], turnoverPerH: 5 },
@@ -61,7 +89,7 @@ export function insideOf({ lengthM, widthM, heightM }: InsideSizes, panelM: numb
 }
 
 /** A tank's sizes as they were answered, or as they are assumed. */
-export const sizesOf = ({ tanks, units }: StartAnswers, i: number): InsideSizes =>
+export const tankSizes = ({ tanks, units }: StartAnswers, i: number): InsideSizes =>
   tanks[i]!.sizes ?? USUAL[units].tank
 
 /** A stand's height as it was answered or is assumed. */

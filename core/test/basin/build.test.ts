@@ -4,7 +4,7 @@ import {
   applyEdits,
   BULKHEADS,
   chamberSpans,
-  COMMON_SIZES,
+  editing,
   cutList,
   solveBasin,
 } from '../../src/index.ts'
@@ -139,7 +139,7 @@ test('bulkheads and common tanks are in order and fit through what they say', ()
     expect(holeM).toBeGreaterThan(boreM)
     expect(flangeM).toBeGreaterThan(holeM)
   }
-  for (const { lengthM, widthM, heightM } of COMMON_SIZES) {
+  for (const { lengthM, widthM, heightM } of editing.COMMON_SIZES) {
     expect(lengthM).toBeGreaterThan(widthM)
     expect(heightM).toBeGreaterThan(0.2)
   }

@@ -7,6 +7,7 @@ import type { StartAnswers } from '../../src/start/answers.ts'
 import {
   insideOf,
   noAnswers,
+  pumpFromBox,
   sizesOfVolume,
   startDesign,
   withoutStops,
@@ -84,7 +85,9 @@ describe.each(KINDS)('nothing but the kind answered: %s', (kind) => {
     expect(stopsOf(design)).toEqual([])
   })
   test('is assumed from end to end', () => {
-    expect(design.assumed).toEqual(askables(design).map(({ name }) => name))
+    // A pump of the list brings its power with it.
+    const asked = askables(design).filter(({ name }) => !name.endsWith('.ratedPowerW'))
+    expect(design.assumed).toEqual(asked.map(({ name }) => name))
   })
 })
 
@@ -119,6 +122,7 @@ describe('what was answered', () => {
       .map(({ name }) => name)
       .filter((name) => !design.assumed.includes(name))
     expect(given.toSorted()).toEqual([
+      'pumps[test-pump].ratedPowerW',
       'returnSide.pumps[return-pump].pumpId',
       'sump.box.heightM',
       'sump.box.lengthM',
@@ -143,6 +147,30 @@ describe('what was answered', () => {
       piece.kind === 'pipe' ? piece.lengthM : 0,
     )
     expect(pipes.reduce((sum, lengthM) => sum + lengthM, 0)).toBeCloseTo(6, 2)
+  })
+  test('a pump from its box has its numbers; a guessed power stays assumed', () => {
+    const numbers = { maxFlowM3PerS: 4000 * L_PER_H, shutOffHeadM: 3.5, ratedPowerW: null }
+    const pump = pumpFromBox({ id: 'mine', name: 'Mine' }, numbers)
+    // A quarter of ρ g (Q/2)(H/2) at a quarter's efficiency: 9 806.65 · 0.000 556 · 1.75 / 0.25.
+    expect(pump.ratedPowerW).toBe(38)
+    expect(pump).toMatchObject({ maxFlowM3PerS: 4000 * L_PER_H, shutOffHeadM: 3.5 })
+    const guessed = startDesign({ ...answers, pump, powerGuessed: true }, [])
+    expect(guessed.assumed).toContain('pumps[mine].ratedPowerW')
+    const given = startDesign({ ...answers, pump: { ...pump, ratedPowerW: 50 } }, [])
+    expect(given.assumed).not.toContain('pumps[mine].ratedPowerW')
+  })
+  test('a wish as a flow is that flow, and given', () => {
+    const wanted = startDesign({ ...answers, wantedFlowM3PerS: 1500 * L_PER_H }, [])
+    expect(solveBasin(wanted).totals.wantedFlowM3PerS / L_PER_H).toBeCloseTo(1500, 6)
+    expect(wanted.assumed).not.toContain('tanks[tank].turnoverPerH')
+  })
+  test('who asks for the pump’s flow alone wants what it gives', () => {
+    const only = solveBasin(
+      startDesign({ ...noAnswers('pump-only', 'us'), liftM: 2.4 }, [SHELF[0]!]),
+    )
+    const { flowM3PerS, wantedFlowM3PerS } = only.tanks[0]!
+    expect(wantedFlowM3PerS).toBeLessThanOrEqual(flowM3PerS)
+    expect(wantedFlowM3PerS).toBeGreaterThan(0.9 * flowM3PerS)
   })
   test('without a pump and without any to choose from is refused', () => {
     expect(() => startDesign(noAnswers('over-sump', 'us'), [])).toThrow('no pump')

@@ -2,6 +2,7 @@
 import { workingOf, type FigureName, type Measured } from '@yew-basin/core'
 import { ChevronDown } from '@lucide/vue'
 import { computed, ref, useId } from 'vue'
+import AssumedMark from '../shell/AssumedMark.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import WorkingPanel from './WorkingPanel.vue'
@@ -58,8 +59,9 @@ const working = computed(() => {
         :class="{ '-rotate-90': !open }"
       />
       <span class="grow"
-        >{{ label }} <span v-if="mark" class="caption">({{ mark }})</span></span
-      >
+        >{{ label }} <span v-if="mark" class="caption">({{ mark }})</span>
+        <AssumedMark v-if="store.restsOnAssumed(figure)" class="text-ink-soft" />
+      </span>
       <span class="whitespace-nowrap" :data-testid="`figure-${figure}`">
         <span class="text-[1.05rem] font-semibold">{{ shownValue.number }}</span>
         <span class="caption ml-1">{{ shownValue.unit }} {{ bandText }}</span>

@@ -1,24 +1,37 @@
 <script setup lang="ts">
-import { editable, fromSi, parseQuantity, QUANTITIES, showText, toSi } from '@yew-basin/core'
+import {
+  type EditPath,
+  editable,
+  fromSi,
+  parseQuantity,
+  QUANTITIES,
+  showText,
+  toSi,
+} from '@yew-basin/core'
 import { withinLimit, type Limit } from '@yew-basin/contract/limits'
 import { computed, ref, useId, watch } from 'vue'
 import { rangeText } from './range.ts'
 import { useUnits } from '../shell/units.ts'
+import { useAssumed } from './use-assumed.ts'
 
 const {
   label,
   limit,
   hint = '',
+  at = null,
 } = defineProps<{
   label: string
   limit: Limit
   hint?: string
   hideLabel?: boolean
+  /** Where the opened design holds it, if it is a figure that can be assumed. */
+  at?: EditPath | null
 }>()
 /** NaN: not set yet, an empty field. */
 const model = defineModel<number>({ required: true })
 
 const units = useUnits()
+const { isAssumed, confirm } = useAssumed(() => at)
 const id = useId()
 const fault = ref('')
 /** What was typed can be read as each of these; none: in one way. */
@@ -67,7 +80,8 @@ function read() {
 }
 
 function give(si: number) {
-  if (si === model.value) return
+  // Typed as it was assumed, it is the keeper's own.
+  if (si === model.value) return confirm()
   given = si
   model.value = si
 }
@@ -114,7 +128,7 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
         :id="id"
         v-model="typed"
         class="box pr-12"
-        :class="{ 'border-aril!': fault }"
+        :class="{ 'border-aril!': fault, 'box-assumed': isAssumed }"
         inputmode="text"
         autocomplete="off"
         spellcheck="false"
@@ -133,6 +147,12 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
     </div>
     <p :id="`${id}-note`" class="text-[0.82rem]" :class="fault ? 'text-aril' : 'text-ink-soft'">
       {{ fault || hint }}
+      <template v-if="isAssumed && !fault">
+        assumed
+        <button type="button" class="confirm" :aria-label="`Confirm ${label}`" @click="confirm">
+          confirm
+        </button>
+      </template>
     </p>
     <p v-if="asked.length > 0" role="alert" class="mt-1 flex flex-wrap gap-2 text-[0.82rem]">
       <span class="w-full">This can be read in two ways. Which do you mean?</span>

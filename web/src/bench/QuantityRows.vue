@@ -1,9 +1,15 @@
 <script setup lang="ts" generic="T extends object">
+import type { EditPath } from '@yew-basin/core'
 import QuantityField from './QuantityField.vue'
 import type { QuantityOf, QuantityRow } from './quantity-row.ts'
 
 /** A field for each figure of a thing that it has; they lie in the grid that is round them. */
-defineProps<{ of: T; rows: readonly QuantityRow<T>[] }>()
+defineProps<{
+  of: T
+  rows: readonly QuantityRow<T>[]
+  /** Where the opened design holds the thing, if its figures can be assumed. */
+  at?: EditPath
+}>()
 defineEmits<{ change: [key: QuantityOf<T>, si: number] }>()
 </script>
 
@@ -13,6 +19,7 @@ defineEmits<{ change: [key: QuantityOf<T>, si: number] }>()
       v-if="of[key] !== null"
       :label="label"
       :limit="limit"
+      :at="at ? [...at, key] : null"
       :model-value="of[key] as number"
       @update:model-value="$emit('change', key, $event)"
     />

@@ -6,6 +6,7 @@ import BalancePanel from '../balance/BalancePanel.vue'
 import LineList from '../run/LineList.vue'
 import RunPanel from '../run/RunPanel.vue'
 import { useDesign } from '../workspace/design-store.ts'
+import AssumedNote from './AssumedNote.vue'
 import DutyFigures from './DutyFigures.vue'
 import FindingList from './FindingList.vue'
 
@@ -27,6 +28,7 @@ const inWords = computed(() => {
     <h2 class="text-2xl font-semibold">Return</h2>
     <p class="text-ink-soft">{{ inWords }}</p>
     <FindingList station="return" :folded="tab > 0" class="mt-3" />
+    <AssumedNote station="return" class="mt-3" />
     <LineList class="mt-4" />
     <TabGroup as="div" class="mt-4" :selected-index="tab" @change="tab = $event">
       <TabList class="flex gap-1 border-b border-rule">

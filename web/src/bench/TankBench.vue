@@ -4,6 +4,7 @@ import type { DisplayTank, Displacement } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
+import AssumedNote from './AssumedNote.vue'
 import FindingList from './FindingList.vue'
 import QuantityField from './QuantityField.vue'
 import QuantityRows from './QuantityRows.vue'
@@ -57,6 +58,7 @@ const sizes = computed(() =>
     </div>
     <TankPicker />
     <FindingList station="tank" />
+    <AssumedNote station="tank" />
 
     <section aria-label="Figures">
       <FigureRow
@@ -101,7 +103,12 @@ const sizes = computed(() =>
       <section aria-labelledby="inside-sizes">
         <h3 id="inside-sizes" class="heading mb-1">Inside sizes</h3>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-          <QuantityRows :of="store.tank" :rows="sizes" @change="setTank" />
+          <QuantityRows
+            :of="store.tank"
+            :rows="sizes"
+            :at="['tanks', store.tankIndex]"
+            @change="setTank"
+          />
         </div>
       </section>
 
@@ -115,7 +122,12 @@ const sizes = computed(() =>
             :model-value="store.tank.name"
             @update:model-value="store.set(['tanks', store.tankIndex, 'name'], $event)"
           />
-          <QuantityRows :of="store.tank" :rows="PLACE" @change="setTank" />
+          <QuantityRows
+            :of="store.tank"
+            :rows="PLACE"
+            :at="['tanks', store.tankIndex]"
+            @change="setTank"
+          />
         </div>
       </section>
 
@@ -125,6 +137,7 @@ const sizes = computed(() =>
           <QuantityRows
             :of="store.tank.displacement"
             :rows="IN_THE_WATER"
+            :at="['tanks', store.tankIndex, 'displacement']"
             @change="(name, si) => store.set(['tanks', store.tankIndex, 'displacement', name], si)"
           />
         </div>
@@ -135,6 +148,7 @@ const sizes = computed(() =>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
           <QuantityField
             label="Temperature"
+            :at="['water', 'temperatureC']"
             :limit="LIMITS.temperature"
             :model-value="store.shown.water.temperatureC"
             @update:model-value="store.set(['water', 'temperatureC'], $event)"
@@ -149,6 +163,7 @@ const sizes = computed(() =>
             label="Wanted turnover"
             :limit="LIMITS.turnover"
             hint="Net volumes through the sump"
+            :at="['tanks', store.tankIndex, 'turnoverPerH']"
             :model-value="store.tank.turnoverPerH"
             @update:model-value="setTank('turnoverPerH', $event)"
           />

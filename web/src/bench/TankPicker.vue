@@ -26,7 +26,7 @@ function add() {
     overflow: null,
   }
   const edits: Edit[] = [insertAt(['tanks'], tanks.value.length, tank)]
-  store.edit(edits)
+  store.lay(edits)
   store.tankId = tank.id
 }
 

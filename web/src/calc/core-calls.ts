@@ -6,6 +6,7 @@ import {
   playDrill,
   ratedNeed,
   size,
+  starting,
   steadyState,
   swaps,
   drillVerdict,
@@ -60,6 +61,12 @@ export const coreCalls = {
   ): PumpComparison => comparePumps(design(), placedId, chosen),
   ratedNeed: (line: Solved<'line'>, wantedM3PerS: number): RatedNeed | null =>
     ratedNeed(design(), line, wantedM3PerS),
+  /** A whole loop for a keeper's answers, its stops fixed without touching them. */
+  startDesign: (
+    answers: starting.StartAnswers,
+    shelf: readonly PumpPart[],
+    progress: (done: number) => void,
+  ): BasinDesign => starting.withoutStops(starting.startDesign(answers, shelf), progress),
   layouts: (layouts: readonly (readonly ChamberUse[])[]): editing.TriedLayout[] =>
     layouts.map((uses) => editing.tryLayout(design(), design().sump.box!, uses)),
 }

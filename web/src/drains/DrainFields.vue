@@ -225,6 +225,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
       />
       <QuantityField
         label="Its lip over the room’s floor"
+        :at="at('inlet', 'place', 'zM')"
         :limit="LIMITS.place"
         :model-value="drain.inlet.place.zM"
         @update:model-value="place('zM')($event)"

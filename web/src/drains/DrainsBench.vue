@@ -5,6 +5,7 @@ import { COUNTS } from '@yew-basin/contract/limits'
 import { type DrainRole, setTo, insertAt, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import AssumedNote from '../bench/AssumedNote.vue'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import { rigidSeries } from '../run/usual-sizes.ts'
@@ -55,7 +56,7 @@ function add(role: DrainRole) {
     },
     role,
   )
-  store.edit([insertAt(['drains'], design.drains.length, drain)])
+  store.lay([insertAt(['drains'], design.drains.length, drain)])
   chosenId.value = drain.id
 }
 
@@ -95,6 +96,7 @@ function remove(id: string) {
     </p>
     <template v-else>
       <FindingList station="drains" />
+      <AssumedNote station="drains" />
       <SchoolPicker v-if="rows.length === 0" />
       <template v-else>
         <BlockedTable v-if="solvedOverflow" :solved="solvedOverflow" />

@@ -14,7 +14,7 @@ function lay(school: editing.DrainSchool) {
   const design = store.design!
   const lead = design.returnSide.lines[0]!.run.size.series
   const series = rigidSeries(lead, units.family)
-  store.edit(editing.schoolEdits(design, store.tankIndex, { school, series }))
+  store.lay(editing.schoolEdits(design, store.tankIndex, { school, series }))
 }
 </script>
 

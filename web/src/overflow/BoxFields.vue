@@ -38,6 +38,7 @@ const sizes = computed(() => {
       <QuantityRows
         :of="overflow.box"
         :rows="sizes"
+        :at="at('box')"
         @change="(name, si) => store.set(at('box', name), si)"
       />
     </div>
@@ -45,12 +46,14 @@ const sizes = computed(() => {
       <QuantityField
         :label="overflow.passage.kind === 'holes' ? 'Holes between the boxes' : 'Siphon tubes'"
         :limit="LIMITS.count"
+        :at="at('passage', 'count')"
         :model-value="overflow.passage.count"
         @update:model-value="store.set(at('passage', 'count'), Math.round($event))"
       />
       <QuantityField
         label="Bore of each"
         :limit="LIMITS.bore"
+        :at="at('passage', 'boreM')"
         :model-value="overflow.passage.boreM"
         @update:model-value="store.set(at('passage', 'boreM'), $event)"
       />
@@ -58,6 +61,7 @@ const sizes = computed(() => {
         v-if="overflow.passage.kind === 'siphon'"
         label="Length of a tube"
         :limit="LIMITS.tubeLength"
+        :at="at('passage', 'lengthM')"
         :model-value="overflow.passage.lengthM"
         @update:model-value="store.set(at('passage', 'lengthM'), $event)"
       />

@@ -10,7 +10,7 @@ const store = useDesign()
 const place = ref<OverflowPlace>('back')
 
 const give = (form: OverflowForm) =>
-  store.edit(editing.otherOverflow(store.design!, store.tankIndex, { form, place: place.value }))
+  store.lay(editing.otherOverflow(store.design!, store.tankIndex, { form, place: place.value }))
 </script>
 
 <template>

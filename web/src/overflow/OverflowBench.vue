@@ -4,6 +4,7 @@ import { type OverflowForm, type OverflowPlace, type EditPath, editing } from '@
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
+import AssumedNote from '../bench/AssumedNote.vue'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import { useUnits } from '../shell/units.ts'
@@ -32,7 +33,7 @@ const PRIMES = {
 } as const
 
 const change = (form: OverflowForm, place: OverflowPlace) =>
-  store.edit(editing.otherOverflow(store.design!, store.tankIndex, { form, place }))
+  store.lay(editing.otherOverflow(store.design!, store.tankIndex, { form, place }))
 const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tankIndex))
 </script>
 
@@ -46,6 +47,7 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
     <NewOverflow v-if="!overflow" />
     <template v-else-if="solved">
       <FindingList station="overflow" />
+      <AssumedNote station="overflow" />
       <section aria-label="Figures">
         <FigureRow
           figure="weirHead"

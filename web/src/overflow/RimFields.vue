@@ -48,7 +48,12 @@ const MESH = rowsOf<Guard>(
   <section aria-labelledby="rim-heading" class="space-y-2">
     <h3 id="rim-heading" class="heading">Rim</h3>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <QuantityRows :of="overflow" :rows="rim" @change="(name, si) => store.set(at(name), si)" />
+      <QuantityRows
+        :of="overflow"
+        :rows="rim"
+        :at="at()"
+        @change="(name, si) => store.set(at(name), si)"
+      />
     </div>
     <TickField
       label="Cut into teeth"
@@ -58,6 +63,7 @@ const MESH = rowsOf<Guard>(
     <div v-if="overflow.teeth" class="grid grid-cols-2 gap-x-3 gap-y-2">
       <QuantityField
         label="Slot width"
+        :at="at('teeth', 'slotWidthM')"
         :limit="LIMITS.slotWidth"
         :model-value="overflow.teeth.slotWidthM"
         @update:model-value="setSlot($event)"
@@ -65,6 +71,7 @@ const MESH = rowsOf<Guard>(
       <QuantityRows
         :of="overflow.teeth"
         :rows="teeth"
+        :at="at('teeth')"
         @change="(name, si) => store.set(at('teeth', name), si)"
       />
       <TickField

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import type { PumpPart } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
+import type { BoxNumbers } from './box-numbers.ts'
 
-/** The numbers that are on every pump's box. */
-export type BoxNumbers = Pick<PumpPart, 'maxFlowM3PerS' | 'shutOffHeadM' | 'ratedPowerW'>
+/** The numbers that are on every pump's box, as fields. */
 defineProps<{ numbers: BoxNumbers }>()
 defineEmits<{ given: [change: Partial<BoxNumbers>] }>()
 </script>

@@ -66,6 +66,7 @@ function remove(id: string) {
           class="w-32"
           :label="i === 0 ? 'Sump’s water over the floor' : `Level of chamber ${i + 1}`"
           :limit="LIMITS.sourceLevel"
+          :at="at(i, 'levelM')"
           :model-value="chamber.levelM"
           @update:model-value="store.set(at(i, 'levelM'), $event)"
         />

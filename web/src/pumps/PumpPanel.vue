@@ -45,8 +45,13 @@ const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 const atPump = <const More extends EditPath>(...path: More) =>
   ['returnSide', 'pumps', store.pumpIndex, ...path] as const
 
-/** Swaps the pump as one step; one of fixed speed runs at full speed. */
+const isAssumed = computed(() => store.isAssumed(atPump('pumpId')))
+/** Swaps the pump as one step; one of fixed speed runs at full speed. The one that was assumed is confirmed. */
 function choose(part: PumpPart) {
+  if (part.id === pump.value.id && isAssumed.value) {
+    store.confirmAt(atPump('pumpId'))
+    return
+  }
   store.edit(editing.choosePump(store.design!, store.pumpIndex, part))
 }
 const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', axis), si)
@@ -123,7 +128,9 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
           >
             <span class="leading-tight"
               >{{ part.name
-              }}<span v-if="part.id === pump.id" class="caption"> (in use)</span></span
+              }}<span v-if="part.id === pump.id" class="caption">
+                {{ isAssumed ? '(assumed: tap to confirm)' : '(in use)' }}</span
+              ></span
             >
             <span class="whitespace-nowrap text-right"
               ><template v-if="given(part)"
@@ -176,6 +183,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
         <QuantityField
           label="Its outlet over the floor"
           :limit="LIMITS.place"
+          :at="atPump('outlet', 'zM')"
           :model-value="store.placedPump.outlet.zM"
           @update:model-value="place('zM')($event)"
         />

@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
 import type { editing } from '@yew-basin/core'
-import { DIRECTIONS, type Piece, type PieceOf } from '@yew-basin/core'
+import { DIRECTIONS, type EditPath, type Piece, type PieceOf } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
@@ -15,6 +15,8 @@ import TeeOffMenu from './TeeOffMenu.vue'
 
 const { piece, lossM = undefined } = defineProps<{
   piece: Piece
+  /** Where the opened design holds it. */
+  at: EditPath
   /** What it loses, m; left out where it is not known alone. */
   lossM?: number | undefined
   /** Of the pipe it sits in. */
@@ -104,6 +106,7 @@ const hoseRows = (at: number) =>
         </select>
         <QuantityField
           :label="`Length of piece ${position}`"
+          :at="[...at, 'lengthM']"
           hide-label
           :limit="LIMITS.pipeLength"
           :hint="units.family === 'us' ? units.cut(piece.lengthM, 32) : ''"
@@ -214,6 +217,7 @@ const hoseRows = (at: number) =>
         <QuantityRows
           :of="piece"
           :rows="hoseRows(position)"
+          :at="at"
           @change="(name, si) => give({ [name]: si })"
         />
       </div>

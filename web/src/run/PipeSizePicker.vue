@@ -2,6 +2,7 @@
 import { LIMITS } from '@yew-basin/contract/limits'
 import {
   boreOf,
+  type EditPath,
   isHose,
   PIPE_SERIES,
   seriesWords,
@@ -12,14 +13,22 @@ import {
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
+import { useAssumed } from '../bench/use-assumed.ts'
 import { useUnits } from '../shell/units.ts'
 
-const { name, only = null } = defineProps<{
+const {
+  name,
+  only = null,
+  at = null,
+} = defineProps<{
   name: string
   compact?: boolean
   /** Rigid pipe alone, or hose alone. */
   only?: 'pipe' | 'hose' | null
+  /** Where the opened design holds it, if it can be assumed. */
+  at?: EditPath | null
 }>()
+const { isAssumed, confirm } = useAssumed(() => at)
 const offered = computed(() =>
   PIPE_SERIES.filter((offer) => only === null || isHose(offer) === (only === 'hose')),
 )
@@ -46,7 +55,12 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
   <div class="grid grid-cols-[1fr_1.15fr] gap-x-3 gap-y-2">
     <label class="block">
       <span class="caption">{{ name }}</span>
-      <select class="box" :value="model.series" @change="setSeries(text($event) as PipeSeries)">
+      <select
+        class="box"
+        :class="{ 'box-assumed': isAssumed }"
+        :value="model.series"
+        @change="setSeries(text($event) as PipeSeries)"
+      >
         <option v-for="offer in offered" :key="offer" :value="offer">
           {{ seriesWords(offer) }}
         </option>
@@ -56,6 +70,7 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
       <span class="caption">Size</span>
       <select
         class="box"
+        :class="{ 'box-assumed': isAssumed }"
         :value="model.size"
         :aria-label="`${name}, size`"
         @change="model = { ...model, size: text($event), boreM: null }"
@@ -65,6 +80,12 @@ const text = (event: Event) => (event.target as HTMLSelectElement).value
         </option>
       </select>
     </label>
+    <p v-if="isAssumed" class="col-span-2 text-[0.82rem] text-ink-soft">
+      assumed
+      <button type="button" class="confirm" :aria-label="`Confirm ${name}`" @click="confirm">
+        confirm
+      </button>
+    </p>
     <template v-if="!compact">
       <QuantityField
         label="True bore"

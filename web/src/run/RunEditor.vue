@@ -100,12 +100,14 @@ function take(index: number) {
 
 <template>
   <div class="min-w-0 space-y-4">
+    <RunLine :run="run" :path="path" :is-met="(id) => isMet(id)" />
     <section aria-labelledby="run-size">
       <h3 id="run-size" class="heading mb-1">
         {{ heading }}
       </h3>
       <PipeSizePicker
         name="Pipe or hose"
+        :at="at('size')"
         :model-value="run.size"
         @update:model-value="store.set(at('size'), $event)"
       />
@@ -197,6 +199,7 @@ function take(index: number) {
           v-for="(piece, i) in pieces"
           :key="piece.id"
           :piece="piece"
+          :at="at('pieces', i)"
           :loss-m="lossOf?.(piece.id)"
           :bore-m="bores[i]!"
           :position="i + 1"
@@ -215,6 +218,5 @@ function take(index: number) {
         />
       </VueDraggable>
     </section>
-    <RunLine :run="run" :path="path" :is-met="(id) => isMet(id)" />
   </div>
 </template>

@@ -38,7 +38,7 @@ function tee(index: number, kind: editing.BranchKind) {
     kind,
     newId,
   })
-  store.edit(made.edits)
+  store.lay(made.edits)
   store.lineId = made.lineId
 }
 const canTee = computed(

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useDesign } from '../workspace/design-store.ts'
 import type { DrawnOverflow } from './overflow-drawing.ts'
 
 /** The box that the water falls into, its rim and its teeth. */
-defineProps<{ overflow: DrawnOverflow }>()
+const { overflow } = defineProps<{ overflow: DrawnOverflow }>()
+const store = useDesign()
+const pencil = computed(() => store.isPencil(`tanks[${overflow.tankId}].overflow.box.`))
 </script>
 
 <template>
@@ -35,8 +39,9 @@ defineProps<{ overflow: DrawnOverflow }>()
       v-if="overflow.floor > overflow.rim"
       :d="`M${overflow.left} ${overflow.teethTop} V${overflow.floor} H${overflow.right} V${overflow.teethTop}`"
       fill="none"
-      stroke="var(--ink-soft)"
-      stroke-width="2"
+      :stroke="pencil ? 'var(--pencil)' : 'var(--ink-soft)'"
+      :stroke-width="pencil ? 1.5 : 2"
+      :stroke-dasharray="pencil ? '7 3' : undefined"
     />
     <path :d="`M${overflow.left} ${overflow.crest} H${overflow.right}`" stroke="var(--ink-soft)" />
     <path

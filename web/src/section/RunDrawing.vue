@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useDesign } from '../workspace/design-store.ts'
 import FittingMark from './FittingMark.vue'
 import { DASH_PX, type DrawnRun } from './run-drawing.ts'
 
@@ -9,6 +10,15 @@ const { run } = defineProps<{
   /** The line the bench is about; the others are drawn fainter. */
   chosen: boolean
 }>()
+const store = useDesign()
+/** A pipe whose length is assumed is drawn in pencil. */
+function wallOf(pieceId: string): string {
+  const names = [`drains[${run.lineId}]`, `returnSide.lines[${run.lineId}]`]
+  const isAssumed = names.some((name) =>
+    store.assumed.has(`${name}.run.pieces[${pieceId}].lengthM`),
+  )
+  return isAssumed ? 'var(--pencil)' : 'var(--glass)'
+}
 /** Air in a pipe is drawn as paper: an emergency that is dry, or the core of a vented one. */
 function boreColour(moves: boolean): string {
   if (run.filling !== 'water') return 'var(--sheet)'
@@ -24,7 +34,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
       v-for="pipe in flat"
       :key="`w${pipe.pieceId}`"
       :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
-      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : 'var(--glass)'"
+      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
       :stroke-width="pipe.outsidePx"
     />
     <path
@@ -50,7 +60,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
     <g
       v-for="pipe in deep"
       :key="`d${pipe.pieceId}`"
-      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : 'var(--glass)'"
+      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
     >
       <circle
         :cx="pipe.x1"

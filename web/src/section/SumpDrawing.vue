@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { setTo, toMillimetre, editing } from '@yew-basin/core'
+import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { type DrawnSump, type DrawnWall } from './sump-drawing.ts'
@@ -49,6 +50,14 @@ function reorder(from: number, to: number) {
   const [moved] = ids.splice(from, 1)
   ids.splice(to, 0, moved!)
   store.edit([setTo(['sump'], editing.reordered(store.design!.sump, ids))])
+}
+
+const pencil = computed(() =>
+  ['lengthM', 'heightM'].some((size) => store.assumed.has(`sump.box.${size}`)),
+)
+function wallColour(wall: DrawnWall): string {
+  if (wall.opaque) return 'var(--ink)'
+  return store.isPencil(`sump.walls[${wall.id}]`) ? 'var(--pencil)' : 'var(--glass)'
 }
 
 /** The teeth of a comb as notches in its top. */
@@ -129,7 +138,7 @@ function comb({ x, width, top, teethPx }: DrawnWall): string {
         :y="wall.top"
         :width="wall.width"
         :height="Math.max(0, wall.foot - wall.top)"
-        :fill="wall.opaque ? 'var(--ink)' : 'var(--glass)'"
+        :fill="wallColour(wall)"
         data-part="wall"
       />
       <path v-if="wall.teethPx > 0" :d="comb(wall)" stroke="var(--sheet)" stroke-width="1.5" />
@@ -155,8 +164,9 @@ function comb({ x, width, top, teethPx }: DrawnWall): string {
     <path
       :d="`M${sump.left - 2} ${sump.top} V${sump.bottom + 2} H${sump.right + 2} V${sump.top}`"
       fill="none"
-      stroke="var(--glass)"
-      stroke-width="4"
+      :stroke="pencil ? 'var(--pencil)' : 'var(--glass)'"
+      :stroke-width="pencil ? 2 : 4"
+      :stroke-dasharray="pencil ? '9 4' : undefined"
     />
   </g>
 </template>

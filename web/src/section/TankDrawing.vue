@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import type { DisplayTank, Solved } from '@yew-basin/core'
 import { computed } from 'vue'
+import { useDesign } from '../workspace/design-store.ts'
 import { rockHeap } from './rocks.ts'
 import type { Scale } from './scale.ts'
 
+const SIZES = ['lengthM', 'heightM', 'floorHeightM'] as const
+const store = useDesign()
 const { tank, solved, scale, bottom } = defineProps<{
   tank: DisplayTank
   solved: Solved<'tank'>
@@ -12,6 +15,8 @@ const { tank, solved, scale, bottom } = defineProps<{
   bottom: number
 }>()
 
+/** Sizes that are assumed are drawn in pencil. */
+const pencil = computed(() => SIZES.some((size) => store.assumed.has(`tanks[${tank.id}].${size}`)))
 const shape = computed(() => {
   const z = (heightM: number) => scale.y(tank.floorHeightM + heightM)
   const left = scale.x(tank.xM)
@@ -34,7 +39,7 @@ const shape = computed(() => {
 
 <template>
   <g>
-    <g v-if="tank.floorHeightM > 0.03" fill="var(--wood)">
+    <g v-if="tank.floorHeightM > 0.03" fill="var(--wood)" :opacity="pencil ? 0.55 : 1">
       <rect :x="shape.left - 6" :y="shape.base + 3" :width="shape.width + 12" height="9" />
       <rect
         :x="shape.left - 2"
@@ -72,9 +77,11 @@ const shape = computed(() => {
     <path
       :d="`M${shape.left} ${shape.top} V${shape.base} H${shape.right} V${shape.top}`"
       fill="none"
-      stroke="var(--glass)"
-      stroke-width="4"
+      :stroke="pencil ? 'var(--pencil)' : 'var(--glass)'"
+      :stroke-width="pencil ? 2 : 4"
+      :stroke-dasharray="pencil ? '9 4' : undefined"
       stroke-linejoin="miter"
+      :data-drawn="pencil ? 'pencil' : 'ink'"
     />
     <path
       :d="`M${shape.left} ${shape.rim} H${shape.right}`"

@@ -39,7 +39,7 @@ async function named(name: string) {
   naming.value = null
   if (what === 'new') {
     const basin = await shelf.create(name)
-    if (basin) await router.push(`/basins/${basin.id}/tank`)
+    if (basin) await router.push(`/basins/${basin.id}/start`)
   } else if (what) {
     await shelf.rename(what, name)
   }
@@ -84,8 +84,8 @@ async function named(name: string) {
       <div v-else-if="shelf.entries.length === 0" class="mt-10 rounded-lg bg-sunk p-6">
         <p class="font-semibold">Nothing stands here yet</p>
         <p class="mt-1 text-ink-soft">
-          Start with “New basin”: it opens with a plain tank and a line that works, ready to be made
-          yours.
+          Start with “New basin”: it asks what you know of your system, a question at a time, and
+          lays out the rest.
         </p>
       </div>
       <label v-if="shelf.entries.length > 12" class="mt-6 block max-w-sm">

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { Severity } from '@yew-basin/core'
+import type { assuming } from '@yew-basin/core'
 
-/** Shape and word go with the colour: square stop, diamond watch, circle fine. */
-const { state, size = 16 } = defineProps<{ state: Severity; size?: number }>()
-const COLOURS: Record<Severity, string> = {
+/** Shape and word go with the colour: square stop, diamond watch, circle fine, pencilled circle assumed, a bar not set. */
+const { state, size = 16 } = defineProps<{ state: assuming.StandingState; size?: number }>()
+const COLOURS = {
   stop: 'var(--aril-mark)',
   watch: 'var(--resin-mark)',
   fine: 'var(--lichen-mark)',
+  other: 'var(--ink-soft)',
 }
 </script>
 
@@ -16,7 +17,7 @@ const COLOURS: Record<Severity, string> = {
     :height="size"
     viewBox="0 0 16 16"
     role="img"
-    :aria-label="state"
+    :aria-label="state === 'not-set' ? 'not set' : state"
     class="shrink-0"
   >
     <rect v-if="state === 'stop'" x="2" y="2" width="12" height="12" :fill="COLOURS.stop" />
@@ -26,6 +27,22 @@ const COLOURS: Record<Severity, string> = {
       fill="var(--sheet)"
       :stroke="COLOURS.watch"
       stroke-width="2"
+    />
+    <path
+      v-else-if="state === 'not-set'"
+      d="M2.5 8H13.5"
+      :stroke="COLOURS.other"
+      stroke-width="2"
+    />
+    <circle
+      v-else-if="state === 'assumed'"
+      cx="8"
+      cy="8"
+      r="6"
+      fill="var(--sheet)"
+      :stroke="COLOURS.other"
+      stroke-width="1.6"
+      stroke-dasharray="3 2.4"
     />
     <circle
       v-else

@@ -198,6 +198,7 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
               v-if="isReturn(chamber.id) || solvedOf(chamber.id).apart"
               label="Filled to, over the room’s floor"
               :limit="LIMITS.sourceLevel"
+              :at="at(i, 'levelM')"
               :model-value="chamber.levelM"
               @update:model-value="store.set(at(i, 'levelM'), $event)"
             />

@@ -23,7 +23,7 @@ const trial = useTrial(
 )
 const tried = computed(() => trial.answer.value ?? [])
 function take({ sump }: editing.TriedLayout) {
-  store.edit(editing.sumpEdits(store.design!, sump))
+  store.lay(editing.sumpEdits(store.design!, sump))
 }
 </script>
 

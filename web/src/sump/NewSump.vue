@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { COMMON_SIZES, insideM, type SumpBox, editing } from '@yew-basin/core'
+import { type SumpBox, editing, starting } from '@yew-basin/core'
 import { ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -14,7 +14,7 @@ const emit = defineEmits<{ made: [] }>()
 
 const COMMON = [
   { value: '', label: 'my own sizes' },
-  ...COMMON_SIZES.map(({ words }) => ({ value: words, label: words })),
+  ...editing.COMMON_SIZES.map(({ words }) => ({ value: words, label: words })),
 ]
 const common = ref('')
 const layout = ref('four')
@@ -30,7 +30,7 @@ const sizes = ref({
 
 function take(words: string) {
   common.value = words
-  const size = COMMON_SIZES.find((known) => known.words === words)
+  const size = editing.COMMON_SIZES.find((known) => known.words === words)
   if (!size) return
   const { lengthM, widthM, heightM, panelM } = size
   sizes.value = { lengthM, widthM, heightM, panelM }
@@ -41,20 +41,18 @@ function take(words: string) {
 function insideSizes() {
   const { lengthM, widthM, heightM, panelM } = sizes.value
   return outside.value
-    ? {
-        lengthM: insideM(lengthM, panelM),
-        widthM: insideM(widthM, panelM),
-        heightM: heightM - panelM,
-        panelM,
-      }
+    ? { ...starting.insideOf({ lengthM, widthM, heightM }, panelM), panelM }
     : { lengthM, widthM, heightM, panelM }
 }
+
+const GIVEN = ['lengthM', 'widthM', 'heightM'].map((size) => `sump.box.${size}`)
 
 function build() {
   const design = store.design!
   const { uses } = LAYOUTS.find(({ id }) => id === layout.value)!
   const box = editing.newSumpBox(design, { make: make.value, ...insideSizes() })
-  store.edit(editing.sumpEdits(design, editing.newSump(design.sump, box, uses)))
+  // Its sizes stood in this form: they are the keeper's.
+  store.lay(editing.sumpEdits(design, editing.newSump(design.sump, box, uses)), GIVEN)
   emit('made')
 }
 </script>

@@ -4,6 +4,7 @@ import { type Sump, type SumpBox, editing } from '@yew-basin/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
+import AssumedNote from '../bench/AssumedNote.vue'
 import FindingList from '../bench/FindingList.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -53,6 +54,7 @@ const wishes = computed(() =>
       </p>
     </div>
     <FindingList station="sump" />
+    <AssumedNote station="sump" />
     <template v-if="!box">
       <NewSump />
       <ChamberList />
@@ -122,22 +124,25 @@ const wishes = computed(() =>
             <QuantityField
               label="Length of the sump"
               :limit="{ ...LIMITS.sumpLength, min: editing.leastLengthM(store.shown.sump) }"
+              :at="['sump', 'box', 'lengthM']"
               :model-value="box.lengthM"
               @update:model-value="setLength"
             />
             <QuantityField
               label="Width of the sump"
               :limit="LIMITS.sumpLength"
+              :at="['sump', 'box', 'widthM']"
               :model-value="box.widthM"
               @update:model-value="setBox('widthM', $event)"
             />
             <QuantityField
               label="Height to its rim"
               :limit="LIMITS.sumpHeight"
+              :at="['sump', 'box', 'heightM']"
               :model-value="box.heightM"
               @update:model-value="setHeight"
             />
-            <QuantityRows :of="box" :rows="PLACE" @change="setBox" />
+            <QuantityRows :of="box" :rows="PLACE" :at="['sump', 'box']" @change="setBox" />
             <ChoiceField
               label="The sump is"
               :options="[
@@ -155,6 +160,7 @@ const wishes = computed(() =>
             <QuantityRows
               :of="store.shown.sump"
               :rows="wishes"
+              :at="['sump']"
               @change="(name, si) => store.set(['sump', name], si)"
             />
           </div>

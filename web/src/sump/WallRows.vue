@@ -37,12 +37,14 @@ function placeLimit(index: number) {
           <QuantityField
             :label="`From the left, wall ${i + 1}`"
             :limit="placeLimit(i)"
+            :at="at(i, 'atM')"
             :model-value="wall.atM"
             @update:model-value="store.set(at(i, 'atM'), $event)"
           />
           <QuantityField
             :label="`Top, wall ${i + 1}`"
             :limit="{ ...LIMITS.wallTop, min: Math.max(0.01, wall.slotM + 0.01), max: heightM }"
+            :at="at(i, 'topM')"
             :model-value="wall.topM"
             @update:model-value="store.set(at(i, 'topM'), $event)"
           />

@@ -3,6 +3,7 @@ import { keyFigures, worstDrillFigure, type KeyFigure, type Severity } from '@ye
 import { ChevronDown, ChevronUp } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import AssumedMark from '../shell/AssumedMark.vue'
 import { usePhone } from '../shell/phone.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDrills } from '../drills/drills-store.ts'
@@ -75,6 +76,7 @@ function beside({ value, beside: by }: KeyFigure): string {
         <span class="block text-[0.8rem] leading-tight text-white/75">
           {{ cell.label
           }}<span v-if="cell.state !== 'fine'" class="sr-only">, {{ cell.state }}</span>
+          <AssumedMark v-if="store.restsOnAssumed(cell.id)" />
         </span>
         <span class="whitespace-nowrap" :class="TONES[cell.state]">
           <span class="text-lg font-semibold leading-tight lg:text-xl">{{

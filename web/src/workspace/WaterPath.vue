@@ -70,41 +70,41 @@ watch(
 )
 
 const stations = computed(() => {
-  const solved = store.solved
-  if (!solved) return []
+  const { solved, standings } = store
+  if (!solved || !standings) return []
   const { tanks, totals } = solved
   return [
     {
       id: 'tank',
       name: tanks.length > 1 ? 'Tanks and targets' : 'Tank and target',
       figure: `${units.text('volume', totals.netVolumeM3)} net, wants ${units.text('flow', totals.wantedFlowM3PerS)}`,
-      state: store.states.tank,
+      standing: standings.tank,
     },
     {
       id: 'overflow',
       name: 'Overflow',
       figure: overflowFigure(solved),
-      state: store.states.overflow,
+      standing: standings.overflow,
     },
-    { id: 'drains', name: 'Drains', figure: drainsFigure(solved), state: store.states.drains },
-    { id: 'sump', name: 'Sump', figure: sumpFigure(solved), state: store.states.sump },
+    { id: 'drains', name: 'Drains', figure: drainsFigure(solved), standing: standings.drains },
+    { id: 'sump', name: 'Sump', figure: sumpFigure(solved), standing: standings.sump },
     {
       id: 'return',
       name: 'Return',
       figure: returnFigure(solved),
-      state: store.states.return,
+      standing: standings.return,
     },
     {
       id: 'skimmer',
       name: 'Skimmer and devices',
       figure: skimmerFigure(solved),
-      state: store.states.skimmer,
+      standing: standings.skimmer,
     },
     {
       id: 'sterilizer',
       name: 'Sterilizer',
       figure: sterilizerFigure(solved),
-      state: store.states.sterilizer,
+      standing: standings.sterilizer,
     },
   ]
 })
@@ -124,10 +124,13 @@ const stations = computed(() => {
           :class="place.id === station ? 'bg-needle-wash' : 'hover:bg-sunk'"
           :aria-current="place.id === station ? 'step' : undefined"
         >
-          <StateMark :state="place.state" :size="18" class="relative mt-0.5" />
+          <StateMark :state="place.standing.state" :size="18" class="relative mt-0.5" />
           <span class="min-w-0">
             <span class="block font-semibold leading-tight">{{ place.name }}</span>
             <span class="caption block">{{ place.figure }}</span>
+            <span v-if="place.standing.assumed.length > 0" class="caption block italic">
+              {{ place.standing.assumed.length }} assumed
+            </span>
           </span>
         </RouterLink>
       </li>

@@ -7,7 +7,11 @@ import { changed, closed, deepened, redone, startHistory, undone, type History }
 /** What edits change; null: they put something in or out, which is never more of the same. */
 function touchedBy(edits: readonly Edit[]): string | null {
   return edits.every(({ op }) => op === 'set')
-    ? edits.map(({ path }) => path.join('.')).join(' ')
+    ? edits
+        .map(({ path }) => path.join('.'))
+        // That it is given now goes with whatever was typed.
+        .filter((path) => path !== 'assumed')
+        .join(' ')
     : null
 }
 

@@ -1,18 +1,5 @@
 import type { RevisionAnswer } from '@yew-basin/contract'
-import {
-  applyEdits,
-  setTo,
-  type At,
-  onDay,
-  type BasinDesign,
-  type Edit,
-  type EditPath,
-  type Fix,
-  type Severity,
-  type SolvedBasin,
-  type Station,
-  editing,
-} from '@yew-basin/core'
+import { applyEdits, onDay, type BasinDesign, type Fix, editing } from '@yew-basin/core'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
@@ -20,25 +7,14 @@ import { designsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 import { useToday } from '../shell/clock.ts'
 import { useNotices } from '../shell/notices.ts'
+import { useStandings } from './assumed.ts'
 import { Autosave } from './autosave.ts'
 import { useConflict } from './conflict.ts'
 import { useDesignHistory } from './design-history.ts'
+import { useEdits } from './edits.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
-import { STATIONS } from './stations.ts'
 import { useSolved } from './use-solved.ts'
-
-/** Worst finding of each station. */
-function worstByStation(solved: SolvedBasin | null): Record<Station, Severity> {
-  const worst = Object.fromEntries(STATIONS.map((station) => [station, 'fine'])) as Record<
-    Station,
-    Severity
-  >
-  // Findings come worst first, so the last one written wins.
-  for (const { station, severity } of [...(solved?.findings ?? [])].reverse())
-    worst[station] = severity
-  return worst
-}
 
 /** A design as a fix would have it. */
 const changed = (now: BasinDesign, { edits }: Fix) =>
@@ -77,7 +53,6 @@ export const useDesign = defineStore('design', () => {
     present.value && preview.value ? changed(present.value, preview.value) : present.value,
   )
   const { steady, solved, running, hearDrills } = useSolved(shown)
-  const states = computed(() => worstByStation(solved.value))
   const selection = useSelection(shown, solved)
 
   async function open(id: string): Promise<void> {
@@ -107,12 +82,9 @@ export const useDesign = defineStore('design', () => {
     }
   }
 
-  function edit(edits: readonly Edit[]): void {
-    preview.value = null
-    if (design.value) history.edit(editing.withFollowing(design.value, edits))
-  }
-  const set = <const Path extends EditPath>(path: Path, to: At<Path>) =>
-    edit(design.value ? editing.turnedByHand(design.value, setTo(path, to)) : [])
+  const edits = useEdits(history, preview)
+  const { edit } = edits
+  const standing = useStandings(shown, solved, history.edit)
 
   async function step(back: boolean): Promise<void> {
     // A fix that is only looked at is put away first; nothing was changed that could be undone.
@@ -135,16 +107,17 @@ export const useDesign = defineStore('design', () => {
     steady,
     solved,
     running,
-    states,
     preview,
     ...selection,
+    ...standing,
     canUndo: history.canUndo,
     canRedo: history.canRedo,
     ...saves.shown,
     ...useConflict(saves, history, opened),
     open,
-    edit,
-    set,
+    ...edits,
+    /** Another design in the place of this one, as one step. */
+    put: (next: BasinDesign) => history.put(next),
     undo: () => step(true),
     redo: () => step(false),
     hearDrills,

@@ -1,0 +1,196 @@
+import { expect, type Locator, type Page, test } from '@playwright/test'
+import { Keeper } from '../keeper.ts'
+
+/** Taps, choices and fields a keeper may need from the shelf to a whole loop. */
+const MOST = 25
+
+/** A keeper whose every tap, choice and field is counted. */
+class Counted {
+  count = 0
+  readonly page: Page
+
+  constructor(page: Page) {
+    this.page = page
+  }
+
+  async tap(name: string | RegExp): Promise<void> {
+    this.count++
+    await this.page.getByRole('button', { name }).first().click()
+  }
+
+  async fill(label: string, text: string): Promise<void> {
+    this.count++
+    await this.page.getByLabel(label, { exact: true }).fill(text)
+  }
+
+  /** From the shelf to the first question. */
+  async begins(kind: RegExp): Promise<void> {
+    await new Keeper(this.page).comes()
+    await this.tap('New basin')
+    await this.fill('Name', 'Mine')
+    await this.tap('Make it')
+    await expect(
+      this.page.getByRole('heading', { level: 2, name: 'What are you building?' }),
+    ).toBeVisible()
+    await this.tap(kind)
+  }
+
+  /** Length, front to back, height. */
+  async sizes(...[length, deep, height]: readonly [string, string, string]): Promise<void> {
+    await this.fill('Length', length)
+    await this.fill('Front to back', deep)
+    await this.fill('Height', height)
+  }
+
+  async pump(): Promise<void> {
+    await this.fill('Most flow', '5000 L/h')
+    await this.fill('Most head', '4 m')
+    await this.tap('Next')
+  }
+}
+
+const flowOf = (page: Page): Locator => page.getByTestId('start-flow')
+
+/** A flow with its band, nothing that stops it, and what is assumed counted at its stops. */
+async function isWhole(page: Page): Promise<void> {
+  await expect(page.getByText('All asked', { exact: true })).toBeVisible({ timeout: 60_000 })
+  await expect(flowOf(page)).toContainText(/\d\sL\/h\s±\s\d/)
+  await expect(page.getByTestId('start-stops')).toHaveCount(0)
+  const stands = page.getByRole('list', { name: 'How each stop stands' })
+  await expect(stands.getByRole('img', { name: 'stop' })).toHaveCount(0)
+  await expect(stands).toContainText(/Return.*\d+ assumed/)
+}
+
+test('a tank over a sump: a whole loop from what its keeper knows, and the pencil is taken to ink', async ({
+  page,
+}) => {
+  const keeper = new Counted(page)
+  await keeper.begins(/^A tank over a sump/)
+  await keeper.sizes('1000 mm', '50 cm', '500')
+  await keeper.fill('Height of its stand', '85 cm')
+  await keeper.tap('Next')
+  await keeper.tap(/^A bit of everything/)
+  await keeper.tap(/^Siphon, trickle and emergency/)
+  await keeper.sizes('900', '400', '400')
+  await keeper.tap('Next')
+  await keeper.pump()
+  await isWhole(page)
+  await keeper.tap('Open the water’s way')
+  expect(keeper.count).toBeLessThanOrEqual(MOST)
+
+  // What he said is his; what he did not say can be confirmed in one tap a stop.
+  await new Keeper(page).station(/Sump/)
+  const note = page.getByTestId('assumed-note')
+  await expect(note).toContainText(/\d+ assumed/)
+  const top = page.getByLabel('Top, wall 1', { exact: true })
+  await expect(top).toHaveClass(/box-assumed/)
+  await expect(page.getByLabel('Length of the sump', { exact: true })).not.toHaveClass(
+    /box-assumed/,
+  )
+  await page.getByRole('button', { name: 'Confirm Top, wall 1' }).click()
+  await expect(top).not.toHaveClass(/box-assumed/)
+  await note.getByRole('button').click()
+  await expect(note).toHaveCount(0)
+  const way = page.getByRole('navigation', { name: 'The water’s way' })
+  await expect(way.getByRole('link', { name: /^fine Sump/ })).toBeVisible({ timeout: 30_000 })
+  await expect(way.getByRole('link', { name: /^not set Skimmer/ })).toBeVisible()
+  // It is in the document: a reload, and an undo, know it.
+  await new Keeper(page).saved()
+  await page.reload()
+  await expect(way.getByRole('link', { name: /Sump/ })).toBeVisible()
+  await expect(note).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(note).toBeVisible()
+})
+
+test('an all-in-one: by its volume, chambers behind the wall', async ({ page }) => {
+  const keeper = new Counted(page)
+  await keeper.begins(/^All in one/)
+  keeper.count++
+  await page.getByRole('radio', { name: 'By its volume' }).check()
+  await keeper.fill('What it holds', '120 L')
+  await keeper.fill('Height of its stand', '80 cm')
+  await keeper.tap('Next')
+  await keeper.tap(/^Soft and large-polyp/)
+  await keeper.fill('Front to back, inside', '12 cm')
+  await keeper.tap('Next')
+  keeper.count++
+  await page.getByRole('radio', { name: 'Choose for me' }).check()
+  await keeper.tap('Next')
+  await isWhole(page)
+  expect(keeper.count).toBeLessThanOrEqual(MOST)
+})
+
+test('two tanks on one sump, each fed and drained', async ({ page }) => {
+  const keeper = new Counted(page)
+  await keeper.begins(/^Several tanks/)
+  await keeper.sizes('800', '500', '500')
+  await keeper.fill('Height of its stand', '85 cm')
+  await keeper.tap('Next')
+  await keeper.sizes('600', '400', '400')
+  await keeper.tap('Next')
+  await keeper.tap(/^A bit of everything/)
+  await keeper.tap(/^Siphon with emergency/)
+  await keeper.sizes('1200', '450', '450')
+  await keeper.tap('Next')
+  await keeper.pump()
+  await isWhole(page)
+  await keeper.tap('Open the water’s way')
+  expect(keeper.count).toBeLessThanOrEqual(MOST)
+  await expect(new Keeper(page).line('To Tank 2')).toBeVisible()
+})
+
+test('only the pump’s flow: lift, pipe and pump, by the keyboard alone', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.comes()
+  const go = async (name: string | RegExp) => {
+    await keeper.tabTo(name, 'button')
+    await page.keyboard.press('Enter')
+  }
+  const fill = async (name: string, text: string) => {
+    await keeper.tabTo(name, 'textbox')
+    await page.keyboard.type(text)
+  }
+  await go('New basin')
+  await page.keyboard.type('Pump')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'What are you building?' })).toBeVisible()
+  await go(/^Only the pump’s flow/)
+  // The question is where the focus is.
+  await expect(page.getByRole('heading', { name: 'How high must the water go?' })).toBeFocused()
+  await fill('From the water up to the pipe’s end', `4'3"`)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'How much pipe is there?' })).toBeFocused()
+  await fill('All of the pipe', '5 m')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Which pump?' })).toBeFocused()
+  await fill('Most flow', '3000')
+  await fill('Most head', '3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('All asked', { exact: true })).toBeVisible({ timeout: 60_000 })
+  await expect(flowOf(page)).toContainText(/\d\sL\/h\s±\s\d/)
+  await expect(page.getByTestId('start-stops')).toHaveCount(0)
+  // What was not asked is not set, and never fine.
+  const stands = page.getByRole('list', { name: 'How each stop stands' })
+  await expect(stands).toContainText(/Sump.*not set yet/)
+})
+
+test('questions can be skipped, gone back to and left; a refused answer stays in its field', async ({
+  page,
+}) => {
+  const keeper = new Counted(page)
+  await keeper.begins(/^A tank over a sump/)
+  const length = page.getByLabel('Length', { exact: true })
+  await length.fill('900 furlongs')
+  await expect(page.getByText(/is no unit for this/)).toBeVisible()
+  await length.blur()
+  await expect(length).toHaveValue('900 furlongs')
+  await length.fill('½ m')
+  for (let n = 0; n < 4; n++) await keeper.tap('Next')
+  await expect(page.getByRole('heading', { name: 'Which pump?' })).toBeFocused()
+  await keeper.tap('Next')
+  await isWhole(page)
+  await keeper.tap('Back')
+  await page.getByRole('link', { name: 'Skip the rest' }).click()
+  await expect(new Keeper(page).margin('flow')).toBeVisible()
+})
