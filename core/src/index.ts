@@ -78,7 +78,7 @@ export {
   DIRECTIONS,
   type LossPoint,
   moved,
-  type NotationFault,
+  NOTATION_WORDS,
   type Piece,
   type PieceOf,
   type Point,
@@ -174,7 +174,7 @@ export { cutList, type CutPanel } from './build-sheet/index.ts'
 export { type Finding, meetsWanted, type Station, type Severity } from './finding/index.ts'
 export {
   type KeyFigure,
-  type KeyFigureName,
+  inOneLine,
   keyFigures,
   shelfFigures,
   type ShelfFigures,

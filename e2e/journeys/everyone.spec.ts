@@ -103,6 +103,29 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await expect(keeper.page.locator('[data-school=both]')).toBeVisible()
     },
   },
+  'from a guided start to what is assumed': {
+    'a question with choices': async (keeper) => {
+      await keeper.comes()
+      await keeper.page.getByRole('button', { name: 'New basin' }).first().click()
+      await keeper.page.getByLabel('Name', { exact: true }).fill('Mine')
+      await keeper.page.keyboard.press('Enter')
+      await shows('What are you building?')(keeper)
+    },
+    'a question with fields': async (keeper) => {
+      await keeper.page.getByRole('button', { name: /^A tank over a sump/ }).click()
+      await keeper.page.getByLabel('Length', { exact: true }).fill('nonsense')
+      await expect(keeper.page.getByRole('alert')).toBeVisible()
+    },
+    'what comes out': async (keeper) => {
+      for (let n = 0; n < 5; n++) await keeper.page.getByRole('button', { name: 'Next' }).click()
+      await expect(keeper.page.getByText('All asked', { exact: true })).toBeVisible()
+    },
+    'a stop in pencil': async (keeper) => {
+      await keeper.page.getByRole('button', { name: 'Open the water’s way' }).click()
+      await keeper.station(/Sump/)
+      await expect(keeper.page.getByTestId('assumed-note')).toBeVisible()
+    },
+  },
   'along the way down': {
     tank: (keeper) => keeper.opens('Lantern', 'tank'),
     overflow: async (keeper) => {
@@ -184,10 +207,18 @@ type RunOnly = NonNullable<Parameters<AxeBuilder['options']>[0]['runOnly']>
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']
 
+/** Half under the strip, a target is too small until the page is scrolled on. */
+const UNDER_A_BAR = { 'target-size': { enabled: false } }
+
 /** What axe finds wrong, a line each. The page has no frames, so axe may run whole in the page itself. */
-async function faultsOf(page: Page, runOnly: RunOnly): Promise<string[]> {
+async function faultsOf(
+  page: Page,
+  runOnly: RunOnly,
+  rules: Readonly<Record<string, { readonly enabled: boolean }>> = {},
+): Promise<string[]> {
   const axe = new AxeBuilder({ page }).setLegacyMode()
-  const { violations } = await axe.options({ runOnly, resultTypes: ['violations'] }).analyze()
+  const asked = { runOnly, rules, resultTypes: ['violations' as const] }
+  const { violations } = await axe.options(asked).analyze()
   return violations.map(
     (violation) =>
       `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
@@ -211,6 +242,11 @@ for (const [walk, screens] of Object.entries(WALKS)) {
         await inTheme(page, 'dark')
         expect(await faultsOf(page, { type: 'rule', values: ['color-contrast'] })).toEqual([])
         await inTheme(page, 'light')
+        // Beside the standards: headings in their order. And all of it again on a phone.
+        expect(await faultsOf(page, { type: 'rule', values: ['heading-order'] })).toEqual([])
+        await page.setViewportSize({ width: 390, height: 844 })
+        expect(await faultsOf(page, { type: 'tag', values: STANDARDS }, UNDER_A_BAR)).toEqual([])
+        await page.setViewportSize({ width: 1280, height: 800 })
       })
     }
   })

@@ -19,7 +19,7 @@ test('a basin is made, renamed, duplicated, deleted and brought back', async ({ 
   await page.getByRole('textbox', { name: 'Name' }).fill('Cove')
   await page.getByRole('button', { name: 'Make it' }).click()
   await expect(page.getByRole('heading', { name: 'Cove' })).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Tank and target' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What are you building?' })).toBeVisible()
 
   await keeper.comes()
   await chooses(keeper, 'Cove', 'Rename')

@@ -9,7 +9,6 @@ import type { BasinFile } from '@yew-basin/contract'
 import {
   assuming,
   type KeyFigure,
-  type KeyFigureName,
   keyFigures,
   onDay,
   type Severity,
@@ -64,7 +63,7 @@ export interface SpokenWorking {
 
 /** A figure the design is known by. */
 export interface SpokenKeyFigure {
-  readonly id: KeyFigureName
+  readonly id: KeyFigure['id']
   readonly label: string
   readonly quantity: string
   readonly si: number | null

@@ -2,6 +2,8 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router.ts'
+import { focusHeadings } from './shell/focus.ts'
 import './style.css'
 
+focusHeadings(router)
 createApp(App).use(createPinia()).use(router).mount('#app')

@@ -8,6 +8,7 @@ export {
   type PieceLosses,
 } from './losses.ts'
 export { type NotationFault, readNotation, writeNotation } from './notation.ts'
+export { NOTATION_WORDS } from './trade-words.ts'
 export { axisOf, moved, type PlacedPiece, type Point, signOf } from './path.ts'
 export {
   type DevicePiece,

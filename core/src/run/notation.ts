@@ -24,12 +24,15 @@ import {
   type Run,
   type TeeForm,
 } from './piece.ts'
+import { plainWords } from './trade-words.ts'
 
-/** One word group of a typed run that could not be read, counted from 1. */
+/** One word group of a typed run that could not be read, counted from 1, and where it stands in the text. */
 export interface NotationFault {
   readonly position: number
   readonly text: string
   readonly message: string
+  readonly fromIndex: number
+  readonly toIndex: number
 }
 
 /** A typed line read as a run, or where it could not be read and what is possible there. */
@@ -76,26 +79,38 @@ export function readNotation(
   const pieces: Piece[] = []
   const faults: NotationFault[] = []
   let size = old.size
-  wordGroups(text).forEach((group, index) => {
+  const readGroup = (group: string) => {
     const same = kept.findIndex((candidate) => candidate.text === group)
+    const piece =
+      same >= 0 ? kept.splice(same, 1)[0]!.piece : named(readPiece(group, family, size), newId)
+    if (piece.kind === 'reducer') size = piece.to
+    pieces.push(piece)
+  }
+  wordGroups(text).forEach((group, index) => {
     try {
-      const piece =
-        same >= 0 ? kept.splice(same, 1)[0]!.piece : named(readPiece(group, family, size), newId)
-      if (piece.kind === 'reducer') size = piece.to
-      pieces.push(piece)
+      for (const plain of plainWords(group.text, lastDirection(pieces))) readGroup(plain)
     } catch (error) {
       if (!(error instanceof Unreadable)) throw error
-      faults.push({ position: index + 1, text: group, message: error.message })
+      faults.push({ position: index + 1, message: error.message, ...group })
     }
   })
   return faults.length > 0 ? { ok: false, faults } : { ok: true, pieces }
 }
 
-function wordGroups(text: string): string[] {
-  return text
-    .split(/[,;\n]/)
-    .map((group) => group.trim().replace(/\s+/g, ' '))
-    .filter((group) => group !== '')
+/** The word groups of a text, each with where it stands. */
+function wordGroups(text: string): Pick<NotationFault, 'text' | 'fromIndex' | 'toIndex'>[] {
+  return [...text.matchAll(/[^,;\n]+/g)].flatMap(({ 0: group, index }) => {
+    const trimmed = group.trim()
+    if (trimmed === '') return []
+    const fromIndex = index + group.indexOf(trimmed)
+    return [{ text: trimmed.replace(/\s+/g, ' '), fromIndex, toIndex: fromIndex + trimmed.length }]
+  })
+}
+
+/** Which way the run led last; up where it leads nowhere yet. */
+function lastDirection(pieces: readonly Piece[]): Direction {
+  const last = pieces.findLast((piece) => piece.kind === 'pipe')
+  return last?.kind === 'pipe' ? last.direction : 'up'
 }
 
 function named(piece: Unnamed, newId: () => string): Piece {

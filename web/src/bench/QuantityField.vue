@@ -145,7 +145,12 @@ function step(event: KeyboardEvent, sign: 1 | -1) {
         unit.label
       }}</span>
     </div>
-    <p :id="`${id}-note`" class="text-[0.82rem]" :class="fault ? 'text-aril' : 'text-ink-soft'">
+    <p
+      :id="`${id}-note`"
+      class="text-[0.82rem]"
+      :class="fault ? 'text-aril' : 'text-ink-soft'"
+      :role="fault ? 'alert' : undefined"
+    >
       {{ fault || hint }}
       <template v-if="isAssumed && !fault">
         assumed

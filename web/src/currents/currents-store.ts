@@ -16,6 +16,7 @@ import {
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, ref, watch, type Ref } from 'vue'
+import { hasChip } from '../calc/at-work.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { isCurrent, useFieldWork } from './field-work.ts'
 
@@ -89,6 +90,11 @@ export const useCurrents = defineStore('currents', () => {
     domain.value ? { domain: domain.value, fineness: fineness.value } : null,
   )
   const work = useFieldWork(() => wish.value)
+  hasChip({
+    words: 'Currents',
+    to: () => (design.basin ? `/basins/${design.basin.id}/currents` : null),
+    progress: computed(() => work.at.value && { done: work.at.value.share, of: 1 }),
+  })
   const look = useLook(work.frames)
   const { chosen, frameIndex } = look
   const quick = computed(() => (domain.value ? reaches(domain.value) : []))

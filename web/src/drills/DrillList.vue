@@ -23,7 +23,7 @@ const units = useUnits()
         <RotateCcw :size="14" /> Simulate again
       </button>
     </div>
-    <div v-if="drills.progress" class="px-3 py-1" role="status">
+    <div v-if="drills.progress" class="px-3 py-1">
       <progress
         class="w-full accent-(--needle)"
         aria-label="Drills simulated"

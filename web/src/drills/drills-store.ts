@@ -13,7 +13,8 @@ import {
 } from '@yew-basin/core'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, type ShallowRef } from 'vue'
+import { hasChip } from '../calc/at-work.ts'
 import { useLongWork, type Work } from '../calc/long-work.ts'
 import { ofDesign } from '../calc/of-design.ts'
 import type { CoreCalls } from '../calc/core-calls.ts'
@@ -114,6 +115,36 @@ function useAllDrills(
   return { all, drills, found, stale, clear }
 }
 
+/** Every two single failures at once, which takes its time: it has a chip while it goes on. */
+function usePairs(
+  { of }: { readonly of: ShallowRef<BasinDesign | null> },
+  drills: ShallowRef<readonly Drill[]>,
+  found: ShallowRef<ReadonlyMap<string, Verdict>>,
+) {
+  const store = useDesign()
+  const pairs = useLongWork({
+    spawn: spawnCore,
+    subject: () => of.value,
+    continues: true,
+    ask: async (design, work): Promise<Survival> => {
+      const singles = surviving.singleFailures(drills.value)
+      const both = surviving.pairsOf(singles)
+      const double = await verdictsOf({ design, drills: both }, work)
+      return surviving.survivalOf(
+        singles.flatMap(({ id }) => found.value.get(id) ?? []),
+        double,
+        both,
+      )
+    },
+  })
+  hasChip({
+    words: 'Pairs of failures',
+    to: () => (store.basin ? `/basins/${store.basin.id}/drills` : null),
+    progress: pairs.progress,
+  })
+  return pairs
+}
+
 /** Every drill of the opened design, simulated over all cores, and again when the design changes. */
 export const useDrills = defineStore('drills', () => {
   const store = useDesign()
@@ -130,22 +161,7 @@ export const useDrills = defineStore('drills', () => {
   )
   const { preview, looking, look } = useDrillsPreview(() => store.present)
 
-  /** Every two single failures at once. */
-  const pairs = useLongWork({
-    spawn: spawnCore,
-    subject: () => all.of.value,
-    continues: true,
-    ask: async (design, work): Promise<Survival> => {
-      const singles = surviving.singleFailures(drills.value)
-      const pairs = surviving.pairsOf(singles)
-      const double = await verdictsOf({ design, drills: pairs }, work)
-      return surviving.survivalOf(
-        singles.flatMap(({ id }) => found.value.get(id) ?? []),
-        double,
-        pairs,
-      )
-    },
-  })
+  const pairs = usePairs(all, drills, found)
 
   const verdicts = computed(() => worstFirst([...found.value.values()]))
   const worst = computed(() => (stale.value ? null : (verdicts.value[0] ?? null)))

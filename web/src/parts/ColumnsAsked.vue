@@ -40,7 +40,7 @@ const inWords = computed(() => {
   <section aria-label="Which column is which" class="mt-2 rounded-lg bg-sunk px-3 py-2.5">
     <p class="font-semibold">Which column is which?</p>
     <p class="caption">The file has no line that names its columns. This is how it begins.</p>
-    <div class="mt-2 overflow-x-auto">
+    <div class="mt-2 overflow-x-auto" tabindex="0" role="region" aria-label="The file’s columns">
       <table class="w-full text-[0.9rem]">
         <thead>
           <tr>

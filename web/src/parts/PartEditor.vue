@@ -89,7 +89,8 @@ function takeTheirs() {
 </script>
 
 <template>
-  <section class="space-y-3" aria-label="Change the part">
+  <section class="space-y-3" aria-labelledby="part-heading">
+    <h2 id="part-heading" class="text-xl font-semibold">Change the part</h2>
     <TextField v-model="name" label="Name of the part" :most="COUNTS.nameLength" />
     <PumpEditor
       v-if="draft.kind === 'pump'"

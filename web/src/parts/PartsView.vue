@@ -2,7 +2,7 @@
 import { Copy, Pencil, Plus, Trash2 } from '@lucide/vue'
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
 import { sizeWords } from '@yew-basin/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useLastPlaces } from '../workspace/last-places.ts'
 import { WAY } from '../workspace/phases.ts'
@@ -26,6 +26,7 @@ onMounted(() => void store.load())
 document.title = 'Parts · Yew Basin'
 
 const drafts = usePartDrafts()
+const editor = useTemplateRef<HTMLElement>('editor')
 /** Each beginning is an editor of its own. */
 const begun = ref(0)
 const kind = ref<PartKind>(drafts.draft?.kind ?? 'pump')
@@ -45,6 +46,11 @@ function copy({ id: of, kind: its, name, spec }: PartAnswer) {
 function begin(draft: PartDraft) {
   begun.value++
   if (drafts.begin(draft)) notices.tell('What you had begun to change is here again.')
+  // On a phone the form stands under a long list.
+  void nextTick(() => {
+    editor.value?.scrollIntoView?.({ block: 'start' })
+    editor.value?.querySelector('input')?.focus({ preventScroll: true })
+  })
 }
 async function remove(part: PartAnswer) {
   try {
@@ -181,12 +187,13 @@ function figures(part: PartAnswer): string {
             </li>
           </ul>
         </section>
-        <PartEditor
-          v-if="drafts.draft"
-          :key="`${drafts.draft.id}${drafts.draft.kind}${begun}`"
-          :draft="drafts.draft"
-          @done="drafts.end()"
-        />
+        <div v-if="drafts.draft" ref="editor">
+          <PartEditor
+            :key="`${drafts.draft.id}${drafts.draft.kind}${begun}`"
+            :draft="drafts.draft"
+            @done="drafts.end()"
+          />
+        </div>
         <p v-else class="text-ink-soft">
           Copy a part of the library, or make one of your own, to change its figures here.
         </p>

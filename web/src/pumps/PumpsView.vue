@@ -94,7 +94,13 @@ const inWords = computed(
           :in-words="inWords"
           :option="(colour) => pumpsChart(comparison!, familyOf, units.family, colour)"
         />
-        <div v-if="comparison" class="relative mt-3 overflow-x-auto">
+        <div
+          v-if="comparison"
+          class="relative mt-3 overflow-x-auto"
+          tabindex="0"
+          role="region"
+          aria-label="Table of the pumps"
+        >
           <table class="w-full min-w-160 text-[0.95rem]">
             <caption class="sr-only">
               How each pump would run here

@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { LIMITS } from '@yew-basin/contract/limits'
-import { say, sentence, type Fix, type RankedOption, type Values } from '@yew-basin/core'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { say, sentence, type Fix, type RankedOption } from '@yew-basin/core'
+import { storeToRefs } from 'pinia'
+import { computed, defineAsyncComponent, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import QuantityField from '../bench/QuantityField.vue'
-import { useLongWork } from '../calc/long-work.ts'
-import { ofDesign } from '../calc/of-design.ts'
-import { callback, spawnCore } from '../calc/spawn.ts'
 import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
-import { plain } from '../workspace/plain.ts'
 import { useBasin } from '../workspace/use-basin.ts'
 import { sizeChart } from './size-chart.ts'
-import { START_VALUES, VALUES, WORTH } from './values.ts'
+import { useSizing } from './size-store.ts'
+import { VALUES, WORTH } from './values.ts'
 
 const PlainChart = defineAsyncComponent(() => import('../shell/PlainChart.vue'))
 
@@ -24,20 +22,9 @@ const units = useUnits()
 const router = useRouter()
 onMounted(() => void shelf.want())
 
-const values = ref<Values>({ ...START_VALUES })
-
+const sizing = useSizing()
+const { values, tanks } = storeToRefs(sizing)
 const wanted = computed(() => store.steady!.totals.wantedFlowM3PerS)
-/** What each tank is to get is its wanted turnover; changing it here changes it there. */
-const tanks = computed(() =>
-  store.shown!.tanks.map((tank, index) => ({
-    id: tank.id,
-    name: tank.name,
-    index,
-    wantedM3PerS: store.steady!.tanks[index]!.wantedFlowM3PerS,
-    turnoverPerH: tank.turnoverPerH,
-  })),
-)
-
 const takeoffs = computed(() =>
   store
     .shown!.returnSide.lines.filter(
@@ -47,24 +34,10 @@ const takeoffs = computed(() =>
     .join(', '),
 )
 
-const work = useLongWork({
-  spawn: spawnCore,
-  subject: () => subject.value,
-  endsAtOnce: true,
-  ask: ({ design, wish: asked }, { pool, report }) =>
-    pool.one((calls) => ofDesign(calls, design).size(plain(asked), callback(report))),
-})
-const { answer, stale, progress, fault } = work
-const wish = computed(() => ({
-  pumpIndex: store.pumpIndex,
-  wantedByTank: Object.fromEntries(tanks.value.map((tank) => [tank.id, tank.wantedM3PerS])),
-  shelf: shelf.pumps,
-  values: { ...values.value },
-}))
-const subject = computed(() => (store.present ? { design: store.present, wish: wish.value } : null))
+const { answer, stale, progress, fault } = storeToRefs(sizing)
 function search() {
-  work.forget()
-  void work.start()
+  sizing.forget()
+  void sizing.start()
 }
 
 /** The preview is looked at where the section is. */
@@ -128,11 +101,11 @@ const now = computed(() => ({
         <button v-if="!progress" class="button button-main" :disabled="shelf.pumps.length === 0">
           Search
         </button>
-        <div v-else class="space-y-2" role="status">
+        <div v-else class="space-y-2">
           <progress class="w-full accent-(--needle)" :value="progress.done" :max="progress.of">
             {{ progress.done }} of {{ progress.of }}
           </progress>
-          <button type="button" class="button" @click="work.cancel()">Stop</button>
+          <button type="button" class="button" @click="sizing.cancel()">Stop</button>
         </div>
         <p v-if="fault" class="text-aril" role="alert">{{ fault }}</p>
         <p v-if="shelf.fault" class="text-aril" role="alert">{{ shelf.fault }}</p>

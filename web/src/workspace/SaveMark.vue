@@ -42,7 +42,9 @@ function rescue() {
 
 <template>
   <span class="flex items-center gap-2 text-sm" :class="bad ? 'text-aril' : 'text-ink-soft'">
-    <span role="status" data-testid="save-state">{{ text }}</span>
+    <span data-testid="save-state">{{ text }}</span>
+    <!-- That it saved is not said again and again; that it did not, is. -->
+    <span class="sr-only" role="status">{{ bad ? text : '' }}</span>
     <button
       v-if="store.saveState === 'offline' || store.saveState === 'refused'"
       class="shrink-0 underline"

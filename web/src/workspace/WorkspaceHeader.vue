@@ -11,6 +11,8 @@ import { useLastPlaces } from './last-places.ts'
 import PhaseLinks from './PhaseLinks.vue'
 import { phaseOf, viewPathOf } from './phases.ts'
 import SaveMark from './SaveMark.vue'
+import SpokenLine from './SpokenLine.vue'
+import WorkChip from './WorkChip.vue'
 
 const store = useDesign()
 const route = useRoute()
@@ -43,7 +45,9 @@ const views = computed(() => [
       </div>
       <PhaseLinks v-if="!isPhone" :basin-id="basinId" :now="phase" />
       <span class="grow" />
+      <WorkChip />
       <SaveMark v-if="!isPhone" />
+      <SpokenLine />
       <div class="flex flex-none items-center gap-1">
         <button
           class="icon-button"
