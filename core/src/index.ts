@@ -174,7 +174,7 @@ export { cutList, type CutPanel } from './build-sheet/index.ts'
 export { type Finding, meetsWanted, type Station, type Severity } from './finding/index.ts'
 export {
   type KeyFigure,
-  inOneLine,
+  toBeHeard,
   keyFigures,
   shelfFigures,
   type ShelfFigures,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inOneLine, say } from '@yew-basin/core'
+import { toBeHeard, say } from '@yew-basin/core'
 import { watchDebounced } from '@vueuse/core'
 import { ref } from 'vue'
 import { useUnits } from '../shell/units.ts'
@@ -16,7 +16,7 @@ watchDebounced(
   () => [store.design, store.preview] as const,
   ([, preview], [before]) => {
     if (!before || !store.steady) return
-    line.value = `${preview ? 'As it would be: ' : ''}${say(inOneLine(store.steady), units.family)}.`
+    line.value = `${preview ? 'As it would be: ' : ''}${say(toBeHeard(store.steady), units.family)}.`
   },
   { debounce: PAUSE_MS },
 )

@@ -5,7 +5,7 @@ import type { Found } from './key-figures.ts'
 const HEARD = 0.01
 
 /** What matters of a solved design, to be heard in one breath: the flow, beside what is wanted, and what stops it. */
-export function inOneLine({ returnSide, totals, tanks, findings }: Found): Sentence {
+export function toBeHeard({ returnSide, totals, tanks, findings }: Found): Sentence {
   const { flowM3PerS, flowBandM3PerS } = returnSide
   const wanted = totals.wantedFlowM3PerS
   const off = wanted > 0 ? (flowM3PerS - wanted) / wanted : 0
