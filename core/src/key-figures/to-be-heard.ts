@@ -9,11 +9,14 @@ export function toBeHeard({ returnSide, totals, tanks, findings }: Found): Sente
   const { flowM3PerS, flowBandM3PerS } = returnSide
   const wanted = totals.wantedFlowM3PerS
   const off = wanted > 0 ? (flowM3PerS - wanted) / wanted : 0
-  const beside = off < -HEARD ? ', {off} short' : off > HEARD ? ', {off} over' : ''
   const stops = findings.filter(({ severity }) => severity === 'stop').length
-  const stopped = stops === 0 ? '' : stops === 1 ? '. One stop' : `. ${stops} stops`
-  return sentence(`{flow} at the ${tanks.length > 1 ? 'tanks' : 'tank'}${beside}${stopped}`, {
+  const values: Sentence['values'] = {
     flow: ['flow', flowM3PerS, flowBandM3PerS],
+    at: tanks.length > 1 ? 'at the tanks' : 'at the tank',
     off: ['share', Math.abs(off)],
-  })
+    stops: stops === 0 ? '' : stops === 1 ? '. One stop' : `. ${stops} stops`,
+  }
+  if (off < -HEARD) return sentence('{flow} {at}, {off} short{stops}', values)
+  if (off > HEARD) return sentence('{flow} {at}, {off} over{stops}', values)
+  return sentence('{flow} {at}{stops}', values)
 }

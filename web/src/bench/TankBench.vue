@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import { COUNTS, LIMITS, type Limit } from '@yew-basin/contract/limits'
 import type { DisplayTank, Displacement } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
@@ -43,6 +43,14 @@ const sizes = computed(() =>
     ['floorHeightM', 'Tank’s floor over the room’s', LIMITS.floorHeight],
   ),
 )
+const HOUR_S = 3600
+const netM3 = computed(() => store.solvedTank!.netVolumeM3)
+/** A flow that comes to a possible turnover. */
+const flowLimit = computed<Limit>(() => ({
+  quantity: 'flow',
+  min: (LIMITS.turnover.min * netM3.value) / HOUR_S,
+  max: (LIMITS.turnover.max * netM3.value) / HOUR_S,
+}))
 </script>
 
 <template>
@@ -112,8 +120,10 @@ const sizes = computed(() =>
         </div>
       </section>
 
-      <section v-if="store.shown.tanks.length > 1" aria-labelledby="its-place">
-        <h3 id="its-place" class="heading mb-1">Its name and place</h3>
+      <section aria-labelledby="its-place">
+        <h3 id="its-place" class="heading mb-1">
+          {{ store.shown.tanks.length > 1 ? 'Its name and place' : 'Its name' }}
+        </h3>
         <div class="grid grid-cols-2 gap-x-3 gap-y-2">
           <TextField
             class="col-span-2"
@@ -123,6 +133,7 @@ const sizes = computed(() =>
             @update:model-value="store.set(['tanks', store.tankIndex, 'name'], $event)"
           />
           <QuantityRows
+            v-if="store.shown.tanks.length > 1"
             :of="store.tank"
             :rows="PLACE"
             :at="['tanks', store.tankIndex]"
@@ -166,6 +177,12 @@ const sizes = computed(() =>
             :at="['tanks', store.tankIndex, 'turnoverPerH']"
             :model-value="store.tank.turnoverPerH"
             @update:model-value="setTank('turnoverPerH', $event)"
+          />
+          <QuantityField
+            label="The same as a flow"
+            :limit="flowLimit"
+            :model-value="store.solvedTank.wantedFlowM3PerS"
+            @update:model-value="setTank('turnoverPerH', ($event * HOUR_S) / netM3)"
           />
         </div>
       </section>
