@@ -8,6 +8,7 @@ import { useLastPlaces } from '../workspace/last-places.ts'
 import { WAY } from '../workspace/phases.ts'
 import BrandLink from '../shell/BrandLink.vue'
 import { useNotices } from '../shell/notices.ts'
+import { usePhone } from '../shell/phone.ts'
 import ThemeSwitch from '../shell/ThemeSwitch.vue'
 import { useUnits } from '../shell/units.ts'
 import UnitSwitch from '../shell/UnitSwitch.vue'
@@ -26,6 +27,7 @@ onMounted(() => void store.load())
 document.title = 'Parts · Yew Basin'
 
 const drafts = usePartDrafts()
+const isPhone = usePhone()
 const editor = useTemplateRef<HTMLElement>('editor')
 /** Each beginning is an editor of its own. */
 const begun = ref(0)
@@ -48,7 +50,7 @@ function begin(draft: PartDraft) {
   if (drafts.begin(draft)) notices.tell('What you had begun to change is here again.')
   // On a phone the form stands under a long list.
   void nextTick(() => {
-    editor.value?.scrollIntoView?.({ block: 'start' })
+    if (isPhone.value) editor.value?.scrollIntoView?.({ block: 'start' })
     editor.value?.querySelector('input')?.focus({ preventScroll: true })
   })
 }
