@@ -52,7 +52,7 @@ const item =
         ><Ellipsis :size="18"
       /></MenuButton>
       <MenuItems
-        class="absolute right-0 z-20 mt-1 w-44 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
+        class="absolute right-0 z-60 mt-1 w-44 rounded-lg border border-rule bg-sheet p-1 shadow-lg"
       >
         <MenuItem
           ><button :class="item" @click="$emit('rename')">

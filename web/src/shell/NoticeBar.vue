@@ -12,14 +12,14 @@ function act(notice: Notice) {
 
 <template>
   <div
-    class="fixed inset-x-3 bottom-24 z-50 flex flex-col items-center gap-2"
+    class="pointer-events-none fixed inset-x-3 bottom-24 z-50 flex flex-col items-center gap-2"
     role="status"
     aria-live="polite"
   >
     <div
       v-for="notice in store.notices"
       :key="notice.id"
-      class="flex max-w-xl items-center gap-3 rounded-lg border bg-sheet py-2 pl-4 pr-2 shadow-lg"
+      class="pointer-events-auto flex max-w-xl items-center gap-3 rounded-lg border bg-sheet py-2 pl-4 pr-2 shadow-lg"
       :class="notice.tone === 'bad' ? 'border-aril text-aril' : 'border-rule'"
     >
       <span>{{ notice.text }}</span>
