@@ -1,5 +1,5 @@
 export { type Askable, askables } from './askable.ts'
-export { allAssumed, confirmed, type EditedBy, withMarks } from './marks.ts'
+export { allAssumed, confirmed, type EditedBy, sameFigure, withMarks } from './marks.ts'
 export { nameOf } from './name-of.ts'
 export { restsOnAssumed } from './rests-on.ts'
 export { assumedOf, type StopStanding, type StandingState, standings } from './standing.ts'

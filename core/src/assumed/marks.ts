@@ -13,7 +13,7 @@ export function withMarks(now: BasinDesign, edits: readonly Edit[], by: EditedBy
   const marked = new Set(now.assumed)
   const isAssumed = (asked: Askable) => {
     const was = before.get(asked.name)
-    const isSame = was !== undefined && same(was.value, asked.value)
+    const isSame = was !== undefined && sameFigure(was.value, asked.value)
     return isSame ? marked.has(asked.name) : by === 'laid'
   }
   const left = askables(applyEdits(now, edits))
@@ -23,8 +23,9 @@ export function withMarks(now: BasinDesign, edits: readonly Edit[], by: EditedBy
   return isKept ? edits : [...edits, setTo(['assumed'], left)]
 }
 
-/** Pipe sizes are small objects; all else is a number or a name. */
-const same = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b)
+/** Is a figure as it was? Pipe sizes are small objects; all else is a number or a name. */
+export const sameFigure = (a: unknown, b: unknown) =>
+  a === b || JSON.stringify(a) === JSON.stringify(b)
 
 /** Figures that were assumed are given as they stand. */
 export function confirmed(now: BasinDesign, names: readonly string[]): Edit[] {

@@ -36,4 +36,5 @@ export {
   withLength,
   withoutChamber,
 } from './sump/sump-edits.ts'
+export { flowOfTurnover, turnoverOfFlow } from './turnover.ts'
 export { wallOfKind, wallRange } from './sump/wall-edits.ts'

@@ -24,7 +24,7 @@ import {
   type Run,
   type TeeForm,
 } from './piece.ts'
-import { plainWords } from './trade-words.ts'
+import { NOTATION_WORDS, plainWords } from './trade-words.ts'
 
 /** One word group of a typed run that could not be read, counted from 1, and where it stands in the text. */
 export interface NotationFault {
@@ -188,9 +188,7 @@ function readPiece(group: string, family: UnitFamily, size: PipeSize): Unnamed {
   if (word === 'hose') return readFreeHose(rest, family)
   const use = DEVICE_WORDS.find((known) => known === word)
   if (use) return readDevice(use, rest)
-  throw new Unreadable(
-    `"${word}" starts no piece. Start with up, down, left, right, front, back, elbow, sweep, 45, bend, union, gate, ball, diaphragm, check, to, bulkhead, tee, hose, device or nozzle.`,
-  )
+  throw new Unreadable(`"${word}" starts no piece. Start with ${NOTATION_WORDS.join(', ')}.`)
 }
 
 function hoseSteps(

@@ -35,8 +35,10 @@ export interface StartAnswers {
   /** The same as a flow into all tanks together; it counts where it is given. */
   readonly wantedFlowM3PerS: number | null
   readonly school: DrainSchool | null
-  /** The sump's inside; of an all-in-one the chambers behind its wall, of which only the width counts. */
+  /** The sump's inside. */
   readonly sump: InsideSizes | null
+  /** Of an all-in-one: how deep its chambers are behind the wall, m. */
+  readonly behindM: number | null
   /** null: the best of what there is for the flow that is wanted. */
   readonly pump: PumpPart | null
   /** Its power was guessed. */
@@ -57,6 +59,7 @@ export function noAnswers(kind: StartKind, units: UnitFamily): StartAnswers {
     wantedFlowM3PerS: null,
     school: null,
     sump: null,
+    behindM: null,
     pump: null,
     powerGuessed: false,
     liftM: null,

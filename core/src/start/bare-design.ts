@@ -4,13 +4,11 @@ import {
   NO_ALLOWANCES,
   type PlacedPump,
   type Sump,
-  type TreatmentPlan,
 } from '../design/index.ts'
 import { boreAreaM2, boreOf, type PipeSeries, SERIES_SIZES } from '../pipe/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 import { toMillimetre } from '../quantity/index.ts'
 import { emptyScene } from '../scene/index.ts'
-import { QUOTED_TARGETS } from '../uv/index.ts'
 import type { StartAnswers } from './answers.ts'
 import {
   BESIDE_M,
@@ -20,6 +18,7 @@ import {
   returnLines,
   type ReturnPipe,
 } from './return-way.ts'
+import { USUAL_SUMP, USUAL_TREATMENT } from './usual-plans.ts'
 import { APART_M, tankSizes, standOf, UNDER_RIM_M, USUAL_TURNOVER_PER_H, usualOf } from './usual.ts'
 
 /** Of a new system, per litre of tank (choice): rock 1 kg to 10 L, sand 1 kg to 14 L. */
@@ -74,7 +73,7 @@ export function bareDesign(answers: StartAnswers, pump: PumpPart, flowM3PerS: nu
     pumps: [pump],
     tariff: null,
     drills: [],
-    treatment: TREATMENT,
+    treatment: USUAL_TREATMENT,
     heat: null,
     allowances: NO_ALLOWANCES,
     assumed: [],
@@ -127,7 +126,7 @@ function sumpLevelM({ kind, liftM }: StartAnswers, tanks: readonly DisplayTank[]
 function outletOf(answers: StartAnswers, tanks: readonly DisplayTank[]) {
   const [first] = tanks as readonly [DisplayTank]
   if (answers.kind === 'all-in-one') {
-    const behindM = answers.sump?.widthM ?? usualOf(answers.units).behindM
+    const behindM = answers.behindM ?? usualOf(answers.units).behindM
     return {
       xM: first.lengthM - TO_END_M,
       yM: first.widthM - behindM / 2,
@@ -188,28 +187,5 @@ function bareSump(levelM: number): Sump {
     submergedM3: 0,
     wantsDepth: null,
   }
-  return {
-    chambers: [chamber],
-    box: null,
-    walls: [],
-    marginM: 0.02,
-    gapM: 0.0016,
-    evaporationMmPerDay: 3,
-    hungWaterM3: 0,
-    topOff: null,
-    devices: [],
-    cabinet: null,
-  }
-}
-
-/** What is taken to be fed and wanted until the keeper says otherwise. */
-const TREATMENT: TreatmentPlan = {
-  feeds: [],
-  stock: 'medium',
-  otherShare: 0,
-  school: 'match',
-  oversizeFrom: 1.5,
-  oversizeTo: 2,
-  targets: QUOTED_TARGETS,
-  targetId: 'green-water',
+  return { ...USUAL_SUMP, chambers: [chamber] }
 }

@@ -26,8 +26,8 @@ function givenNames({ tanks, pumps }: BasinDesign, answers: StartAnswers): Reado
     const wants = answers.turnoverPerH !== null || answers.wantedFlowM3PerS !== null
     give(wants, at('turnoverPerH'))
   })
-  const sumpSizes = answers.kind === 'all-in-one' ? (['widthM'] as const) : SIZES
-  give(answers.sump !== null, ...sumpSizes.map((key) => `sump.box.${key}`))
+  give(answers.sump !== null, ...SIZES.map((key) => `sump.box.${key}`))
+  give(answers.behindM !== null, 'sump.box.widthM')
   give(answers.pump !== null, 'returnSide.pumps[return-pump].pumpId')
   if (!answers.powerGuessed) pumps.forEach(({ id }) => names.add(`pumps[${id}].ratedPowerW`))
   return names

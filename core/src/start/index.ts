@@ -6,17 +6,16 @@ import { layStart } from './lay-start.ts'
 
 export type { InsideSizes, StartAnswers, StartKind, TankAnswer } from './answers.ts'
 export { noAnswers } from './answers.ts'
+export { USUAL_SUMP, USUAL_TREATMENT } from './usual-plans.ts'
 export { withoutStops } from './no-stop.ts'
 export { type OnTheBox, pumpFromBox } from './pump-from-box.ts'
 export {
   COMMON_TANKS,
   insideOf,
   LIVES,
-  tankSizes,
   sizesOfVolume,
-  standOf,
   START_KINDS,
-  usualOf,
+  turnoverOfRange,
 } from './usual.ts'
 
 /** A whole loop for what a keeper said; what he did not say is marked as assumed. */

@@ -6,6 +6,7 @@ import {
   otherOverflow,
   schoolEdits,
   sumpEdits,
+  turnoverOfFlow,
   withFollowing,
 } from '../editing/index.ts'
 import { figuresOf } from '../figures/index.ts'
@@ -17,7 +18,6 @@ import { bareDesign, seriesOf } from './bare-design.ts'
 import { bestPump } from './best-pump.ts'
 import { tankSizes, usualOf } from './usual.ts'
 
-const HOUR_S = 3600
 /** As much as can be wished for. */
 const MOST_TURNOVER_PER_H = 60
 /** Panels of a sump until the keeper says, m (choice). */
@@ -51,7 +51,7 @@ function wanting(design: BasinDesign, flowM3PerS: number): BasinDesign {
     (sum, tank) => sum + tank.netVolumeM3,
     0,
   )
-  const turnoverPerH = (flowM3PerS * HOUR_S) / netM3
+  const turnoverPerH = turnoverOfFlow(flowM3PerS, netM3)
   return applyEdits(
     design,
     design.tanks.map((_, i) => setTo(['tanks', i, 'turnoverPerH'], turnoverPerH)),
@@ -102,7 +102,7 @@ function withSump(design: BasinDesign, answers: StartAnswers): BasinDesign {
   const sizes = isBehind
     ? {
         lengthM: tankSizes(answers, 0).lengthM,
-        widthM: answers.sump?.widthM ?? usual.behindM,
+        widthM: answers.behindM ?? usual.behindM,
         heightM: tankSizes(answers, 0).heightM,
       }
     : (answers.sump ?? usual.sump)

@@ -1,4 +1,4 @@
-import { askables } from '../assumed/index.ts'
+import { askables, sameFigure } from '../assumed/index.ts'
 import { fixesOfFinding, lastWord } from '../basin/index.ts'
 import { applyEdits, type BasinDesign } from '../design/index.ts'
 import { withFollowing } from '../editing/index.ts'
@@ -13,12 +13,12 @@ const MOST = 12
  */
 export function withoutStops(
   laid: BasinDesign,
-  progress: (done: number) => void = () => undefined,
+  progress: (done: number, of: number) => void = () => undefined,
 ): BasinDesign {
   let design = laid
   const givenUp = new Set<string>()
   for (let n = 0; n < MOST; n++) {
-    progress(n)
+    progress(n, MOST)
     const { findings } = lastWord.solveWithLastWord(design)
     const stop = findings.find(
       (finding) => finding.severity === 'stop' && !givenUp.has(subjectOf(finding)),
@@ -40,9 +40,7 @@ function fixedBy(design: BasinDesign, finding: Finding): BasinDesign | null {
   for (const { edits } of fixesOfFinding(design, finding).fixes) {
     const after = applyEdits(design, withFollowing(design, edits))
     const now = new Map(askables(after).map(({ name, value }) => [name, value]))
-    const isTouched = given.some(
-      ({ name, value }) => JSON.stringify(now.get(name)) !== JSON.stringify(value),
-    )
+    const isTouched = given.some(({ name, value }) => !sameFigure(now.get(name), value))
     if (!isTouched) return after
   }
   return null

@@ -72,6 +72,9 @@ export const LIVES = [
   { value: 'stony', label: 'Mostly stony corals', perH: [8, 12], turnoverPerH: 10 },
 ] as const
 
+/** What is aimed at of a range: its middle (choice). */
+export const turnoverOfRange = (fromPerH: number, toPerH: number): number => (fromPerH + toPerH) / 2
+
 /** A tank of a volume, as such tanks are mostly built: twice as long as deep, a little higher than deep. */
 export function sizesOfVolume(volumeM3: number): InsideSizes {
   // L = 2 w, h = 1.1 w: V = 2.2 w³.

@@ -64,9 +64,10 @@ function someAnswers(random: () => number): StartAnswers {
     school: maybe(() => pick(DRAIN_SCHOOLS).school),
     sump: maybe(() => ({
       lengthM: between(0.8, 1.3),
-      widthM: base.kind === 'all-in-one' ? 0.13 : between(0.4, 0.5),
+      widthM: between(0.4, 0.5),
       heightM: between(0.4, 0.5),
     })),
+    behindM: maybe(() => between(0.1, 0.15)),
     liftM: maybe(() => between(0.3, 2)),
     runM: maybe(() => between(1, 10)),
   }

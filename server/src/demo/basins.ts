@@ -1,4 +1,4 @@
-import { allowing } from '@yew-basin/core'
+import { allowing, starting } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import { LANTERN } from './lantern.ts'
 import {
@@ -13,8 +13,6 @@ import {
   NEW_PIPE,
   nozzle,
   pipe,
-  USUAL,
-  USUAL_TREATMENT,
 } from './plumbing.ts'
 import { sampleDevice } from './devices/devices.ts'
 import { samplePump } from './pumps.ts'
@@ -59,7 +57,7 @@ const THIMBLE: DemoBasin = {
     water: { salinityPpt: 35, temperatureC: 25 },
     drains: [],
     sump: {
-      ...USUAL,
+      ...starting.USUAL_SUMP,
       chambers: [
         aChamber('media', 'Media', { use: 'media', levelM: 1.15, more: { submergedM3: 0.0006 } }),
         aChamber('middle', 'Skimmer', { use: 'skimmer', levelM: 1.14 }),
@@ -117,7 +115,7 @@ const THIMBLE: DemoBasin = {
     pumps: [samplePump('teasel-4')],
     tariff: null,
     drills: [],
-    treatment: USUAL_TREATMENT,
+    treatment: starting.USUAL_TREATMENT,
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],

@@ -1,4 +1,4 @@
-import { allowing, type Drain, type Overflow, type Sump } from '@yew-basin/core'
+import { allowing, type Drain, type Overflow, type Sump, starting } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -18,8 +18,6 @@ import {
   pipe,
   tee,
   union,
-  USUAL,
-  USUAL_TREATMENT,
 } from './plumbing.ts'
 import { sampleDevice } from './devices/devices.ts'
 import { LANTERN_SCENE } from './lantern-scene.ts'
@@ -148,7 +146,7 @@ const EMERGENCY: Drain = {
 
 /** Built at the station from 8 mm panels. */
 const SUMP: Sump = {
-  ...USUAL,
+  ...starting.USUAL_SUMP,
   chambers: [
     aChamber('drain-chamber', 'Drain chamber', { use: 'socks', levelM: 0.38 }),
     aChamber('skimmer', 'Skimmer', { use: 'skimmer', levelM: 0.36 }),
@@ -346,7 +344,7 @@ export const LANTERN: DemoBasin = {
     tariff: { pricePerKWh: 0.32, currency: '€' },
     drills: [],
     treatment: {
-      ...USUAL_TREATMENT,
+      ...starting.USUAL_TREATMENT,
       otherShare: 0.2,
       feeds: [
         {

@@ -1,7 +1,6 @@
 import {
   BULKHEADS,
   emptyScene,
-  QUOTED_TARGETS,
   type Bulkhead,
   type DisplayTank,
   type LineEnd,
@@ -17,7 +16,6 @@ import {
   type TankScene,
   type Device,
   type DevicePart,
-  type TreatmentPlan,
   type PieceOf,
 } from '@yew-basin/core'
 
@@ -141,31 +139,6 @@ export function aChamber(
   },
 ): SumpChamber {
   return { id, name, use, levelM, footprintM2: 0, submergedM3: 0, wantsDepth: null, ...more }
-}
-
-/** What a sump is taken to want until the keeper says otherwise. */
-export const USUAL = {
-  box: null,
-  walls: [],
-  marginM: 0.02,
-  gapM: 0.0016,
-  evaporationMmPerDay: 3,
-  hungWaterM3: 0,
-  topOff: null,
-  devices: [],
-  cabinet: null,
-}
-
-/** What is taken to be fed and wanted until the keeper says otherwise. */
-export const USUAL_TREATMENT: TreatmentPlan = {
-  feeds: [],
-  stock: 'medium',
-  otherShare: 0,
-  school: 'match',
-  oversizeFrom: 1.5,
-  oversizeTo: 2,
-  targets: QUOTED_TARGETS,
-  targetId: 'green-water',
 }
 
 /** A bulkhead of the trade by its size. */

@@ -1,4 +1,4 @@
-import { allowing, assuming, type BasinDesign, type PipeSize } from '@yew-basin/core'
+import { allowing, assuming, type BasinDesign, type PipeSize, starting } from '@yew-basin/core'
 import {
   aChamber,
   aPump,
@@ -10,8 +10,6 @@ import {
   nozzle,
   pipe,
   union,
-  USUAL,
-  USUAL_TREATMENT,
 } from './plumbing.ts'
 import { samplePump } from './pumps.ts'
 
@@ -75,7 +73,7 @@ function starter(sizes: StarterSizes): BasinDesign {
     water: { salinityPpt: 35, temperatureC: 25 },
     drains: [],
     sump: {
-      ...USUAL,
+      ...starting.USUAL_SUMP,
       chambers: [
         aChamber('return-chamber', 'Return chamber', { use: 'return', levelM: sizes.sumpLevelM }),
       ],
@@ -113,7 +111,7 @@ function starter(sizes: StarterSizes): BasinDesign {
     pumps: [samplePump('rowan-30')],
     tariff: null,
     drills: [],
-    treatment: USUAL_TREATMENT,
+    treatment: starting.USUAL_TREATMENT,
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],

@@ -1,4 +1,4 @@
-import { allowing, type Drain, type Overflow, type Piece } from '@yew-basin/core'
+import { allowing, type Drain, type Overflow, type Piece, starting } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -16,8 +16,6 @@ import {
   pipe,
   tee,
   union,
-  USUAL,
-  USUAL_TREATMENT,
 } from './plumbing.ts'
 import { sampleDevice } from './devices/devices.ts'
 import { samplePump } from './pumps.ts'
@@ -209,7 +207,7 @@ export const TWO_SISTERS: DemoBasin = {
     water: { salinityPpt: 35, temperatureC: 25 },
     drains: [...drainsOf(WEST), ...drainsOf(EAST)],
     sump: {
-      ...USUAL,
+      ...starting.USUAL_SUMP,
       chambers: [
         aChamber('sump', 'Open sump', { use: 'return', levelM: 0.28, more: { footprintM2: 0.02 } }),
       ],
@@ -293,7 +291,7 @@ export const TWO_SISTERS: DemoBasin = {
     tariff: { pricePerKWh: 0.32, currency: '€' },
     drills: [],
     treatment: {
-      ...USUAL_TREATMENT,
+      ...starting.USUAL_TREATMENT,
       stock: 'light',
       feeds: [
         {

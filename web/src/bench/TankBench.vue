@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS, type Limit } from '@yew-basin/contract/limits'
-import type { DisplayTank, Displacement } from '@yew-basin/core'
+import { type DisplayTank, type Displacement, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
@@ -43,13 +43,12 @@ const sizes = computed(() =>
     ['floorHeightM', 'Tank’s floor over the room’s', LIMITS.floorHeight],
   ),
 )
-const HOUR_S = 3600
 const netM3 = computed(() => store.solvedTank!.netVolumeM3)
 /** A flow that comes to a possible turnover. */
 const flowLimit = computed<Limit>(() => ({
   quantity: 'flow',
-  min: (LIMITS.turnover.min * netM3.value) / HOUR_S,
-  max: (LIMITS.turnover.max * netM3.value) / HOUR_S,
+  min: editing.flowOfTurnover(LIMITS.turnover.min, netM3.value),
+  max: editing.flowOfTurnover(LIMITS.turnover.max, netM3.value),
 }))
 </script>
 
@@ -182,7 +181,7 @@ const flowLimit = computed<Limit>(() => ({
             label="The same as a flow"
             :limit="flowLimit"
             :model-value="store.solvedTank.wantedFlowM3PerS"
-            @update:model-value="setTank('turnoverPerH', ($event * HOUR_S) / netM3)"
+            @update:model-value="setTank('turnoverPerH', editing.turnoverOfFlow($event, netM3))"
           />
         </div>
       </section>

@@ -65,7 +65,7 @@ export const coreCalls = {
   startDesign: (
     answers: starting.StartAnswers,
     shelf: readonly PumpPart[],
-    progress: (done: number) => void,
+    progress: (done: number, of: number) => void,
   ): BasinDesign => starting.withoutStops(starting.startDesign(answers, shelf), progress),
   layouts: (layouts: readonly (readonly ChamberUse[])[]): editing.TriedLayout[] =>
     layouts.map((uses) => editing.tryLayout(design(), design().sump.box!, uses)),

@@ -1,24 +1,16 @@
 <script setup lang="ts">
-import { say, type Station } from '@yew-basin/core'
+import { say } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
+import { STATION_NAMES, STATIONS } from '../workspace/stations.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
 /** What came out: the flow with its band, what stands in the way, what is assumed and where. */
 defineProps<{ wantsFlow: boolean }>()
 const store = useDesign()
 const units = useUnits()
-const NAMES: Readonly<Record<Station, string>> = {
-  tank: 'Tank and target',
-  overflow: 'Overflow',
-  drains: 'Drains',
-  sump: 'Sump',
-  return: 'Return',
-  skimmer: 'Skimmer and devices',
-  sterilizer: 'Sterilizer',
-}
 const SAYS = {
   stop: 'something stops it',
   watch: 'keep an eye on it',
@@ -29,9 +21,7 @@ const SAYS = {
 const flow = computed(() => store.solved!.returnSide)
 const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
 const stops = computed(() => store.solved!.findings.filter(({ severity }) => severity === 'stop'))
-const stations = computed(() =>
-  (Object.keys(NAMES) as Station[]).map((id) => ({ id, ...store.standings![id] })),
-)
+const stations = computed(() => STATIONS.map((id) => ({ id, ...store.standings![id] })))
 </script>
 
 <template>
@@ -64,7 +54,7 @@ const stations = computed(() =>
           class="flex items-center gap-3 px-1 py-2 hover:bg-sunk"
         >
           <StateMark :state="state" :size="16" />
-          <span class="grow font-semibold">{{ NAMES[id] }}</span>
+          <span class="grow font-semibold">{{ STATION_NAMES[id] }}</span>
           <span class="text-ink-soft"
             >{{ SAYS[state]
             }}<template v-if="assumed.length > 0">, {{ assumed.length }} assumed</template></span

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { starting } from '@yew-basin/core'
+import { editing, starting } from '@yew-basin/core'
 import { computed, ref, watch } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
@@ -9,11 +9,10 @@ import ChoiceList from './ChoiceList.vue'
 /** What is wanted through the sump: by what lives there, or as a number an hour, a range, or a flow. */
 const { answers, netVolumeM3 } = defineProps<{
   answers: starting.StartAnswers
-  /** Of all tanks as they are laid now: what a flow is turned into a turnover by. */
+  /** Of all tanks as they are laid now: what a flow is held against what is possible by. */
   netVolumeM3: number
 }>()
 const emit = defineEmits<{ answer: [change: Partial<starting.StartAnswers>]; next: [] }>()
-const HOUR_S = 3600
 
 type Way = 'number' | 'range' | 'flow'
 const WAYS: readonly { readonly value: Way; readonly label: string }[] = [
@@ -32,8 +31,8 @@ const options = starting.LIVES.map(({ value, label, perH: [least, most] }) => ({
 /** A flow that comes to a possible turnover. */
 const flowLimit = computed<Limit>(() => ({
   quantity: 'flow',
-  min: (LIMITS.turnover.min * netVolumeM3) / HOUR_S,
-  max: (LIMITS.turnover.max * netVolumeM3) / HOUR_S,
+  min: editing.flowOfTurnover(LIMITS.turnover.min, netVolumeM3),
+  max: editing.flowOfTurnover(LIMITS.turnover.max, netVolumeM3),
 }))
 const chosen = computed(
   () =>
@@ -46,7 +45,7 @@ function take(value: string) {
   emit('next')
 }
 watch([from, to], () => {
-  const middle = (from.value + to.value) / 2
+  const middle = starting.turnoverOfRange(from.value, to.value)
   if (!Number.isNaN(middle)) give(middle)
 })
 const byFlow = (wantedFlowM3PerS: number) =>

@@ -4,12 +4,14 @@ import { type PumpPart, starting } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import BoxNumbers from '../parts/BoxNumbers.vue'
 import type { BoxNumbers as Numbers } from '../parts/box-numbers.ts'
+import { useUnits } from '../shell/units.ts'
 
 /** The pump: the numbers on its box, one that is known, or the best there is for the flow. */
 const { answers, shelf } = defineProps<{
   answers: starting.StartAnswers
   shelf: readonly PumpPart[]
 }>()
+const units = useUnits()
 const emit = defineEmits<{ answer: [change: Partial<starting.StartAnswers>] }>()
 const WAYS = [
   { value: 'box', label: 'The numbers on its box' },
@@ -68,7 +70,9 @@ function turn(to: (typeof WAYS)[number]['value']) {
     <template v-if="way === 'box'">
       <BoxNumbers :numbers="numbers" @given="fill" />
       <p class="caption">
-        <template v-if="guessed">Its power is guessed: {{ guessed }} W. </template>
+        <template v-if="guessed"
+          >Its power is guessed: {{ units.text('power', guessed) }}.
+        </template>
         Between the two numbers its curve is a guess, so what it gives here has a wide band.
       </p>
     </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIMITS } from '@yew-basin/contract/limits'
+import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
 import { editing, starting } from '@yew-basin/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { onBeforeRouteLeave, RouterLink, useRouter } from 'vue-router'
@@ -42,7 +42,11 @@ const SCHOOLS = editing.DRAIN_SCHOOLS.map(({ school, name, trade }) => ({
   label: name,
   about: trade,
 }))
-const COUNTS = ['2', '3', '4'].map((value) => ({ value, label: value }))
+/** Two, and as many as a sump may have. */
+const HOW_MANY = Array.from({ length: COUNTS.tanks - 1 }, (_, i) => String(i + 2)).map((value) => ({
+  value,
+  label: value,
+}))
 
 function begin(kind: starting.StartKind) {
   start.choose(kind)
@@ -55,11 +59,6 @@ function setCount(count: string) {
     (_, i) => now[i] ?? { name: `Tank ${i + 1}`, sizes: null, sizesGiven: false },
   )
   start.answer({ tanks })
-}
-const behindM = computed(() => answers.value.sump?.widthM ?? NaN)
-function setBehind(widthM: number) {
-  const { lengthM, heightM } = starting.tankSizes(answers.value, 0)
-  start.answer({ sump: { lengthM, widthM, heightM } })
 }
 const laidM = computed(() => store.solvedLine?.pipeLengthM ?? 0)
 const tooShort = computed(() => {
@@ -114,7 +113,7 @@ const open = () => router.push(`/basins/${id}/return`)
             v-if="answers.kind === 'several' && page.tank === 0"
             class="w-1/2"
             label="How many tanks"
-            :options="COUNTS"
+            :options="HOW_MANY"
             :model-value="String(answers.tanks.length)"
             @update:model-value="setCount"
           />
@@ -140,8 +139,8 @@ const open = () => router.push(`/basins/${id}/return`)
           class="w-1/2"
           label="Front to back, inside"
           :limit="LIMITS.sumpLength"
-          :model-value="behindM"
-          @update:model-value="setBehind"
+          :model-value="answers.behindM ?? NaN"
+          @update:model-value="start.answer({ behindM: $event })"
         />
         <QuantityField
           v-else-if="page.id === 'lift'"

@@ -11,8 +11,6 @@ import { questionsFor } from './start-pages.ts'
 
 /** A field that is being typed in is not laid out at every key, ms. */
 const PAUSE_MS = 200
-/** Fixes that are tried at most, for how far it is. */
-const MOST_FIXES = 12
 
 /** The questions, the answers so far, and the loop that is laid for them. */
 export function useStart(store: ReturnType<typeof useDesign>) {
@@ -56,11 +54,7 @@ export function useStart(store: ReturnType<typeof useDesign>) {
     endsAtOnce: true,
     ask: (subject, { pool, report }) =>
       pool.one((calls) =>
-        calls.startDesign(
-          plain(subject.answers),
-          plain(subject.shelf),
-          callback((done: number) => report(done, MOST_FIXES)),
-        ),
+        calls.startDesign(plain(subject.answers), plain(subject.shelf), callback(report)),
       ),
   })
   async function lay(): Promise<void> {

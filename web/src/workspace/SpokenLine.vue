@@ -15,8 +15,8 @@ const PAUSE_MS = 900
 watchDebounced(
   () => [store.design, store.preview] as const,
   ([, preview], [before]) => {
-    if (!before || !store.steady) return
-    line.value = `${preview ? 'As it would be: ' : ''}${say(toBeHeard(store.steady), units.family)}.`
+    if (!before || !store.solved) return
+    line.value = `${preview ? 'As it would be: ' : ''}${say(toBeHeard(store.solved), units.family)}.`
   },
   { debounce: PAUSE_MS },
 )

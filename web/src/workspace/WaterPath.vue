@@ -6,6 +6,7 @@ import StateMark from '../shell/StateMark.vue'
 import { SIZE_SAYS } from '../treatment/treatment-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from './design-store.ts'
+import { STATION_NAMES } from './stations.ts'
 
 const { station } = defineProps<{ station: string }>()
 const store = useDesign()
@@ -76,33 +77,38 @@ const stations = computed(() => {
   return [
     {
       id: 'tank',
-      name: tanks.length > 1 ? 'Tanks and targets' : 'Tank and target',
+      name: tanks.length > 1 ? 'Tanks and targets' : STATION_NAMES.tank,
       figure: `${units.text('volume', totals.netVolumeM3)} net, wants ${units.text('flow', totals.wantedFlowM3PerS)}`,
       standing: standings.tank,
     },
     {
       id: 'overflow',
-      name: 'Overflow',
+      name: STATION_NAMES.overflow,
       figure: overflowFigure(solved),
       standing: standings.overflow,
     },
-    { id: 'drains', name: 'Drains', figure: drainsFigure(solved), standing: standings.drains },
-    { id: 'sump', name: 'Sump', figure: sumpFigure(solved), standing: standings.sump },
+    {
+      id: 'drains',
+      name: STATION_NAMES.drains,
+      figure: drainsFigure(solved),
+      standing: standings.drains,
+    },
+    { id: 'sump', name: STATION_NAMES.sump, figure: sumpFigure(solved), standing: standings.sump },
     {
       id: 'return',
-      name: 'Return',
+      name: STATION_NAMES.return,
       figure: returnFigure(solved),
       standing: standings.return,
     },
     {
       id: 'skimmer',
-      name: 'Skimmer and devices',
+      name: STATION_NAMES.skimmer,
       figure: skimmerFigure(solved),
       standing: standings.skimmer,
     },
     {
       id: 'sterilizer',
-      name: 'Sterilizer',
+      name: STATION_NAMES.sterilizer,
       figure: sterilizerFigure(solved),
       standing: standings.sterilizer,
     },
