@@ -15,6 +15,7 @@ beforeAll(aPage)
 afterAll(endWorkers)
 afterEach(() => wrapper.unmount())
 beforeEach(async () => {
+  sessionStorage.clear()
   store = await anOpenBasin(assuming.allAssumed(aFullDesign()))
   ;({ wrapper } = await shownAt('/basins/b/start', StartView, { id: 'b' }))
   await until(() => store.loadState === 'ready', 'the basin is open')

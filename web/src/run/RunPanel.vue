@@ -49,7 +49,6 @@ const carried = computed(() => editing.hangingOn(store.shown!, store.line!.id).s
 
 <template>
   <fieldset v-if="store.shown" :disabled="!!store.preview" class="min-w-0 space-y-4">
-    <LineEndPanel />
     <RunEditor
       :run="run"
       :path="path"
@@ -67,5 +66,6 @@ const carried = computed(() => editing.hangingOn(store.shown!, store.line!.id).s
         ></template
       >
     </RunEditor>
+    <LineEndPanel />
   </fieldset>
 </template>

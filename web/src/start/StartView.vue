@@ -29,7 +29,7 @@ const store = useBasin(() => id, 'New basin')
 useUndoKeys()
 const router = useRouter()
 const units = useUnits()
-const start = useStart(store)
+const start = useStart(store, id)
 const { answers, pages, page, at, isLaying, fault } = start
 
 const KINDS = starting.START_KINDS.map(({ kind, name, about }) => ({

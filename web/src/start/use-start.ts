@@ -1,5 +1,5 @@
 import { type BasinDesign, type PumpPart, starting } from '@yew-basin/core'
-import { until, watchDebounced } from '@vueuse/core'
+import { until, useSessionStorage, watchDebounced } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useLongWork } from '../calc/long-work.ts'
 import { callback, spawnCore } from '../calc/spawn.ts'
@@ -13,12 +13,17 @@ import { questionsFor } from './start-pages.ts'
 const PAUSE_MS = 200
 
 /** The questions, the answers so far, and the loop that is laid for them. */
-export function useStart(store: ReturnType<typeof useDesign>) {
+export function useStart(store: ReturnType<typeof useDesign>, basinId: string) {
   const units = useUnits()
   const parts = useParts()
   onMounted(() => void parts.want())
-  const answers = shallowRef<starting.StartAnswers>(starting.noAnswers('over-sump', units.family))
-  const at = ref(0)
+  // A reload asks on where it was.
+  const answers = useSessionStorage<starting.StartAnswers>(
+    `yew.start.${basinId}`,
+    starting.noAnswers('over-sump', units.family),
+    { shallow: true },
+  )
+  const at = useSessionStorage(`yew.start.${basinId}.at`, 0)
   /** Nothing is laid before the first answer: the design that is there stays as it is. */
   const isBegun = ref(false)
   const pages = computed(() => questionsFor(answers.value))
