@@ -4,7 +4,7 @@ const RUNGS = `
   fluid heat tank pipe fitting pump weir skimmer uv device scene
   run network drain sump rest
   design layout loop figures judge drill editing fit build-sheet
-  finding key-figures assumed fix working basin
+  finding key-figures idea assumed fix working basin
   currents sizing start compare`
   .trim()
   .split(/\s+/)

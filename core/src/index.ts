@@ -170,7 +170,7 @@ export {
 // editing
 export { surviving } from './drill/index.ts'
 export * as editing from './editing/index.ts'
-export { cutList, type CutPanel } from './build-sheet/index.ts'
+export * as building from './build-sheet/index.ts'
 export { type Finding, meetsWanted, type Station, type Severity } from './finding/index.ts'
 export {
   type KeyFigure,
@@ -181,6 +181,7 @@ export {
   STATE_OF,
   worstDrillFigure,
 } from './key-figures/index.ts'
+export * as explaining from './idea/index.ts'
 export * as assuming from './assumed/index.ts'
 export type { Fix, OfferedFixes } from './fix/index.ts'
 export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
 import { Keeper } from '../keeper.ts'
 
@@ -98,4 +98,59 @@ test('a keystroke shows new numbers within a frame of the solve', async ({ page 
   )
   // Ten times what it takes here.
   expect(median).toBeLessThan(300)
+})
+
+/** A link is pressed: milliseconds until the frame in which a heading says so. */
+function pressed(page: Page, link: string, heading: string): Promise<number> {
+  return page.evaluate(
+    async ([name, wanted]) => {
+      const links = [...document.querySelectorAll<HTMLElement>('header a, nav a')]
+      const begun = performance.now()
+      links.find((each) => each.textContent.trim().startsWith(name!))!.click()
+      const says = () =>
+        [...document.querySelectorAll('h2')].some((each) =>
+          each.textContent.trim().startsWith(wanted!),
+        )
+      while (!says()) {
+        if (performance.now() - begun > 10_000) throw new Error(`${wanted} never came`)
+        await new Promise((frame) => requestAnimationFrame(frame))
+      }
+      await new Promise((frame) => requestAnimationFrame(frame))
+      return performance.now() - begun
+    },
+    [link, heading],
+  )
+}
+
+test('another view comes at once, and its time is printed', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  const times: string[] = []
+  const longest: number[] = []
+  for (const [link, heading] of [
+    ['Drains', 'Drains'],
+    ['Sump', 'Sump'],
+    ['Room', 'Room'],
+    ['Pumps', 'Pumps'],
+    ['Choose for me', 'Choose for me'],
+    ['Currents', 'Currents'],
+    ['Water’s way', 'Sump'],
+    ['Tank and target', 'Tank and target'],
+  ] as const) {
+    const ms = await pressed(page, link, heading)
+    times.push(`${link} ${ms.toFixed(0)}`)
+    longest.push(ms)
+  }
+  console.log(`  change of view, ms (budget 200): ${times.join(', ')}`)
+  const drillsMs = await pressed(page, 'Prove', 'Drills')
+  const begun = Date.now()
+  await expect(page.getByTestId('drill-section')).toBeVisible()
+  const firstMs = drillsMs + Date.now() - begun
+  await expect(page.getByRole('button', { name: 'Simulate again' })).toBeVisible()
+  console.log(
+    `  first Drills after ${firstMs.toFixed(0)} ms (budget 1500), all of them after ${(drillsMs + Date.now() - begun).toFixed(0)} ms`,
+  )
+  // Ten times the budget: a shared machine may be slow.
+  expect(Math.max(...longest)).toBeLessThan(2000)
+  expect(firstMs).toBeLessThan(15_000)
 })

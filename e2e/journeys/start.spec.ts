@@ -199,3 +199,45 @@ test('questions can be skipped, gone back to and left; a refused answer stays in
   await page.getByRole('link', { name: 'Skip the rest' }).click()
   await expect(new Keeper(page).margin('flow')).toBeVisible()
 })
+
+test('the tour leads round in a minute, and the basin can be worked on meanwhile', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.comes()
+  await page.getByRole('link', { name: /tour of one minute/ }).click()
+  const tour = page.getByRole('region', { name: 'Tour' })
+  await expect(tour).toContainText('1 of 7')
+  for (let n = 2; n <= 4; n++) {
+    await tour.getByRole('button', { name: 'Next' }).click()
+    await expect(tour).toContainText(`${n} of 7`)
+  }
+  await expect(page.getByRole('heading', { name: 'Drains', exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Why is this so? Drains' }).click()
+  await expect(page.getByTestId('ideas')).toContainText('A pipe full of water pulls')
+  await keeper.station(/Tank/)
+  await keeper.field('Length').fill('1300')
+  await keeper.saved()
+  await tour.getByRole('button', { name: 'Leave the tour' }).click()
+  await expect(tour).toBeHidden()
+})
+
+test('a taller stand takes the riser along, and offers to leave it', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern', 'tank')
+  const flow = await keeper.reads('flow')
+  await keeper.field('Tank’s floor over the room’s').fill('1100')
+  await expect(page.getByTestId('went-along')).toContainText('Main line')
+  await expect.poll(() => keeper.reads('flow')).toBeLessThan(flow)
+  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await expect(page.getByTestId('went-along')).toBeHidden()
+  await keeper.station(/Return/)
+  // Its mouth is where it was, and the tank is higher now.
+  await expect(
+    page
+      .locator(
+        '[data-finding=mouth-outside-tank], [data-finding=mouth-under-water], [data-finding=pipe-through-panel]',
+      )
+      .first(),
+  ).toBeVisible()
+})

@@ -3,7 +3,9 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router.ts'
 import { focusHeadings } from './shell/focus.ts'
+import { preloadViews } from './shell/preload.ts'
 import './style.css'
 
 focusHeadings(router)
+preloadViews(router)
 createApp(App).use(createPinia()).use(router).mount('#app')

@@ -1,6 +1,7 @@
 import { steadyStatesSearched } from '@yew-basin/core/lab'
-import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { disposePinia, getActivePinia } from 'pinia'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, RouterView } from 'vue-router'
 import CurrentsView from '../src/currents/CurrentsView.vue'
@@ -64,6 +65,8 @@ describe('a change of the design is solved once on the page’s thread', () => {
   beforeEach(() => {
     document.body.innerHTML = ''
   })
+  // What a store still waits to do is not done in the next test.
+  afterEach(() => disposePinia(getActivePinia()!))
 
   test.each(VIEWS)('at %s, with all that opens open', async (name, view, at) => {
     const store = await anOpenBasin()

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { BULKHEADS, boreOf, cutList, type PipeSeries } from '@yew-basin/core'
+import { BULKHEADS, boreOf, building, type PipeSeries } from '@yew-basin/core'
 import { nextTick } from 'vue'
 import DrainsBench from '../src/drains/DrainsBench.vue'
 import SchoolPicker from '../src/drains/SchoolPicker.vue'
@@ -50,7 +50,7 @@ test('walls to cut are in inches as a tape has them, the decimal beside', async 
   const store = await anOpenBasin()
   const units = useUnits()
   await shown(CutList)
-  const panels = cutList(store.shown!.sump)
+  const panels = building.cutList(store.shown!.sump)
   expect(panels.length).toBeGreaterThan(0)
   units.family = 'us'
   await nextTick()

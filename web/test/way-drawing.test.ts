@@ -1,6 +1,6 @@
 import { aWayDown } from './a-way-down.ts'
 import { describe, expect, test } from '@jest/globals'
-import { asItRuns, chamberSpans, cutList, solveBasin, editing } from '@yew-basin/core'
+import { asItRuns, chamberSpans, building, solveBasin, editing } from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
@@ -99,7 +99,7 @@ describe('what is written on the section', () => {
 })
 
 describe('the walls to cut', () => {
-  const panels = cutList(design.sump)
+  const panels = building.cutList(design.sump)
   test('lie side by side without touching', () => {
     const laid = layPanels(panels)
     for (let i = 1; i < laid.length; i++) {

@@ -1,5 +1,5 @@
 export type { KeyFigure, KeyFigureName } from './key-figure.ts'
 export { toBeHeard } from './to-be-heard.ts'
-export { keyFigures } from './key-figures.ts'
+export { type Found, keyFigures } from './key-figures.ts'
 export { shelfFigures, type ShelfFigures } from './shelf-figures.ts'
 export { STATE_OF, worstDrillFigure } from './worst-drill.ts'

@@ -5,7 +5,7 @@ import {
   BULKHEADS,
   chamberSpans,
   editing,
-  cutList,
+  building,
   solveBasin,
 } from '../../src/index.ts'
 import {
@@ -112,7 +112,7 @@ describe('changes of a sump', () => {
 })
 
 describe('the cut list', () => {
-  const panels = cutList(sump)
+  const panels = building.cutList(sump)
   test('each wall is inside width less two gaps, and stands from its foot to its top', () => {
     for (const panel of panels) {
       expect(panel.widthM).toBeCloseTo(A_SUMP.widthM - 2 * sump.gapM, 12)
@@ -130,7 +130,7 @@ describe('the cut list', () => {
     expect(others.every(({ gapM }) => gapM >= 0.1)).toBe(true)
   })
   test('a sump without sizes has none', () => {
-    expect(cutList({ ...sump, box: null, walls: [] })).toEqual([])
+    expect(building.cutList({ ...sump, box: null, walls: [] })).toEqual([])
   })
 })
 

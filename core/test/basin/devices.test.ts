@@ -1,4 +1,4 @@
-import { keepDevices } from '../../src/editing/keep-devices.ts'
+import { keepDevices } from '../../src/editing/follow/keep-devices.ts'
 import { verdictOf } from '../../src/drill/verdict.ts'
 import {
   AT,
@@ -92,8 +92,13 @@ describe('a device stays with its chamber', () => {
   test('is left alone by every other change', () => {
     const edited = set(design, ['tanks', 0, 'lengthM'], 1)
     expect(keepDevices(design, edited)).toEqual([])
-    const wall = set(design, ['sump', 'walls', AT - 1, 'atM'], FROM_M + 0.01)
-    expect(keepDevices(design, wall)).toEqual([])
+    const away = set(design, ['sump', 'walls', AT - 1, 'atM'], FROM_M - 0.05)
+    expect(keepDevices(design, away)).toEqual([])
+  })
+  test('is pushed by a wall that would run into it, and keeps its room to that wall', () => {
+    const { thicknessM, atM } = design.sump.walls[AT - 1]!
+    const moved = after([setTo(['sump', 'walls', AT - 1, 'atM'], atM + 0.03)])
+    expect(moved.xM).toBeCloseTo(atM + 0.03 + thicknessM + 0.02, 9)
   })
 })
 

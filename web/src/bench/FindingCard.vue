@@ -5,6 +5,7 @@ import { useId } from 'vue'
 import type { Progress } from '../calc/long-work.ts'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
+import WhyNote from '../why/WhyNote.vue'
 import SideEffects from './SideEffects.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -54,6 +55,12 @@ const TONES: Record<Severity, string> = {
         {{ say(finding.reason, units.family) }}
         <template v-if="offered?.otherwise">{{ say(offered.otherwise, units.family) }}</template>
       </p>
+      <WhyNote
+        v-if="finding.severity === 'stop'"
+        :station="finding.station"
+        :finding="finding"
+        :about="say(finding.title, units.family)"
+      />
       <p v-if="trying" class="caption">
         Changes are being tried…<template v-if="trying.of > 1">
           {{ trying.done }} of {{ trying.of }}</template

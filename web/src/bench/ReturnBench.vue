@@ -8,6 +8,7 @@ import RunPanel from '../run/RunPanel.vue'
 import { useDesign } from '../workspace/design-store.ts'
 import AssumedNote from './AssumedNote.vue'
 import DutyFigures from './DutyFigures.vue'
+import BenchHead from './BenchHead.vue'
 import FindingList from './FindingList.vue'
 
 const DutyChart = defineAsyncComponent(() => import('../pumps/DutyChart.vue'))
@@ -25,8 +26,7 @@ const inWords = computed(() => {
 
 <template>
   <div v-if="store.shown && store.solved" class="px-5 py-4">
-    <h2 class="text-2xl font-semibold">Return</h2>
-    <p class="text-ink-soft">{{ inWords }}</p>
+    <BenchHead station="return">{{ inWords }}</BenchHead>
     <FindingList station="return" :folded="tab > 0" class="mt-3" />
     <AssumedNote station="return" class="mt-3" />
     <LineList class="mt-4" />

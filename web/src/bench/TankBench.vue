@@ -1,21 +1,30 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { type DisplayTank, type Displacement, editing } from '@yew-basin/core'
-import { computed } from 'vue'
+import { type DisplayTank, type Displacement, editing, type starting } from '@yew-basin/core'
+import { computed, ref } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import FigureRow from './FigureRow.vue'
 import AssumedNote from './AssumedNote.vue'
+import BenchHead from './BenchHead.vue'
 import FindingList from './FindingList.vue'
 import QuantityField from './QuantityField.vue'
 import QuantityRows from './QuantityRows.vue'
 import { rowsOf, type QuantityOf } from './quantity-row.ts'
 import SalinityField from './SalinityField.vue'
+import TankSizes from '../start/TankSizes.vue'
 import TankPicker from './TankPicker.vue'
 import TextField from './TextField.vue'
 
 const store = useDesign()
 const setTank = (name: QuantityOf<DisplayTank>, to: number) =>
   store.set(['tanks', store.tankIndex, name], to)
+const knowsOtherwise = ref(false)
+/** Sizes that are worked out from a volume are assumed. */
+function resize(sizes: starting.InsideSizes, given: boolean) {
+  const edits = editing.resizedTank(store.tankIndex, sizes)
+  if (given) store.edit(edits)
+  else store.lay(edits)
+}
 /** The rim stays over the overflow's crest. */
 const rimLimit = computed(() => ({
   ...LIMITS.waterLevel,
@@ -57,12 +66,9 @@ const flowLimit = computed<Limit>(() => ({
     v-if="store.shown && store.solved && store.tank && store.solvedTank"
     class="space-y-5 px-5 py-4"
   >
-    <div>
-      <h2 class="text-2xl font-semibold">Tank and target</h2>
-      <p class="text-ink-soft">
-        Inside sizes, what stands in the water, and what you want of the loop.
-      </p>
-    </div>
+    <BenchHead station="tank">
+      Inside sizes, what stands in the water, and what you want of the loop.
+    </BenchHead>
     <TankPicker />
     <FindingList station="tank" />
     <AssumedNote station="tank" />
@@ -117,6 +123,23 @@ const flowLimit = computed<Limit>(() => ({
             @change="setTank"
           />
         </div>
+        <details
+          :key="store.tank.id"
+          class="mt-2"
+          @toggle="knowsOtherwise = ($event.target as HTMLDetailsElement).open"
+        >
+          <summary class="caption underline">
+            Outside sizes, a common size, or only its volume
+          </summary>
+          <TankSizes
+            v-if="knowsOtherwise"
+            class="mt-2 border-l-2 border-rule pl-3"
+            :of="null"
+            :given="false"
+            outside
+            @sizes="resize"
+          />
+        </details>
       </section>
 
       <section aria-labelledby="its-place">

@@ -116,13 +116,12 @@ export const useCurrents = defineStore('currents', () => {
     look.cutAt(domain.value)
     if (designId && tankId) load(designId, tankId)
   })
-  watchDebounced(
-    wish,
-    () => {
-      if (work.at.value === null) void work.findEstimate()
-    },
-    { debounce: ESTIMATE_PAUSE_MS },
-  )
+  const estimateAnew = () => {
+    if (work.at.value === null) void work.findEstimate()
+  }
+  watchDebounced(domain, estimateAnew, { debounce: ESTIMATE_PAUSE_MS })
+  // Another fineness is chosen once, not typed: its estimate comes at once.
+  watch(fineness, estimateAnew)
 
   /** The tank whose field is here, or is being worked at: that continues while another view is shown. */
   let loadedFor = ''

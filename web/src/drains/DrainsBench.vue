@@ -6,6 +6,7 @@ import { type DrainRole, setTo, insertAt, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import AssumedNote from '../bench/AssumedNote.vue'
+import BenchHead from '../bench/BenchHead.vue'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import { rigidSeries } from '../run/usual-sizes.ts'
@@ -77,12 +78,9 @@ function remove(id: string) {
 
 <template>
   <div v-if="store.shown && store.solved && store.tank" class="space-y-5 px-5 py-4">
-    <div>
-      <h2 class="text-2xl font-semibold">Drains</h2>
-      <p class="text-ink-soft">
-        From the box down to the sump, and what happens when one is blocked.
-      </p>
-    </div>
+    <BenchHead station="drains">
+      From the box down to the sump, and what happens when one is blocked.
+    </BenchHead>
     <TankSwitch />
     <p v-if="!overflow">
       This tank has no overflow yet.

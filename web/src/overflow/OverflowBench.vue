@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
 import AssumedNote from '../bench/AssumedNote.vue'
+import BenchHead from '../bench/BenchHead.vue'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import { useUnits } from '../shell/units.ts'
@@ -39,10 +40,9 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
 
 <template>
   <div v-if="store.shown && store.solved && store.tank" class="space-y-5 px-5 py-4">
-    <div>
-      <h2 class="text-2xl font-semibold">Overflow</h2>
-      <p class="text-ink-soft">How water leaves the tank, and how high it stands while it does.</p>
-    </div>
+    <BenchHead station="overflow"
+      >How water leaves the tank, and how high it stands while it does.</BenchHead
+    >
     <TankSwitch />
     <NewOverflow v-if="!overflow" />
     <template v-else-if="solved">

@@ -10,10 +10,12 @@ import BasinRow from './BasinRow.vue'
 import ImportDialog from './ImportDialog.vue'
 import NameDialog from './NameDialog.vue'
 import OnlyHere from '../safekeeping/OnlyHere.vue'
+import { useTour } from '../tour/tour-store.ts'
 import { useShelf } from './shelf-store.ts'
 
 const shelf = useShelf()
 const router = useRouter()
+const tour = useTour()
 const importing = ref(false)
 const naming = ref<'new' | ShelfEntry | null>(null)
 
@@ -60,6 +62,13 @@ async function named(name: string) {
           <h1 class="text-3xl font-semibold">Your shelf</h1>
           <p class="mt-1 max-w-xl text-ink-soft">
             Open a basin to follow its water from the tank to the sump and back.
+            <RouterLink
+              v-if="shelf.entries[0]"
+              :to="`/basins/${shelf.entries[0].id}`"
+              class="text-needle underline"
+              @click="tour.begin()"
+              >New here? A tour of one minute</RouterLink
+            >
           </p>
         </div>
         <button class="button" @click="importing = true"><Upload :size="16" /> Import</button>

@@ -6,9 +6,15 @@ import QuantityField from '../bench/QuantityField.vue'
 import TickField from '../bench/TickField.vue'
 
 /** The three sizes of a box of panels, inside or outside; given once all three are. */
-const { of, limits } = defineProps<{
+const {
+  of,
+  limits,
+  outside = false,
+} = defineProps<{
   of: starting.InsideSizes | null
   limits: { readonly lengthM: Limit; readonly widthM: Limit; readonly heightM: Limit }
+  /** Outside ones are asked first. */
+  outside?: boolean
 }>()
 const emit = defineEmits<{ given: [sizes: starting.InsideSizes] }>()
 
@@ -17,7 +23,7 @@ const typed = reactive({
   widthM: of?.widthM ?? NaN,
   heightM: of?.heightM ?? NaN,
 })
-const isOutside = ref(false)
+const isOutside = ref(outside)
 const panelM = ref(0.01)
 
 watch([typed, isOutside, panelM], () => {

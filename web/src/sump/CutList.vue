@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue'
 import { LIMITS } from '@yew-basin/contract/limits'
-import { cutList } from '@yew-basin/core'
+import { building } from '@yew-basin/core'
 import { computed, useTemplateRef } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
@@ -14,7 +14,7 @@ const PANEL = 64
 const store = useDesign()
 const units = useUnits()
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const panels = computed(() => cutList(store.shown!.sump))
+const panels = computed(() => building.cutList(store.shown!.sump))
 const laid = computed(() => layPanels(panels.value))
 const inOrder = computed(() => [...panels.value].sort((a, b) => a.order - b.order))
 const sheet = computed(() => {

@@ -31,16 +31,20 @@ function take({ sump }: editing.TriedLayout) {
   <section aria-labelledby="compare-heading">
     <h3 id="compare-heading" class="heading">Two layouts side by side</h3>
     <p class="caption">In this box, at the flow that the loop has now.</p>
-    <div class="mt-1 grid grid-cols-2 gap-3">
+    <ChoiceField
+      v-for="(_, k) in choices"
+      :key="k"
+      v-model="choices[k]!"
+      :label="k === 0 ? 'This' : 'or this'"
+      :options="OPTIONS"
+    />
+    <div class="mt-2 grid grid-cols-2 gap-3">
       <div v-for="(layout, k) in tried" :key="k">
-        <ChoiceField
-          v-model="choices[k]!"
-          :label="k === 0 ? 'This' : 'or this'"
-          :options="OPTIONS"
-        />
-        <table class="mt-1 w-full text-[0.85rem]">
-          <caption class="sr-only">
-            What each chamber is left with
+        <table class="w-full text-[0.85rem]">
+          <caption class="caption text-left">
+            {{
+              k === 0 ? 'This' : 'Or this'
+            }}
           </caption>
           <tbody>
             <tr

@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
 import AssumedNote from '../bench/AssumedNote.vue'
+import BenchHead from '../bench/BenchHead.vue'
 import FindingList from '../bench/FindingList.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -47,12 +48,9 @@ const wishes = computed(() =>
 
 <template>
   <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
-    <div>
-      <h2 class="text-2xl font-semibold">Sump</h2>
-      <p class="text-ink-soft">
-        Where the water waits, what is done to it there, and what a power cut brings.
-      </p>
-    </div>
+    <BenchHead station="sump">
+      Where the water waits, what is done to it there, and what a power cut brings.
+    </BenchHead>
     <FindingList station="sump" />
     <AssumedNote station="sump" />
     <template v-if="!box">

@@ -1,9 +1,9 @@
-import type { CutPanel } from '@yew-basin/core'
+import type { building } from '@yew-basin/core'
 import Drawing from 'dxf-writer'
 
 /** Panels side by side on a sheet to cut from, mm; y upwards as a saw's table reads it. */
 export interface LaidPanel {
-  readonly panel: CutPanel
+  readonly panel: building.CutPanel
   readonly x: number
   readonly width: number
   readonly height: number
@@ -20,7 +20,7 @@ const APART_MM = 60
 const mm = (m: number) => Math.round(m * 10_000) / 10
 
 /** The panels of a cut list in a row. */
-export function layPanels(panels: readonly CutPanel[]): LaidPanel[] {
+export function layPanels(panels: readonly building.CutPanel[]): LaidPanel[] {
   let x = 0
   return panels.map((panel) => {
     const width = mm(panel.widthM)
@@ -39,7 +39,7 @@ export function layPanels(panels: readonly CutPanel[]): LaidPanel[] {
   })
 }
 
-function notchesOf({ teeth, widthM }: CutPanel, x: number): LaidPanel['notches'] {
+function notchesOf({ teeth, widthM }: building.CutPanel, x: number): LaidPanel['notches'] {
   if (!teeth) return []
   const count = Math.floor(widthM / teeth.pitchM + 1e-9)
   const rest = (widthM - count * teeth.pitchM + (teeth.pitchM - teeth.slotWidthM)) / 2
@@ -62,7 +62,7 @@ export function outlineOf({ x, width, height, notches }: LaidPanel): [number, nu
 }
 
 /** The cut list as a DXF drawing in millimetres: outlines on one layer, words on another. */
-export function cutListDxf(panels: readonly CutPanel[]): string {
+export function cutListDxf(panels: readonly building.CutPanel[]): string {
   const drawing = new Drawing()
   drawing.setUnits('Millimeters')
   drawing.addLayer('cut', Drawing.ACI.WHITE, 'CONTINUOUS')

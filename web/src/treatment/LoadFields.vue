@@ -63,9 +63,10 @@ function add(form: FeedForm) {
       <li
         v-for="(feed, i) in plan.feeds"
         :key="feed.id"
-        class="grid grid-cols-[1fr_4.4rem_4.4rem_5.2rem_2rem] items-end gap-2"
+        class="grid grid-cols-3 items-end gap-x-2 gap-y-1"
       >
         <TextField
+          class="col-span-2"
           :label="`Food ${i + 1}`"
           :most="COUNTS.nameLength"
           :model-value="feed.name"
@@ -90,7 +91,7 @@ function add(form: FeedForm) {
           @update:model-value="ofFeed(i, 'massKg')($event)"
         />
         <button
-          class="icon-button"
+          class="icon-button col-start-3 row-start-1 justify-self-end"
           :aria-label="`Take out ${feed.name}`"
           @click="
             set(

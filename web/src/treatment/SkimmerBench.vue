@@ -3,6 +3,7 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import { setTo, type Solved, type TreatmentPlan } from '@yew-basin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
+import BenchHead from '../bench/BenchHead.vue'
 import FindingList from '../bench/FindingList.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
@@ -55,10 +56,7 @@ function wanted({ wantedM3, fitsFrom, fitsTo }: Solved<'skimmer'>['inForce']): s
 
 <template>
   <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
-    <div>
-      <h2 class="text-2xl font-semibold">Skimmer and devices</h2>
-      <p class="text-ink-soft">What cleans the water, matched to what is put into it.</p>
-    </div>
+    <BenchHead station="skimmer">What cleans the water, matched to what is put into it.</BenchHead>
     <FindingList station="skimmer" />
     <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
       <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import FigureRow from '../bench/FigureRow.vue'
+import BenchHead from '../bench/BenchHead.vue'
 import FindingList from '../bench/FindingList.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -65,10 +66,9 @@ const inWords = computed(() => {
 
 <template>
   <div v-if="store.shown && store.solved" class="space-y-5 px-5 py-4">
-    <div>
-      <h2 class="text-2xl font-semibold">Sterilizer</h2>
-      <p class="text-ink-soft">What the light does to water that passes it, and to the tank.</p>
-    </div>
+    <BenchHead station="sterilizer"
+      >What the light does to water that passes it, and to the tank.</BenchHead
+    >
     <FindingList station="sterilizer" />
     <fieldset :disabled="!!store.preview" class="min-w-0 space-y-5">
       <DevicePicker :devices="own" :chosen="chosen" :kinds="KINDS" @add="add" />

@@ -78,7 +78,7 @@ function beside({ value, beside: by }: KeyFigure): string {
           }}<span v-if="cell.state !== 'fine'" class="sr-only">, {{ cell.state }}</span>
           <AssumedMark v-if="store.restsOnAssumed(cell.id)" />
         </span>
-        <span class="whitespace-nowrap" :class="TONES[cell.state]">
+        <span class="lg:whitespace-nowrap" :class="TONES[cell.state]">
           <span class="text-lg font-semibold leading-tight lg:text-xl">{{
             units.shown(cell.value).number
           }}</span>

@@ -14,7 +14,7 @@ const places = useLastPlaces()
       v-for="phase in PHASES"
       :key="phase.id"
       :to="places.toPhase(basinId, phase)"
-      class="rounded-md px-3 py-0.5 text-center font-semibold text-ink-soft hover:bg-sunk max-sm:grow max-sm:leading-11"
+      class="rounded-md px-3 py-0.5 text-center font-semibold text-ink-soft hover:bg-sunk max-md:grow max-md:leading-11"
       :class="{ 'bg-needle-wash text-needle!': phase === now }"
       :aria-current="phase === now ? 'true' : undefined"
     >

@@ -12,11 +12,13 @@ const line = ref('')
 /** Who types on is not spoken into. */
 const PAUSE_MS = 900
 
+const along = () => (store.wentAlong ? ` Went along: ${store.wentAlong.names.join(', ')}.` : '')
+
 watchDebounced(
   () => [store.design, store.preview] as const,
   ([, preview], [before]) => {
     if (!before || !store.solved) return
-    line.value = `${preview ? 'As it would be: ' : ''}${say(toBeHeard(store.solved), units.family)}.`
+    line.value = `${preview ? 'As it would be: ' : ''}${say(toBeHeard(store.solved), units.family)}.${along()}`
   },
   { debounce: PAUSE_MS },
 )

@@ -36,12 +36,12 @@ const views = computed(() => [
 </script>
 
 <template>
-  <header class="border-b border-rule px-4 pt-1.5 max-sm:px-3">
-    <div class="flex items-center gap-x-4 max-sm:gap-x-2">
+  <header class="border-b border-rule px-4 pt-1.5 max-md:px-3">
+    <div class="flex flex-wrap items-center gap-x-4 max-md:gap-x-2">
       <BrandLink :short="isPhone" />
-      <div class="flex min-w-0 items-baseline gap-2">
+      <div class="flex min-w-0 items-baseline gap-2 max-[22rem]:basis-full">
         <h1 class="truncate font-semibold">{{ store.basin?.name }}</h1>
-        <span class="caption truncate max-sm:hidden">{{ store.basin?.current.name }}</span>
+        <span class="caption truncate max-md:hidden">{{ store.basin?.current.name }}</span>
       </div>
       <PhaseLinks v-if="!isPhone" :basin-id="basinId" :now="phase" />
       <span class="grow" />
@@ -75,7 +75,7 @@ const views = computed(() => [
           v-for="view in views"
           :key="view.label"
           :to="view.to"
-          class="whitespace-nowrap rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-sm:py-1.5"
+          class="whitespace-nowrap rounded-md px-2 py-0.5 text-[0.95rem] text-ink-soft hover:bg-sunk max-md:py-1.5"
           :class="{
             'bg-needle-wash font-semibold text-needle!': view.isHere,
             'ml-2 rounded-l-none border-l border-rule pl-3': view.isApart,

@@ -5,6 +5,9 @@ import { useRouter } from 'vue-router'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SheetPane from '../section/SheetPane.vue'
+import AlongBar from './AlongBar.vue'
+import TourBar from '../tour/TourBar.vue'
+import { useTour } from '../tour/tour-store.ts'
 import ConflictDialog from './ConflictDialog.vue'
 import NotOpen from './NotOpen.vue'
 import MarginStrip from './MarginStrip.vue'
@@ -19,6 +22,7 @@ import WorkspaceHeader from './WorkspaceHeader.vue'
 const { id, station } = defineProps<{ id: string; station: string }>()
 const store = useBasin(() => id)
 const router = useRouter()
+const tour = useTour()
 
 const BENCHES = {
   tank: TankBench,
@@ -51,17 +55,25 @@ useEventListener(window, 'keydown', (event) => {
 </script>
 
 <template>
-  <div v-if="store.loadState === 'ready' && store.solved" class="workspace">
+  <div
+    v-if="store.loadState === 'ready' && store.solved"
+    class="workspace"
+    :data-tour="tour.step?.place"
+  >
     <WorkspaceHeader class="area-head" />
     <WaterPath class="area-path" :station="station" />
     <main class="area-section relative bg-sheet" :class="{ 'preview-frame': store.preview }">
       <PreviewBar />
+      <AlongBar />
       <SheetPane />
     </main>
     <aside class="area-bench" aria-label="Bench">
       <component :is="bench" :key="station" />
     </aside>
-    <MarginStrip class="area-strip" />
+    <div class="area-strip">
+      <TourBar :basin-id="id" />
+      <MarginStrip />
+    </div>
     <ConflictDialog />
   </div>
   <NotOpen v-else :id="id" />
@@ -99,6 +111,15 @@ useEventListener(window, 'keydown', (event) => {
   position: sticky;
   bottom: 0;
   z-index: 15;
+}
+/* What the tour speaks of; nothing is covered by it. */
+.workspace[data-tour='head'] > .area-head,
+.workspace[data-tour='path'] > .area-path,
+.workspace[data-tour='section'] > .area-section,
+.workspace[data-tour='bench'] > .area-bench,
+.workspace[data-tour='strip'] > .area-strip > :last-child {
+  outline: 3px solid var(--water-deep);
+  outline-offset: -3px;
 }
 .preview-frame {
   outline: 2px dashed var(--needle);

@@ -9,33 +9,81 @@ import {
   type Fix,
   setTo,
 } from '@yew-basin/core'
-import type { ComputedRef, ShallowRef } from 'vue'
+import { computed, type ComputedRef, shallowRef, type ShallowRef } from 'vue'
 
 /** What the edits of the opened design are made on. */
 interface Edited {
   readonly design: ComputedRef<BasinDesign | null>
   readonly edit: (edits: readonly Edit[]) => void
+  readonly put: (next: BasinDesign) => void
+}
+
+/** A change of the keeper's that lines went along with. */
+interface WentAlong {
+  /** The design before it, however many strokes it took to type. */
+  readonly before: BasinDesign
+  readonly edits: readonly Edit[]
+  /** The design after it: another is another change. */
+  readonly after: BasinDesign
+  /** What the lines are called. */
+  readonly names: readonly string[]
+}
+
+const pathsOf = (edits: readonly Edit[]) => edits.map(({ path }) => path.join('.')).join()
+
+function namesOf({ returnSide: { lines } }: BasinDesign, edits: readonly Edit[]): string[] {
+  const indices = new Set(edits.map(({ path }) => Number(path[2])))
+  return [...indices].map((i) => lines[i]!.name)
 }
 
 /** Changes of the opened design, each with what follows of it and with what it makes given or assumed. */
 export function useEdits(history: Edited, preview: ShallowRef<Fix | null>) {
-  /** What the keeper changes: it is given from then on. */
-  function edit(edits: readonly Edit[]): void {
-    preview.value = null
-    const now = history.design.value
-    if (now) history.edit(assuming.withMarks(now, editing.withFollowing(now, edits), 'given'))
-  }
-  /** What a builder lays: its figures are assumed, but for those the keeper gave it. */
-  function lay(edits: readonly Edit[], given: readonly string[] = []): void {
+  const lastAlong = shallowRef<WentAlong | null>(null)
+  /** Lines that went along with the last change; null: none, or something else was changed since. */
+  const wentAlong = computed(() =>
+    lastAlong.value?.after === history.design.value ? lastAlong.value : null,
+  )
+
+  /** Edits with their marks, and what follows of them: that stays given or assumed as it was. */
+  function make(
+    edits: readonly Edit[],
+    by: assuming.EditedBy,
+    given: readonly string[] = [],
+  ): void {
     preview.value = null
     const now = history.design.value
     if (!now) return
-    const marked = assuming.withMarks(now, editing.withFollowing(now, edits), 'laid')
-    history.edit([...marked, ...assuming.confirmed(applyEdits(now, marked), given)])
+    const before = wentAlong.value
+    const { belongs, leads } = editing.goesAlong(now, edits)
+    const all = [...assuming.withMarks(now, edits, by), ...belongs, ...leads]
+    const marked = given.length > 0 ? assuming.confirmed(applyEdits(now, all), given) : []
+    history.edit([...all, ...editing.tuned(now, all), ...marked])
+    if (leads.length === 0) return
+    const isSame = before !== null && pathsOf(before.edits) === pathsOf(edits)
+    lastAlong.value = {
+      before: isSame ? before.before : now,
+      edits,
+      after: history.design.value,
+      names: namesOf(now, leads),
+    }
+  }
+  /** What the keeper changes: it is given from then on. */
+  const edit = (edits: readonly Edit[]) => make(edits, 'given')
+  /** What a builder lays: its figures are assumed, but for those the keeper gave it. */
+  const lay = (edits: readonly Edit[], given: readonly string[] = []) => make(edits, 'laid', given)
+
+  /** The lines that went along with the last change stay as they were. */
+  function leaveLines(): void {
+    const along = wentAlong.value
+    if (!along) return
+    const { before, edits } = along
+    const { belongs } = editing.goesAlong(before, edits)
+    const all = [...assuming.withMarks(before, edits, 'given'), ...belongs]
+    history.put(applyEdits(before, [...all, ...editing.tuned(before, all)]))
   }
   function set<const Path extends EditPath>(path: Path, to: At<Path>): void {
     const now = history.design.value
     edit(now ? editing.turnedByHand(now, setTo(path, to)) : [])
   }
-  return { edit, lay, set }
+  return { edit, lay, set, wentAlong, leaveLines }
 }

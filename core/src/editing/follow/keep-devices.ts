@@ -1,16 +1,19 @@
 import {
   type BasinDesign,
+  type ChamberSpan,
   chamberSpans,
   type Device,
   type Edit,
   setTo,
   type Sump,
-} from '../design/index.ts'
+} from '../../design/index.ts'
+import { deviceRectangle } from '../../figures/index.ts'
+import { pushedM } from './shifts.ts'
 
 /**
  * The edits that keep every device with its chamber and its line after a design was changed: a chamber
  * that is gone gives its devices to the first of the same use, chambers in another order take theirs
- * along, and a line that is gone lets go of them.
+ * along, a wall pushes what it would run into, and a line that is gone lets go of them.
  */
 export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
   if (before.sump === after.sump && before.returnSide === after.returnSide) return []
@@ -42,19 +45,22 @@ function chamberAfter(before: Sump, after: Sump, { chamberId }: Device): string 
   return after.chambers.find((chamber) => chamber.use === use)?.id ?? null
 }
 
-/** How far its chamber went, where chambers came, went or changed places; a wall that is moved takes nothing along. */
+/** How far its chamber went, where chambers came, went or changed places, or how far its walls push it. */
 function shiftOf(before: Sump, after: Sump, device: Device, nowIn: string | null): number {
   const old = before.devices.find(({ id }) => id === device.id)
   if (!before.box || !after.box || nowIn === null || !old || old.xM !== device.xM) return 0
   if (old.chamberId !== device.chamberId) return 0
+  const from = spanOf(before, device.chamberId)
+  const to = spanOf(after, nowIn)
+  if (!from || !to) return 0
   const order = ({ chambers }: Sump) => chambers.map(({ id }) => id).join()
-  if (order(before) === order(after)) return 0
-  const from = leftOf(before, before.box.lengthM, device.chamberId)
-  const to = leftOf(after, after.box.lengthM, nowIn)
-  return from === null || to === null ? 0 : to - from
+  if (order(before) !== order(after)) return to.fromM - from.fromM
+  const { fromXM, toXM } = deviceRectangle(device)
+  const stoodIn = fromXM >= from.fromM && toXM <= from.toM
+  return stoodIn ? pushedM([fromXM, toXM], [from.fromM, from.toM], [to.fromM, to.toM]) : 0
 }
 
-function leftOf(sump: Sump, lengthM: number, chamberId: string | null): number | null {
+function spanOf(sump: Sump, chamberId: string | null): ChamberSpan | null {
   const at = sump.chambers.findIndex(({ id }) => id === chamberId)
-  return at < 0 ? null : chamberSpans(sump, lengthM)[at]!.fromM
+  return at < 0 ? null : chamberSpans(sump, sump.box!.lengthM)[at]!
 }
