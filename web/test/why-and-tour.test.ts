@@ -69,6 +69,24 @@ describe('a tank by other sizes', () => {
   })
 })
 
+describe('a target otherwise', () => {
+  test('by what lives there, or the middle of a range', async () => {
+    await shown(TankBench)
+    const select = document.querySelector<HTMLSelectElement>('select')!
+    select.value = 'stony'
+    select.dispatchEvent(new Event('change'))
+    await flushPromises()
+    expect(store.tank!.turnoverPerH).toBe(10)
+    select.value = 'range'
+    select.dispatchEvent(new Event('change'))
+    await flushPromises()
+    await enter('From', '4')
+    await enter('To', '7')
+    expect(store.tank!.turnoverPerH).toBe(5.5)
+    expect(select.value).toBe('range')
+  })
+})
+
 describe('pipe that goes along', () => {
   const riserM = () =>
     Math.max(

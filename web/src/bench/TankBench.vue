@@ -13,6 +13,7 @@ import { rowsOf, type QuantityOf } from './quantity-row.ts'
 import SalinityField from './SalinityField.vue'
 import TankSizes from '../start/TankSizes.vue'
 import TankPicker from './TankPicker.vue'
+import TurnoverOtherwise from './TurnoverOtherwise.vue'
 import TextField from './TextField.vue'
 
 const store = useDesign()
@@ -207,6 +208,12 @@ const flowLimit = computed<Limit>(() => ({
             @update:model-value="setTank('turnoverPerH', editing.turnoverOfFlow($event, netM3))"
           />
         </div>
+        <TurnoverOtherwise
+          :key="store.tank.id"
+          class="mt-2"
+          :turnover-per-h="store.tank.turnoverPerH"
+          @wanted="setTank('turnoverPerH', $event)"
+        />
       </section>
     </fieldset>
     <p class="caption border-t border-rule pt-3">
