@@ -80,6 +80,7 @@ function point(event: PointerEvent) {
       @pointermove="point"
     >
       <PlainChart
+        name="drill"
         class="h-40 w-full will-change-transform"
         :in-words="`Levels against where they run, and flows, from the first moment of the drill to its end.`"
         :option="option"

@@ -62,6 +62,7 @@ const inWords = computed(() => {
       </table>
     </div>
     <PlainChart
+      name="columns as a curve"
       v-if="points.length > 0"
       class="mt-2 h-40 w-full"
       :in-words="inWords"

@@ -89,6 +89,7 @@ const inWords = computed(
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div class="min-w-0">
         <PlainChart
+          name="pumps against the line"
           v-if="comparison"
           class="h-96 w-full"
           :in-words="inWords"

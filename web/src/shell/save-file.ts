@@ -1,7 +1,7 @@
-/** Gives the keeper a file with this text in it. */
-export function saveFile(name: string, text: string, type: string): void {
+/** Gives the keeper a file with this in it. */
+export function saveFile(name: string, content: string | Blob, type: string): void {
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.href = URL.createObjectURL(new Blob([content], { type }))
   link.download = name
   link.click()
   URL.revokeObjectURL(link.href)

@@ -137,6 +137,7 @@ const now = computed(() => ({
           </p>
           <template v-else>
             <PlainChart
+              name="options"
               class="h-72 w-full"
               :in-words="`Flow against power of ${answer.options.length} options; the first brings ${units.text('flow', answer.options[0]!.flowM3PerS, answer.options[0]!.flowBandM3PerS)} for ${units.text('power', answer.options[0]!.wirePowerW)}.`"
               :option="

@@ -113,6 +113,7 @@ const inWords = computed(() => {
         <section v-if="drawn" aria-labelledby="dose-head">
           <h3 id="dose-head" class="heading">Slow for dose, fast for turnover</h3>
           <PlainChart
+            name="dose"
             class="h-64"
             :in-words="inWords"
             :option="(colour) => doseChart(drawn!, units.family, colour)"

@@ -8,7 +8,7 @@ const store = useDesign()
 <template>
   <div
     v-if="store.wentAlong && !store.preview"
-    class="absolute inset-x-3 bottom-3 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border border-rule bg-sheet px-4 py-2"
+    class="absolute inset-x-3 bottom-12 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border border-rule bg-sheet px-4 py-2"
     data-testid="went-along"
   >
     <span class="min-w-0 grow basis-64">

@@ -10,7 +10,7 @@ const units = useUnits()
 <template>
   <div
     v-if="store.preview"
-    class="absolute inset-x-3 bottom-3 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
+    class="absolute inset-x-3 bottom-12 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
     role="status"
   >
     <span class="min-w-0 grow basis-64">
