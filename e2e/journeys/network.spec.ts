@@ -54,7 +54,7 @@ test('which openings give these flows: previewed, applied, undone', async ({ pag
   await expect(east).toContainText(/1.4\d\d|1.5\d\d/)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(() => keeper.reads('flow')).toBe(before)
-  await page.getByLabel('Opening of the gate in West line').fill('40')
+  await page.getByLabel('Opening of West line, gate').fill('40')
   await expect.poll(() => keeper.reads('flow')).toBeLessThan(before)
 })
 

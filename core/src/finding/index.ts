@@ -1,4 +1,3 @@
-export { outWallOf } from './case/chamber-case.ts'
 export type { SkimmerCase, SterilizerCase } from './case/device-case.ts'
 export { type DrainCase, drainCases } from './case/drain-case.ts'
 export { type FeedCase, feedCases } from './case/feed-case.ts'
@@ -39,7 +38,6 @@ export {
   GOOD_FREEBOARD_M,
   GOOD_HEAD_M,
   LEAST_RUNNING_DEPTH_M,
-  LEAST_WALL_M,
   meetsWanted,
   PAST_SHARE,
   SWEPT_FROUDE,

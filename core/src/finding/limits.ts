@@ -64,9 +64,6 @@ export const SEEN_BUBBLE_M = 0.0008
 export const LEAST_RUNNING_DEPTH_M = 0.05
 /** Raised this far over the next water, a wall runs free, m (choice). */
 export const CLEAR_OVER_WALL_M = 0.01
-/** Least of a wall that must stand under its teeth, m (choice). */
-export const LEAST_WALL_M = 0.02
-
 /** A valve is set for so much of the target’s flow that the dose’s own band, ± 30 % and the flow’s, reaches the target too (choice). */
 export const DOSE_AIM = 0.67
 /** Nearer to its target than this share, a lamp's valve is left alone (choice). */

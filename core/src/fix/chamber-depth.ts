@@ -1,7 +1,6 @@
 import { type Edit, setTo } from '../design/index.ts'
-import { LEAST_WALL_M, outWallOf, type Whole } from '../finding/index.ts'
-import { toMillimetre } from '../quantity/index.ts'
-import { crestM } from '../sump/index.ts'
+import { wallHolding } from '../editing/index.ts'
+import type { Whole } from '../finding/index.ts'
 import type { Trial } from './trial.ts'
 
 /** The wall by which a chamber's water leaves, set for a depth. */
@@ -17,14 +16,11 @@ export function wallForDepth(
   wantedM: number,
   more: readonly Edit[] = [],
 ): WallForDepth | null {
-  const { box, walls } = design.sump
-  const at = outWallOf(index, steady.returnIndex)
-  const wall = walls[at]
-  const nowM = sump.chambers[index]?.depthM ?? null
-  if (!box || nowM === null || !wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return null
-  const topM = toMillimetre(Math.min(box.heightM, wall.topM + wantedM - nowM))
-  const teethM = wall.topM - crestM(wall)
-  if (topM <= teethM + LEAST_WALL_M) return null
+  const depthM = sump.chambers[index]?.depthM ?? null
+  const { returnIndex } = steady
+  const held = depthM && wallHolding(design.sump, { index, returnIndex, depthM, wantedM })
+  if (!held) return null
+  const { at, topM } = held
   return { topM, edits: [setTo(['sump', 'walls', at, 'topM'], topM), ...more] }
 }
 

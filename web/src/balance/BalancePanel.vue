@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
 import { LIMITS } from '@yew-basin/contract/limits'
-import { sentence, targetsOf, type BalanceOption, type Fix } from '@yew-basin/core'
+import { editing, sentence, targetsOf, type BalanceOption, type Fix } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useLongWork } from '../calc/long-work.ts'
@@ -10,29 +10,13 @@ import { spawnCore } from '../calc/spawn.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { plain } from '../workspace/plain.ts'
+import { type NamedValve, valvesOf } from './valves.ts'
 
 /** Every valve with what it moves, and which openings would give the wanted flows. */
 const store = useDesign()
 const units = useUnits()
 
-const valves = computed(() =>
-  store.shown!.returnSide.lines.flatMap((line, lineIndex) =>
-    line.run.pieces.flatMap((piece, at) =>
-      piece.kind === 'valve' && piece.form !== 'diaphragm'
-        ? [
-            {
-              id: piece.id,
-              line: line.name,
-              form: piece.form,
-              opening: piece.opening,
-              lineIndex,
-              at,
-            },
-          ]
-        : [],
-    ),
-  ),
-)
+const valves = computed(() => valvesOf(store.shown!))
 const outlets = computed(() =>
   store.shown!.returnSide.lines.flatMap((line, i) =>
     line.end.at === 'tank' || line.end.at === 'chamber'
@@ -59,10 +43,10 @@ const targets = computed(() =>
   ),
 )
 
-function turn({ lineIndex, at }: { lineIndex: number; at: number }, event: Event) {
-  const opening = Number((event.target as HTMLInputElement).value) / 100
-  store.set(['returnSide', 'lines', lineIndex, 'run', 'pieces', at, 'opening'], opening)
+function turn({ set }: NamedValve, to: number) {
+  store.edit(editing.turnedByHand(store.design!, set(to)))
 }
+const percentOf = (event: Event) => Number((event.target as HTMLInputElement).value) / 100
 
 const subject = computed(() =>
   store.present
@@ -107,7 +91,7 @@ function look(option: BalanceOption) {
   <div class="space-y-5">
     <section aria-labelledby="valves-heading">
       <h3 id="valves-heading" class="heading">Valves</h3>
-      <p v-if="valves.length === 0" class="caption">No line has a gate or ball valve to set.</p>
+      <p v-if="valves.length === 0" class="caption">Nothing has a valve to set.</p>
       <fieldset v-else :disabled="!!store.preview" class="min-w-0">
         <ul class="divide-y divide-rule border-y border-rule" aria-label="Valves">
           <li
@@ -115,15 +99,23 @@ function look(option: BalanceOption) {
             :key="valve.id"
             class="grid grid-cols-[1fr_7rem_3rem] items-center gap-2 py-1"
           >
-            <span class="leading-tight">{{ valve.line }}, {{ valve.form }}</span>
+            <span class="leading-tight">{{ valve.name }}</span>
             <input
+              v-if="valve.onlyOpenOrShut"
+              type="checkbox"
+              :aria-label="`${valve.name}, open`"
+              :checked="valve.opening > 0"
+              @change="turn(valve, ($event.target as HTMLInputElement).checked ? 1 : 0)"
+            />
+            <input
+              v-else
               type="range"
               min="0"
               max="100"
               class="accent-(--needle)"
-              :aria-label="`Opening of the ${valve.form} in ${valve.line}`"
+              :aria-label="`Opening of ${valve.name}`"
               :value="Math.round(valve.opening * 100)"
-              @input="turn(valve, $event)"
+              @input="turn(valve, percentOf($event))"
             />
             <span class="text-right">{{ units.text('share', valve.opening) }}</span>
           </li>

@@ -49,6 +49,11 @@ const ends = computed(() => {
   )
   return [
     ...sump.chambers.map(({ id, name }) => ({ value: `chamber ${id}`, label: `into ${name}` })),
+    ...drains.flatMap((other) =>
+      editing.mayJoin(store.shown!, drain, other)
+        ? [{ value: `join ${other.id}`, label: `joins ${other.name}` }]
+        : [],
+    ),
     ...(joins
       ? []
       : joinable.flatMap((other) =>
@@ -62,6 +67,10 @@ const ends = computed(() => {
 })
 function setEnd(chosen: string) {
   const [kind, ...rest] = chosen.split(' ')
+  if (kind === 'join') {
+    const other = store.design!.drains.findIndex(({ id }) => id === rest.join(' '))
+    return store.lay(editing.joinDrain(store.design!, index, other))
+  }
   store.set(at('end'), {
     ...drain.end,
     at: kind === 'tee' ? 'tee' : 'chamber',

@@ -6,6 +6,7 @@ import ChoiceField from '../bench/ChoiceField.vue'
 import FigureRow from '../bench/FigureRow.vue'
 import AssumedNote from '../bench/AssumedNote.vue'
 import BenchHead from '../bench/BenchHead.vue'
+import CopyOverflow from './CopyOverflow.vue'
 import FindingList from '../bench/FindingList.vue'
 import TankSwitch from '../bench/TankSwitch.vue'
 import { useUnits } from '../shell/units.ts'
@@ -44,6 +45,7 @@ const remove = () => store.edit(editing.withoutOverflow(store.design!, store.tan
       >How water leaves the tank, and how high it stands while it does.</BenchHead
     >
     <TankSwitch />
+    <CopyOverflow />
     <NewOverflow v-if="!overflow" />
     <template v-else-if="solved">
       <FindingList station="overflow" />

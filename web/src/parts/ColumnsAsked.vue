@@ -62,8 +62,8 @@ const inWords = computed(() => {
       </table>
     </div>
     <PlainChart
-      name="columns as a curve"
       v-if="points.length > 0"
+      name="columns as a curve"
       class="mt-2 h-40 w-full"
       :in-words="inWords"
       :option="(colour) => curveChart(points, points, units.family, colour)"

@@ -229,8 +229,8 @@ function traced(curve: readonly CurvePoint[]) {
       <CurveTrace v-if="tracing" class="mt-2" @traced="traced" />
       <template v-else>
         <PlainChart
-          name="pump curve"
           v-if="drawn"
+          name="pump curve"
           class="h-52 w-full"
           :in-words="`The curve falls from ${units.text('head', drawn[0]!.headM)} to nothing at ${units.text('flow', drawn.at(-1)!.flowM3PerS)}.`"
           :option="(colour) => curveChart(drawn!, model.curve, units.family, colour)"

@@ -89,8 +89,8 @@ const inWords = computed(
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <div class="min-w-0">
         <PlainChart
-          name="pumps against the line"
           v-if="comparison"
+          name="pumps against the line"
           class="h-96 w-full"
           :in-words="inWords"
           :option="(colour) => pumpsChart(comparison!, familyOf, units.family, colour)"

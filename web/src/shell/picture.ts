@@ -53,7 +53,7 @@ function settle(element: Element, copy: Element): void {
     const value = style.getPropertyValue(look)
     if (value !== '' && value !== 'normal' && isSaid(element, look)) copy.setAttribute(look, value)
   }
-  for (const { name } of [...copy.attributes]) {
+  for (const name of copy.getAttributeNames()) {
     if (OF_THE_PAGE.includes(name) || name.startsWith('data-')) copy.removeAttribute(name)
   }
 }

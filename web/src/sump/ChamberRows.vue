@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, GripVertical, Plus, Trash2 } from '@lucide/vue'
-import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
+import { COUNTS, LIMITS, type Limit } from '@yew-basin/contract/limits'
 import { type ChamberUse, type SumpChamber, setTo, type EditPath, editing } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -63,6 +63,25 @@ function remove(index: number) {
 const at = <const More extends EditPath>(index: number, ...more: More) =>
   ['sump', 'chambers', index, ...more] as const
 const isReturn = (id: string) => id === store.solved!.sump.returnChamberId
+/** How long it may become; null: it is the only one. */
+function lengthLimit(index: number): Limit | null {
+  const range = editing.chamberLengthRange(sump.value, index)
+  return range && { quantity: 'length', min: range.leastM, max: range.mostM }
+}
+const lengthen = (index: number, lengthM: number) =>
+  store.edit([setTo(['sump'], editing.withChamberLength(store.design!.sump, index, lengthM))])
+/** The wall that holds so much water in a chamber; null: none of its own does. */
+function wallFor(index: number, wantedM: number) {
+  const { chambers: running, returnChamberId } = store.solved!.sump
+  const { depthM } = running[index]!
+  const returnIndex = running.findIndex(({ chamberId }) => chamberId === returnChamberId)
+  if (depthM === null || Number.isNaN(wantedM)) return null
+  return editing.wallHolding(sump.value, { index, returnIndex, depthM, wantedM })
+}
+function deepen(index: number, wantedM: number) {
+  const wall = wallFor(index, wantedM)
+  if (wall) store.set(['sump', 'walls', wall.at, 'topM'], wall.topM)
+}
 const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
 </script>
 
@@ -193,6 +212,22 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
               :options="USES"
               :model-value="chamber.use"
               @update:model-value="store.set(at(i, 'use'), $event)"
+            />
+            <QuantityField
+              v-if="lengthLimit(i)"
+              label="Its length"
+              hint="The longest other chamber gives it"
+              :limit="lengthLimit(i)!"
+              :model-value="solvedOf(chamber.id).lengthM ?? NaN"
+              @update:model-value="lengthen(i, $event)"
+            />
+            <QuantityField
+              v-if="wallFor(i, solvedOf(chamber.id).depthM ?? NaN)"
+              label="Its depth of water"
+              hint="Its wall follows"
+              :limit="{ ...LIMITS.wallTop, max: sump.box!.heightM }"
+              :model-value="solvedOf(chamber.id).depthM ?? NaN"
+              @update:model-value="deepen(i, $event)"
             />
             <QuantityField
               v-if="isReturn(chamber.id) || solvedOf(chamber.id).apart"

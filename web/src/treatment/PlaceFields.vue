@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import type { Device } from '@yew-basin/core'
+import { type Device, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -17,6 +17,13 @@ const units = useUnits()
 const set = <Name extends keyof Device>(name: Name, to: Device[Name]) => {
   const key: keyof Device = name
   store.set(['sump', 'devices', index, key], to)
+}
+
+/** A line of its own, its valve set for its window. */
+function teeOff() {
+  const newId = () => crypto.randomUUID()
+  const how = { deviceIndex: index, newId }
+  store.lay(editing.teeOffDevice(store.design!, store.steady!, how))
 }
 
 const NONE = ''
@@ -78,6 +85,14 @@ const rows = computed(() =>
       :model-value="device.lineId ?? NONE"
       @update:model-value="set('lineId', $event || null)"
     />
+    <button
+      v-if="editing.mayBeTeedOff(device)"
+      class="button col-span-2 justify-self-start"
+      :disabled="!!store.preview"
+      @click="teeOff"
+    >
+      Tee it off the return for me
+    </button>
     <ChoiceField
       v-if="device.part.kind === 'flow-meter' && device.lineId !== null"
       class="col-span-2"

@@ -241,13 +241,7 @@ function routed(
   if (falls && Math.hypot(acrossX, acrossY) > 0.02) {
     pieces.push(...fallingHose(acrossX, acrossY, to.zM - turn))
   } else {
-    for (const [across, plus, minus] of [
-      [acrossX, 'right', 'left'],
-      [acrossY, 'back', 'front'],
-    ] as const) {
-      if (Math.abs(across) < 0.02) continue
-      pieces.push(elbow, ...pipe(across > 0 ? plus : minus, Math.abs(across)))
-    }
+    pieces.push(...crossing(acrossX, acrossY))
     if (pieces.length > 3) pieces.push(elbow)
     pieces.push(...pipe('down', turn - to.zM))
   }
@@ -258,7 +252,19 @@ function routed(
   }
 }
 
-type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
+/** Level across the room, along it first and then from front to back, each after an elbow. */
+export function crossing(acrossXM: number, acrossYM: number): Unnamed[] {
+  const ways = [
+    [acrossXM, 'right', 'left'],
+    [acrossYM, 'back', 'front'],
+  ] as const
+  return ways.flatMap(([across, plus, minus]) =>
+    Math.abs(across) < 0.02 ? [] : [elbow, ...pipe(across > 0 ? plus : minus, Math.abs(across))],
+  )
+}
+
+/** A piece that has no id yet. */
+export type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
 
 const union: Unnamed = { kind: 'union' }
 const elbow: Unnamed = { kind: 'elbow', form: 'standard-90' }

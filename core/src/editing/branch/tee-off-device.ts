@@ -1,0 +1,160 @@
+import {
+  applyEdits,
+  type BasinDesign,
+  type Device,
+  type Edit,
+  insertAt,
+  type ReturnLine,
+  setTo,
+} from '../../design/index.ts'
+import { type Figures, figuresOf } from '../../figures/index.ts'
+import { steadyState } from '../../loop/index.ts'
+import type { DeviceKind } from '../../device/index.ts'
+import { NEW_ROUGHNESS_M, RIBBED_FACTOR } from '../../pipe/index.ts'
+import { toMillimetre } from '../../quantity/index.ts'
+import type { DevicePiece, Piece, Run } from '../../run/index.ts'
+import { devicePiece } from '../run/new-piece.ts'
+import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+
+/** What of a line's flow a device is first given where it names no window (choice). */
+const USUAL_SHARE = 0.1
+/** A tee sits so far over the sump's rim, or over the water of one without sizes, m (choice). */
+const OVER_RIM_M = 0.06
+const OVER_LEVEL_M = 0.3
+/** How far beside its tee a device's water comes down, m (choice). */
+const ASIDE_M = 0.35
+/** A tee takes no less room in a pipe than this on either side, m (choice). */
+const LEAST_STUB_M = 0.05
+/** The valve's setting is halved between so often: to a thousandth of its turn. */
+const HALVINGS = 10
+
+/** A device's kind as a piece of a line; a kind that is not here stands in the water alone. */
+const USES: Readonly<Partial<Record<DeviceKind, DevicePiece['use']>>> = {
+  sterilizer: 'sterilizer',
+  reactor: 'reactor',
+  scrubber: 'scrubber',
+  chiller: 'chiller',
+}
+
+/** Can a device have a line of its own teed off for it? It works on water that is led to it, and none is yet. */
+export const mayBeTeedOff = ({ part, lineId }: Device): boolean =>
+  lineId === null && USES[part.kind] !== undefined
+
+/**
+ * A line for a device, teed off the one the design is known by: tee, ball valve, union, the device,
+ * and pipe down into the pump's chamber. The valve is set so that the flow lies in its window.
+ */
+export function teeOffDevice(
+  design: BasinDesign,
+  solved: Pick<Figures, 'returnSide'>,
+  { deviceIndex, newId }: { readonly deviceIndex: number; readonly newId: NewId },
+): Edit[] {
+  const device = design.sump.devices[deviceIndex]!
+  const { lines } = design.returnSide
+  const lead = lines.findIndex(({ id }) => id === solved.returnSide.leadLineId)
+  const teeId = newId()
+  const split = teedAbove(design, solved.returnSide.lines[lead]!, { run: lines[lead]!.run, teeId })
+  const branch = branchFor(design, device, { ...split, teeId, newId })
+  const wanted = wantedOf(device, solved.returnSide.lines[lead]!.flowM3PerS)
+  const edits = [
+    setTo(['returnSide', 'lines', lead, 'run'], split.run),
+    insertAt(['returnSide', 'lines'], lines.length, { ...branch, wantedFlowM3PerS: wanted }),
+    setTo(['sump', 'devices', deviceIndex, 'lineId'], branch.id),
+  ]
+  const opening = openingForFlow(applyEdits(design, edits), lines.length, wanted)
+  return [...edits, openedTo(lines.length, opening)]
+}
+
+const openedTo = (line: number, opening: number): Edit =>
+  setTo(['returnSide', 'lines', line, 'run', 'pieces', 0, 'opening'], opening)
+
+/** The middle of its window, or a share of what the line carries. */
+function wantedOf({ part: { window } }: Device, flowM3PerS: number): number {
+  return window ? (window.leastM3PerS + window.mostM3PerS) / 2 : USUAL_SHARE * flowM3PerS
+}
+
+/** Where in the room a tee is put into a run, and the run with it. */
+interface Teed {
+  readonly run: Run
+  readonly at: { readonly xM: number; readonly yM: number; readonly zM: number }
+}
+
+/** A tee in the first upright pipe that passes a little over the sump's rim; else after the first piece. */
+function teedAbove(
+  { sump }: BasinDesign,
+  laid: Figures['returnSide']['lines'][number],
+  { run, teeId }: { readonly run: Run; readonly teeId: string },
+): Teed {
+  const tee: Piece = { id: teeId, kind: 'tee', form: 'side' }
+  const rimM = sump.box ? sump.box.floorHeightM + sump.box.heightM : null
+  const wantedM = rimM === null ? laid.start.zM + OVER_LEVEL_M : rimM + OVER_RIM_M
+  const at = laid.pieces.findIndex(
+    ({ kind, from, to }) =>
+      kind === 'pipe' && from.zM < wantedM - LEAST_STUB_M && to.zM > wantedM + LEAST_STUB_M,
+  )
+  const pipe = run.pieces[at]
+  if (pipe?.kind !== 'pipe' || pipe.direction !== 'up') {
+    const pieces = [...run.pieces.slice(0, 1), tee, ...run.pieces.slice(1)]
+    return { run: { ...run, pieces }, at: laid.pieces[0]?.to ?? laid.start }
+  }
+  const { from } = laid.pieces[at]!
+  const firstM = toMillimetre(wantedM - from.zM)
+  const pieces: Piece[] = [
+    ...run.pieces.slice(0, at),
+    { ...pipe, lengthM: firstM },
+    tee,
+    { ...pipe, id: `${teeId}-on`, lengthM: pipe.lengthM - firstM },
+    ...run.pieces.slice(at + 1),
+  ]
+  return { run: { ...run, pieces }, at: { ...from, zM: from.zM + firstM } }
+}
+
+function branchFor(
+  design: BasinDesign,
+  { name, part }: Device,
+  { run, at, teeId, newId }: Teed & { readonly teeId: string; readonly newId: NewId },
+): ReturnLine {
+  const { returnSide, sump } = design
+  const chamberId = returnSide.pumps[0]!.chamberId
+  const chamber = sump.chambers.find(({ id }) => id === chamberId)!
+  const to = { ...at, xM: at.xM - ASIDE_M, zM: chamber.levelM + OVER_WATER_M }
+  const home = sump.box ? { ...to, xM: Math.max(to.xM, sump.box.xM + OVER_RIM_M) } : to
+  const pieces: Piece[] = [
+    { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null },
+    { id: newId(), kind: 'union' },
+    devicePiece(newId(), USES[part.kind]!, { name }),
+    ...way(at, home, newId),
+  ]
+  return {
+    id: newId(),
+    name: freeName(design, name),
+    start: { at: 'tee', id: teeId },
+    run: { size: run.size, pieces, roughnessM: NEW_ROUGHNESS_M, ribbedFactor: RIBBED_FACTOR },
+    end: ends('chamber', chamberAt(design, home.xM) ?? chamberId),
+    wantedFlowM3PerS: null,
+  }
+}
+
+/** The chamber under a place along the sump; null: it has no sizes, or none is there. */
+function chamberAt({ sump }: BasinDesign, xM: number): string | null {
+  if (!sump.box) return null
+  const along = xM - sump.box.xM
+  const index = sump.walls.findIndex(({ atM }) => along < atM)
+  const held = index < 0 ? sump.chambers.length - 1 : index
+  return along > 0 && along < sump.box.lengthM ? sump.chambers[held]!.id : null
+}
+
+/** How far the valve is opened for a flow; wide open where even that gives less. */
+function openingForFlow(design: BasinDesign, line: number, wantedM3PerS: number): number {
+  const flowAt = (opening: number) =>
+    figuresOf(steadyState(applyEdits(design, [openedTo(line, opening)]))).returnSide.lines[line]!
+      .flowM3PerS
+  if (flowAt(1) <= wantedM3PerS) return 1
+  let [low, high] = [0, 1]
+  for (let n = 0; n < HALVINGS; n++) {
+    const middle = (low + high) / 2
+    if (flowAt(middle) < wantedM3PerS) low = middle
+    else high = middle
+  }
+  return Math.round(((low + high) / 2) * 100) / 100
+}
