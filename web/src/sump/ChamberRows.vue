@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, GripVertical, Plus, Trash2 } from '@lucide/vue'
 import { COUNTS, LIMITS, type Limit } from '@yew-basin/contract/limits'
-import { type ChamberUse, type SumpChamber, setTo, type EditPath, editing } from '@yew-basin/core'
+import {
+  type ChamberUse,
+  type SumpChamber,
+  setTo,
+  toMillimetre,
+  type EditPath,
+  editing,
+} from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import ChoiceField from '../bench/ChoiceField.vue'
@@ -226,7 +233,7 @@ const full = computed(() => sump.value.chambers.length >= COUNTS.chambers)
               label="Its depth of water"
               hint="Its wall follows"
               :limit="{ ...LIMITS.wallTop, max: sump.box!.heightM }"
-              :model-value="solvedOf(chamber.id).depthM ?? NaN"
+              :model-value="toMillimetre(solvedOf(chamber.id).depthM ?? NaN)"
               @update:model-value="deepen(i, $event)"
             />
             <QuantityField
