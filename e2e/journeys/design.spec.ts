@@ -6,8 +6,8 @@ test('changing the pipe’s size moves the flow, the curve and the section', asy
   await keeper.opens('Lantern')
   const flow = await keeper.reads('flow')
   const chart = page.getByTestId('duty-chart')
-  await expect(chart.locator('svg')).toBeVisible()
-  const drawn = await chart.locator('svg').innerHTML()
+  await expect(chart.locator('[role=img] svg')).toBeVisible()
+  const drawn = await chart.locator('[role=img] svg').innerHTML()
   const bore = page
     .getByRole('link', { name: 'Line: Main line' })
     .locator('[data-part=bore]')
@@ -19,8 +19,8 @@ test('changing the pipe’s size moves the flow, the curve and the section', asy
   await expect.poll(() => keeper.reads('flow')).toBeGreaterThan(flow * 1.1)
   expect(Number(await bore.getAttribute('stroke-width'))).toBeGreaterThan(width)
   await keeper.tab('Duty')
-  await expect(chart.locator('svg')).toBeVisible()
-  expect(await chart.locator('svg').innerHTML()).not.toBe(drawn)
+  await expect(chart.locator('[role=img] svg')).toBeVisible()
+  expect(await chart.locator('[role=img] svg').innerHTML()).not.toBe(drawn)
 })
 
 test('what a flow’s band comes from, and what one step of each choice does, opens by keyboard', async ({

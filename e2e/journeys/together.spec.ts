@@ -63,7 +63,7 @@ test('a sterilizer is teed off the return by one press, with a flow in its windo
   await keeper.station(/Sterilizer/)
   const parts = page.getByLabel('From the library or your own parts')
   const first = parts.locator('optgroup[label=Sterilizer] option').first()
-  await parts.selectOption((await first.getAttribute('value'))!)
+  await parts.selectOption(await first.getAttribute('value'))
   await page.getByRole('button', { name: 'Add it' }).click()
   await page.getByRole('button', { name: 'Tee it off the return for me' }).click()
   await expect(page.getByRole('button', { name: 'Tee it off the return for me' })).toHaveCount(0)

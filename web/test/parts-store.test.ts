@@ -11,7 +11,8 @@ interface Asked {
 /** A server that keeps what it is sent, and fails while it is told to. */
 function aServer() {
   const asked: Asked[] = []
-  const server = { asked, down: false }
+  const listed: object[] = []
+  const server = { asked, down: false, listed }
   let kept = 0
   const library = [
     { id: 'small', kind: 'pump', name: 'Small', mine: false, spec: { id: 'small' } },
@@ -25,7 +26,9 @@ function aServer() {
     const sent = how.body ? (JSON.parse(how.body) as { kind: string; name: string }) : null
     const id = method === 'POST' ? `own-${++kept}` : path.split('/').at(-1)!
     const answer =
-      method === 'GET' ? { parts: library } : { ...sent, id, mine: true, spec: { id, ...sent } }
+      method === 'GET'
+        ? { parts: [...listed, ...library] }
+        : { ...sent, id, mine: true, spec: { id, ...sent } }
     return {
       ok: true,
       status: method === 'DELETE' ? 204 : 200,
@@ -77,6 +80,16 @@ describe('the parts', () => {
     await parts.remove(own)
     expect(parts.pumps.map(({ id }) => id)).toEqual(['small', 'large'])
     expect(fetched()).toBe(1)
+  })
+  test('that are kept while the list is still under way are not lost by it', async () => {
+    const parts = useParts()
+    const listed = parts.want()
+    // The answer that is under way was made before this part was.
+    parts.put({ id: 'mine', kind: 'pump', name: 'Mine', mine: true } as never)
+    server.listed.push({ id: 'mine', kind: 'pump', name: 'Mine', mine: true, spec: { id: 'mine' } })
+    await listed
+    expect(parts.parts.map(({ id }) => id)).toContain('mine')
+    expect(fetched()).toBe(2)
   })
   test('that the server refuses are not kept', async () => {
     const parts = useParts()

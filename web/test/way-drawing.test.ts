@@ -71,14 +71,14 @@ describe('what is written on the section', () => {
     expect(levelMarkX(0, 100, [10, 40, 70, 90])).toBe(30)
   })
   test('the flow stands beside the longest upright pipe, left of the tank’s right end', () => {
-    const [label] = flowLabels(design, solved, scale)
+    const [label] = flowLabels(design, solved, { scale, words: [] })
     expect(label!.flowM3PerS).toBe(solved.returnSide.lines[0]!.flowM3PerS)
     expect(label!.speedMPerS).not.toBeNull()
     expect(label!.name).toBe('')
     expect(label!.x).toBeLessThanOrEqual(scale.x(1) - 14)
   })
   test('a flow keeps clear of a pipe that runs where it would stand', () => {
-    const [plain] = flowLabels(design, solved, scale)
+    const [plain] = flowLabels(design, solved, { scale, words: [] })
     const [drain, ...drains] = solved.drains
     const [piece, ...pieces] = drain!.pieces
     const at = {
@@ -87,8 +87,15 @@ describe('what is written on the section', () => {
     }
     const across = { ...piece!, from: { ...at, zM: 2 }, to: { ...at, zM: 0 } }
     const crossed = { ...solved, drains: [{ ...drain!, pieces: [across, ...pieces] }, ...drains] }
-    const [moved] = flowLabels(design, crossed, scale)
+    const [moved] = flowLabels(design, crossed, { scale, words: [] })
     expect([moved!.x, moved!.y]).not.toEqual([plain!.x, plain!.y])
+  })
+  test('a flow keeps clear of words that stand there already', () => {
+    const [plain] = flowLabels(design, solved, { scale, words: [] })
+    const { x, y } = plain!
+    const there = { left: x - 80, right: x + 80, top: y - 10, bottom: y + 10 }
+    const [moved] = flowLabels(design, solved, { scale, words: [there] })
+    expect([moved!.x, moved!.y]).not.toEqual([x, y])
   })
   test('a jet falls from a mouth in air to the water under it', () => {
     const line = solved.returnSide.lines[0]!

@@ -1,7 +1,7 @@
 import type { Vector } from '../jet/index.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
 import type { Field } from './field.ts'
-import { neighbourSteps, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
+import { neighbourSteps, PANEL, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
 /** How a zone's faces fare: shares of its area. */
@@ -24,6 +24,17 @@ export interface WaterSpot {
   readonly mostMPerS: number
 }
 
+/** Is the surface moved enough for the water to breathe? */
+export type SurfaceSays = 'enough' | 'little' | 'still'
+
+/** A floor without sand: how much of it stays so slow that waste settles there. */
+export interface BareFloor {
+  readonly areaM2: number
+  readonly settlesShare: number
+  /** The largest first. */
+  readonly spots: readonly WaterSpot[]
+}
+
 /** How a field fares against what its zones want: shares by area or volume, zero to one. */
 export interface FieldVerdict {
   readonly zones: readonly ZoneVerdict[]
@@ -35,6 +46,9 @@ export interface FieldVerdict {
   readonly liftAreaM2: number
   readonly liftSpots: readonly WaterSpot[]
   readonly surfaceMPerS: number
+  readonly surfaceSays: SurfaceSays
+  /** null: no part of the floor is bare. */
+  readonly bareFloor: BareFloor | null
 }
 
 /** Speeds that decide; the usual ones unless given. */
@@ -45,6 +59,12 @@ export interface Thresholds {
 
 /** Speeds at which water counts as dead and lifts grains, m/s, unless others are given. */
 export const THRESHOLDS: Thresholds = { deadMPerS: DEAD_M_PER_S, liftMPerS: LIFT_M_PER_S }
+
+/** Mean speed from which a surface turns over well, and under which it hardly does, m/s (choices). */
+const ENOUGH_AT_SURFACE_M_PER_S = 0.05
+const STILL_AT_SURFACE_M_PER_S = 0.02
+/** Waste settles on a bare floor where no moment is faster than this, m/s (choice). */
+const SETTLES_M_PER_S = 0.05
 
 /** Spots smaller than so many cells are noise of the grid. */
 const LEAST_CELLS = 3
@@ -65,6 +85,7 @@ export function judgeField(
   const lifting = onSand.filter((cell) => peak[cell]! > limits.liftMPerS)
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
+  const surfaceMPerS = meanOf(top, speed)
   return {
     zones: domain.ranges.flatMap((range) => zoneOf(field, { cells, steps, scene: domain, range })),
     waterM3: cells.length * cellM3,
@@ -73,7 +94,31 @@ export function judgeField(
     deadSpots: spotsOf(field, dead, steps, speed),
     liftAreaM2: lifting.length * grid.cellM ** 2,
     liftSpots: spotsOf(field, lifting, steps.slice(0, 4), peak),
-    surfaceMPerS: meanOf(top, speed),
+    surfaceMPerS,
+    surfaceSays: surfaceSays(surfaceMPerS),
+    bareFloor: bareFloorOf(field, cells, steps),
+  }
+}
+
+function surfaceSays(surfaceMPerS: number): SurfaceSays {
+  if (surfaceMPerS >= ENOUGH_AT_SURFACE_M_PER_S) return 'enough'
+  return surfaceMPerS >= STILL_AT_SURFACE_M_PER_S ? 'little' : 'still'
+}
+
+function bareFloorOf(
+  field: Field,
+  cells: readonly number[],
+  steps: readonly number[],
+): BareFloor | null {
+  const { grid, peak } = field
+  const down = steps[5]!
+  const onFloor = cells.filter((cell) => grid.fill[cell + down] === PANEL)
+  if (onFloor.length === 0) return null
+  const slow = onFloor.filter((cell) => peak[cell]! < SETTLES_M_PER_S)
+  return {
+    areaM2: onFloor.length * grid.cellM ** 2,
+    settlesShare: slow.length / onFloor.length,
+    spots: spotsOf(field, slow, steps.slice(0, 4), peak),
   }
 }
 

@@ -5,7 +5,15 @@ import type { FlowDomain } from './flow-domain.ts'
 import { aimedAt, openingOf, pumpStream } from './streams.ts'
 
 /** Arrangements of pumps to begin from. */
-export type StartName = 'one' | 'two-facing' | 'two-behind' | 'four' | 'cross-flow'
+export type StartName =
+  | 'one'
+  | 'one-forward'
+  | 'two-facing'
+  | 'two-offset'
+  | 'two-behind'
+  | 'four'
+  | 'four-offset'
+  | 'cross-flow'
 
 /** A layout to begin from. */
 export interface Start {
@@ -22,6 +30,8 @@ interface MountingPosition {
   readonly at: readonly [number, number, number]
   readonly group: Pattern['group']
   readonly upright?: boolean
+  /** It is meant to run into the rock: nothing lifts it over. */
+  readonly toRock?: boolean
 }
 
 const position = (
@@ -39,6 +49,11 @@ const position = (
   },
 ): MountingPosition => ({ panel, along, up, at, group })
 
+/** High and forward, along the front pane: the stream that turns the whole water. */
+const HIGH_FORWARD = { along: 0.26, up: 0.78 } as const
+/** Low and toward the rock, into its middle: what stirs the water behind it and over the floor. */
+const LOW_TO_ROCK = { along: 0.62, up: 0.32 } as const
+
 const STARTS: Readonly<
   Record<StartName, { reason: string; kind: Pattern['kind']; positions: MountingPosition[] }>
 > = {
@@ -48,6 +63,12 @@ const STARTS: Readonly<
     kind: 'steady',
     positions: [position('left', { along: 0.72, up: 0.72, at: [1, 0.22, 0.68] })],
   },
+  'one-forward': {
+    reason:
+      'High and forward on one end, along the front pane: the surface is moved most, and the round comes back low behind the rock.',
+    kind: 'steady',
+    positions: [position('left', { ...HIGH_FORWARD, at: [1, 0.2, 0.74] })],
+  },
   'two-facing': {
     reason:
       'On both ends, high, in turns: each drives its round while the other rests, so every side of the rock gets its share.',
@@ -55,6 +76,18 @@ const STARTS: Readonly<
     positions: [
       position('left', { along: 0.6, up: 0.72, at: [1, 0.25, 0.7] }),
       position('right', { along: 0.6, up: 0.72, at: [0, 0.25, 0.7], group: 'second' }),
+    ],
+  },
+  'two-offset': {
+    reason:
+      'Offset: one end high and forward, the other low and toward the rock. The streams pass each other instead of meeting, so neither stops the other.',
+    kind: 'steady',
+    positions: [
+      position('left', { ...HIGH_FORWARD, at: [1, 0.2, 0.74] }),
+      {
+        ...position('right', { ...LOW_TO_ROCK, at: [0.4, 0.6, 0.28], group: 'second' }),
+        toRock: true,
+      },
     ],
   },
   'two-behind': {
@@ -75,6 +108,20 @@ const STARTS: Readonly<
       position('right', { along: 0.4, up: 0.75, at: [0, 0.22, 0.72], group: 'second' }),
       position('back', { along: 0.12, up: 0.35, at: [0.7, 0.88, 0.3] }),
       position('back', { along: 0.88, up: 0.35, at: [0.3, 0.88, 0.3], group: 'second' }),
+    ],
+  },
+  'four-offset': {
+    reason:
+      'On each end one high and forward and one low and toward the rock, the ends mirrored and in turns: from either side the whole round, and no corner that stays still.',
+    kind: 'alternate',
+    positions: [
+      position('left', { ...HIGH_FORWARD, at: [1, 0.2, 0.74] }),
+      { ...position('left', { ...LOW_TO_ROCK, at: [0.6, 0.6, 0.28] }), toRock: true },
+      position('right', { ...HIGH_FORWARD, at: [0, 0.2, 0.74], group: 'second' }),
+      {
+        ...position('right', { ...LOW_TO_ROCK, at: [0.4, 0.6, 0.28], group: 'second' }),
+        toRock: true,
+      },
     ],
   },
   'cross-flow': {
@@ -121,7 +168,8 @@ function mounted(
     readonly index: number
   },
 ): CirculationPump {
-  const tries = LIFTS.map((lift) => pumpAt(mounting, { lift, kind, domain, part, id, index }))
+  const lifts = mounting.toRock ? [0] : LIFTS
+  const tries = lifts.map((lift) => pumpAt(mounting, { lift, kind, domain, part, id, index }))
   const clear = tries.find((pump) => {
     const met = reachOf(domain, id, pumpStream(pump, domain).jet)
     return met.meets === 'panel'

@@ -21,6 +21,7 @@ export {
   valveLossM,
   valvePath,
 } from './setting/openings.ts'
+export { ownValve, valveForFlow } from './setting/valve-for-flow.ts'
 export { mouthKept, stretchEdits } from './stretch.ts'
 export { schoolEdits } from './lay-school.ts'
 export { sensorEdits } from './level-sensor.ts'

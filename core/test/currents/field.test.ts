@@ -7,6 +7,7 @@ import {
   cellAt,
   cellHolding,
   gridOf,
+  PANEL,
   ROCK,
   SAND,
   WATER,
@@ -173,6 +174,26 @@ describe('the verdict', () => {
     expect(all.liftAreaM2).toBeGreaterThan(0.2)
     const none = judgeField(field, domain, { deadMPerS: 0, liftMPerS: 5 })
     expect(none.deadShare + none.liftAreaM2).toBe(0)
+  })
+  test.each([
+    [0.5, 'enough'],
+    [0.03, 'little'],
+    [0.005, 'still'],
+  ] as const)('says of a surface at %d m/s: %s', (mPerS, says) => {
+    const speed = field.speed.map(() => mPerS)
+    const { surfaceMPerS, surfaceSays } = judgeField({ ...field, speed }, domain)
+    expect(surfaceMPerS).toBeCloseTo(mPerS, 6)
+    expect(surfaceSays).toBe(says)
+  })
+  test('says of a bare floor how much of it waste settles on; of sand nothing', () => {
+    expect(judgeField(field, domain).bareFloor).toBeNull()
+    const fill = field.grid.fill.map((cell) => (cell === SAND ? PANEL : cell))
+    const bare = { ...field, grid: { ...field.grid, fill } }
+    const at = (mPerS: number) =>
+      judgeField({ ...bare, peak: bare.peak.map(() => mPerS) }, domain).bareFloor!
+    expect(at(0.2).settlesShare).toBe(0)
+    expect(at(0.01).settlesShare).toBe(1)
+    expect(at(0.01).spots[0]!.areaM2).toBeCloseTo(at(0.01).areaM2, 9)
   })
   test('has the pumps’ flow over the water as the rule of thumb beside it', () => {
     expect(tankTurnoverPerH(domain, 0.1)).toBeCloseTo(80, 9)

@@ -116,7 +116,16 @@ describe('a start', () => {
     const part = name === 'cross-flow' ? SLOT_PART : JET_PART
     const { pumps, reason } = startLayout(name, domain, part, newId)
     expect(pumps).toHaveLength(
-      { one: 1, 'two-facing': 2, 'two-behind': 2, four: 4, 'cross-flow': 1 }[name],
+      {
+        one: 1,
+        'one-forward': 1,
+        'two-facing': 2,
+        'two-offset': 2,
+        'two-behind': 2,
+        four: 4,
+        'four-offset': 4,
+        'cross-flow': 1,
+      }[name],
     )
     expect(reason.length).toBeGreaterThan(40)
     for (const pump of pumps) {
@@ -125,6 +134,17 @@ describe('a start', () => {
       const { x, y, z } = openingOf(pump, domain)
       expect(domain.rocks.some((rock) => isInside(rock, x, y, z))).toBe(false)
     }
+  })
+  test('offset: high and forward at one end, low and toward the rock at the other, fours mirrored', () => {
+    const domain = aDomain()
+    const [high, low] = startLayout('two-offset', domain, JET_PART, newId).pumps
+    expect(high!.panel).not.toBe(low!.panel)
+    expect(high!.upM).toBeGreaterThan(low!.upM)
+    expect(high!.alongM).toBeLessThan(low!.alongM)
+    const { pumps } = startLayout('four-offset', domain, JET_PART, newId)
+    const places = (panel: string) =>
+      pumps.filter((pump) => pump.panel === panel).map(({ alongM, upM }) => [alongM, upM])
+    expect(places('left')).toEqual(places('right'))
   })
   test('goes over a rock that stands in its way', () => {
     const rock = aRock({ xM: 0.3, yM: 0, lengthM: 0.3, widthM: 0.4, heightM: 0.3 })

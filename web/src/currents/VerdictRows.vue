@@ -2,7 +2,7 @@
 import { LIFT_M_PER_S } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
-import { whereWords, ZONE_NAMES } from './currents-words.ts'
+import { SURFACE_SAYS, whereWords, ZONE_NAMES } from './currents-words.ts'
 
 /** How the zones fare in the field that was simulated. */
 const currents = useCurrents()
@@ -56,10 +56,23 @@ const share = (of: number) => `${Math.round(100 * of)} %`
         </dt>
         <dd class="caption text-right">{{ units.text('area', spot.areaM2) }}</dd>
       </template>
-      <dt>At the surface, for gas exchange</dt>
-      <dd class="text-right font-semibold">
+      <dt>At the surface: {{ SURFACE_SAYS[currents.verdict.surfaceSays] }}</dt>
+      <dd class="text-right font-semibold" data-testid="surface">
         {{ units.text('slow-speed', currents.verdict.surfaceMPerS) }}
       </dd>
+      <template v-if="currents.verdict.bareFloor">
+        <dt>Bare floor where waste settles</dt>
+        <dd class="text-right font-semibold" data-testid="settles">
+          {{ share(currents.verdict.bareFloor.settlesShare) }}
+        </dd>
+        <template
+          v-for="(spot, i) in currents.verdict.bareFloor.spots.slice(0, 3)"
+          :key="`settles ${i}`"
+        >
+          <dt class="caption pl-3">{{ whereWords(spot.at, currents.domain!) }}</dt>
+          <dd class="caption text-right">{{ units.text('area', spot.areaM2) }}</dd>
+        </template>
+      </template>
       <dt>All of the water, mean</dt>
       <dd class="text-right font-semibold">
         {{ units.text('slow-speed', currents.verdict.meanMPerS) }}

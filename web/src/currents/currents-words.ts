@@ -35,11 +35,21 @@ export const PANEL_NAMES: Readonly<Record<ScenePanel, string>> = {
 
 export const START_WORDS: Readonly<Record<StartName, string>> = {
   one: 'One pump, a round',
+  'one-forward': 'One, high and forward',
   'two-facing': 'Two on the ends, in turns',
+  'two-offset': 'Two on the ends, offset',
   'two-behind': 'Two on one end, before and behind',
   four: 'Four, ends and back',
+  'four-offset': 'Four on the ends, offset',
   'cross-flow': 'A cross-flow sheet',
 }
+
+/** What a surface’s speed means. */
+export const SURFACE_SAYS = {
+  enough: 'enough for gas exchange',
+  little: 'little for gas exchange',
+  still: 'too still for gas exchange',
+} as const
 
 export const LAYOUT_WORDS: Readonly<Record<RockLayoutName, string>> = {
   wall: 'Wall along the back',

@@ -14,9 +14,14 @@ export const useParts = defineStore('parts', () => {
     parts.value.flatMap((part) => (part.kind === 'pump' ? [part.spec] : [])),
   )
 
+  /** Counts what was kept, removed or put back here: an answer that was under way meanwhile does not know of it. */
+  let changes = 0
   async function load(): Promise<void> {
+    const asOf = changes
     try {
-      parts.value = (await partsApi.all()).parts
+      const answer = await partsApi.all()
+      if (changes !== asOf) return await load()
+      parts.value = answer.parts
       ready.value = true
       fault.value = ''
     } catch (error) {
@@ -42,6 +47,7 @@ export const useParts = defineStore('parts', () => {
   /** Into the bin. */
   async function remove({ id, revision }: PartAnswer): Promise<void> {
     await partsApi.remove(id, revision)
+    changes += 1
     parts.value = parts.value.filter((part) => part.id !== id)
   }
 
@@ -61,6 +67,7 @@ export const useParts = defineStore('parts', () => {
 
   /** What the server has now takes the place of what stands here, or comes first. */
   function put(part: PartAnswer): void {
+    changes += 1
     const known = parts.value.some(({ id }) => id === part.id)
     parts.value = known
       ? parts.value.map((other) => (other.id === part.id ? part : other))

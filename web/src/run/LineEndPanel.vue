@@ -4,11 +4,15 @@ import { type LineEnd, type EditPath, editing } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
+import { useNotices } from '../shell/notices.ts'
+import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import OwnFigure from './OwnFigure.vue'
 
 /** What the chosen line is called, where it ends and what it should carry. */
 const store = useDesign()
+const units = useUnits()
+const notices = useNotices()
 const at = <const More extends EditPath>(...path: More) =>
   ['returnSide', 'lines', store.lineIndex, ...path] as const
 const line = computed(() => store.line!)
@@ -63,6 +67,20 @@ function remove() {
   store.edit(editing.withoutLine(store.shown!, line.value.id))
   store.lineId = null
 }
+/** Its own valve, that can give the flow it wants. */
+const valve = computed(() => editing.ownValve(store.shown!, store.lineIndex))
+function setValve() {
+  const wanted = line.value.wantedFlowM3PerS!
+  const set = editing.valveForFlow(store.design!, valve.value!, wanted)
+  store.edit(set.edits)
+  const opening = units.text('share', set.opening)
+  const flow = units.text('flow', set.flowM3PerS)
+  notices.tell(
+    set.opening < 1
+      ? `Its valve stands ${opening} open for that: ${flow}.`
+      : `Wide open it gives ${flow}, and no more: the pump or the other lines must change.`,
+  )
+}
 /** The last way from a pump to a tank stays: without it there is no return. */
 const canGo = computed(() => {
   const edits = editing.withoutLine(store.shown!, line.value.id)
@@ -103,6 +121,14 @@ const canGo = computed(() => {
       :model-value="line.wantedFlowM3PerS"
       @update:model-value="store.set(at('wantedFlowM3PerS'), $event)"
     />
+    <button
+      v-if="line.wantedFlowM3PerS !== null && valve"
+      class="button"
+      :disabled="!!store.preview"
+      @click="setValve"
+    >
+      Set its valve for that
+    </button>
     <OwnFigure
       v-if="line.end.at === 'tank'"
       label="a break hole is drilled under the surface"

@@ -15,12 +15,16 @@ export interface FlowLabel {
   readonly speedMPerS: number | null
 }
 
-/** What flows in each line to a tank, beside its longest upright pipe; what ends in a chamber is written there. */
-export function flowLabels(design: BasinDesign, solved: SolvedBasin, scale: Scale): FlowLabel[] {
+/** What flows in each line to a tank, beside its longest upright pipe, clear of pipes and of the words that stand already; what ends in a chamber is written there. */
+export function flowLabels(
+  design: BasinDesign,
+  solved: SolvedBasin,
+  { scale, words }: { readonly scale: Scale; readonly words: readonly PxBox[] },
+): FlowLabel[] {
   const { lines } = solved.returnSide
   const many = lines.length > 1
   const pipes = pipeBoxes(solved, scale)
-  const taken: PxBox[] = []
+  const taken: PxBox[] = [...words]
   return lines.flatMap((line, i) => {
     const { name: lineName, end } = design.returnSide.lines[i]!
     if (end.at !== 'tank') return []
@@ -89,7 +93,8 @@ function spotsBeside(
   return spots
 }
 
-interface PxBox {
+/** Room that something takes on the sheet, px. */
+export interface PxBox {
   readonly left: number
   readonly right: number
   readonly top: number

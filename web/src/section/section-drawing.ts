@@ -2,8 +2,8 @@ import type { BasinDesign, DrainRole, DrainState, SolvedBasin, Solved } from '@y
 import { drawOverflows, type DrawnOverflow } from './overflow-drawing.ts'
 import { drawRun, type Filling } from './run-drawing.ts'
 import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
-import { flowLabels } from './flow-labels.ts'
-import { drawnChambers, drawnSump, fallingWater } from './section-layout.ts'
+import { flowLabels, type PxBox } from './flow-labels.ts'
+import { drawnChambers, drawnSump, fallingWater, levelMarkX } from './section-layout.ts'
 import { drawSump } from './sump-drawing.ts'
 
 /** What a section is drawn of. */
@@ -55,6 +55,7 @@ export function drawSection(
       ),
     }))
   const overflows = drawOverflows(design, solved, scale)
+  const crossed = crossing(design, solved, overflows, scale)
   const sourceM = design.sump.chambers.find(({ id }) => id === fromChamberId)!.levelM
   return {
     design,
@@ -70,12 +71,7 @@ export function drawSection(
     chambers,
     sump,
     overflows,
-    drains: design.drains.map((drain, i) => ({
-      tankId: drain.tankId,
-      name: drain.name,
-      run: drawRun(drain, solved.drains[i]!, sheet, fillingOf(drain.role, solved.drains[i]!.state)),
-      fall: drainFall(solved.drains[i]!, design, scale),
-    })),
+    drains: drawnDrains(design, solved, sheet),
     pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
       id,
       stopped,
@@ -90,7 +86,7 @@ export function drawSection(
     },
     falls: lines.flatMap((solvedLine) => fallingWater(design, solved, solvedLine, scale)),
     words: scaleWords(scale),
-    crossing: crossing(design, solved, overflows, scale),
+    crossing: crossed,
     // Over the tanks, and over a line that rises above them where there is room.
     above: Math.max(
       30,
@@ -99,8 +95,57 @@ export function drawSection(
         ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.y(piece.to.zM) - 14)),
       ),
     ),
-    labels: small ? [] : flowLabels(design, solved, scale),
+    labels: small
+      ? []
+      : flowLabels(design, solved, {
+          scale,
+          words: levelWords({ tanks, crossed, sump, sumps, overflows }),
+        }),
   }
+}
+
+function drawnDrains(design: BasinDesign, solved: SolvedBasin, sheet: Sheet) {
+  return design.drains.map((drain, i) => {
+    const own = solved.drains[i]!
+    return {
+      tankId: drain.tankId,
+      name: drain.name,
+      run: drawRun(drain, own, sheet, fillingOf(drain.role, own.state)),
+      fall: drainFall(own, design, sheet.scale),
+    }
+  })
+}
+
+/** Room of a level's mark and its words, beside it and over its line, px. */
+const MARK_PX = { left: 10, right: 84, above: 18, below: 8 }
+
+function markBox(x: number, y: number): PxBox {
+  const { left, right, above, below } = MARK_PX
+  return { left: x - left, right: x + right, top: y - above, bottom: y + below }
+}
+
+/** The room that the levels' marks and words take. */
+function levelWords({
+  tanks,
+  crossed,
+  sump,
+  sumps,
+  overflows,
+}: {
+  readonly tanks: readonly { left: number; right: number; surface: number }[]
+  readonly crossed: readonly number[]
+  readonly sump: ReturnType<typeof drawSump>
+  readonly sumps: readonly { left: number; level: number }[]
+  readonly overflows: readonly DrawnOverflow[]
+}): PxBox[] {
+  return [
+    ...tanks.map(({ left, right, surface }) => markBox(levelMarkX(left, right, crossed), surface)),
+    ...(sump?.chambers ?? []).flatMap(({ wide, left, level }) =>
+      wide ? [markBox(left + 12, level)] : [],
+    ),
+    ...sumps.map(({ left, level }) => markBox(left + 14, level)),
+    ...overflows.flatMap(({ right, water }) => (water === null ? [] : [markBox(right, water)])),
+  ]
 }
 
 /** A siphon is full, a vented pipe has air in its core, a dry one has nothing else. */

@@ -7,13 +7,13 @@ import {
   type ReturnLine,
   setTo,
 } from '../../design/index.ts'
-import { type Figures, figuresOf } from '../../figures/index.ts'
-import { steadyState } from '../../loop/index.ts'
+import type { Figures } from '../../figures/index.ts'
 import type { DeviceKind } from '../../device/index.ts'
 import { NEW_ROUGHNESS_M, RIBBED_FACTOR } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import type { DevicePiece, Piece, Run } from '../../run/index.ts'
 import { devicePiece } from '../run/new-piece.ts'
+import { valveForFlow } from '../setting/valve-for-flow.ts'
 import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
 
 /** What of a line's flow a device is first given where it names no window (choice). */
@@ -25,8 +25,6 @@ const OVER_LEVEL_M = 0.3
 const ASIDE_M = 0.35
 /** A tee takes no less room in a pipe than this on either side, m (choice). */
 const LEAST_STUB_M = 0.05
-/** The valve's setting is halved between so often: to a thousandth of its turn. */
-const HALVINGS = 10
 
 /** A device's kind as a piece of a line; a kind that is not here stands in the water alone. */
 const USES: Readonly<Partial<Record<DeviceKind, DevicePiece['use']>>> = {
@@ -61,12 +59,9 @@ export function teeOffDevice(
     insertAt(['returnSide', 'lines'], lines.length, { ...branch, wantedFlowM3PerS: wanted }),
     setTo(['sump', 'devices', deviceIndex, 'lineId'], branch.id),
   ]
-  const opening = openingForFlow(applyEdits(design, edits), lines.length, wanted)
-  return [...edits, openedTo(lines.length, opening)]
+  const valve = { line: lines.length, piece: 0 }
+  return [...edits, ...valveForFlow(applyEdits(design, edits), valve, wanted).edits]
 }
-
-const openedTo = (line: number, opening: number): Edit =>
-  setTo(['returnSide', 'lines', line, 'run', 'pieces', 0, 'opening'], opening)
 
 /** The middle of its window, or a share of what the line carries. */
 function wantedOf({ part: { window } }: Device, flowM3PerS: number): number {
@@ -142,19 +137,4 @@ function chamberAt({ sump }: BasinDesign, xM: number): string | null {
   const index = sump.walls.findIndex(({ atM }) => along < atM)
   const held = index < 0 ? sump.chambers.length - 1 : index
   return along > 0 && along < sump.box.lengthM ? sump.chambers[held]!.id : null
-}
-
-/** How far the valve is opened for a flow; wide open where even that gives less. */
-function openingForFlow(design: BasinDesign, line: number, wantedM3PerS: number): number {
-  const flowAt = (opening: number) =>
-    figuresOf(steadyState(applyEdits(design, [openedTo(line, opening)]))).returnSide.lines[line]!
-      .flowM3PerS
-  if (flowAt(1) <= wantedM3PerS) return 1
-  let [low, high] = [0, 1]
-  for (let n = 0; n < HALVINGS; n++) {
-    const middle = (low + high) / 2
-    if (flowAt(middle) < wantedM3PerS) low = middle
-    else high = middle
-  }
-  return Math.round(((low + high) / 2) * 100) / 100
 }
