@@ -126,6 +126,18 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await expect(keeper.page.getByTestId('assumed-note')).toBeVisible()
     },
   },
+  'round the tour': {
+    'a step of it': async (keeper) => {
+      await keeper.comes()
+      await keeper.page.getByRole('link', { name: /tour of one minute/ }).click()
+      await expect(keeper.page.getByRole('region', { name: 'Tour' })).toBeVisible()
+    },
+    'the ideas of a stop, and the drawing nearer': async (keeper) => {
+      await keeper.page.getByRole('button', { name: 'Why is this so? Return' }).click()
+      await expect(keeper.page.getByTestId('ideas')).toBeVisible()
+      await keeper.page.getByRole('button', { name: 'Nearer' }).click()
+    },
+  },
   'along the way down': {
     tank: (keeper) => keeper.opens('Lantern', 'tank'),
     overflow: async (keeper) => {

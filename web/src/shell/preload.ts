@@ -25,7 +25,12 @@ async function loadEach(loaders: readonly Loader[]): Promise<void> {
     await new Promise((idle) =>
       'requestIdleCallback' in window ? requestIdleCallback(idle) : setTimeout(idle, 50),
     )
-    // What can't be fetched now is asked for again when it is gone to.
-    await load().catch(() => undefined)
+    // Without a network, or with one that fails, each is fetched when it is gone to.
+    if (!navigator.onLine) return
+    try {
+      await load()
+    } catch {
+      return
+    }
   }
 }
