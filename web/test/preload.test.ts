@@ -27,8 +27,12 @@ function aRouter(fails: string | null = null) {
   return { router, loaded }
 }
 
-beforeEach(() => jest.useFakeTimers())
-afterEach(() => jest.useRealTimers())
+beforeEach(() => {
+  jest.useFakeTimers()
+})
+afterEach(() => {
+  jest.useRealTimers()
+})
 const later = () => jest.advanceTimersByTimeAsync(10_000)
 
 test('the other views are fetched once a basin is open, each once, and not before', async () => {
