@@ -43,4 +43,9 @@ export { flowOfTurnover, turnoverOfFlow } from './turnover.ts'
 export { wallOfKind, wallRange } from './sump/wall-edits.ts'
 export { resizedTank } from './tank/resized-tank.ts'
 export { copyOverflow, mayCopyOverflow } from './tank/copy-overflow.ts'
-export { chamberLengthRange, wallHolding, withChamberLength } from './sump/chamber-size.ts'
+export {
+  chamberLengthRange,
+  outWallOf,
+  wallHolding,
+  withChamberLength,
+} from './sump/chamber-size.ts'

@@ -1,6 +1,7 @@
 import {
   applyEdits,
   type BasinDesign,
+  chamberAt,
   type Device,
   type Edit,
   insertAt,
@@ -125,16 +126,7 @@ function branchFor(
     name: freeName(design, name),
     start: { at: 'tee', id: teeId },
     run: { size: run.size, pieces, roughnessM: NEW_ROUGHNESS_M, ribbedFactor: RIBBED_FACTOR },
-    end: ends('chamber', chamberAt(design, home.xM) ?? chamberId),
+    end: ends('chamber', sump.chambers[chamberAt(sump, home)]?.id ?? chamberId),
     wantedFlowM3PerS: null,
   }
-}
-
-/** The chamber under a place along the sump; null: it has no sizes, or none is there. */
-function chamberAt({ sump }: BasinDesign, xM: number): string | null {
-  if (!sump.box) return null
-  const along = xM - sump.box.xM
-  const index = sump.walls.findIndex(({ atM }) => along < atM)
-  const held = index < 0 ? sump.chambers.length - 1 : index
-  return along > 0 && along < sump.box.lengthM ? sump.chambers[held]!.id : null
 }

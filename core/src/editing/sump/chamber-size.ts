@@ -53,6 +53,11 @@ export interface DepthWish {
 /** No wall is set lower than this, m (choice). */
 const LEAST_WALL_M = 0.02
 
+/** Place of the wall by which a chamber's water leaves; −1: it is the return chamber. */
+export function outWallOf(index: number, returnIndex: number): number {
+  return index === returnIndex ? -1 : index < returnIndex ? index : index - 1
+}
+
 /** The wall by which a chamber's water leaves, set for a depth: its place and its new top. */
 export interface HoldingWall {
   readonly at: number
@@ -64,10 +69,9 @@ export function wallHolding(
   { box, walls }: Sump,
   { index, returnIndex, depthM, wantedM }: DepthWish,
 ): HoldingWall | null {
-  if (!box || index === returnIndex) return null
-  const at = index < returnIndex ? index : index - 1
+  const at = outWallOf(index, returnIndex)
   const wall = walls[at]
-  if (!wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return null
+  if (!box || !wall || (wall.kind !== 'over' && wall.kind !== 'comb')) return null
   const topM = toMillimetre(Math.min(box.heightM, wall.topM + wantedM - depthM))
   const teethM = wall.topM - crestM(wall)
   return topM <= teethM + LEAST_WALL_M ? null : { at, topM }

@@ -1,4 +1,5 @@
 import type { SumpBox, SumpChamber, SumpWall } from '../../design/index.ts'
+import { outWallOf } from '../../editing/index.ts'
 import type { SolvedChamber } from '../../figures/index.ts'
 import type { Case } from '../rule.ts'
 import type { Whole } from './whole.ts'
@@ -29,11 +30,6 @@ export function chamberCases(whole: Whole): ChamberCase[] {
     outWall: outWallOf(index, returnIndex),
     where: { chamberId: chamber.id },
   }))
-}
-
-/** Place of the wall by which a chamber's water leaves; −1: it is the return chamber. */
-export function outWallOf(index: number, returnIndex: number): number {
-  return index === returnIndex ? -1 : index < returnIndex ? index : index - 1
 }
 
 /** That wall; undefined: it is the return chamber. */
