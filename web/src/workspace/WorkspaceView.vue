@@ -64,7 +64,6 @@ useEventListener(window, 'keydown', (event) => {
     <WaterPath class="area-path" :station="station" />
     <main class="area-section relative bg-sheet" :class="{ 'preview-frame': store.preview }">
       <PreviewBar />
-      <AlongBar />
       <SheetPane />
     </main>
     <aside class="area-bench" aria-label="Bench">
@@ -72,6 +71,7 @@ useEventListener(window, 'keydown', (event) => {
     </aside>
     <div class="area-strip">
       <TourBar :basin-id="id" />
+      <AlongBar />
       <MarginStrip />
     </div>
     <ConflictDialog />
