@@ -52,6 +52,11 @@ export class Autosave {
   /** Leaving the page now would lose work: the server does not have it, and nothing here keeps it. */
   readonly wouldLose = computed(() => this.state.value !== 'saved' && this.kept.value !== 'kept')
 
+  /** A save or a draft is on its way: whether work would be lost is not known yet. */
+  readonly isUnderWay = computed(
+    () => this.state.value === 'saving' || this.kept.value === 'keeping',
+  )
+
   /** What views see of it. */
   readonly shown = {
     saveState: this.state,
@@ -60,6 +65,7 @@ export class Autosave {
     theirs: this.theirs,
     kept: this.kept,
     wouldLose: this.wouldLose,
+    isUnderWay: this.isUnderWay,
     retryNow: () => this.retryNow(),
     leave: () => this.leave(),
   }

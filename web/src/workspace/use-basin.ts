@@ -1,4 +1,5 @@
 import { shelfFigures } from '@yew-basin/core'
+import { until } from '@vueuse/core'
 import { watch } from 'vue'
 import { onBeforeRouteLeave } from 'vue-router'
 import { useShelf } from '../shelf/shelf-store.ts'
@@ -6,6 +7,8 @@ import { useDesign } from './design-store.ts'
 
 /** Long enough for a save on loopback; a lost connection does not hold the keeper here. */
 const LEAVE_MS = 1500
+/** A disk or a network that takes longer than this is said to keep nothing. */
+const KEEP_MS = 8000
 const LOSES =
   'This design is not saved, and this browser keeps nothing: leaving now loses your last changes. Leave?'
 
@@ -35,7 +38,9 @@ export function useBasin(id: () => string, view = ''): ReturnType<typeof useDesi
     await Promise.race([store.leave(), new Promise<void>((go) => setTimeout(go, LEAVE_MS))])
     if (store.saveState === 'saved' && store.solved && !store.preview)
       shelf.leftBasin(id(), store.savedAt, shelfFigures(store.solved))
-    return store.continues !== null || !store.wouldLose || window.confirm(LOSES)
+    if (store.continues !== null) return true
+    await until(() => store.wouldLose && store.isUnderWay).toBe(false, { timeout: KEEP_MS })
+    return !store.wouldLose || window.confirm(LOSES)
   })
   return store
 }
