@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 11,
+    formatVersion: 12,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -292,6 +292,7 @@ function aDesign(): Plain {
     pumps: [
       {
         id: 'a-pump',
+        partId: null,
         name: 'A pump',
         control: 'controllable',
         mounting: 'either',

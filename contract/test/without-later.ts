@@ -1,10 +1,13 @@
 import type { Plain } from './plain.ts'
 
-/** A design without what formats 10 and 11 added, to be held against one of before. */
+/** A design without what formats 10 to 12 added, to be held against one of before. */
 export function withoutLater(design: object): Plain {
   const old: Plain = JSON.parse(JSON.stringify(design))
   delete old.assumed
-  for (const pump of old.pumps) delete pump.size
+  for (const pump of old.pumps) {
+    delete pump.size
+    delete pump.partId
+  }
   for (const device of old.sump.devices) delete device.pieceId
   return old
 }

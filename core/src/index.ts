@@ -147,6 +147,8 @@ export {
   skimmerCandidates,
   sumpRectangle,
   takeOutOf,
+  type FlowTarget,
+  targetsOf,
 } from './figures/index.ts'
 export { worstBlocked } from './judge/index.ts'
 export {
@@ -186,13 +188,12 @@ export * as assuming from './assumed/index.ts'
 export type { Fix, OfferedFixes } from './fix/index.ts'
 export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'
 export {
-  comparePumps,
+  choosing,
   dutyCurves,
   type DutyCurves,
   fixesOfDrill,
   fixesOfFinding,
   type HeadPoint,
-  type PumpComparison,
   pumpPoints,
   solveBasin,
   type Solved,
@@ -250,14 +251,12 @@ export {
 export {
   balance,
   type BalanceOption,
-  type FlowTarget,
   type RankedOption,
   ratedNeed,
   type RatedNeed,
   size,
   type SizingAnswer,
   type SizingWish,
-  targetsOf,
   type Values,
 } from './sizing/index.ts'
 export { lastWord } from './basin/index.ts'

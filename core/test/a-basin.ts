@@ -30,6 +30,7 @@ export const TEST_PUMP: PumpPart = {
   outletBoreM: 0.034,
   inletBoreM: null,
   leastDepthM: null,
+  partId: null,
   leastSpeed: 0.2,
   priceClass: null,
   size: null,

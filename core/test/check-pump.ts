@@ -31,6 +31,7 @@ function pumpOf(id: string, given: CheckPump): PumpPart {
     outletBoreM: given.outlet_bore_m,
     inletBoreM: null,
     leastDepthM: null,
+    partId: null,
     leastSpeed: 0.1,
     priceClass: null,
     size: null,

@@ -61,6 +61,7 @@ function pump(id: string, points: readonly (readonly [number, number])[]): PumpP
     outletBoreM: 0.026,
     inletBoreM: null,
     leastDepthM: null,
+    partId: null,
     leastSpeed: 0.3,
     priceClass: null,
     size: null,

@@ -98,6 +98,7 @@ export function aDesign(line: string): BasinDesign {
     pumps: [
       {
         id: 'p',
+        partId: null,
         name: 'p',
         control: 'controllable',
         mounting: 'either',

@@ -287,7 +287,9 @@ export class DeviceDocument implements Device {
   @IdOrNull('The line whose water passes it.')
   lineId!: string | null
 
-  @IdOrNull('The pipe of that line that a flow meter stands in; null: not set, or another kind.')
+  @IdOrNull(
+    'The piece it is in that line, of a flow meter the pipe it stands in; null: not set, or no line.',
+  )
   pieceId!: string | null
 
   @Nested(() => LampDocument)

@@ -2,7 +2,7 @@ import { IsObject, ValidateNested } from 'class-validator'
 import type { CurvePoint, PumpPart } from '@yew-basin/core'
 import { curveFaults } from './curve-faults.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, ByRule, ListOf, OneOf, OrNull, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, IdOrNull, ByRule, ListOf, OneOf, OrNull, Text, Within, WithinOrNull } from './rules.ts'
 import { Nested } from '../check/nested.ts'
 
 /** A point of a pump's curve as it is stored. */
@@ -39,6 +39,11 @@ export class PumpSizeDocument implements NonNullable<PumpPart['size']> {
 export class PumpPartDocument implements PumpPart {
   @Id('Names the pump in this design.')
   id!: string
+
+  @IdOrNull(
+    'The part, of the library or the keeper’s own, that it was taken from; null: it was entered here.',
+  )
+  partId!: string | null
 
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   name!: string

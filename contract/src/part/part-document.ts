@@ -117,8 +117,8 @@ export function readPart(body: unknown): Checked<SavePart & { spec: object }> {
     return { ok: false, faults: [{ path: 'spec', message: 'must be an object' }] }
   }
   const { kind, name } = head.value
-  // A page of before sends a pump without a size.
-  const checked = check(SPECS[kind], kind === 'pump' ? { size: null, ...spec } : spec)
+  // A page of before sends a pump without a size, or without the part it was taken from.
+  const checked = check(SPECS[kind], kind === 'pump' ? { size: null, partId: null, ...spec } : spec)
   if (!checked.ok) return { ok: false, faults: checked.faults.map(within) }
   const fault = seriesFault(kind, checked.value) ?? deviceFault(kind, checked.value)
   if (fault) return { ok: false, faults: [fault] }

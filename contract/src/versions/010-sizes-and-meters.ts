@@ -1,4 +1,4 @@
-import { asPlain, eachOf, type Plain } from './plain.ts'
+import { asPlain, eachOf, isPlain } from './plain.ts'
 
 /** Format 10 knows how large a pump is, and which pipe of its line a flow meter stands in. Neither was set before. */
 export function sizesAndMeters(document: unknown): unknown {
@@ -6,10 +6,8 @@ export function sizesAndMeters(document: unknown): unknown {
   return {
     ...other,
     pumps: eachOf(pumps, (pump) => ({ ...pump, size: null })),
-    sump: isObject(sump)
+    sump: isPlain(sump)
       ? { ...sump, devices: eachOf(sump.devices, (device) => ({ ...device, pieceId: null })) }
       : sump,
   }
 }
-
-const isObject = (value: unknown): value is Plain => typeof value === 'object' && value !== null

@@ -1,3 +1,4 @@
+import { partsAndPieces } from './012-parts-and-pieces.ts'
 import { assumedFigures } from './011-assumed.ts'
 import { sizesAndMeters } from './010-sizes-and-meters.ts'
 import { keptTuned } from './009-kept-tuned.ts'
@@ -31,6 +32,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'kept-tuned', up: keptTuned },
   { name: 'sizes-and-meters', up: sizesAndMeters },
   { name: 'assumed-figures', up: assumedFigures },
+  { name: 'parts-and-pieces', up: partsAndPieces },
 ]
 
 /** A stored design document brought to the present format. */

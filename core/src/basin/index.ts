@@ -1,5 +1,5 @@
 export type { Solved } from './solved.ts'
-export { comparePumps, type PumpComparison } from './compare-pumps.ts'
+export * as choosing from './choosing.ts'
 export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curves.ts'
 export * as lastWord from './last-word.ts'
 export { fixesOfDrill, fixesOfFinding } from './offered-fixes.ts'

@@ -1,6 +1,6 @@
 import { applyEdits, type BasinDesign } from '../design/index.ts'
 import { choosePump } from '../editing/index.ts'
-import { solveReturn } from '../figures/index.ts'
+import { figuresOf, wantedOfPump } from '../figures/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { type PumpPart, pumpPower, wirePowerW } from '../pump/index.ts'
 
@@ -14,6 +14,8 @@ export interface Swap {
   readonly intoTanksM3PerS: number
   readonly intoTanksBandM3PerS: number
   readonly wirePowerW: number
+  /** What the ends of the lines in that place want together; null: nothing. */
+  readonly wantedM3PerS: number | null
 }
 
 /** Each pump on the shelf in the place of a present one. */
@@ -37,7 +39,10 @@ export function pumpSwappedIn(
 }
 
 function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefined): Swap {
-  const { returnSide } = solveReturn(steadyState(design), 0)
+  const { returnSide, tanks } = figuresOf(steadyState(design))
+  const wantedByTank = Object.fromEntries(
+    tanks.map(({ tankId, wantedFlowM3PerS }) => [tankId, wantedFlowM3PerS]),
+  )
   const pump = returnSide.pumps.find((solvedPump) => solvedPump.placedId === placedId)
   const flowM3PerS = pump?.flowM3PerS ?? 0
   return {
@@ -47,5 +52,6 @@ function swapOf(design: BasinDesign, part: PumpPart, placedId: string | undefine
     intoTanksM3PerS: returnSide.flowM3PerS,
     intoTanksBandM3PerS: returnSide.flowBandM3PerS,
     wirePowerW: wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), 1),
+    wantedM3PerS: placedId === undefined ? null : wantedOfPump(design, placedId, wantedByTank),
   }
 }

@@ -17,7 +17,7 @@ export interface Lamp extends LampState {
 export interface Device {
   readonly id: string
   readonly name: string
-  /** As it was when chosen. */
+  /** As it was when chosen; its id is the part's, of the library or the keeper's own. */
   readonly part: DevicePart
   /** The chamber whose water it works on; null: water comes to it through a line only. */
   readonly chamberId: string | null
@@ -32,7 +32,7 @@ export interface Device {
   readonly speed: number
   /** The line whose water passes it; null: none. */
   readonly lineId: string | null
-  /** The pipe of that line that a flow meter stands in; null: not set, or another kind. */
+  /** The piece it is in that line, of a flow meter the pipe it stands in; null: not set, or no line. */
   readonly pieceId: string | null
   /** Of a sterilizer; null: another kind. */
   readonly lamp: Lamp | null

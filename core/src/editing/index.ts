@@ -11,6 +11,13 @@ export { valveAtMatch } from './gravity/keep-tuned.ts'
 export { DRAIN_SCHOOLS, type DrainSchool } from './gravity/schools.ts'
 export { tuneAlike, tuneValve } from './gravity/tune-valve.ts'
 export { following, goesAlong, tuned, turnedByHand, withFollowing } from './follow/following.ts'
+export { devicesOfPieces } from './devices-of-pieces.ts'
+export {
+  type ChangedPart,
+  changedParts,
+  type KeptParts,
+  type PartChange,
+} from './part/changed-parts.ts'
 export { deviceSwappedIn, newCabinet, newDevice } from './new-device.ts'
 export { type Around, devicePiece, endOfRun, newPiece } from './run/new-piece.ts'
 export { holdFlows } from './setting/hold-flows.ts'

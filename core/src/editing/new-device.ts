@@ -63,11 +63,14 @@ function homeOf({ sump }: BasinDesign, { kind }: DevicePart): string | null {
   return sump.chambers[0]!.id
 }
 
-/** A meter goes into a lamp's line. */
-function lineFor({ returnSide }: BasinDesign, { kind }: DevicePart): string | null {
+/** A meter goes into a lamp's line; another kind where a piece waits for its device. */
+function lineFor({ returnSide, sump }: BasinDesign, { kind }: DevicePart): string | null {
   const use = kind === 'flow-meter' ? 'sterilizer' : kind
+  const taken = new Set(kind === 'flow-meter' ? [] : sump.devices.map(({ pieceId }) => pieceId))
   const found = returnSide.lines.find(({ run }) =>
-    run.pieces.some((piece) => piece.kind === 'device' && piece.use === use),
+    run.pieces.some(
+      (piece) => piece.kind === 'device' && piece.use === use && !taken.has(piece.id),
+    ),
   )
   return found?.id ?? null
 }

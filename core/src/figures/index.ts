@@ -20,6 +20,7 @@ export type {
 export { drawsAirBelowM } from './gravity/water-use.ts'
 export type { HeatInRoom, PowerShare, SolvedHeat, SolvedPower } from './heat/solved-heat.ts'
 export { leadOf } from './lead.ts'
+export { type FlowTarget, targetsOf, wantedOfPump } from './return/targets.ts'
 export { flowAtSpeeds, type FlowPlace, flowThere } from './return/flow-place.ts'
 export { solveReturn } from './return/solve-return.ts'
 export type {

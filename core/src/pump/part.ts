@@ -26,6 +26,8 @@ export interface PumpSize {
 /** A pump as its maker describes it. */
 export interface PumpPart {
   readonly id: string
+  /** The part, of the library or the keeper's own, that it was taken from; null: it was entered here. */
+  readonly partId: string | null
   readonly name: string
   readonly control: PumpControl
   readonly mounting: PumpMounting

@@ -7,18 +7,13 @@ import {
   valveLossM,
   valvePath,
 } from '../editing/index.ts'
+import type { FlowTarget } from '../figures/index.ts'
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import type { Layout } from '../layout/index.ts'
 import { steadyState } from '../loop/index.ts'
 import { brent } from '../numeric/index.ts'
 import type { PumpPart } from '../pump/index.ts'
 import { sizedFlows, type SizedFlows } from './sized-flows.ts'
-
-/** What a line's end should carry. */
-export interface FlowTarget {
-  readonly lineId: string
-  readonly flowM3PerS: number
-}
 
 /** A way to set the return: with valves at full speed, with the speed alone, or with both. */
 export type School = 'valves' | 'speed' | 'both'
@@ -55,25 +50,6 @@ export interface BalanceOption {
   /** The pump runs at one speed: so it would be if a controller could turn it down. */
   readonly hypothetical: boolean
   readonly edits: readonly Edit[]
-}
-
-/** The targets of a design: lines that want a flow of their own, and each tank's share of what it wants. */
-export function targetsOf(
-  design: BasinDesign,
-  wantedByTank: Readonly<Record<string, number>>,
-): FlowTarget[] {
-  const { lines } = design.returnSide
-  return lines.flatMap((line) => {
-    if (line.wantedFlowM3PerS !== null) {
-      return [{ lineId: line.id, flowM3PerS: line.wantedFlowM3PerS }]
-    }
-    if (line.end.at !== 'tank') return []
-    const into = lines.filter(({ end }) => end.at === 'tank' && end.id === line.end.id)
-    const own = into.reduce((sum, returnLine) => sum + (returnLine.wantedFlowM3PerS ?? 0), 0)
-    const open = into.filter((returnLine) => returnLine.wantedFlowM3PerS === null).length
-    const share = ((wantedByTank[line.end.id ?? ''] ?? 0) - own) / open
-    return share > 0 ? [{ lineId: line.id, flowM3PerS: share }] : []
-  })
 }
 
 /**

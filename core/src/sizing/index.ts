@@ -1,4 +1,4 @@
-export { balance, type BalanceOption, type FlowTarget, targetsOf } from './balance.ts'
+export { balance, type BalanceOption } from './balance.ts'
 export type { RankedOption } from './rank.ts'
 export { ratedNeed, type RatedNeed } from './rated.ts'
 export { size, type SizingAnswer } from './search.ts'

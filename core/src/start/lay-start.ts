@@ -9,10 +9,10 @@ import {
   turnoverOfFlow,
   withFollowing,
 } from '../editing/index.ts'
-import { figuresOf } from '../figures/index.ts'
+import { figuresOf, targetsOf } from '../figures/index.ts'
 import { steadyState } from '../loop/index.ts'
 import type { PumpPart } from '../pump/index.ts'
-import { balance, targetsOf } from '../sizing/index.ts'
+import { balance } from '../sizing/index.ts'
 import type { StartAnswers } from './answers.ts'
 import { bareDesign, seriesOf } from './bare-design.ts'
 import { bestPump } from './best-pump.ts'

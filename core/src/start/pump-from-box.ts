@@ -25,6 +25,7 @@ export function pumpFromBox(
   const outletM = Math.sqrt((4 * maxFlowM3PerS) / (Math.PI * OUTLET_M_PER_S))
   return {
     id,
+    partId: null,
     name,
     control: 'fixed-speed',
     mounting: 'under-water',

@@ -92,6 +92,7 @@ export function pumpFlowOf(given: CheckDrill): (liftM: number) => number {
     outletBoreM: curve.outlet_bore_m,
     inletBoreM: null,
     leastDepthM: null,
+    partId: null,
     leastSpeed: 0.1,
     priceClass: null,
     size: null,

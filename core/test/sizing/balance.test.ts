@@ -3,7 +3,8 @@ import { expectClose } from '../close.ts'
 import { L_PER_H } from '../tables.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits, setTo } from '../../src/design/edit.ts'
-import { balance, targetsOf } from '../../src/sizing/balance.ts'
+import { targetsOf, wantedOfPump } from '../../src/figures/return/targets.ts'
+import { balance } from '../../src/sizing/balance.ts'
 import { describe, expect, test } from '@jest/globals'
 
 /** A return with a takeoff and a second nozzle, each behind a gate. */
@@ -95,4 +96,14 @@ test('what a tank wants is shared by its lines, less what a line wants for itsel
   const targets = targetsOf(design, { tank: 1000 * L_PER_H })
   expect(targets.map(({ lineId }) => lineId)).toEqual(['main', 'nozzle'])
   expectClose('main', targets[0]!.flowM3PerS, 700 * L_PER_H)
+})
+
+test('a pump’s lines want what their ends want, and a pump without wishes wants nothing', () => {
+  const design = applyEdits(aManifold(), [
+    setTo(['returnSide', 'lines', 2, 'wantedFlowM3PerS'], 300 * L_PER_H),
+  ])
+  const placedId = design.returnSide.pumps[0]!.id
+  const own = wantedOfPump(design, placedId, { tank: 1000 * L_PER_H })
+  expectClose('all', own!, 1000 * L_PER_H)
+  expect(wantedOfPump(design, 'another', { tank: 1000 * L_PER_H })).toBeNull()
 })

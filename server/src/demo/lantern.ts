@@ -195,6 +195,7 @@ const SUMP: Sump = {
       { chamberId: null, xM: 0.15, yM: 0.45 },
       {
         lineId: 'sterilizer',
+        pieceId: 'sterilizer-4',
         standM: 0.3,
         // Put in when the tank was set up, and never looked at since.
         lamp: {
@@ -212,7 +213,7 @@ const SUMP: Sump = {
       'scrubber',
       sampleDevice('moss-20'),
       { chamberId: null, xM: 0.6, yM: 0.25 },
-      { lineId: 'scrubber', standM: 0.5 },
+      { lineId: 'scrubber', pieceId: 'scrubber-4', standM: 0.5 },
     ),
     aDevice('heater', sampleDevice('ember-300'), {
       chamberId: 'return-chamber',

@@ -36,6 +36,7 @@ function part(printed: Printed): PumpPart {
   const { twoNumbers, power = [], leastSpeed = 1 } = printed
   return {
     id: printed.id,
+    partId: printed.id,
     name: printed.name,
     control: printed.control,
     mounting: printed.mounting,

@@ -1,6 +1,6 @@
 import {
   balance,
-  comparePumps,
+  choosing,
   fixesOfDrill,
   fixesOfFinding,
   playDrill,
@@ -15,10 +15,10 @@ import {
   type ChamberUse,
   type Drill,
   type Finding,
+  type DevicePart,
   type FlowTarget,
   type OfferedFixes,
   type Playback,
-  type PumpComparison,
   type PumpPart,
   type RatedNeed,
   type SizingAnswer,
@@ -58,7 +58,9 @@ export const coreCalls = {
   comparePumps: (
     placedId: string,
     chosen: readonly { readonly part: PumpPart; readonly speed: number }[],
-  ): PumpComparison => comparePumps(design(), placedId, chosen),
+  ): choosing.PumpComparison => choosing.comparePumps(design(), placedId, chosen),
+  sterilizers: (deviceId: string, parts: readonly DevicePart[]): choosing.SterilizerCandidate[] =>
+    choosing.sterilizerCandidates(design(), deviceId, parts),
   ratedNeed: (line: Solved<'line'>, wantedM3PerS: number): RatedNeed | null =>
     ratedNeed(design(), line, wantedM3PerS),
   /** A whole loop for a keeper's answers, its stops fixed without touching them. */

@@ -5,6 +5,7 @@ import type { PumpPart } from '@yew-basin/core'
 export function newPump(): PumpPart {
   return {
     id: 'new',
+    partId: null,
     name: 'My pump',
     control: 'fixed-speed',
     mounting: 'under-water',

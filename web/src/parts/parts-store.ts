@@ -1,18 +1,31 @@
 import type { PartAnswer, PartKind } from '@yew-basin/contract'
+import type { DevicePart, editing } from '@yew-basin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { partsApi } from '../api/basins.ts'
-import type { PartDraft } from './part-words.ts'
+import { isDevice, type PartDraft } from './part-words.ts'
 
 /** The sample library and the keeper's own parts. */
 export const useParts = defineStore('parts', () => {
   const parts = shallowRef<readonly PartAnswer[]>([])
   const fault = ref('')
   const ready = ref(false)
-  /** The keeper's own first, then the library's, small to large. */
-  const pumps = computed(() =>
-    parts.value.flatMap((part) => (part.kind === 'pump' ? [part.spec] : [])),
-  )
+  /** The keeper's own first, then the library's, small to large; what is taken into a design says from where. */
+  const kept = computed((): editing.KeptParts => {
+    const called = ({ id, name }: PartAnswer) => ({ id, name })
+    return {
+      pumps: parts.value.flatMap((part) =>
+        part.kind === 'pump' ? [{ ...part.spec, ...called(part), partId: part.id }] : [],
+      ),
+      devices: parts.value.flatMap((part) =>
+        isDevice(part.kind) ? [{ ...(part.spec as DevicePart), ...called(part) }] : [],
+      ),
+      circulation: parts.value.flatMap((part) =>
+        part.kind === 'circulation' ? [{ ...part.spec, ...called(part) }] : [],
+      ),
+    }
+  })
+  const pumps = computed(() => kept.value.pumps)
 
   /** Counts what was kept, removed or put back here: an answer that was under way meanwhile does not know of it. */
   let changes = 0
@@ -74,5 +87,5 @@ export const useParts = defineStore('parts', () => {
       : [part, ...parts.value]
   }
 
-  return { parts, pumps, fault, ready, load, want, keep, remove, restore, undo, put }
+  return { parts, kept, pumps, fault, ready, load, want, keep, remove, restore, undo, put }
 })

@@ -49,7 +49,10 @@ async function use() {
       { id: null, revision: 0 },
       { kind: 'pump', name, spec: part.value },
     )
-    emit('made', kept.spec as PumpPart)
+    emit(
+      'made',
+      shelf.pumps.find(({ id }) => id === kept.id)!,
+    )
     notices.tell(`${name} runs here, and is among your parts.`)
   } catch (error) {
     emit('made', { ...part.value, id: crypto.randomUUID() })

@@ -18,6 +18,7 @@ import OwnFigure from '../run/OwnFigure.vue'
 import BesideTheDuty from './BesideTheDuty.vue'
 import ChamberList from './ChamberList.vue'
 import PumpFromBox from './PumpFromBox.vue'
+import { pumpsFor } from '../parts/pumps-for.ts'
 import { useParts } from '../parts/parts-store.ts'
 
 const store = useDesign()
@@ -27,12 +28,7 @@ onMounted(() => void shelf.want())
 
 const pump = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 const speedLimit = computed<Limit>(() => ({ ...LIMITS.speed, min: pump.value.leastSpeed }))
-/** The library, and the pump in use where it is none of the library's. */
-const choices = computed(() => {
-  const own = shelf.pumps.some((part) => part.id === pump.value.id) ? [] : [pump.value]
-  const parts = [...own, ...shelf.pumps]
-  return parts
-})
+const choices = computed(() => pumpsFor(store.shown!, shelf.pumps))
 const trial = useTrial(
   () => ({ design: store.shown!, parts: choices.value, placedId: store.placedPump!.id }),
   (calls, { parts, placedId }) => calls.swaps(plain(parts), placedId),
@@ -40,7 +36,10 @@ const trial = useTrial(
 /** What a pump would give; undefined: it is being tried. */
 const given = (part: PumpPart) => trial.answer.value?.find(({ pumpId }) => pumpId === part.id)
 const flowOf = (part: PumpPart) => given(part)?.flowM3PerS ?? 0
-const wanted = computed(() => store.solved!.totals.wantedFlowM3PerS)
+/** What the ends of its own lines want: of a second pump, not what the tanks do. */
+const wanted = computed(() => trial.answer.value?.[0]?.wantedM3PerS ?? null)
+const shareOf = (part: PumpPart) =>
+  Math.min(100, (flowOf(part) / Math.max(wanted.value ?? 0, 1e-9)) * 50)
 
 const atPump = <const More extends EditPath>(...path: More) =>
   ['returnSide', 'pumps', store.pumpIndex, ...path] as const
@@ -113,7 +112,9 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
     <section aria-labelledby="pump-list">
       <h3 id="pump-list" class="heading">What each pump gives in this run</h3>
       <p class="caption mb-1">
-        At full speed, against the {{ units.text('flow', wanted) }} you want.
+        At full speed<template v-if="wanted !== null"
+          >, against the {{ units.text('flow', wanted) }} that its lines want</template
+        >.
       </p>
       <p v-if="shelf.fault" class="text-aril" role="alert">
         {{ shelf.fault }} <button class="underline" @click="shelf.load()">Try again</button>
@@ -142,11 +143,15 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
                 }}</span></template
               ></span
             >
-            <span class="col-span-2 mt-1 h-1 overflow-hidden rounded bg-sunk" aria-hidden="true">
+            <span
+              v-if="wanted !== null"
+              class="col-span-2 mt-1 h-1 overflow-hidden rounded bg-sunk"
+              aria-hidden="true"
+            >
               <span
                 class="block h-full"
                 :style="{
-                  width: `${Math.min(100, (flowOf(part) / Math.max(wanted, 1e-9)) * 50)}%`,
+                  width: `${shareOf(part)}%`,
                   background: meetsWanted(flowOf(part), wanted)
                     ? 'var(--lichen-mark)'
                     : 'var(--resin-mark)',

@@ -7,6 +7,7 @@ import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import { pumpsFor } from '../parts/pumps-for.ts'
 import { useParts } from '../parts/parts-store.ts'
 import { pumpsChart, strokeOf } from './pumps-chart.ts'
 import SparePump from './SparePump.vue'
@@ -21,12 +22,9 @@ onMounted(() => void shelf.want())
 
 const present = computed(() => partOf(store.shown!, store.placedPump!.pumpId))
 /** The library, the keeper's own, and what the design carries. */
-const all = computed((): readonly PumpPart[] => {
-  const own = (store.shown?.pumps ?? []).filter(
-    ({ id: own }) => !shelf.pumps.some((pump) => pump.id === own),
-  )
-  return [...own, ...shelf.pumps]
-})
+const all = computed((): readonly PumpPart[] =>
+  store.shown ? pumpsFor(store.shown, shelf.pumps) : [],
+)
 const picked = ref<readonly string[]>([])
 const familyOf = ref<string | null>(null)
 watch(

@@ -1,10 +1,4 @@
-import {
-  fromSi,
-  QUANTITIES,
-  type HeadPoint,
-  type PumpComparison,
-  type UnitFamily,
-} from '@yew-basin/core'
+import { fromSi, QUANTITIES, type HeadPoint, type choosing, type UnitFamily } from '@yew-basin/core'
 import { axes, type Palette } from './duty-chart.ts'
 
 /** Strokes that tell pumps apart without colour alone. */
@@ -21,7 +15,7 @@ export function strokeOf(n: number): { colour: string; type: (typeof STROKES)[nu
 
 /** Every compared pump's curve over the system's, with the duty points; the first chosen one's speeds as a family. */
 export function pumpsChart(
-  comparison: PumpComparison,
+  comparison: choosing.PumpComparison,
   familyOf: string | null,
   units: UnitFamily,
   colour: Palette,

@@ -7,6 +7,8 @@ import {
 } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useParts } from '../parts/parts-store.ts'
+import { useBeside } from './beside.ts'
+import SideBySide from './SideBySide.vue'
 import { SIZE_SAYS } from './treatment-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -70,6 +72,38 @@ function against({ part, freesM2, savesW }: SkimmerCandidate): string {
     savesW === 0 ? 'the same power' : savesW > 0 ? `saves ${power}` : `draws ${power} more`
   return `${room}, ${draw}, price ${part.priceClass} of 5`
 }
+
+const { isTicked, tick, isOpen } = useBeside()
+const compared = computed(() => rows.value.filter(({ part }) => isTicked(part.id)))
+const beside = computed(() => {
+  const row = (label: string, of: (candidate: SkimmerCandidate) => string) => ({
+    label,
+    values: compared.value.map(of),
+  })
+  const orNone = (value: number | null, say: (si: number) => string) =>
+    value === null ? 'not known' : say(value)
+  return [
+    row('By its load', ({ skimmer }) => SIZE_SAYS[skimmer.verdicts.match.says]),
+    row('Oversized', ({ skimmer }) => SIZE_SAYS[skimmer.verdicts.oversize.says]),
+    row('Printed for, at this load', ({ skimmer }) =>
+      units.text('volume', skimmer.inForce.ratedM3),
+    ),
+    row('Does it stand', stands),
+    row('Of the sump’s flow', ({ skimmer }) =>
+      orNone(skimmer.shareOfThroughflow, (si) => units.text('share', si)),
+    ),
+    row('All the water', ({ skimmer }) =>
+      orNone(skimmer.systemVolumesPerH, (si) => units.text('turnover', si)),
+    ),
+    row('Gives back when it stops', ({ skimmer }) => units.text('volume', skimmer.givesBackM3)),
+    row('Power', ({ device: placed }) => units.text('power', placed.powerW)),
+    row('Over its cup', ({ skimmer }) =>
+      orNone(skimmer.aboveCupM, (si) => units.text('length', si)),
+    ),
+    row('How loud', ({ part }) => NOISE_NAMES[part.noise]),
+    row('Price', ({ part }) => `${part.priceClass} of 5`),
+  ]
+})
 </script>
 
 <template>
@@ -78,6 +112,13 @@ function against({ part, freesM2, savesW }: SkimmerCandidate): string {
     <p class="caption mb-1">
       Each in the same place, on the stand that suits it, against {{ device.name }}.
     </p>
+    <SideBySide
+      v-if="isOpen"
+      name="Skimmers side by side"
+      :columns="compared.map(({ part }) => part)"
+      :rows="beside"
+    />
+    <p v-else class="caption">Tick two or three to see them side by side.</p>
     <ul class="divide-y divide-rule" aria-label="Skimmers in its place">
       <li
         v-for="row in rows"
@@ -86,6 +127,13 @@ function against({ part, freesM2, savesW }: SkimmerCandidate): string {
         :class="{ 'bg-needle-wash': row.part.id === device.part.id }"
         :data-candidate="row.part.id"
       >
+        <input
+          type="checkbox"
+          class="mt-1"
+          :aria-label="`${row.part.name} side by side`"
+          :checked="isTicked(row.part.id)"
+          @change="tick(row.part.id)"
+        />
         <div class="min-w-0 grow">
           <span class="font-semibold">{{ row.part.name }}</span>
           <span class="caption ml-1.5">{{ NOISE_NAMES[row.part.noise] }}</span>

@@ -10,6 +10,7 @@ import { doseChart, type Lit } from './dose-chart.ts'
 import LampFields from './LampFields.vue'
 import PlaceFields from './PlaceFields.vue'
 import SkimmerFigures from './SkimmerFigures.vue'
+import SterilizerCandidates from './SterilizerCandidates.vue'
 import TargetRows from './TargetRows.vue'
 import { useDevices } from './use-devices.ts'
 
@@ -18,7 +19,7 @@ const KINDS = ['sterilizer', 'flow-meter'] as const
 const LIT: ReadonlySet<string> = new Set(KINDS)
 const store = useDesign()
 const units = useUnits()
-const { own, chosen, index, add, takeOut } = useDevices(({ part }) => LIT.has(part.kind))
+const { own, chosen, index, add, swap, takeOut } = useDevices(({ part }) => LIT.has(part.kind))
 const lit = computed(
   () =>
     store.solved!.treatment.sterilizers.find(({ deviceId }) => deviceId === chosen.value?.id) ??
@@ -126,6 +127,7 @@ const inWords = computed(() => {
           </p>
         </section>
         <TargetRows :lit="lit" />
+        <SterilizerCandidates :device="chosen" @swap="swap" />
         <LampFields v-if="chosen.lamp" :lamp="chosen.lamp" :index="index" />
       </template>
       <section v-if="chosen" aria-labelledby="place-head">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChangedParts from './ChangedParts.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import NotOpen from './NotOpen.vue'
 import { useDesign } from './design-store.ts'
@@ -17,6 +18,7 @@ useUndoKeys()
     <main class="mx-auto max-w-6xl px-5 py-5">
       <h2 class="text-2xl font-semibold">{{ heading }}</h2>
       <p class="mb-4 max-w-3xl text-ink-soft">{{ about }}</p>
+      <ChangedParts />
       <slot />
     </main>
     <ConflictDialog />

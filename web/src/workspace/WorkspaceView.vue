@@ -6,6 +6,7 @@ import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SheetPane from '../section/SheetPane.vue'
 import AlongBar from './AlongBar.vue'
+import ChangedParts from './ChangedParts.vue'
 import TourBar from '../tour/TourBar.vue'
 import { useTour } from '../tour/tour-store.ts'
 import ConflictDialog from './ConflictDialog.vue'
@@ -72,6 +73,7 @@ useEventListener(window, 'keydown', (event) => {
     <div class="area-strip">
       <TourBar :basin-id="id" />
       <AlongBar />
+      <ChangedParts />
       <MarginStrip />
     </div>
     <ConflictDialog />

@@ -6,6 +6,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { designsApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 import { useToday } from '../shell/clock.ts'
+import { useParts } from '../parts/parts-store.ts'
 import { useNotices } from '../shell/notices.ts'
 import { useStandings } from './assumed.ts'
 import { Autosave } from './autosave.ts'
@@ -15,6 +16,9 @@ import { useEdits } from './edits.ts'
 import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
 import { useSolved } from './use-solved.ts'
+
+/** What of the return's flow a takeoff may bring a device that is drawn into it: for choosing one (choice). */
+const TAKEOFF_SHARE = 0.1
 
 /** A design as a fix would have it. */
 const changed = (now: BasinDesign, { edits }: Fix) =>
@@ -82,7 +86,11 @@ export const useDesign = defineStore('design', () => {
     }
   }
 
-  const edits = useEdits(history, preview)
+  const parts = useParts()
+  const edits = useEdits(history, preview, () => ({
+    devices: parts.kept.devices,
+    flowM3PerS: TAKEOFF_SHARE * (steady.value?.returnSide.flowM3PerS ?? 0),
+  }))
   const { edit } = edits
   const standing = useStandings(shown, solved, history.edit)
 

@@ -3,12 +3,14 @@ import {
   assuming,
   type At,
   type BasinDesign,
+  type DevicePart,
   type Edit,
   type EditPath,
   editing,
   type Fix,
   setTo,
 } from '@yew-basin/core'
+import { useNotices } from '../shell/notices.ts'
 import { computed, type ComputedRef, shallowRef, type ShallowRef } from 'vue'
 
 /** What the edits of the opened design are made on. */
@@ -16,6 +18,12 @@ interface Edited {
   readonly design: ComputedRef<BasinDesign | null>
   readonly edit: (edits: readonly Edit[]) => void
   readonly put: (next: BasinDesign) => void
+}
+
+/** The devices there are to choose from, and what a takeoff may bring one. */
+interface Library {
+  readonly devices: readonly DevicePart[]
+  readonly flowM3PerS: number
 }
 
 /** A change of the keeper's that lines went along with. */
@@ -37,12 +45,28 @@ function namesOf({ returnSide: { lines } }: BasinDesign, edits: readonly Edit[])
 }
 
 /** Changes of the opened design, each with what follows of it and with what it makes given or assumed. */
-export function useEdits(history: Edited, preview: ShallowRef<Fix | null>) {
+export function useEdits(
+  history: Edited,
+  preview: ShallowRef<Fix | null>,
+  library: () => Library = () => ({ devices: [], flowM3PerS: 0 }),
+) {
+  const notices = useNotices()
   const lastAlong = shallowRef<WentAlong | null>(null)
   /** Lines that went along with the last change; null: none, or something else was changed since. */
   const wentAlong = computed(() =>
     lastAlong.value?.after === history.design.value ? lastAlong.value : null,
   )
+
+  /** A device drawn into a line stands at its stop too: as a part of the library, to be exchanged there. */
+  function devicesDrawn(now: BasinDesign, after: BasinDesign): readonly Edit[] {
+    const { devices: parts, flowM3PerS } = library()
+    const newId = () => crypto.randomUUID()
+    const made = editing.devicesOfPieces(now, after, { parts, flowM3PerS, newId })
+    const { devices } = applyEdits(after, made).sump
+    for (const { name, part } of devices.slice(after.sump.devices.length))
+      notices.tell(`${name} stands at its stop now, as a ${part.name}: exchange it there.`)
+    return made
+  }
 
   /** Edits with their marks, and what follows of them: that stays given or assumed as it was. */
   function make(
@@ -55,7 +79,9 @@ export function useEdits(history: Edited, preview: ShallowRef<Fix | null>) {
     if (!now) return
     const before = wentAlong.value
     const { belongs, leads } = editing.goesAlong(now, edits)
-    const all = [...assuming.withMarks(now, edits, by), ...belongs, ...leads]
+    const along = [...belongs, ...leads]
+    const devices = devicesDrawn(now, applyEdits(now, [...edits, ...along]))
+    const all = [...assuming.withMarks(now, edits, by), ...along, ...devices]
     const marked = given.length > 0 ? assuming.confirmed(applyEdits(now, all), given) : []
     history.edit([...all, ...editing.tuned(now, all), ...marked])
     if (leads.length === 0) return

@@ -9,11 +9,10 @@ import {
   setTo,
 } from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
-import type { DeviceKind } from '../../device/index.ts'
 import { NEW_ROUGHNESS_M, RIBBED_FACTOR } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
-import type { DevicePiece, Piece, Run } from '../../run/index.ts'
-import { devicePiece } from '../run/new-piece.ts'
+import type { Piece, Run } from '../../run/index.ts'
+import { USE_OF_KIND, devicePiece } from '../run/new-piece.ts'
 import { valveForFlow } from '../setting/valve-for-flow.ts'
 import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
 
@@ -27,17 +26,9 @@ const ASIDE_M = 0.35
 /** A tee takes no less room in a pipe than this on either side, m (choice). */
 const LEAST_STUB_M = 0.05
 
-/** A device's kind as a piece of a line; a kind that is not here stands in the water alone. */
-const USES: Readonly<Partial<Record<DeviceKind, DevicePiece['use']>>> = {
-  sterilizer: 'sterilizer',
-  reactor: 'reactor',
-  scrubber: 'scrubber',
-  chiller: 'chiller',
-}
-
-/** Can a device have a line of its own teed off for it? It works on water that is led to it, and none is yet. */
+/** Can a device have a line of its own teed off for it? It works on water that is led to it, and none is yet; a heater stands in the water. */
 export const mayBeTeedOff = ({ part, lineId }: Device): boolean =>
-  lineId === null && USES[part.kind] !== undefined
+  lineId === null && part.kind !== 'heater' && USE_OF_KIND[part.kind] !== undefined
 
 /**
  * A line for a device, teed off the one the design is known by: tee, ball valve, union, the device,
@@ -118,7 +109,7 @@ function branchFor(
   const pieces: Piece[] = [
     { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null },
     { id: newId(), kind: 'union' },
-    devicePiece(newId(), USES[part.kind]!, { name }),
+    devicePiece(newId(), USE_OF_KIND[part.kind]!, { name }),
     ...way(at, home, newId),
   ]
   return {

@@ -4,12 +4,19 @@ import { areEndsMoved, followDrains, followLines, followLips } from './follow-en
 import { followSump } from './follow-sump.ts'
 import { followTanks, makeRoom } from './follow-tanks.ts'
 import { keepDevices } from './keep-devices.ts'
+import { piecesOfDevices } from './pieces-of-devices.ts'
 
 /** One thing that follows of a change, after those before it. */
 type Follower = (before: BasinDesign, after: BasinDesign) => readonly Edit[]
 
 /** What belongs to what was moved. */
-const BELONGING: readonly Follower[] = [makeRoom, followTanks, followSump, keepDevices]
+const BELONGING: readonly Follower[] = [
+  makeRoom,
+  followTanks,
+  followSump,
+  keepDevices,
+  piecesOfDevices,
+]
 
 /** What goes along with a change by itself. */
 export interface GoesAlong {

@@ -7,6 +7,8 @@ import {
   setTo,
   type Sump,
 } from '../../design/index.ts'
+import type { Piece } from '../../run/index.ts'
+import { USE_OF_KIND } from '../run/new-piece.ts'
 import { deviceRectangle } from '../../figures/index.ts'
 import { pushedM } from './shifts.ts'
 
@@ -17,10 +19,9 @@ import { pushedM } from './shifts.ts'
  */
 export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
   if (before.sump === after.sump && before.returnSide === after.returnSide) return []
-  const lines = new Set(after.returnSide.lines.map(({ id }) => id))
   return after.sump.devices.flatMap((device, i): Edit[] => {
     const chamberId = chamberAfter(before.sump, after.sump, device)
-    const lineId = device.lineId !== null && lines.has(device.lineId) ? device.lineId : null
+    const lineId = lineAfter(before, after, device)
     const xM = device.xM + shiftOf(before.sump, after.sump, device, chamberId)
     const edits: Edit[] = []
     const at = ['sump', 'devices', i] as const
@@ -30,6 +31,19 @@ export function keepDevices(before: BasinDesign, after: BasinDesign): Edit[] {
     if (xM !== device.xM) edits.push(setTo([...at, 'xM'], xM))
     return edits
   })
+}
+
+/** Where its piece went, its line goes; a device whose piece was taken away, or whose line is gone, stands in none. */
+function lineAfter(before: BasinDesign, { returnSide }: BasinDesign, device: Device) {
+  const { lineId, pieceId } = device
+  const line = returnSide.lines.find(({ id }) => id === lineId)
+  const isIts = (piece: Piece) =>
+    piece.id === pieceId && (piece.kind !== 'device' || piece.use === USE_OF_KIND[device.part.kind])
+  if (pieceId === null || line?.run.pieces.some(isIts)) return line?.id ?? null
+  const old = before.sump.devices.find(({ id }) => id === device.id)
+  if (old?.lineId !== lineId) return line?.id ?? null
+  const now = returnSide.lines.find(({ run }) => run.pieces.some(isIts))
+  return now?.id ?? (device.part.kind === 'flow-meter' ? (line?.id ?? null) : null)
 }
 
 /** Is a piece still in the line, or was none set? */

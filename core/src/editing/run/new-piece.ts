@@ -1,3 +1,4 @@
+import type { DeviceKind } from '../../device/index.ts'
 import { boreOf, type PipeSize } from '../../pipe/index.ts'
 import type { DevicePiece, Piece, PieceKind, Run } from '../../run/index.ts'
 
@@ -13,6 +14,15 @@ const LEAST_NOZZLE_M = 0.003
 export interface Around {
   readonly size: PipeSize
   readonly boreM: number
+}
+
+/** A device's kind as a piece of a line; one that is not here is a pipe's, or stands in the water alone. */
+export const USE_OF_KIND: Readonly<Partial<Record<DeviceKind, DevicePiece['use']>>> = {
+  sterilizer: 'sterilizer',
+  reactor: 'reactor',
+  scrubber: 'scrubber',
+  chiller: 'chiller',
+  heater: 'heater',
 }
 
 /** A device in a line, by a fixed K. */

@@ -64,10 +64,18 @@ export function skimmerCandidates(
 /** Of the water's surface; what stands outside takes none. */
 const takesM2 = (device: Device) => (standsInWater(device) ? device.part.sectionM2 : 0)
 
-/** A device with another part in its place. */
+/** A device with another part in its place; another sterilizer has a new lamp and sleeve. */
 export function swapped(now: Device, part: DevicePart, standM: number): Device {
+  const unburned = {
+    burnedS: 0,
+    sleeveFactor: 1,
+    burnedOn: null,
+    lampSince: null,
+    sleeveSince: null,
+  }
   return {
     ...now,
+    lamp: now.lamp && part.id !== now.part.id ? { ...now.lamp, ...unburned } : now.lamp,
     name: now.name === now.part.name ? part.name : now.name,
     part,
     standM,

@@ -15,13 +15,9 @@ export function lineOfDevice(
 }
 
 /** What passes a device in its line: at its place among the pieces where that is given, else at the line's end. */
-export function flowInLine(
-  { returnSide }: BasinDesign,
-  { part }: Device,
-  line: SolvedLine,
-): number {
+export function flowInLine({ returnSide }: BasinDesign, device: Device, line: SolvedLine): number {
   const { pieces } = returnSide.lines.find(({ id }) => id === line.lineId)!.run
-  const id = pieces[pieceOfDevice(pieces, part.kind)]?.id
+  const id = pieces[pieceOfDevice(pieces, device)]?.id
   return line.pieces.find(({ pieceId }) => pieceId === id)?.flowM3PerS ?? line.flowM3PerS
 }
 

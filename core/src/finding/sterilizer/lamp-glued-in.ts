@@ -11,7 +11,7 @@ export const lampGluedIn = rule({
   holds: 'A sterilizer has no union on one side or on both.',
   condition: ({ line, device }: SterilizerCase) => {
     const pieces = line?.laid.line.run.pieces ?? []
-    const at = pieceOfDevice(pieces, device.part.kind)
+    const at = pieceOfDevice(pieces, device)
     if (!line || at < 0) return []
     const before = pieces.slice(0, at).some(({ kind }) => kind === 'union')
     const after = pieces.slice(at + 1).some(({ kind }) => kind === 'union')

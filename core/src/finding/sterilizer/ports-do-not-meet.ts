@@ -11,7 +11,7 @@ export const portsDoNotMeet = rule({
   holds: 'A sterilizer’s ports are not its line’s size.',
   condition: ({ line, device, spec }: SterilizerCase) => {
     const own = line?.laid.line.run.pieces ?? []
-    const placed = line?.laid.placed[pieceOfDevice(own, device.part.kind)]
+    const placed = line?.laid.placed[pieceOfDevice(own, device)]
     if (!line || !placed) return []
     const boreM = placed.boreBeforeM
     const off = spec.portBoreM / boreM - 1
