@@ -10,6 +10,7 @@ export type {
   BasinAnswer,
   BinAnswer,
   BinEntry,
+  KeptFieldsAnswer,
   DesignAnswer,
   HistoryAnswer,
   HistoryEntry,

@@ -58,6 +58,10 @@ const TABLE: Readonly<Record<string, readonly [owner: number, other: number, non
   'get /parts/:id/history': [200, 200, 401],
   'get /fields/:id/:tankId': [204, 404, 401],
   'put /fields/:id/:tankId': [422, 422, 401],
+  'get /fields/:id/:tankId/kept': [200, 404, 401],
+  'get /fields/:id/:tankId/kept/:name': [204, 404, 401],
+  'put /fields/:id/:tankId/kept/:name': [422, 422, 401],
+  'delete /fields/:id/:tankId/kept/:name': [404, 404, 401],
   'get /bin': [200, 200, 401],
   'delete /bin': [204, 204, 401],
 }

@@ -116,6 +116,31 @@ describe('a field', () => {
     await guest.save({ ...sisters, design: without }).expect(200)
     expect(await rows()).toBe(0)
   })
+  test('is kept by a name beside the last one, listed, and dropped', async () => {
+    const named = (name: string) => `${address(tankId())}/kept/${encodeURIComponent(name)}`
+    const keep = (name: string) =>
+      guest.agent
+        .put(named(name))
+        .set('Content-Type', 'application/octet-stream')
+        .send(bytesOf(design, name))
+    await put(guest, tankId(), bytesOf(design, 'last')).expect(204)
+    await keep('two, offset').expect(204)
+    await keep('one').expect(204)
+    const list = await guest.agent.get(`${address(tankId())}/kept`).expect(200)
+    expect(list.body.kept.map(({ name }: { name: string }) => name)).toEqual(['one', 'two, offset'])
+    const read = await guest.agent.get(named('two, offset')).responseType('blob').expect(200)
+    expect(Buffer.compare(read.body as Buffer, bytesOf(design, 'two, offset'))).toBe(0)
+    const last = await guest.agent.get(address(tankId())).responseType('blob').expect(200)
+    expect(Buffer.compare(last.body as Buffer, bytesOf(design, 'last'))).toBe(0)
+    await guest.agent.delete(named('one')).expect(204)
+    await guest.agent.delete(named('one')).expect(404)
+    await guest.agent.get(named('one')).expect(204)
+    for (let n = 2; n <= 6; n++) await keep(`field ${n}`).expect(204)
+    const refused = problem(await keep('one too many').expect(422))
+    expect(refused.faults![0]!.message).toContain('at most 6')
+    await keep('field 2').expect(204)
+    expect(problem(await keep('  ').expect(422)).faults![0]!.path).toBe('name')
+  })
   test('of a tank that is not there is refused', async () => {
     await put(guest, 'pond', bytesOf(design, 'x')).expect(404)
     await guest.agent.get(address('pond')).expect(404)

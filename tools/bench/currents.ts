@@ -6,7 +6,7 @@ import {
   type Fineness,
   type FlowDomain,
 } from '@yew-basin/core'
-import { eddyViscosity, Lattice, SLIPS } from '@yew-basin/core/lab'
+import { eddiesOf, Lattice, SLIPS } from '@yew-basin/core/lab'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 
 /** At least so much of what a plain copy of the same bytes does. */
@@ -28,7 +28,9 @@ function latticeFor(fineness: Fineness): Lattice {
   const { grid, stepS } = planField(domain, fineness)!
   const { cellsX, cellsY, cellsZ, cellM } = grid
   const solid = grid.fill.map((cell) => (cell === 0 ? 0 : SLIPS))
-  const tau = eddyViscosity(grid, domain.streams).map((nu) => 0.5 + (3 * nu * stepS) / cellM ** 2)
+  const tau = eddiesOf(grid, domain.streams).viscosity.map(
+    (nu) => 0.5 + (3 * nu * stepS) / cellM ** 2,
+  )
   return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: 0.05 })
 }
 

@@ -109,7 +109,7 @@ export class AServer {
       this.refuses = null
       return problem(code, faults ? { faults } : {})
     }
-    const [, , what, id, more, at] = path.split('/')
+    const [, , what, id, more] = path.split('/')
     if (method !== 'GET' && ['basins', 'parts'].includes(what!) && id && id !== 'import') {
       const moved = this.#movedOn(what!, { id, more }, how)
       if (moved) return moved
@@ -124,7 +124,7 @@ export class AServer {
         { sent, how },
       )
     if (what === 'parts') return this.#ofParts(method, { id, more }, sent)
-    if (what === 'fields') return this.#ofFields(method, `${id} ${more ?? at}`, how)
+    if (what === 'fields') return this.#ofFields(method, path.split('/').slice(3), how)
     return problem('not-found')
   }
 
@@ -271,7 +271,14 @@ export class AServer {
     return json(part)
   }
 
-  #ofFields(method: string, key: string, how: RequestInit) {
+  #ofFields(method: string, at: readonly string[], how: RequestInit) {
+    const key = at.join(' ')
+    if (at[2] === 'kept' && at.length === 3) {
+      const kept = [...this.fields.keys()].filter((other) => other.startsWith(`${key} `))
+      const nameOf = (other: string) => decodeURIComponent(other.slice(key.length + 1))
+      return json({ kept: kept.map((other) => ({ name: nameOf(other), madeAt: SAVED_AT })) })
+    }
+    if (method === 'DELETE') return this.fields.delete(key) ? nothing() : problem('not-found')
     if (method === 'PUT') {
       this.fields.set(key, how.body as Uint8Array)
       return nothing()

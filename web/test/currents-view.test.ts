@@ -5,6 +5,7 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import CurrentsView from '../src/currents/CurrentsView.vue'
 import { useCurrents } from '../src/currents/currents-store.ts'
 import { useParts } from '../src/parts/parts-store.ts'
+import { useNotices } from '../src/shell/notices.ts'
 import { useDesign } from '../src/workspace/design-store.ts'
 import { aBrowser, AServer } from './a-server.ts'
 import { button, enter, field, press, shownAt, text } from './a-view.ts'
@@ -79,6 +80,20 @@ async function simulated(): Promise<void> {
   await flushPromises()
   await press('Simulate the field')
   await until(() => currents.field !== null && currents.at === null, 'the field is there', 60_000)
+  await flushPromises()
+}
+
+/** A field as the first test that wants one simulated it: it is the same design in all of them. */
+let bytes: Uint8Array | null = null
+async function withField(): Promise<void> {
+  if (!bytes) {
+    await simulated()
+    await until(() => server.fields.size > 0, 'it is kept')
+    bytes = [...server.fields.values()][0]!
+    return
+  }
+  server.fields.set(`${id}-d ${store.tank!.id}`, bytes)
+  await currents.load(`${id}-d`, store.tank!.id)
   await flushPromises()
 }
 
@@ -164,6 +179,17 @@ describe('what stands in it', () => {
   })
 })
 
+describe('how many', () => {
+  test('are needed is tried with one, two and four, and any of them is taken', async () => {
+    await press('Try them')
+    await until(() => currents.counted !== null && currents.at === null, 'all are tried', 90_000)
+    await flushPromises()
+    expect(currents.counted!.tried.map(({ start }) => start.pumps.length)).toEqual([1, 2, 4])
+    await press('Begin with: Four on the ends, offset')
+    expect(scene().pumps).toHaveLength(4)
+  }, 120_000)
+})
+
 describe('a field', () => {
   test('is simulated, judged by its zones, and kept with the design', async () => {
     await simulated()
@@ -177,7 +203,7 @@ describe('a field', () => {
   }, 120_000)
 
   test('is said to be of what was, once the layout changes, and is current again when that is undone', async () => {
-    await simulated()
+    await withField()
     await press('Box')
     expect(currents.stale).toBe(true)
     expect(text()).toContain('Before your last change')
@@ -188,7 +214,7 @@ describe('a field', () => {
   }, 120_000)
 
   test('that is kept is there when the view is opened again', async () => {
-    await simulated()
+    await withField()
     await until(() => server.fields.size > 0, 'it is kept')
     const mean = currents.verdict!.meanMPerS
     await currents.load(`${id}-d`, store.tank!.id)
@@ -196,8 +222,37 @@ describe('a field', () => {
     expect(currents.verdict!.meanMPerS).toBeCloseTo(mean, 6)
   }, 120_000)
 
+  test('is kept by a name, stands beside another one, and is dropped and put back', async () => {
+    await withField()
+    await enter('What you call this field', 'As it was')
+    await press('Keep it')
+    await until(() => currents.kept.names.includes('As it was'), 'it is kept')
+    await press('Keep it')
+    await until(() => currents.kept.names.length === 2, 'another one is kept, by its usual name')
+    await currents.kept.list()
+    expect(currents.kept.names).toHaveLength(2)
+    await currents.kept.toggle('As it was')
+    await flushPromises()
+    const heads = [...document.querySelectorAll('[data-testid=side-by-side] th[scope=col]')]
+    expect(heads.map((head) => head.textContent.trim())).toEqual(['Now', 'As it was'])
+    await press('Drop As it was')
+    await until(() => currents.kept.names.length === 1, 'it is dropped')
+    expect(currents.kept.beside).toEqual([])
+    await useNotices().notices.at(-1)!.action!.run()
+    expect(currents.kept.names).toContain('As it was')
+  }, 120_000)
+
+  test('is said to be as far from a coarser one as it is', async () => {
+    await withField()
+    expect(text()).not.toContain('coarser cubes')
+    currents.apart = { share: 0.09, mean: 0.02, isClose: false }
+    await flushPromises()
+    expect(text()).toContain('differs by up to 9 points')
+    expect(text()).toContain('no finer than that')
+  }, 120_000)
+
   test('a dye spreads in it from look to look, and can be cleared away', async () => {
-    await simulated()
+    await withField()
     await press(/^Pour/)
     await until(() => currents.frames.length > 3, 'the dye spreads', 60_000)
     const early = currents.frames[1]!.mixed

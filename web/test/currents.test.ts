@@ -3,6 +3,7 @@ import { planField, domainOf, solveBasin, type FlowDomain } from '@yew-basin/cor
 import { boxOnCut, layerOf, onCut, scaleOf, seedsOn } from '../src/currents/cut.ts'
 import { Unreachable } from '../src/api/client.ts'
 import { notKept, whereWords } from '../src/currents/currents-words.ts'
+import { thinned } from '../src/currents/thinned.ts'
 import { rockShapes, streamShape } from '../src/currents/scene-shapes.ts'
 import { cssColour, dyeColour, speedColour } from '../src/currents/speed-colour.ts'
 import { aDesign } from './a-design.ts'
@@ -133,4 +134,30 @@ test('a field that could not be kept does not claim to be', () => {
   expect(notKept(new Unreachable())).toMatch(/goes when you leave this page. The server does not/)
   expect(notKept(new Unreachable())).not.toMatch(/is kept/)
   expect(notKept(new Error('It is too large.'))).toMatch(/too large/)
+})
+
+describe('ways of the water on a drawing', () => {
+  const way = (y: number, speed: number, from = 0, to = 100) => {
+    const places = Array.from({ length: to - from + 1 }, (_, i) => ({ x: from + i, y, z: 0 }))
+    return { places, speeds: places.map(() => speed) }
+  }
+  const draw = (...ways: readonly ReturnType<typeof way>[]) =>
+    thinned(ways, ({ x, y }) => ({ x, y }), 10)
+
+  test('that are too near to a faster one are left out', () => {
+    const drawn = draw(way(0, 0.1), way(4, 0.3), way(15, 0.2))
+    expect(drawn.map(([first]) => first!.y)).toEqual([4, 15])
+  })
+  test('go as far as they keep their distance', () => {
+    const crossing = {
+      places: Array.from({ length: 101 }, (_, i) => ({ x: 50, y: 50 - i, z: 0 })),
+      speeds: Array.from({ length: 101 }, () => 0.1),
+    }
+    const drawn = draw(way(0, 0.3), crossing)
+    expect(drawn).toHaveLength(2)
+    expect(drawn[1]!.at(-1)!.y).toBe(10)
+  })
+  test('that are too short to say anything are left out', () => {
+    expect(draw(way(0, 0.3, 0, 15))).toEqual([])
+  })
 })

@@ -71,6 +71,11 @@ export interface RevisionAnswer {
   readonly design: BasinDesign
 }
 
+/** The fields of currents that are kept of a tank by a name. */
+export interface KeptFieldsAnswer {
+  readonly kept: readonly { readonly name: string; readonly madeAt: string }[]
+}
+
 /** Whose things these are. */
 export interface WorkspaceAnswer {
   readonly kind: 'guest'

@@ -155,6 +155,8 @@ export const COUNTS = {
   nameLength: 80,
   noteLength: 2000,
   idLength: 64,
+  /** Fields of currents kept of a tank, to be compared. */
+  keptFields: 6,
 } as const
 
 /** Is a value inside its range? NaN never is. */

@@ -1,7 +1,8 @@
 import type { Vector } from '../jet/index.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
-import type { Field } from './field.ts'
-import { neighbourSteps, PANEL, placeOf, ROCK, SAND, WATER, waterCells } from './grid.ts'
+import { type Field, figureAt } from './field.ts'
+import { neighbourSteps, PANEL, placeOf, ROCK, SAND, waterCells } from './grid.ts'
+import { type WallFace, wallFaces } from './wall-faces.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
 /** How a zone's faces fare: shares of its area. */
@@ -66,6 +67,9 @@ const STILL_AT_SURFACE_M_PER_S = 0.02
 /** Waste settles on a bare floor where no moment is faster than this, m/s (choice). */
 const SETTLES_M_PER_S = 0.05
 
+/** Rock and sand are judged by the water so far off them: where polyps reach (choice). */
+const POLYPS_M = 0.03
+
 /** Spots smaller than so many cells are noise of the grid. */
 const LEAST_CELLS = 3
 const MOST_SPOTS = 6
@@ -85,9 +89,10 @@ export function judgeField(
   const lifting = onSand.filter((cell) => peak[cell]! > limits.liftMPerS)
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
+  const faces = wallFaces(grid)
   const surfaceMPerS = meanOf(top, speed)
   return {
-    zones: domain.ranges.flatMap((range) => zoneOf(field, { cells, steps, scene: domain, range })),
+    zones: domain.ranges.flatMap((range) => zoneOf(field, { faces, scene: domain, range })),
     waterM3: cells.length * cellM3,
     meanMPerS: meanOf(cells, speed),
     deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
@@ -127,52 +132,52 @@ function meanOf(cells: readonly number[], of: Float32Array): number {
 }
 
 /**
- * Every face between water and the zone's rock or sand counts once, by the water a cell and a half
- * off it, where polyps reach and the grid's steps no longer hold the water back; where that is not
- * water, by the cell at the face.
+ * Every face between water and the zone's rock or sand, as large as the slant it stands for, by the water
+ * where polyps reach: so far off it on every grid.
  */
 function zoneOf(
-  { grid, speed, rockIds }: Field,
+  field: Field,
   {
-    cells,
-    steps,
+    faces,
     scene: { rocks },
     range: { zone, leastMPerS, mostMPerS },
   }: {
-    readonly cells: readonly number[]
-    readonly steps: readonly number[]
+    readonly faces: readonly WallFace[]
     readonly scene: Pick<FlowDomain, 'rocks'>
     readonly range: WantedRange
   },
 ): ZoneVerdict[] {
-  const zones = rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
-  let faces = 0
-  let slow = 0
-  let fast = 0
-  let sum = 0
-  for (const cell of cells)
-    for (const step of steps) {
-      const beside = grid.fill[cell + step]!
-      const own =
-        zone === 'sand' ? beside === SAND : beside >= ROCK && zones[beside - ROCK] === zone
-      if (!own) continue
-      const off = grid.fill[cell - step] === WATER ? cell - step : cell
-      faces++
-      sum += speed[off]!
-      if (speed[off]! < leastMPerS) slow++
-      if (speed[off]! > mostMPerS) fast++
-    }
-  if (faces === 0) return []
+  const zones = field.rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
+  const sum = { all: 0, slow: 0, fast: 0, speed: 0 }
+  for (const face of faces) {
+    const { behind, share } = face
+    const isOwn =
+      zone === 'sand' ? behind === SAND : behind >= ROCK && zones[behind - ROCK] === zone
+    if (!isOwn) continue
+    const speed = figureAt(field, 'speed', placeOff(field.grid, face))
+    sum.all += share
+    sum.speed += share * speed
+    if (speed < leastMPerS) sum.slow += share
+    if (speed > mostMPerS) sum.fast += share
+  }
+  if (sum.all === 0) return []
   return [
     {
       zone,
-      areaM2: faces * grid.cellM ** 2,
-      inside: (faces - slow - fast) / faces,
-      tooSlow: slow / faces,
-      tooFast: fast / faces,
-      meanMPerS: sum / faces,
+      areaM2: sum.all * field.grid.cellM ** 2,
+      inside: (sum.all - sum.slow - sum.fast) / sum.all,
+      tooSlow: sum.slow / sum.all,
+      tooFast: sum.fast / sum.all,
+      meanMPerS: sum.speed / sum.all,
     },
   ]
+}
+
+/** A place straight off a face. */
+function placeOff(grid: Field['grid'], { cell, axis, sign }: WallFace): Vector {
+  const { x, y, z } = placeOf(grid, cell)
+  const off = (i: number) => (i === axis ? sign * (POLYPS_M - grid.cellM / 2) : 0)
+  return { x: x - off(0), y: y - off(1), z: z - off(2) }
 }
 
 /** Cells that touch, as one spot. */
@@ -221,6 +226,11 @@ export function shareAsWanted({ zones }: Pick<FieldVerdict, 'zones'>): number {
   const areaM2 = zones.reduce((sum, zone) => sum + zone.areaM2, 0)
   if (areaM2 === 0) return 0
   return zones.reduce((sum, zone) => sum + zone.inside * zone.areaM2, 0) / areaM2
+}
+
+/** The same; where there is neither rock nor sand, the share of the water that is not dead. */
+export function shareMoved(verdict: Pick<FieldVerdict, 'zones' | 'deadShare'>): number {
+  return verdict.zones.length === 0 ? 1 - verdict.deadShare : shareAsWanted(verdict)
 }
 
 /** Circulation pumps' flow over the tank's water, an hour: the rule of thumb beside the field. */

@@ -6,9 +6,20 @@ import {
   LIFT_M_PER_S,
   type ScenePanel,
 } from '../scene/index.ts'
-import { planField } from './field-plan.ts'
-import { cellAt, type Grid, gridOf, middleOf, neighbourSteps, ROCK, SAND, WATER } from './grid.ts'
-import { type FieldVerdict, judgeField, shareAsWanted } from './judge.ts'
+import { planField, updatesOf } from './field-plan.ts'
+import {
+  cellAt,
+  type Grid,
+  gridOf,
+  middleOf,
+  neighbourSteps,
+  placeOf,
+  ROCK,
+  SAND,
+  WATER,
+  waterCells,
+} from './grid.ts'
+import { type FieldVerdict, judgeField, shareMoved } from './judge.ts'
 import { quickSpeedAt, type Reach, reachOf } from './quick-look.ts'
 import { simulateField } from './simulate-field.ts'
 import type { FlowDomain } from './flow-domain.ts'
@@ -41,6 +52,7 @@ const LIFT_COST = 0.4
 /** Water that comes back from the panels goes at about so much of √M over the tank's size. */
 const BACKGROUND = 0.7
 const SAMPLE_EVERY = 2
+const WATER_EVERY = 7
 
 interface Sample {
   readonly at: Vector
@@ -95,6 +107,12 @@ export function placePumps(
   return { best, before, tried: QUICK_TRIES + REFINED }
 }
 
+/** Updates of cells that a search comes to, in fields: what its time is estimated by; zero: nothing to search. */
+export function updatesOfPlacing(domain: FlowDomain): number {
+  const plan = planField(domain, 'coarse')
+  return plan ? (REFINED + 1) * updatesOf(plan) : 0
+}
+
 /** A field counts as so many quick looks in the progress. */
 const REFINE_WORK = 400
 
@@ -121,11 +139,11 @@ function alike(a: readonly CirculationPump[], b: readonly CirculationPump[]): bo
   )
 }
 
-/** Shares of all faces in their range, less what dead water and lifted sand cost. */
+/** Shares of all faces in their range, or of the water that moves where there are none, less what dead water and lifted sand cost. */
 function fieldScore(verdict: FieldVerdict): number {
   const sand = verdict.zones.find(({ zone }) => zone === 'sand')?.areaM2 ?? 0
   const lift = sand > 0 ? verdict.liftAreaM2 / sand : 0
-  return Math.max(0, shareAsWanted(verdict) - DEAD_COST * verdict.deadShare - LIFT_COST * lift)
+  return Math.max(0, shareMoved(verdict) - DEAD_COST * verdict.deadShare - LIFT_COST * lift)
 }
 
 /** The same, by the jets alone, over faces and water that stand for all. */
@@ -157,7 +175,17 @@ function farness({ x, y, z }: Vector, grid: Grid): number {
   return 0.3 + 0.7 * ((near(x, grid.waterX) + near(y, grid.waterY) + near(z, grid.waterZ)) / 3)
 }
 
-function samplesOf(grid: Grid, domain: FlowDomain): Sample[] {
+/** Faces that stand for all; without rock and sand, water that is to move. */
+export function samplesOf(grid: Grid, domain: FlowDomain): Sample[] {
+  const faces = faceSamples(grid, domain)
+  if (faces.length > 0) return faces
+  const water = { least: DEAD_M_PER_S, most: Infinity }
+  return waterCells(grid)
+    .filter((cell) => cell % WATER_EVERY === 0)
+    .map((cell) => ({ at: placeOf(grid, cell), ...water }))
+}
+
+function faceSamples(grid: Grid, domain: FlowDomain): Sample[] {
   const steps = neighbourSteps(grid)
   const samples: Sample[] = []
   for (let z = 1; z <= grid.waterZ; z++)

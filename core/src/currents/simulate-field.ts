@@ -1,15 +1,13 @@
-import { Lattice, SLIPS } from '../lattice/index.ts'
+import type { Lattice } from '../lattice/index.ts'
 import { levelAt } from '../scene/index.ts'
-import { eddyViscosity } from './eddies.ts'
+import { eddiesOf } from './eddies.ts'
 import type { FieldPlan } from './field-plan.ts'
 import type { Field } from './field.ts'
-import { WATER } from './grid.ts'
+import { MovingWater } from './moving-water.ts'
 import { passingWater } from './passing.ts'
 import { addPourSources, addPushSources, openingCells } from './sources.ts'
 import type { Stream } from './streams.ts'
 
-/** C of Smagorinsky: small, for what the streams' own eddies leave out. */
-const SMAGORINSKY = 0.05
 /** Steps from one look to the next: at patterns, and at the water. */
 const LOOK_STEPS = 8
 /** Steps from one telling of the progress to the next. */
@@ -26,14 +24,14 @@ export function simulateField(
   progress: (done: number, of: number) => void = () => {},
 ): Field {
   const { grid, domain, stepS, settleSteps, watchSteps } = plan
-  const eddy = eddyViscosity(grid, domain.streams)
-  const lattice = latticeOf(plan, eddy)
+  const water = movingWater(plan)
+  const { lattice } = water
   const driven = drive(lattice, plan)
   pour(lattice, plan)
   const steps = settleSteps + watchSteps
   for (let step = 0; step < steps; step++) {
     if (step % LOOK_STEPS === 0) setLevels(lattice, driven, step * stepS * plan.patternPace)
-    lattice.step()
+    water.step()
     if (step >= settleSteps && step % LOOK_STEPS === 0) lattice.keep()
     if (step % TELL_STEPS === 0) progress(step, steps)
   }
@@ -49,7 +47,7 @@ export function simulateField(
     z: mean(sums.z),
     speed: mean(sums.speed),
     peak: sums.highestSquare.map((square) => Math.sqrt(square) * toSpeed),
-    eddy,
+    eddy: water.eddyNow(),
     rockIds: domain.rocks.map(({ id }) => id),
     passing: passingWater(plan),
     ranS: steps * stepS,
@@ -60,13 +58,8 @@ export function simulateField(
   }
 }
 
-function latticeOf({ grid, stepS }: FieldPlan, eddy: Float32Array): Lattice {
-  const { cellsX, cellsY, cellsZ, fill, cellM } = grid
-  const solid = fill.map((cell) => (cell === WATER ? 0 : SLIPS))
-  const toLattice = stepS / cellM ** 2
-  // ν = (τ − ½)/3 in cells and steps
-  const tau = eddy.map((nu) => 0.5 + 3 * nu * toLattice)
-  return new Lattice({ cellsX, cellsY, cellsZ, solid }, { tau, smagorinsky: SMAGORINSKY })
+function movingWater({ grid, stepS, domain }: FieldPlan): MovingWater {
+  return new MovingWater({ grid, stepS, eddies: eddiesOf(grid, domain.streams) })
 }
 
 function drive(lattice: Lattice, { grid, domain, stepS }: FieldPlan): DrivenStream[] {
@@ -96,13 +89,14 @@ const TRY_MS = 120
 
 /** Million updates of cells a second that this machine makes of a plan, by a short try. */
 export function tryPace(plan: FieldPlan, nowMs: () => number): number {
-  const lattice = latticeOf(plan, eddyViscosity(plan.grid, plan.domain.streams))
+  const water = movingWater(plan)
+  const { lattice } = water
   drive(lattice, plan)
   let best = 0
   for (let i = 0; i < TRIES; i++) {
     const began = nowMs()
     const first = lattice.steps
-    while (nowMs() - began < TRY_MS) lattice.run(2)
+    while (nowMs() - began < TRY_MS) water.step()
     const pace = (lattice.cells * (lattice.steps - first)) / (nowMs() - began) / 1e3
     best = Math.max(best, pace)
   }

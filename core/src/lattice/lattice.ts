@@ -108,6 +108,12 @@ export class Lattice {
     return this.sources.length - 1
   }
 
+  /** What a group of sources gives from now on, in its order. */
+  setAmounts(source: number, amounts: Float32Array): void {
+    const { amounts: at, count } = this.sources[source]!
+    if (count > 0) new Float32Array(this.memory.buffer, at, count).set(amounts)
+  }
+
   setFactor(source: number, factor: number): void {
     this.sources[source]!.factor = factor
   }

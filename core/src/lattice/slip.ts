@@ -14,7 +14,7 @@ export interface SlipLink {
 
 /** The cell that a direction leads to from another, round the wrapped ends of y and z. */
 export function neighbour(
-  { cellsX, cellsY, cellsZ }: LatticeShape,
+  { cellsX, cellsY, cellsZ }: Pick<LatticeShape, 'cellsX' | 'cellsY' | 'cellsZ'>,
   cell: number,
   direction: number,
 ): number {

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { aCirculation, aRock, aDomain } from './a-domain.ts'
 import { type DyeFrame, type DyeVerdict, simulateDye } from '../../src/currents/dye.ts'
+import { gridsApart } from '../../src/currents/grids-apart.ts'
 import { planField, updatesOf } from '../../src/currents/field-plan.ts'
 import { type Field, figureAt, motionAt } from '../../src/currents/field.ts'
 import {
@@ -198,6 +199,18 @@ describe('the verdict', () => {
   test('has the pumps’ flow over the water as the rule of thumb beside it', () => {
     expect(tankTurnoverPerH(domain, 0.1)).toBeCloseTo(80, 9)
   })
+})
+
+test('two grids are as far apart as their shares and their mean speeds', () => {
+  const verdict = judgeField(field, domain)
+  expect(gridsApart(verdict, verdict)).toEqual({ share: 0, mean: 0, isClose: true })
+  const [zone, ...others] = verdict.zones
+  const off = { ...zone!, inside: zone!.inside - 0.08, tooSlow: zone!.tooSlow + 0.08 }
+  const other = { ...verdict, zones: [off, ...others], meanMPerS: 0.97 * verdict.meanMPerS }
+  const apart = gridsApart(verdict, other)
+  expect(apart.share).toBeCloseTo(0.08, 9)
+  expect(apart.mean).toBeCloseTo(0.03, 9)
+  expect(apart.isClose).toBe(false)
 })
 
 test('ways of the water begin where they are set, stay in it and end', () => {

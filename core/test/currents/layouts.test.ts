@@ -3,7 +3,10 @@ import { aLoop } from '../a-loop.ts'
 import { aCirculation, aRock, aDomain, JET_PART, seeded, SLOT_PART } from './a-domain.ts'
 import { solveBasin } from '../../src/basin/solve.ts'
 import { nearestPosition, positionFault } from '../../src/currents/mounting-position.ts'
-import { placePumps } from '../../src/currents/place-pumps.ts'
+import { howMany, updatesOfHowMany } from '../../src/currents/how-many.ts'
+import { gridOf, waterCells } from '../../src/currents/grid.ts'
+import { shareMoved } from '../../src/currents/judge.ts'
+import { placePumps, samplesOf } from '../../src/currents/place-pumps.ts'
 import { envelopeOf, reaches, reachOf } from '../../src/currents/quick-look.ts'
 import { ROCK_LAYOUTS, rockLayout } from '../../src/currents/rock-layouts.ts'
 import { domainMark } from '../../src/currents/domain-mark.ts'
@@ -214,4 +217,28 @@ test('places searched for a badly placed pump are better, by the field', () => {
   expect(found.best[0]!.verdict.deadShare).toBeLessThan(found.before.verdict.deadShare)
   expect(Math.max(...progress)).toBeLessThanOrEqual(1)
   expect(placePumps(aDomain([]), [], seeded())).toBeNull()
+})
+
+test('without rock and sand a search goes by how much of the water moves', () => {
+  expect(shareMoved({ zones: [], deadShare: 0.3 })).toBeCloseTo(0.7, 12)
+  const bare = aDomain([], { rocks: [], sandDepthM: 0 })
+  const grid = gridOf(bare, 'coarse')
+  const samples = samplesOf(grid, bare)
+  expect(samples.length).toBeGreaterThan(waterCells(grid).length / 10)
+  for (const { least, most } of samples) expect([least, most]).toEqual([0.02, Infinity])
+  const rocky = aDomain([], { rocks: [aRock()] })
+  expect(samplesOf(gridOf(rocky, 'coarse'), rocky)[0]!.most).toBeLessThan(Infinity)
+})
+
+test('of one, two and four pumps the fewest that are enough are named', () => {
+  const domain = aDomain([], { rocks: [aRock()] })
+  const progress: number[] = []
+  const newId = () => `p-${++n}`
+  const { tried, enough } = howMany(domain, JET_PART, newId, (done, of) => progress.push(done / of))
+  expect(tried.map(({ start }) => start.pumps.length)).toEqual([1, 2, 4])
+  expect(tried.map(({ powerW }) => powerW / JET_PART.powerW)).toEqual([1, 2, 4])
+  if (enough) expect(enough.verdict.deadShare).toBeLessThanOrEqual(0.1)
+  else for (const { verdict } of tried) expect(verdict.deadShare).toBeGreaterThan(0.05)
+  expect(progress.at(-1)).toBe(1)
+  expect(updatesOfHowMany(domain, JET_PART)).toBeGreaterThan(3 * 9000)
 })

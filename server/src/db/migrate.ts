@@ -7,6 +7,7 @@ import * as fourth from './migrations/004-bulkheads.ts'
 import * as fifth from './migrations/005-devices.ts'
 import * as sixth from './migrations/006-currents.ts'
 import * as seventh from './migrations/007-trust.ts'
+import * as eighth from './migrations/008-kept-fields.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -17,6 +18,7 @@ const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<v
   fifth,
   sixth,
   seventh,
+  eighth,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */

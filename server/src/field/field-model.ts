@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 
-/** The last field of currents that was run for one tank of a design. */
+/** A field of currents that was run for one tank of a design: the last one, and those kept by a name. */
 export class StoredField extends Model<
   InferAttributes<StoredField>,
   InferCreationAttributes<StoredField>
@@ -15,6 +15,8 @@ export class StoredField extends Model<
   declare designId: string
   declare workspaceId: string
   declare tankId: string
+  /** Empty: the last one. */
+  declare name: CreationOptional<string>
   /** As core packs it. */
   declare bytes: Buffer
   declare madeAt: CreationOptional<Date>
@@ -27,6 +29,7 @@ export function defineStoredField(sequelize: Sequelize): typeof StoredField {
       designId: { type: DataTypes.UUID, primaryKey: true },
       workspaceId: { type: DataTypes.UUID, allowNull: false },
       tankId: { type: DataTypes.TEXT, primaryKey: true },
+      name: { type: DataTypes.TEXT, primaryKey: true, defaultValue: '' },
       bytes: { type: DataTypes.BLOB, allowNull: false },
       madeAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
     },

@@ -4,6 +4,7 @@ import type {
   BinEntry,
   DesignAnswer,
   HistoryAnswer,
+  KeptFieldsAnswer,
   PartAnswer,
   PartKind,
   PartsAnswer,
@@ -82,4 +83,15 @@ export const fieldsApi = {
     request<Uint8Array | undefined>(`/fields/${designId}/${encodeURIComponent(tankId)}`),
   keep: (designId: string, tankId: string, bytes: Uint8Array) =>
     request<void>(`/fields/${designId}/${encodeURIComponent(tankId)}`, { method: 'PUT', bytes }),
+  kept: (designId: string, tankId: string) =>
+    request<KeptFieldsAnswer>(`/fields/${designId}/${encodeURIComponent(tankId)}/kept`),
+  readKept: (designId: string, tankId: string, name: string) =>
+    request<Uint8Array | undefined>(keptAt(designId, tankId, name)),
+  keepAs: (designId: string, tankId: string, name: string, bytes: Uint8Array) =>
+    request<void>(keptAt(designId, tankId, name), { method: 'PUT', bytes }),
+  dropKept: (designId: string, tankId: string, name: string) =>
+    request<void>(keptAt(designId, tankId, name), { method: 'DELETE' }),
 }
+
+const keptAt = (designId: string, tankId: string, name: string) =>
+  `/fields/${designId}/${encodeURIComponent(tankId)}/kept/${encodeURIComponent(name)}`

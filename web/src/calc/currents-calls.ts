@@ -1,6 +1,9 @@
 import {
+  COARSER,
+  gridsApart,
+  judgeField,
   packField,
-  placePumps,
+  placing,
   planField,
   simulateDye,
   simulateField,
@@ -12,7 +15,8 @@ import {
   type DyeVerdict,
   type Field,
   type Fineness,
-  type PlacementSearch,
+  type GridsApart,
+  type CirculationPart,
   type Vector,
   type FlowDomain,
 } from '@yew-basin/core'
@@ -22,13 +26,23 @@ export interface SimulatedField {
   readonly field: Field
   readonly of: string
   readonly bytes: Uint8Array
+  /** How far it is from the same on a coarser grid; null: there is none. */
+  readonly apart: GridsApart | null
 }
 
 export interface Estimate {
   readonly seconds: number
+  /** Updates of cells a second that this machine makes. */
+  readonly pacePerS: number
   readonly cells: number
   readonly cellM: number
   readonly tankSeconds: number
+}
+
+/** What a field is held against: the same on the next coarser grid. */
+function coarserPlan(domain: FlowDomain, fineness: Fineness) {
+  const coarser = COARSER[fineness]
+  return coarser === null ? null : planField(domain, coarser)
 }
 
 /** A seed, so that the same search gives the same answer (mulberry32). */
@@ -47,9 +61,11 @@ export const currentsCalls = {
   estimate(domain: FlowDomain, fineness: Fineness): Estimate | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const pace = tryPace(plan, () => performance.now())
+    const beside = coarserPlan(domain, fineness)
+    const pacePerS = tryPace(plan, () => performance.now()) * 1e6
     return {
-      seconds: updatesOf(plan) / (pace * 1e6),
+      pacePerS,
+      seconds: (updatesOf(plan) + (beside ? updatesOf(beside) : 0)) / pacePerS,
       cells: plan.waterCells,
       cellM: plan.grid.cellM,
       tankSeconds: (plan.settleSteps + plan.watchSteps) * plan.stepS,
@@ -62,9 +78,15 @@ export const currentsCalls = {
   ): SimulatedField | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const field = simulateField(plan, progress)
+    const beside = coarserPlan(domain, fineness)
+    const all = updatesOf(plan) + (beside ? updatesOf(beside) : 0)
+    const from = (begun: number, share: number) => (done: number, of: number) =>
+      progress(begun + (share * done) / of, all)
+    const field = simulateField(plan, from(0, updatesOf(plan)))
+    const coarser = beside && simulateField(beside, from(updatesOf(plan), updatesOf(beside)))
     const of = domainMark(domain, fineness)
-    return { field, of, bytes: packField(field, of) }
+    const apart = coarser && gridsApart(judgeField(field, domain), judgeField(coarser, domain))
+    return { field, of, bytes: packField(field, of), apart }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
     simulateDye(field, from, look),
@@ -72,6 +94,11 @@ export const currentsCalls = {
     domain: FlowDomain,
     pumps: readonly CirculationPump[],
     progress: (done: number, of: number) => void,
-  ): PlacementSearch | null => placePumps(domain, pumps, randomFrom(1), progress),
+  ): placing.PlacementSearch | null => placing.placePumps(domain, pumps, randomFrom(1), progress),
+  howMany: (
+    domain: FlowDomain,
+    part: CirculationPart,
+    progress: (done: number, of: number) => void,
+  ): placing.HowMany => placing.howMany(domain, part, () => crypto.randomUUID(), progress),
 }
 export type CurrentsCalls = typeof currentsCalls

@@ -10,6 +10,7 @@ import CutDrawing from './CutDrawing.vue'
 import { useCurrents } from './currents-store.ts'
 import DyePanel from './DyePanel.vue'
 import FieldPanel from './FieldPanel.vue'
+import KeptFields from './KeptFields.vue'
 import MapControls from './MapControls.vue'
 import NozzleFields from './NozzleFields.vue'
 import PlacePanel from './PlacePanel.vue'
@@ -75,6 +76,7 @@ const nozzle = computed(() =>
       </p>
       <FieldPanel />
       <VerdictRows />
+      <KeptFields />
       <DyePanel />
       <PlacePanel />
       <fieldset :disabled="!!store.preview" class="min-w-0"><RangeRows /></fieldset>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { streamlines } from '@yew-basin/core'
+import { streamlines, type Vector } from '@yew-basin/core'
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef, watchEffect } from 'vue'
 import { useTheme } from '../shell/theme.ts'
@@ -9,10 +9,13 @@ import { drawMap } from './draw-map.ts'
 import PumpGrip from './PumpGrip.vue'
 import RockGrip from './RockGrip.vue'
 import { drawingInWords, rockShapes } from './scene-shapes.ts'
+import { thinned } from './thinned.ts'
 import StreamShapes from './StreamShapes.vue'
 
 /** One drawing of the tank's water: what stands in it, the streams, and the field where it is cut. */
 const { name, title } = defineProps<{ name: CutName; title: string }>()
+/** Ways of the water keep so far from each other that each can be followed. */
+const APART_PX = 11
 const currents = useCurrents()
 const clip = useId()
 const frame = useTemplateRef<HTMLElement>('frame')
@@ -54,11 +57,9 @@ const lines = computed(() => {
   if (!now || !field || !domain || !currents.show.lines || currents.frame) return []
   const seeds = seedsOn(name, domain, currents.cuts[name])
   const longM = Math.max(domain.lengthM, domain.widthM) / 3
-  return streamlines(field, seeds, longM).map(({ places }) =>
-    places
-      .map((at) => onCut(name, now.scale, at))
-      .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
-      .join(' '),
+  const onDrawing = (at: Vector) => onCut(name, now.scale, at)
+  return thinned(streamlines(field, seeds, longM), onDrawing, APART_PX).map((places) =>
+    places.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' '),
   )
 })
 

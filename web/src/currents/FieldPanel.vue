@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
+import { secondsWords } from './currents-words.ts'
 
 /** The field: how fine, how long it will take, started and stopped. */
 const currents = useCurrents()
@@ -13,8 +14,6 @@ const FINE: readonly { value: Fineness; label: string }[] = [
   { value: 'standard', label: 'Standard' },
   { value: 'fine', label: 'Fine, slow' },
 ]
-const seconds = (s: number) =>
-  s < 90 ? `${Math.max(1, Math.round(s))} s` : `${Math.round(s / 60)} min`
 const working = computed(() => currents.at?.what === 'field')
 const percent = computed(() => Math.round(100 * (currents.at?.share ?? 0)))
 </script>
@@ -26,8 +25,8 @@ const percent = computed(() => Math.round(100 * (currents.at?.share ?? 0)))
     <p v-if="currents.estimate" class="text-[0.92rem]" data-testid="estimate">
       {{ currents.estimate.cells.toLocaleString('en') }} cells of
       {{ units.text('length', currents.estimate.cellM) }},
-      {{ seconds(currents.estimate.tankSeconds) }} of the tank’s time: about
-      <strong>{{ seconds(currents.estimate.seconds) }}</strong> on this machine.
+      {{ secondsWords(currents.estimate.tankSeconds) }} of the tank’s time: about
+      <strong>{{ secondsWords(currents.estimate.seconds) }}</strong> on this machine.
     </p>
     <p v-else-if="currents.domain!.streams.length === 0">
       Nothing moves this water yet: add a circulation pump.

@@ -15,6 +15,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import HowManyPanel from './HowManyPanel.vue'
 import { useCurrents, type Chosen } from './currents-store.ts'
 import { LAYOUT_WORDS, START_WORDS } from './currents-words.ts'
 
@@ -143,6 +144,7 @@ const row = (on: boolean) => (on ? 'bg-needle-wash font-semibold text-needle' : 
       <button v-if="part" class="button mt-1.5" :disabled="!!store.preview" @click="begin">
         Place them so
       </button>
+      <HowManyPanel v-if="part" class="mt-4" :part="part" />
 
       <p v-if="parts.fault" class="text-aril">{{ parts.fault }}</p>
     </section>

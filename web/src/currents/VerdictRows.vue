@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LIFT_M_PER_S } from '@yew-basin/core'
+import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
 import { SURFACE_SAYS, whereWords, ZONE_NAMES } from './currents-words.ts'
@@ -7,6 +8,10 @@ import { SURFACE_SAYS, whereWords, ZONE_NAMES } from './currents-words.ts'
 /** How the zones fare in the field that was simulated. */
 const currents = useCurrents()
 const units = useUnits()
+const points = computed(() => {
+  const n = Math.round(100 * (currents.apart?.share ?? 0))
+  return n === 1 ? 'one point' : `${n} points`
+})
 const share = (of: number) => `${Math.round(100 * of)} %`
 </script>
 
@@ -82,6 +87,18 @@ const share = (of: number) => `${Math.round(100 * of)} %`
         <dd class="text-right">{{ units.text('turnover', currents.turnoverPerH) }}</dd>
       </template>
     </dl>
+    <p
+      v-if="currents.apart"
+      class="mt-1 text-[0.93rem]"
+      :class="{ 'rounded-md bg-resin-wash px-2 py-1': !currents.apart.isClose }"
+      data-testid="grids-apart"
+    >
+      <strong v-if="!currents.apart.isClose" class="font-semibold text-resin">Watch:</strong>
+      The same on coarser cubes differs by up to {{ points }} in these shares, by
+      {{ share(currents.apart.mean) }} in the mean speed{{
+        currents.apart.isClose ? '.' : ': take the shares no finer than that.'
+      }}
+    </p>
     <p class="caption mt-1">
       Watched for {{ units.text('duration', currents.field!.watchedS) }} after
       {{ units.text('duration', currents.field!.ranS - currents.field!.watchedS) }} of settling.

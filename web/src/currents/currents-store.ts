@@ -18,6 +18,7 @@ import { defineStore } from 'pinia'
 import { computed, reactive, ref, watch, type Ref } from 'vue'
 import { hasChip } from '../calc/at-work.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { useKeptFields } from './kept-fields.ts'
 import { isCurrent, useFieldWork } from './field-work.ts'
 
 /** What is open on the bench: a pump, a rock, or the end of a line. */
@@ -76,6 +77,16 @@ function useLook(frames: Ref<readonly DyeFrame[]>) {
   return { chosen, figure, show, cuts, frameIndex, frame, cutAt }
 }
 
+/** The kept fields of the tank that is looked at. */
+function useKept() {
+  const design = useDesign()
+  const place = () => {
+    const designId = design.basin?.current.id
+    return designId && design.tank ? { designId, tankId: design.tank.id } : null
+  }
+  return reactive(useKeptFields(place))
+}
+
 /** The tank whose water is looked at: its scene, its quick look, its field. */
 export const useCurrents = defineStore('currents', () => {
   const design = useDesign()
@@ -110,6 +121,7 @@ export const useCurrents = defineStore('currents', () => {
     return domain.value && waterM3 > 0 ? tankTurnoverPerH(domain.value, waterM3) : null
   })
   const edits = useSceneEdits()
+  const kept = useKept()
   watch([() => design.basin?.current.id, () => design.tank?.id], ([designId, tankId]) => {
     chosen.value = null
     frameIndex.value = null
@@ -128,6 +140,7 @@ export const useCurrents = defineStore('currents', () => {
   function load(designId: string, tankId: string): void {
     loadedFor = `${designId} ${tankId}`
     void work.load(designId, tankId)
+    void kept.list()
   }
   function begin(): void {
     const designId = design.basin?.current.id
@@ -154,6 +167,7 @@ export const useCurrents = defineStore('currents', () => {
     verdict,
     turnoverPerH,
     ...edits,
+    kept,
     begin,
     simulateField: simulate,
     deadMPerS: DEAD_M_PER_S,

@@ -26,6 +26,10 @@ export const PATTERN_NAMES: Readonly<Record<PatternKind, string>> = {
   random: 'By chance',
 }
 
+/** How long a work takes. */
+export const secondsWords = (s: number) =>
+  s < 90 ? `${Math.max(1, Math.round(s))} s` : `${Math.round(s / 60)} min`
+
 export const PANEL_NAMES: Readonly<Record<ScenePanel, string>> = {
   left: 'Left end',
   right: 'Right end',

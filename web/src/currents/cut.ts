@@ -87,7 +87,7 @@ export function layerOf(name: CutName, grid: Grid, atM: number) {
 }
 
 /** Rows of places a streamline begins at on a drawing. */
-const SEED_ROWS = 7
+const SEED_ROWS = 9
 
 /** Places spread evenly over a cut, every other row shifted by half a step. */
 export function seedsOn(name: CutName, domain: FlowDomain, atM: number): Vector[] {

@@ -6,11 +6,13 @@ import {
   type DyeFrame,
   type DyeVerdict,
   type Field,
-  type PlacementSearch,
+  type GridsApart,
+  type CirculationPart,
+  type placing,
 } from '@yew-basin/core'
 import { computed, ref, shallowRef, type ShallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
-import { useLongWork, type Work } from '../calc/long-work.ts'
+import { type LongWork, useLongWork, type Work } from '../calc/long-work.ts'
 import { callback, spawnCurrents } from '../calc/spawn.ts'
 import type { CurrentsCalls, Estimate, SimulatedField } from '../calc/currents-calls.ts'
 import { plain } from '../workspace/plain.ts'
@@ -18,7 +20,7 @@ import { notKept } from './currents-words.ts'
 
 /** What is being worked at, and how far it is. */
 export interface AtWork {
-  readonly what: 'field' | 'dye' | 'place'
+  readonly what: 'field' | 'dye' | 'place' | 'how-many'
   readonly share: number
 }
 
@@ -76,6 +78,28 @@ function useDye(field: ShallowRef<Field | null>) {
   return { work, frames, dye: work.answer, clearDye, pour }
 }
 
+/** One, two and four of a pump, beside each other. */
+function useHowMany() {
+  const wish = shallowRef<{ domain: FlowDomain; part: CirculationPart } | null>(null)
+  const work = useLongWork({
+    spawn: spawnCurrents,
+    subject: () => wish.value,
+    endsAtOnce: true,
+    continues: true,
+    ask: (
+      { domain, part },
+      { pool, report }: Work<CurrentsCalls>,
+    ): Promise<placing.HowMany | null> =>
+      pool.one((calls) => calls.howMany(plain(domain), plain(part), callback(report))),
+  })
+  async function howMany(domain: FlowDomain, part: CirculationPart): Promise<void> {
+    work.forget()
+    wish.value = { domain, part }
+    await work.start()
+  }
+  return { work, counted: work.answer, howMany }
+}
+
 /** Mounting positions, aims and speeds that are searched for. */
 function useSearch() {
   const wish = shallowRef<{ domain: FlowDomain; pumps: readonly CirculationPump[] } | null>(null)
@@ -87,7 +111,7 @@ function useSearch() {
     ask: (
       { domain, pumps },
       { pool, report }: Work<CurrentsCalls>,
-    ): Promise<PlacementSearch | null> =>
+    ): Promise<placing.PlacementSearch | null> =>
       pool.one((calls) => calls.place(plain(domain), plain(pumps), callback(report))),
   })
   async function place(domain: FlowDomain, pumps: readonly CirculationPump[]): Promise<void> {
@@ -103,29 +127,47 @@ function shareOf(what: AtWork['what'], progress: { done: number; of: number } | 
   return progress ? { what, share: progress.done / progress.of } : null
 }
 
+type Works = Readonly<
+  Record<AtWork['what'], Pick<LongWork<never, never, never>, 'progress' | 'fault'>>
+>
+
+/** The first that is worked at; null: none is. */
+function atWork(works: Works): AtWork | null {
+  for (const [what, { progress }] of Object.entries(works) as [AtWork['what'], Works['dye']][]) {
+    const share = shareOf(what, progress.value)
+    if (share) return share
+  }
+  return null
+}
+
+const faultOf = (works: Works) =>
+  Object.values(works).find(({ fault }) => fault.value !== '')?.fault.value ?? ''
+
 /** A field with what is made of it: its simulation, its streamlines, dye poured in it, and where it is kept. */
 export function useFieldWork(wish: () => FieldWish | null) {
   const fielding = useField(wish)
   const field = shallowRef<Field | null>(null)
+  /** How far it is from the same on a coarser grid; null: that was not tried. */
+  const apart = shallowRef<GridsApart | null>(null)
   /** The domain it was simulated for. */
   const of = ref('')
   const keeping = ref('')
   const dyeing = useDye(field)
-  const placing = useSearch()
-  const at = computed<AtWork | null>(
-    () =>
-      shareOf('field', fielding.progress.value) ??
-      shareOf('dye', dyeing.work.progress.value) ??
-      shareOf('place', placing.work.progress.value),
-  )
-  const fault = computed(
-    () =>
-      fielding.fault.value || dyeing.work.fault.value || placing.work.fault.value || keeping.value,
-  )
+  const searching = useSearch()
+  const counting = useHowMany()
+  const works = {
+    field: fielding,
+    dye: dyeing.work,
+    place: searching.work,
+    'how-many': counting.work,
+  } as const
+  const at = computed(() => atWork(works))
+  const fault = computed(() => faultOf(works) || keeping.value)
 
   function forget(): void {
     fielding.forget()
-    placing.work.forget()
+    searching.work.forget()
+    counting.work.forget()
     field.value = null
     of.value = ''
     keeping.value = ''
@@ -134,6 +176,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
 
   function show(found: Field, mark: string): void {
     dyeing.clearDye()
+    apart.value = null
     field.value = found
     of.value = mark
   }
@@ -154,6 +197,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
     const done = await fielding.start()
     if (!done) return
     show(done.field, done.of)
+    apart.value = done.apart
     try {
       await fieldsApi.keep(designId, tankId, done.bytes)
     } catch (error) {
@@ -162,23 +206,26 @@ export function useFieldWork(wish: () => FieldWish | null) {
   }
 
   function stop(): void {
-    for (const work of [fielding, dyeing.work, placing.work]) work.cancel()
+    for (const work of Object.values(works)) work.cancel()
   }
 
   return {
     at,
     fault,
     field,
+    apart,
     of,
     frames: dyeing.frames,
     dye: dyeing.dye,
-    search: placing.search,
+    search: searching.search,
+    counted: counting.counted,
     estimate: fielding.estimate,
     load,
     simulate,
     findEstimate: () => fielding.findEstimate(),
     pour: dyeing.pour,
-    place: placing.place,
+    place: searching.place,
+    howMany: counting.howMany,
     stop,
     clearDye: dyeing.clearDye,
     forget,
