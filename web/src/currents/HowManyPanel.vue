@@ -65,7 +65,7 @@ function take({ start }: placing.SoMany) {
             </span>
           </span>
           <button
-            class="button"
+            class="button shrink-0"
             :aria-label="`Begin with: ${START_WORDS[row.start.name]}`"
             @click="take(row)"
           >

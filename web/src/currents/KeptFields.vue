@@ -38,7 +38,7 @@ const isBeside = (of: string) => kept.beside.some((field) => field.name === of)
         :model-value="name ?? usual"
         @update:model-value="name = $event"
       />
-      <button class="button" :disabled="currents.stale" @click="keep">Keep it</button>
+      <button class="button shrink-0" :disabled="currents.stale" @click="keep">Keep it</button>
     </div>
     <ul v-if="kept.names.length > 0" class="divide-y divide-rule" aria-label="Kept fields">
       <li v-for="of in kept.names" :key="of" class="flex items-center gap-2 py-1">
@@ -46,7 +46,9 @@ const isBeside = (of: string) => kept.beside.some((field) => field.name === of)
           <input type="checkbox" :checked="isBeside(of)" @change="kept.toggle(of)" />
           <span class="min-w-0 break-words">{{ of }}</span>
         </label>
-        <button class="button" :aria-label="`Drop ${of}`" @click="kept.drop(of)">Drop</button>
+        <button class="button shrink-0" :aria-label="`Drop ${of}`" @click="kept.drop(of)">
+          Drop
+        </button>
       </li>
     </ul>
     <p v-if="kept.fault" class="text-aril" role="alert">{{ kept.fault }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COUNTS, LIMITS } from '@yew-basin/contract/limits'
-import { type LineEnd, type EditPath, editing } from '@yew-basin/core'
+import { type LineEnd, type EditPath, editing, type Point } from '@yew-basin/core'
 import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
@@ -62,6 +62,13 @@ const AXES = [
   { axis: 'yM', label: 'From the front' },
   { axis: 'zM', label: 'Over the floor' },
 ] as const
+
+function moveMouth(axis: keyof Point, toM: number) {
+  const by = { xM: 0, yM: 0, zM: 0, [axis]: toM - solved.value.mouth[axis] }
+  const edits = editing.moveMouth(store.design!, store.lineIndex, by)
+  if (edits.length > 0) store.edit(edits)
+  else notices.tell('No pipe of this line along that way can give so much: add one, or a hose.')
+}
 
 function remove() {
   store.edit(editing.withoutLine(store.shown!, line.value.id))
@@ -139,6 +146,17 @@ const canGo = computed(() => {
       @update:model-value="store.set(at('end', 'breakDepthM'), $event)"
     />
     <template v-if="line.end.at === 'tank' || line.end.at === 'chamber'">
+      <p class="caption">Its mouth: the last pipe along that way gives, as where it is dragged.</p>
+      <div class="grid grid-cols-3 gap-x-2">
+        <QuantityField
+          v-for="{ axis, label } in AXES"
+          :key="axis"
+          :label="`Mouth, ${label.toLowerCase()}`"
+          :limit="LIMITS.place"
+          :model-value="solved.mouth[axis]"
+          @update:model-value="moveMouth(axis, $event)"
+        />
+      </div>
       <label class="caption flex items-center gap-2">
         <input
           type="checkbox"

@@ -4,6 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import DimensionLine from './DimensionLine.vue'
+import LineGrips from './LineGrips.vue'
 import LensBar from './LensBar.vue'
 import { ZOOM_STEP } from './lens.ts'
 import RunDrawing from './RunDrawing.vue'
@@ -33,6 +34,7 @@ const drawing = computed(() => {
   const scale = scaleOf(zoom.value)
   const sheet: Sheet = { view: 'plan', scale }
   return {
+    sheet,
     words: scaleWords(scale),
     tanks: design.tanks.map((tank) => ({
       id: tank.id,
@@ -174,6 +176,7 @@ const drawing = computed(() => {
         >
           {{ end.name }}
         </text>
+        <LineGrips :sheet="drawing.sheet" />
       </g>
     </svg>
     <LensBar

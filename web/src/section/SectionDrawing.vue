@@ -9,6 +9,7 @@ import DimensionLine from './DimensionLine.vue'
 import DrawnPart from './DrawnPart.vue'
 import FlowLabels from './FlowLabels.vue'
 import GroundDrawing from './GroundDrawing.vue'
+import LineGrips from './LineGrips.vue'
 import LevelMark from './LevelMark.vue'
 import OverflowDrawing from './OverflowDrawing.vue'
 import RunDrawing from './RunDrawing.vue'
@@ -286,6 +287,7 @@ function go(to: Station) {
           :text="`lift ${units.text('head', store.solvedLine!.liftM)}`"
         />
         <FlowLabels :labels="drawing.labels" />
+        <LineGrips v-if="station === 'return'" :sheet="{ view: 'section', scale: drawing.scale }" />
       </g>
     </svg>
     <LensBar
