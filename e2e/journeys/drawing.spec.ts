@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { Keeper } from '../keeper.ts'
 
 test.describe.configure({ mode: 'parallel' })
@@ -111,4 +112,53 @@ test('drawings and charts are saved as pictures that stand by themselves', async
   }
   await page.getByRole('button', { name: 'Plan' }).click()
   expect((await saved('plan', 'As lines (SVG)')).toString('utf8')).toContain('<svg')
+})
+
+test('a basin is saved as one page, its drawing as lines', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Two Sisters')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'One-page summary (PDF)' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('Two Sisters, summary.pdf')
+  const data = new Uint8Array(readFileSync((await download.path())!))
+  const file = await getDocument({ data }).promise
+  expect(file.numPages).toBe(1)
+  const sheet = await file.getPage(1)
+  const { items } = await sheet.getTextContent()
+  const words = items.map((item) => ('str' in item ? item.str : '')).join(' ')
+  const flow = (await keeper.margin('flow').locator('.text-lg').textContent())!.trim()
+  expect(words.replaceAll(/\s/g, '')).toContain(flow.replaceAll(/\s/g, ''))
+  // The sump's name is written in the drawing alone.
+  expect(words).toContain('Open sump')
+  const { fnArray } = await sheet.getOperatorList()
+  const count = (...kinds: readonly number[]) =>
+    fnArray.filter((kind) => kinds.includes(kind)).length
+  expect(count(OPS.constructPath)).toBeGreaterThan(100)
+  expect(count(OPS.paintImageXObject, OPS.paintInlineImageXObject)).toBe(0)
+})
+
+test('a line’s mouth is dragged to the water of its tank, and typed back', async ({ page }) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.tab('Run')
+  const height = keeper.field('Mouth, over the floor')
+  const before = await height.inputValue()
+  const grip = page.locator('[data-grip^="Mouth"]')
+  const box = (await grip.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x, y + 12, { steps: 4 })
+  await expect(grip.locator('text').first()).toContainText('mm')
+  await page.mouse.up()
+  await expect(height).not.toHaveValue(before)
+  await height.fill(before)
+  await height.press('Enter')
+  await expect(height).toHaveValue(before)
+  await grip.focus()
+  await page.keyboard.press('Shift+ArrowUp')
+  await expect(height).not.toHaveValue(before)
+  await keeper.saved()
 })

@@ -15,6 +15,7 @@ defineEmits<{ nearer: []; farther: []; all: []; chosen: [] }>()
     aria-label="How near the drawing is"
   >
     <SavePicture :drawing="drawing" :name="name" above />
+    <slot />
     <button
       class="icon-button"
       aria-label="Fit what is chosen"

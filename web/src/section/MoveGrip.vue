@@ -61,7 +61,7 @@ const inWords = computed(
 
 <template>
   <g
-    class="grip"
+    class="grip handle"
     role="button"
     tabindex="0"
     :aria-label="inWords"

@@ -18,6 +18,7 @@ import { ZOOM_STEP } from './lens.ts'
 import { scaleFor, windowOf } from './scale.ts'
 import { drawSection } from './section-drawing.ts'
 import { levelMarkX } from './section-layout.ts'
+import SaveSummary from '../summary/SaveSummary.vue'
 import SectionText from './SectionText.vue'
 import SheetPaints from './SheetPaints.vue'
 import SumpDrawing from './SumpDrawing.vue'
@@ -299,7 +300,9 @@ function go(to: Station) {
       @farther="zoomBy(1 / ZOOM_STEP)"
       @all="fitAll"
       @chosen="fitChosen"
-    />
+    >
+      <SaveSummary :drawing="() => layer?.ownerSVGElement ?? null" />
+    </LensBar>
     <SectionText v-if="drawing" :design="drawing.design" :solved="drawing.solved" />
   </figure>
 </template>

@@ -30,6 +30,8 @@ export function svgPicture(drawing: SVGSVGElement): string {
   const own = [drawing, ...drawing.querySelectorAll('*')]
   const copied = [copy, ...copy.querySelectorAll('*')]
   own.forEach((element, i) => settle(element, copied[i]!))
+  // Handles are the page's, not the picture's.
+  for (const handle of copy.querySelectorAll('.handle')) handle.remove()
   const { width, height } = drawing.getBoundingClientRect()
   copy.setAttribute('xmlns', SVG)
   copy.setAttribute('width', String(Math.round(width)))
@@ -43,6 +45,27 @@ export function svgPicture(drawing: SVGSVGElement): string {
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(copy)}`
 }
 
+/**
+ * The same for a printed page: on white paper whatever the theme is, without the halo round words, which what
+ * prints would draw over them.
+ */
+export function printPicture(drawing: SVGSVGElement): string {
+  const root = document.documentElement
+  const { theme } = root.dataset
+  root.dataset.theme = 'light'
+  try {
+    const picture = new DOMParser().parseFromString(svgPicture(drawing), 'image/svg+xml')
+    for (const words of picture.querySelectorAll('text, tspan')) {
+      words.setAttribute('stroke', 'none')
+      words.removeAttribute('font-family')
+    }
+    return new XMLSerializer().serializeToString(picture.documentElement).replaceAll('&quot;', '')
+  } finally {
+    if (theme === undefined) delete root.dataset.theme
+    else root.dataset.theme = theme
+  }
+}
+
 const colourOfPaper = () =>
   getComputedStyle(document.documentElement).getPropertyValue('--sheet').trim() || '#ffffff'
 
@@ -54,6 +77,7 @@ function settle(element: Element, copy: Element): void {
     if (value !== '' && value !== 'normal' && isSaid(element, look)) copy.setAttribute(look, value)
   }
   for (const name of copy.getAttributeNames()) {
+    if (name === 'class' && copy.classList.contains('handle')) continue
     if (OF_THE_PAGE.includes(name) || name.startsWith('data-')) copy.removeAttribute(name)
   }
 }

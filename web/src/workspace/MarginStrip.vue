@@ -7,6 +7,7 @@ import AssumedMark from '../shell/AssumedMark.vue'
 import { usePhone } from '../shell/phone.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDrills } from '../drills/drills-store.ts'
+import { besideFigure } from './beside-figure.ts'
 import { useDesign } from './design-store.ts'
 
 const store = useDesign()
@@ -46,17 +47,6 @@ const shown = computed(() => {
   const first = cells.value.filter(({ id }) => FIRST.includes(id))
   return first.length === FIRST.length ? first : cells.value.slice(0, FIRST.length)
 })
-
-function beside({ value, beside: by }: KeyFigure): string {
-  if (!by) return ''
-  if (by.is === 'band') return `± ${units.band(value, by.si)}`
-  if (by.is === 'yearly') {
-    return by.cost
-      ? `${units.shown(by.cost).number} ${by.currency}/yr`
-      : `${units.shown(by.energy).number} ${units.shown(by.energy).unit}/yr`
-  }
-  return by.is === 'of' ? `of ${units.shown(by.value).number}` : by.text
-}
 </script>
 
 <template>
@@ -83,7 +73,9 @@ function beside({ value, beside: by }: KeyFigure): string {
             units.shown(cell.value).number
           }}</span>
           <span class="ml-1 text-[0.8rem]">{{ units.shown(cell.value).unit }}</span>
-          <span class="ml-1 hidden text-[0.8rem] text-white/75 sm:inline">{{ beside(cell) }}</span>
+          <span class="ml-1 hidden text-[0.8rem] text-white/75 sm:inline">{{
+            besideFigure(cell, units)
+          }}</span>
         </span>
       </RouterLink>
     </nav>
