@@ -4,7 +4,7 @@ const port = process.env.YEW_E2E_PORT ?? '4199'
 
 /** Drives the application that npm start brings up, on data of its own. */
 export default defineConfig({
-  testDir: 'journeys',
+  testDir: process.env.YEW_E2E_DIR ?? 'journeys',
   outputDir: '../test-results',
   // Wide enough for a slow, shared machine: a journey waits for what it needs, never for a clock.
   timeout: 180_000,

@@ -122,7 +122,7 @@ test('a basin is saved as one page, its drawing as lines', async ({ page }) => {
     page.getByRole('button', { name: 'One-page summary (PDF)' }).click(),
   ])
   expect(download.suggestedFilename()).toBe('Two Sisters, summary.pdf')
-  const data = new Uint8Array(readFileSync((await download.path())!))
+  const data = new Uint8Array(readFileSync(await download.path()))
   const file = await getDocument({ data }).promise
   expect(file.numPages).toBe(1)
   const sheet = await file.getPage(1)

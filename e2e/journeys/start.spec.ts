@@ -1,53 +1,9 @@
 import { expect, type Locator, type Page, test } from '@playwright/test'
+import { Counted } from '../counted.ts'
 import { Keeper } from '../keeper.ts'
 
 /** Taps, choices and fields a keeper may need from the shelf to a whole loop. */
 const MOST = 25
-
-/** A keeper whose every tap, choice and field is counted. */
-class Counted {
-  count = 0
-  readonly page: Page
-
-  constructor(page: Page) {
-    this.page = page
-  }
-
-  async tap(name: string | RegExp): Promise<void> {
-    this.count++
-    await this.page.getByRole('button', { name }).first().click()
-  }
-
-  async fill(label: string, text: string): Promise<void> {
-    this.count++
-    await this.page.getByLabel(label, { exact: true }).fill(text)
-  }
-
-  /** From the shelf to the first question. */
-  async begins(kind: RegExp): Promise<void> {
-    await new Keeper(this.page).comes()
-    await this.tap('New basin')
-    await this.fill('Name', 'Mine')
-    await this.tap('Make it')
-    await expect(
-      this.page.getByRole('heading', { level: 2, name: 'What are you building?' }),
-    ).toBeVisible()
-    await this.tap(kind)
-  }
-
-  /** Length, front to back, height. */
-  async sizes(...[length, deep, height]: readonly [string, string, string]): Promise<void> {
-    await this.fill('Length', length)
-    await this.fill('Front to back', deep)
-    await this.fill('Height', height)
-  }
-
-  async pump(): Promise<void> {
-    await this.fill('Most flow', '5000 L/h')
-    await this.fill('Most head', '4 m')
-    await this.tap('Next')
-  }
-}
 
 const flowOf = (page: Page): Locator => page.getByTestId('start-flow')
 
