@@ -115,7 +115,7 @@ const ROUNDS = {
     const solve = await bundle('tools/solve/main.ts')
     const folder = path.join(FROZEN, 'format-8.json')
     const damage = (into, count) => beside('damage', { count, seed, folder, into })
-    return commands({ count: short ? 24 : 2000, seed, solve, damage })
+    return commands({ count: short ? 16 : 2000, seed, solve, damage })
   },
   requests: () => requests(short ? 1500 : 20_000),
   kills: () => kills({ rounds: short ? 4 : 100, seed, say }),

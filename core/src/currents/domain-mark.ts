@@ -1,6 +1,9 @@
 import type { Fineness } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
+/** Counts on whenever what simulates a field changes: fields of before are of another water. 2: walls hold back. */
+const ENGINE = 2
+
 /**
  * Tells one domain from another: what a field was run for. Flows of the network are rounded, so
  * that a hair's change far away does not age a field. FNV-1a, twice, over its JSON.
@@ -10,6 +13,7 @@ export function domainMark(domain: FlowDomain, fineness: Fineness): string {
   void ranges
   const text = JSON.stringify(
     {
+      engine: ENGINE,
       tank,
       // What lives on a rock does not turn the water.
       rocks: rocks.map(({ form, xM, yM, zM, lengthM, widthM, heightM }) => [
