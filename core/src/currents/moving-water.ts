@@ -8,7 +8,7 @@ import { KARMAN } from './wall-law.ts'
 /** C of Smagorinsky: small, for what all other eddies leave out. */
 const SMAGORINSKY = 0.05
 /** Steps from one look at the walls to the next, and at the eddies: both change slowly. */
-const WALL_STEPS = 8
+const WALL_STEPS = 16
 const EDDY_STEPS = 64
 /** Kinematic viscosity of the water itself, m²/s (choice: warm sea water). */
 export const WATER_M2_PER_S = 0.94e-6
