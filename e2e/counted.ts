@@ -79,6 +79,29 @@ export class Counted {
     await this.tap('Next')
   }
 
+  /** Two tanks on one sump, all asked. */
+  async hasTwoTanks(): Promise<void> {
+    await this.begins(/^Several tanks/)
+    await this.sizes('800', '500', '500')
+    await this.fill('Height of its stand', '85 cm')
+    await this.tap('Next')
+    await this.sizes('600', '400', '400')
+    await this.tap('Next')
+    await this.tap(/^A bit of everything/)
+    await this.tap(/^Siphon with emergency/)
+    await this.sizes('1200', '450', '450')
+    await this.tap('Next')
+    await this.pump()
+    await this.opens()
+  }
+
+  /** From the last answer to the water's way. */
+  private async opens(): Promise<void> {
+    await expect(this.page.getByText('All asked', { exact: true })).toBeVisible({ timeout: 60_000 })
+    await this.tap('Open the water’s way')
+    await expect(this.keeper.margin('flow')).toBeVisible()
+  }
+
   /** A tank over a sump, all asked: what most systems begin as. */
   async hasTankOverSump(school: RegExp, sump: readonly [string, string, string]): Promise<void> {
     await this.begins(/^A tank over a sump/)
@@ -90,16 +113,6 @@ export class Counted {
     await this.sizes(...sump)
     await this.tap('Next')
     await this.pump()
-    await expect(this.page.getByText('All asked', { exact: true })).toBeVisible({ timeout: 60_000 })
-    await this.tap('Open the water’s way')
-    await expect(this.keeper.margin('flow')).toBeVisible()
-  }
-
-  /** The stops of a stop of the way, by their codes. */
-  async stops(): Promise<(string | null)[]> {
-    const found = this.page.locator('[data-finding]', {
-      has: this.page.getByRole('img', { name: 'stop' }),
-    })
-    return Promise.all((await found.all()).map((each) => each.getAttribute('data-finding')))
+    await this.opens()
   }
 }

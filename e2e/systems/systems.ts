@@ -41,19 +41,7 @@ export const SYSTEMS: readonly System[] = [
     name: 'two tanks on one open sump, with valves',
     build: async (keeper) => {
       const { page } = keeper
-      await keeper.begins(/^Several tanks/)
-      await keeper.sizes('800', '500', '500')
-      await keeper.fill('Height of its stand', '85 cm')
-      await keeper.tap('Next')
-      await keeper.sizes('600', '400', '400')
-      await keeper.tap('Next')
-      await keeper.tap(/^A bit of everything/)
-      await keeper.tap(/^Siphon with emergency/)
-      await keeper.sizes('1200', '450', '450')
-      await keeper.tap('Next')
-      await keeper.pump()
-      await expect(page.getByText('All asked', { exact: true })).toBeVisible({ timeout: 60_000 })
-      await keeper.tap('Open the water’s way')
+      await keeper.hasTwoTanks()
       await keeper.goes(/Sump/)
       await keeper.choose('This', 'Open, no walls')
       await keeper.tap('Take this one')

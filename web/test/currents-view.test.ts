@@ -220,9 +220,19 @@ describe('how many', () => {
     expect(document.querySelector('[data-testid=how-many]')!.textContent).toMatch(/2\s+are enough/)
     await press('Begin with: Four on the ends, offset')
     expect(scene().pumps).toHaveLength(4)
+    const part = useParts().kept.circulation[0]!
+    currents.countedOf = { domain: domain!, part: { ...part, id: 'usual' } }
+    await flushPromises()
+    expect(text()).not.toContain('Before your last change')
+    currents.countedOf = { domain: { ...domain!, sandDepthM: 0.1 }, part }
+    await flushPromises()
+    expect(text()).toContain('Before your last change')
+    currents.counted = { tried, enough: tried[2]! }
+    await flushPromises()
+    expect(text()).not.toContain('gain little')
     currents.counted = { tried, enough: null }
     await flushPromises()
-    expect(text()).toContain('None of these is enough')
+    expect(text()).toContain('None of these will do')
   })
 })
 

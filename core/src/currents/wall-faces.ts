@@ -1,4 +1,5 @@
 import { LATTICE_DIRECTIONS, neighbour } from '../lattice/index.ts'
+import { memoize } from '../numeric/index.ts'
 import { AIR, type Grid, ROCK, SAND, WATER } from './grid.ts'
 
 /** Grain of sand, and of rock, m (choices); panels and boxes are smooth. */
@@ -23,8 +24,10 @@ export interface WallFace {
 /** How far round a face the slant of its rock is read, cells. */
 const SLANT_CELLS = 2
 
-/** Every face of the water that a panel, the sand, the overflow's box or a rock lies behind. */
-export function wallFaces(grid: Grid): WallFace[] {
+/** Every face of the water that a panel, the sand, the overflow's box or a rock lies behind; found once a grid. */
+export const wallFaces: (grid: Grid) => readonly WallFace[] = memoize(facesOf)
+
+function facesOf(grid: Grid): WallFace[] {
   const faces: WallFace[] = []
   const { fill } = grid
   for (let cell = 0; cell < fill.length; cell++) {

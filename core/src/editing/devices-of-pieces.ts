@@ -1,6 +1,7 @@
 import { type BasinDesign, type Device, type Edit, insertAt } from '../design/index.ts'
 import type { DevicePart } from '../device/index.ts'
 import type { DevicePiece } from '../run/index.ts'
+import { USUAL_SHARE } from './branch/tee-off-device.ts'
 import { newDevice } from './new-device.ts'
 import { USE_OF_KIND } from './run/new-piece.ts'
 
@@ -8,18 +9,18 @@ import { USE_OF_KIND } from './run/new-piece.ts'
  * The devices of pieces that were drawn into lines and are nobody's yet: the part of that kind whose
  * window lies nearest to the flow, to be exchanged at its stop. A kind without a part gets none.
  *
- * @param flowM3PerS what a line carries, for choosing a part
+ * @param returnM3PerS what the return carries: a takeoff may have its usual share of it
  */
 export function devicesOfPieces(
   before: BasinDesign,
   after: BasinDesign,
   {
     parts,
-    flowM3PerS,
+    returnM3PerS,
     newId,
   }: {
     readonly parts: readonly DevicePart[]
-    readonly flowM3PerS: number
+    readonly returnM3PerS: number
     readonly newId: () => string
   },
 ): Edit[] {
@@ -27,7 +28,7 @@ export function devicesOfPieces(
   const taken = new Set(after.sump.devices.map(({ pieceId }) => pieceId))
   const made: Device[] = []
   for (const { lineId, piece } of devicePieces(after)) {
-    const part = partFor(piece, parts, flowM3PerS)
+    const part = partFor(piece, parts, USUAL_SHARE * returnM3PerS)
     if (!part || known.has(keyOf(piece)) || taken.has(piece.id)) continue
     const device = newDevice(after, part, newId())
     made.push({ ...device, name: piece.name, lineId, pieceId: piece.id })

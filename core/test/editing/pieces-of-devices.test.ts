@@ -98,7 +98,7 @@ describe('a piece that is drawn into a line', () => {
       aDevice({ made: { id, name: id, kind: 'reactor', window: window(least, least * 2) } }).part
     const parts = [part('small', 1e-5), part('right', 1e-4), part('large', 1e-3), LAMP.part]
     const after = applyEdits(LOOP, [withPiece(LOOP, 'drawn', 'reactor')])
-    const how = { parts, flowM3PerS: 1.5e-4, newId: () => 'new' }
+    const how = { parts, returnM3PerS: 1.5e-3, newId: () => 'new' }
     const made = applyEdits(after, devicesOfPieces(LOOP, after, how))
     expect(made.sump.devices.at(-1)).toMatchObject({ id: 'new', name: 'Drawn', pieceId: 'drawn' })
     expect(made.sump.devices.at(-1)!.part.id).toBe('right')

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { CirculationPart, placing } from '@yew-basin/core'
+import { domainMark, type CirculationPart, type placing } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
+import type { HowManyOf } from './field-work.ts'
 import { START_WORDS, SURFACE_SAYS } from './currents-words.ts'
 
 /** One, two and four of a pump in this tank, and the fewest that are enough. */
@@ -12,6 +13,17 @@ const units = useUnits()
 const isCounting = computed(() => currents.at?.what === 'how-many')
 const share = (of: number) => `${Math.round(100 * of)} %`
 const enough = computed(() => currents.counted?.enough)
+/** Of more than were tried nothing is known. */
+const moreWereTried = computed(() => currents.counted?.tried.at(-1) !== enough.value)
+/** The tank but for its pumps, and the pump: what a count is of. */
+function markOf({ domain, part: counted }: HowManyOf) {
+  const streams = domain.streams.filter(({ from }) => from === 'nozzle')
+  return [domainMark({ ...domain, streams }, 'coarse'), JSON.stringify(domain.ranges), counted.id]
+}
+const isStale = computed(() => {
+  const of = currents.countedOf
+  return of !== null && String(markOf(of)) !== String(markOf({ domain: currents.domain!, part }))
+})
 const isBare = computed(() => currents.counted?.tried[0]?.verdict.zones.length === 0)
 function take({ start }: placing.SoMany) {
   currents.setPumps(start.pumps)
@@ -34,18 +46,25 @@ function take({ start }: placing.SoMany) {
       v-else
       class="button"
       :disabled="!!currents.at"
-      @click="currents.howMany(currents.domain!, part)"
+      @click="currents.howMany({ domain: currents.domain!, part })"
     >
       Try them
     </button>
     <div v-if="currents.counted" role="status" data-testid="how-many">
+      <p v-if="isStale" class="rounded-md bg-resin-wash px-2 py-1">
+        <strong class="font-semibold text-resin">Before your last change.</strong> They were tried
+        with another pump or another layout; try them again.
+      </p>
       <p>
         <template v-if="enough">
           <strong>{{ enough.start.pumps.length }}</strong>
-          {{ enough.start.pumps.length === 1 ? 'is' : 'are' }} enough: more gain little.
+          {{ enough.start.pumps.length === 1 ? 'is' : 'are' }} enough<template v-if="moreWereTried"
+            >: more of them gain little</template
+          >.
         </template>
         <template v-else>
-          None of these is enough: water stays dead. A stronger pump, or another aim, is wanted.
+          None of these will do: where the faces fare best, water stays dead. A stronger pump, or
+          another aim, is wanted.
         </template>
       </p>
       <ul class="divide-y divide-rule">

@@ -50,7 +50,7 @@ function take(found: placing.Placement) {
       v-else
       class="button"
       :disabled="!!currents.at"
-      @click="currents.place(currents.domain!, pumps)"
+      @click="currents.place({ domain: currents.domain!, pumps })"
     >
       Search
     </button>

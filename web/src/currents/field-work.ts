@@ -78,49 +78,45 @@ function useDye(field: ShallowRef<Field | null>) {
   return { work, frames, dye: work.answer, clearDye, pour }
 }
 
-/** One, two and four of a pump, beside each other. */
-function useHowMany() {
-  const wish = shallowRef<{ domain: FlowDomain; part: CirculationPart } | null>(null)
+/** Something that is searched for, asked anew each time. */
+function useSearch<Wish extends object, Answer>(
+  ask: (work: Work<CurrentsCalls>, wish: Wish) => Promise<Answer | null>,
+) {
+  const wish = shallowRef<Wish | null>(null)
   const work = useLongWork({
     spawn: spawnCurrents,
     subject: () => wish.value,
     endsAtOnce: true,
     continues: true,
-    ask: (
-      { domain, part },
-      { pool, report }: Work<CurrentsCalls>,
-    ): Promise<placing.HowMany | null> =>
-      pool.one((calls) => calls.howMany(plain(domain), plain(part), callback(report))),
+    ask: (asked: Wish, how: Work<CurrentsCalls>) => ask(how, asked),
   })
-  async function howMany(domain: FlowDomain, part: CirculationPart): Promise<void> {
+  async function search(asked: Wish): Promise<void> {
     work.forget()
-    wish.value = { domain, part }
+    wish.value = asked
     await work.start()
   }
-  return { work, counted: work.answer, howMany }
+  return { work, search }
 }
 
-/** Mounting positions, aims and speeds that are searched for. */
-function useSearch() {
-  const wish = shallowRef<{ domain: FlowDomain; pumps: readonly CirculationPump[] } | null>(null)
-  const work = useLongWork({
-    spawn: spawnCurrents,
-    subject: () => wish.value,
-    endsAtOnce: true,
-    continues: true,
-    ask: (
-      { domain, pumps },
-      { pool, report }: Work<CurrentsCalls>,
-    ): Promise<placing.PlacementSearch | null> =>
-      pool.one((calls) => calls.place(plain(domain), plain(pumps), callback(report))),
-  })
-  async function place(domain: FlowDomain, pumps: readonly CirculationPump[]): Promise<void> {
-    work.forget()
-    wish.value = { domain, pumps }
-    await work.start()
-  }
-  return { work, search: work.answer, place }
+/** One, two and four of a pump in a tank, beside each other. */
+export interface HowManyOf {
+  readonly domain: FlowDomain
+  readonly part: CirculationPart
 }
+
+const useHowMany = () =>
+  useSearch<HowManyOf, placing.HowMany>(({ pool, report }, { domain, part }) =>
+    pool.one((calls) => calls.howMany(plain(domain), plain(part), callback(report))),
+  )
+
+/** Mounting positions, aims and speeds that are searched for. */
+const usePlaces = () =>
+  useSearch<
+    { readonly domain: FlowDomain; readonly pumps: readonly CirculationPump[] },
+    placing.PlacementSearch
+  >(({ pool, report }, { domain, pumps }) =>
+    pool.one((calls) => calls.place(plain(domain), plain(pumps), callback(report))),
+  )
 
 /** What is worked at, and how far it is. */
 function shareOf(what: AtWork['what'], progress: { done: number; of: number } | null) {
@@ -153,7 +149,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
   const of = ref('')
   const keeping = ref('')
   const dyeing = useDye(field)
-  const searching = useSearch()
+  const searching = usePlaces()
   const counting = useHowMany()
   const works = {
     field: fielding,
@@ -217,15 +213,16 @@ export function useFieldWork(wish: () => FieldWish | null) {
     of,
     frames: dyeing.frames,
     dye: dyeing.dye,
-    search: searching.search,
-    counted: counting.counted,
+    search: searching.work.answer,
+    counted: counting.work.answer,
+    countedOf: counting.work.of,
     estimate: fielding.estimate,
     load,
     simulate,
     findEstimate: () => fielding.findEstimate(),
     pour: dyeing.pour,
-    place: searching.place,
-    howMany: counting.howMany,
+    place: searching.search,
+    howMany: counting.search,
     stop,
     clearDye: dyeing.clearDye,
     forget,

@@ -7,6 +7,7 @@ import { ofDesign } from '../calc/of-design.ts'
 import { callback, spawnCore } from '../calc/spawn.ts'
 import { useParts } from '../parts/parts-store.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { pumpsFor } from '../parts/pumps-for.ts'
 import { plain } from '../workspace/plain.ts'
 import { START_VALUES } from './values.ts'
 
@@ -28,7 +29,7 @@ export const useSizing = defineStore('sizing', () => {
   const wish = computed(() => ({
     pumpIndex: store.pumpIndex,
     wantedByTank: Object.fromEntries(tanks.value.map((tank) => [tank.id, tank.wantedM3PerS])),
-    shelf: shelf.pumps,
+    shelf: store.present ? pumpsFor(store.present, shelf.pumps) : shelf.pumps,
     values: { ...values.value },
   }))
   const subject = computed(() =>

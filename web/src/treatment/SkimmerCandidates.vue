@@ -8,6 +8,7 @@ import {
 import { computed } from 'vue'
 import { useParts } from '../parts/parts-store.ts'
 import { useBeside } from './beside.ts'
+import CandidateList from './CandidateList.vue'
 import SideBySide from './SideBySide.vue'
 import { SIZE_SAYS } from './treatment-words.ts'
 import { useUnits } from '../shell/units.ts'
@@ -22,15 +23,15 @@ const parts = useParts()
 const units = useUnits()
 
 const rows = computed(() => {
-  const specs = parts.parts.flatMap((part) =>
-    part.kind === 'skimmer' ? [{ ...part.spec, id: part.id, name: part.name }] : [],
+  const others = parts.kept.devices.filter(
+    ({ kind, id }) => kind === 'skimmer' && id !== device.part.id,
   )
-  const known = specs.some(({ id }) => id === device.part.id)
   return skimmerCandidates(
     store.running!,
     store.solved!,
     device.id,
-    known ? specs : [device.part, ...specs],
+    // As the design has it, whatever its part has become.
+    [device.part, ...others],
   ).toSorted((a, b) => a.skimmer.inForce.ratedM3 - b.skimmer.inForce.ratedM3)
 })
 
@@ -119,41 +120,22 @@ const beside = computed(() => {
       :rows="beside"
     />
     <p v-else class="caption">Tick two or three to see them side by side.</p>
-    <ul class="divide-y divide-rule" aria-label="Skimmers in its place">
-      <li
-        v-for="row in rows"
-        :key="row.part.id"
-        class="flex items-start gap-3 py-1.5"
-        :class="{ 'bg-needle-wash': row.part.id === device.part.id }"
-        :data-candidate="row.part.id"
-      >
-        <input
-          type="checkbox"
-          class="mt-1"
-          :aria-label="`${row.part.name} side by side`"
-          :checked="isTicked(row.part.id)"
-          @change="tick(row.part.id)"
-        />
-        <div class="min-w-0 grow">
-          <span class="font-semibold">{{ row.part.name }}</span>
-          <span class="caption ml-1.5">{{ NOISE_NAMES[row.part.noise] }}</span>
-          <span class="block">
-            match: {{ SIZE_SAYS[row.skimmer.verdicts.match.says] }}; oversize:
-            {{ SIZE_SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
-          </span>
-          <span class="caption block">{{ works(row) }}</span>
-          <span class="caption block">{{ against(row) }}</span>
-        </div>
-        <button
-          v-if="row.part.id !== device.part.id"
-          class="button"
-          :aria-label="`Take ${row.part.name}`"
-          :disabled="!!store.preview"
-          @click="emit('swap', row.part, row.standM)"
-        >
-          Take
-        </button>
-      </li>
-    </ul>
+    <CandidateList
+      v-slot="{ row }"
+      name="Skimmers in its place"
+      :rows="rows"
+      :now-id="device.part.id"
+      :is-ticked="isTicked"
+      @tick="tick"
+      @take="(row) => emit('swap', row.part, row.standM)"
+    >
+      <span class="caption ml-1.5">{{ NOISE_NAMES[row.part.noise] }}</span>
+      <span class="block">
+        match: {{ SIZE_SAYS[row.skimmer.verdicts.match.says] }}; oversize:
+        {{ SIZE_SAYS[row.skimmer.verdicts.oversize.says] }}; {{ stands(row) }}
+      </span>
+      <span class="caption block">{{ works(row) }}</span>
+      <span class="caption block">{{ against(row) }}</span>
+    </CandidateList>
   </section>
 </template>

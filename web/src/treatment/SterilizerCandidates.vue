@@ -7,6 +7,7 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { plain } from '../workspace/plain.ts'
 import { useBeside } from './beside.ts'
+import CandidateList from './CandidateList.vue'
 import SideBySide from './SideBySide.vue'
 import { NOISE_NAMES } from './treatment-words.ts'
 
@@ -36,8 +37,11 @@ const against = ({ sterilizer }: Candidate) =>
   sterilizer.targets.find(({ targetId }) => targetId === target.value?.id)
 const REACHES = { reached: 'reached', partly: 'partly reached', short: 'not reached' } as const
 
+/** A figure as exactly as it is known, and how exactly that is. */
+const withBand = (quantity: 'dose' | 'flow', si: number, band: number) =>
+  `${units.text(quantity, si, band)} ± ${units.band({ quantity, si }, band)}`
 const dose = ({ sterilizer: { doseJPerM2, doseBandJPerM2 } }: Candidate) =>
-  doseJPerM2 === null ? 'no flow' : units.text('dose', doseJPerM2, doseBandJPerM2 ?? undefined)
+  doseJPerM2 === null ? 'no flow' : withBand('dose', doseJPerM2, doseBandJPerM2 ?? 0)
 const reaches = (row: Candidate) => {
   const found = against(row)
   return found ? REACHES[found.reaches] : 'no target'
@@ -56,7 +60,7 @@ const beside = computed(() => {
   })
   return [
     row('Flow', ({ sterilizer }) =>
-      units.text('flow', sterilizer.flowM3PerS, sterilizer.flowBandM3PerS),
+      withBand('flow', sterilizer.flowM3PerS, sterilizer.flowBandM3PerS),
     ),
     row('Dose', dose),
     row(`For ${target.value?.organism ?? 'its target'}`, reaches),
@@ -75,7 +79,7 @@ const beside = computed(() => {
   <section v-if="rows.length > 1" aria-labelledby="lit-candidates">
     <h3 id="lit-candidates" class="heading">Would another one do?</h3>
     <p class="caption mb-1">
-      Each in the same place and line, with a new lamp, against {{ device.name }}.
+      Each in the same place and line, the others with a new lamp, against {{ device.name }}.
     </p>
     <SideBySide
       v-if="isOpen"
@@ -84,39 +88,20 @@ const beside = computed(() => {
       :rows="beside"
     />
     <p v-else class="caption">Tick two or three to see them side by side.</p>
-    <ul class="divide-y divide-rule" aria-label="Sterilizers in its place">
-      <li
-        v-for="row in rows"
-        :key="row.part.id"
-        class="flex items-start gap-3 py-1.5"
-        :class="{ 'bg-needle-wash': row.part.id === device.part.id }"
-        :data-candidate="row.part.id"
-      >
-        <input
-          type="checkbox"
-          class="mt-1"
-          :aria-label="`${row.part.name} side by side`"
-          :checked="isTicked(row.part.id)"
-          @change="tick(row.part.id)"
-        />
-        <div class="min-w-0 grow">
-          <span class="font-semibold">{{ row.part.name }}</span>
-          <span class="block">{{ dose(row) }}, {{ reaches(row) }}</span>
-          <span class="caption block">
-            {{ units.text('power', row.device.powerW) }}, price {{ row.part.priceClass }} of 5
-          </span>
-        </div>
-        <button
-          v-if="row.part.id !== device.part.id"
-          class="button"
-          :aria-label="`Take ${row.part.name}`"
-          :disabled="!!store.preview"
-          @click="emit('swap', row.part, device.standM)"
-        >
-          Take
-        </button>
-        <span v-else class="caption">stands there now</span>
-      </li>
-    </ul>
+    <CandidateList
+      v-slot="{ row }"
+      name="Sterilizers in its place"
+      :rows="rows"
+      :now-id="device.part.id"
+      :is-ticked="isTicked"
+      @tick="tick"
+      @take="(row) => emit('swap', row.part, device.standM)"
+    >
+      <span class="block">{{ dose(row) }}, {{ reaches(row) }}</span>
+      <span class="caption block">
+        {{ row.part.id === device.part.id ? 'stands there now, ' : ''
+        }}{{ units.text('power', row.device.powerW) }}, price {{ row.part.priceClass }} of 5
+      </span>
+    </CandidateList>
   </section>
 </template>

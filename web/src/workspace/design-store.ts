@@ -17,9 +17,6 @@ import { useOpenedBasin } from './opened-basin.ts'
 import { useSelection } from './selection.ts'
 import { useSolved } from './use-solved.ts'
 
-/** What of the return's flow a takeoff may bring a device that is drawn into it: for choosing one (choice). */
-const TAKEOFF_SHARE = 0.1
-
 /** A design as a fix would have it. */
 const changed = (now: BasinDesign, { edits }: Fix) =>
   applyEdits(now, editing.withFollowing(now, edits))
@@ -89,7 +86,7 @@ export const useDesign = defineStore('design', () => {
   const parts = useParts()
   const edits = useEdits(history, preview, () => ({
     devices: parts.kept.devices,
-    flowM3PerS: TAKEOFF_SHARE * (steady.value?.returnSide.flowM3PerS ?? 0),
+    returnM3PerS: steady.value?.returnSide.flowM3PerS ?? 0,
   }))
   const { edit } = edits
   const standing = useStandings(shown, solved, history.edit)

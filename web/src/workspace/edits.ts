@@ -20,10 +20,10 @@ interface Edited {
   readonly put: (next: BasinDesign) => void
 }
 
-/** The devices there are to choose from, and what a takeoff may bring one. */
+/** The devices there are to choose from, and what the return carries. */
 interface Library {
   readonly devices: readonly DevicePart[]
-  readonly flowM3PerS: number
+  readonly returnM3PerS: number
 }
 
 /** A change of the keeper's that lines went along with. */
@@ -48,7 +48,7 @@ function namesOf({ returnSide: { lines } }: BasinDesign, edits: readonly Edit[])
 export function useEdits(
   history: Edited,
   preview: ShallowRef<Fix | null>,
-  library: () => Library = () => ({ devices: [], flowM3PerS: 0 }),
+  library: () => Library = () => ({ devices: [], returnM3PerS: 0 }),
 ) {
   const notices = useNotices()
   const lastAlong = shallowRef<WentAlong | null>(null)
@@ -59,9 +59,9 @@ export function useEdits(
 
   /** A device drawn into a line stands at its stop too: as a part of the library, to be exchanged there. */
   function devicesDrawn(now: BasinDesign, after: BasinDesign): readonly Edit[] {
-    const { devices: parts, flowM3PerS } = library()
+    const { devices: parts, returnM3PerS } = library()
     const newId = () => crypto.randomUUID()
-    const made = editing.devicesOfPieces(now, after, { parts, flowM3PerS, newId })
+    const made = editing.devicesOfPieces(now, after, { parts, returnM3PerS, newId })
     const { devices } = applyEdits(after, made).sump
     for (const { name, part } of devices.slice(after.sump.devices.length))
       notices.tell(`${name} stands at its stop now, as a ${part.name}: exchange it there.`)

@@ -17,7 +17,7 @@ import { valveForFlow } from '../setting/valve-for-flow.ts'
 import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
 
 /** What of a line's flow a device is first given where it names no window (choice). */
-const USUAL_SHARE = 0.1
+export const USUAL_SHARE = 0.1
 /** A tee sits so far over the sump's rim, or over the water of one without sizes, m (choice). */
 const OVER_RIM_M = 0.06
 const OVER_LEVEL_M = 0.3
