@@ -21,6 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Moving water drawn without a graphics card keeps a core busy in every page; what is about motion asks for it.
     contextOptions: { reducedMotion: 'reduce' },
+    // What is routed away in a test must not be answered by the page's own worker.
+    serviceWorkers: 'block',
     // A trace photographs every step, which a slow machine pays for in every test.
     trace: process.env.YEW_E2E_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {

@@ -144,13 +144,13 @@ try {
   await check(
     'Verdicts, the short form',
     process.execPath,
-    [inRoot('tools', 'verdicts.mjs'), '12'],
+    [inRoot('tools', 'verdicts.mjs'), '6'],
     true,
   )
   await check(
     'Findings, the short form',
     process.execPath,
-    [inRoot('tools', 'findings.mjs'), '12'],
+    [inRoot('tools', 'findings.mjs'), '4'],
     true,
   )
   await check(

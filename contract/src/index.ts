@@ -5,7 +5,13 @@ export { check } from './check/check.ts'
 export type { Checked, Fault } from './check/fault.ts'
 export { ERRORS, type ErrorCode, type Problem } from './api/errors.ts'
 export { BIN_DAYS, QUOTAS, type QuotaName, type Usage } from './api/quotas.ts'
-export { CreateBasin, RecoverWorkspace, RenameBasin, SaveDesign } from './api/requests.ts'
+export {
+  CreateBasin,
+  MergeShopping,
+  RecoverWorkspace,
+  RenameBasin,
+  SaveDesign,
+} from './api/requests.ts'
 export type {
   BasinAnswer,
   BinAnswer,
@@ -20,6 +26,8 @@ export type {
   RevisionAnswer,
   SavedAnswer,
   ShelfEntry,
+  ShoppingAnswer,
+  ShoppingEntry,
   ShelfPage,
   WorkspaceAnswer,
 } from './api/answers.ts'
@@ -56,3 +64,4 @@ export {
 export type { BulkheadSpec } from './design/bulkhead.ts'
 
 export { SCHEMA_NOTES } from './design/schema-notes.ts'
+export { LEFT_OUT } from './design/rules.ts'

@@ -5,7 +5,7 @@ import { aSkimmer, aSterilizer } from './a-device.ts'
 export function aFile(): Plain {
   return {
     format: 'yew-basin',
-    formatVersion: 12,
+    formatVersion: 13,
     name: 'Test basin',
     note: '',
     designs: [{ name: 'one', current: true, design: aDesign() }],
@@ -344,6 +344,7 @@ function aDesign(): Plain {
       topOffTubeSiphons: true,
     },
     assumed: ['tanks[tank].lengthM', 'water.salinityPpt'],
+    build: null,
     heat: {
       coldestRoomC: 17,
       warmestRoomC: 27,

@@ -172,7 +172,6 @@ export {
 // editing
 export { surviving } from './drill/index.ts'
 export * as editing from './editing/index.ts'
-export * as building from './build-sheet/index.ts'
 export { type Finding, meetsWanted, type Station, type Severity } from './finding/index.ts'
 export {
   type KeyFigure,
@@ -188,6 +187,7 @@ export * as assuming from './assumed/index.ts'
 export type { Fix, OfferedFixes } from './fix/index.ts'
 export { type FigureName, type RuleBeside, type Working, workingOf } from './working/index.ts'
 export {
+  building,
   choosing,
   dutyCurves,
   type DutyCurves,

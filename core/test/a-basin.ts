@@ -163,6 +163,7 @@ export function aBasin(
     heat: null,
     allowances: NO_ALLOWANCES,
     assumed: [],
+    build: null,
     pumps: [TEST_PUMP],
   }
   return withChanges(base, changes)

@@ -1,3 +1,4 @@
+import { buildFindings } from '../src/basin/building.ts'
 import { solveBasin } from '../src/basin/solve.ts'
 import type { BasinDesign } from '../src/design/design.ts'
 import { applyEdits } from '../src/design/edit.ts'
@@ -6,9 +7,15 @@ import type { Finding } from '../src/finding/finding.ts'
 import type { Fix } from '../src/fix/fix.ts'
 import { type OfferedFixes, searchFixes } from '../src/fix/index.ts'
 
+/** All that is found of a design, as it runs and as it is built. */
+export const allFindings = (design: BasinDesign): readonly Finding[] => [
+  ...solveBasin(design).findings,
+  ...buildFindings(design),
+]
+
 /** The finding of a code in a design; a test that looks for one that is not there says what is. */
 export function findingOf(design: BasinDesign, code: FindingCode): Finding {
-  const { findings } = solveBasin(design)
+  const findings = allFindings(design)
   const found = findings.find((finding) => finding.code === code)
   if (!found)
     throw new Error(`no ${code} among ${findings.map((finding) => finding.code).join(', ')}`)

@@ -79,6 +79,8 @@ type Step = (keeper: Keeper) => Promise<unknown>
 
 const shows = (name: string) => (keeper: Keeper) =>
   expect(keeper.page.getByRole('heading', { name, exact: true })).toBeVisible()
+const says = (words: string | RegExp) => (keeper: Keeper) =>
+  expect(keeper.page.getByText(words).first()).toBeVisible()
 const tab = (name: 'Pump' | 'Run') => (keeper: Keeper) => keeper.tab(name)
 const view = (name: string) => async (keeper: Keeper) => {
   await keeper.view(name)
@@ -196,6 +198,25 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await keeper.page.getByRole('button', { name: 'Trace a picture' }).click()
       await keeper.page.getByRole('button', { name: 'Use the sample picture' }).click()
       await expect(keeper.page.getByTestId('trace-picture')).toBeVisible()
+    },
+  },
+  'to glued pipe': {
+    'to buy': async (keeper) => {
+      await keeper.opens('Two Sisters')
+      await keeper.view('To buy')
+      await says(/lines ticked/)(keeper)
+    },
+    cuts: async (keeper) => {
+      await keeper.view('Cuts')
+      await says(/no fewer can do|fewer may exist/)(keeper)
+    },
+    holes: async (keeper) => {
+      await keeper.view('Holes')
+      await says('PDF, one to one')(keeper)
+    },
+    'before water': async (keeper) => {
+      await keeper.view('Before water')
+      await says('Salt mix to buy')(keeper)
     },
   },
   'of a field': {

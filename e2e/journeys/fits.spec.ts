@@ -74,7 +74,18 @@ for (const [name, width, height] of SIZES) {
       await keeper.tab(tab)
       expect([tab, await cutOff(page)]).toEqual([tab, []])
     }
-    for (const view of ['currents', 'room', 'pumps', 'size', 'drills']) {
+    for (const view of [
+      'currents',
+      'room',
+      'pumps',
+      'size',
+      'drills',
+      'buy',
+      'cuts',
+      'holes',
+      'panels',
+      'before-water',
+    ]) {
       await page.goto(`${root}/${view}`)
       await expect(page.locator('h2').first()).toBeVisible()
       expect([view, await cutOff(page)]).toEqual([view, []])

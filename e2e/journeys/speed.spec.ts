@@ -5,32 +5,36 @@ import { Keeper } from '../keeper.ts'
 /** Script that the first screen loads, gzipped. */
 const MOST_SCRIPT_BYTES = 250_000
 
-test('no request leaves the machine, and the page breaks none of its own rules', async ({
-  page,
-  baseURL,
-}) => {
-  const foreign: string[] = []
-  const complaints: string[] = []
-  page.on('request', (request) => {
-    const { origin, protocol } = new URL(request.url())
-    if (protocol.startsWith('http') && origin !== baseURL) foreign.push(request.url())
+test.describe('with its own worker', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('no request leaves the machine, and the page breaks none of its own rules', async ({
+    page,
+    baseURL,
+  }) => {
+    const foreign: string[] = []
+    const complaints: string[] = []
+    page.on('request', (request) => {
+      const { origin, protocol } = new URL(request.url())
+      if (protocol.startsWith('http') && origin !== baseURL) foreign.push(request.url())
+    })
+    page.on('console', (message) => {
+      if (message.type() === 'error' || message.type() === 'warning')
+        complaints.push(message.text())
+    })
+    page.on('pageerror', (error) => complaints.push(error.message))
+    const keeper = new Keeper(page)
+    await keeper.opens('Lantern')
+    for (const tab of ['Pump', 'Run', 'Duty'] as const) await keeper.tab(tab)
+    await page
+      .getByRole('link', { name: /Tank and target/ })
+      .first()
+      .click()
+    await keeper.field('Length').fill('1300')
+    await keeper.saved()
+    await page.getByRole('button', { name: 'Use the dark theme' }).click()
+    expect(foreign).toEqual([])
+    expect(complaints).toEqual([])
   })
-  page.on('console', (message) => {
-    if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text())
-  })
-  page.on('pageerror', (error) => complaints.push(error.message))
-  const keeper = new Keeper(page)
-  await keeper.opens('Lantern')
-  for (const tab of ['Pump', 'Run', 'Duty'] as const) await keeper.tab(tab)
-  await page
-    .getByRole('link', { name: /Tank and target/ })
-    .first()
-    .click()
-  await keeper.field('Length').fill('1300')
-  await keeper.saved()
-  await page.getByRole('button', { name: 'Use the dark theme' }).click()
-  expect(foreign).toEqual([])
-  expect(complaints).toEqual([])
 })
 
 test('the first screen is painted soon, and the figure is printed', async ({ page }) => {

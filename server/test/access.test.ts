@@ -62,6 +62,8 @@ const TABLE: Readonly<Record<string, readonly [owner: number, other: number, non
   'get /fields/:id/:tankId/kept/:name': [204, 404, 401],
   'put /fields/:id/:tankId/kept/:name': [422, 422, 401],
   'delete /fields/:id/:tankId/kept/:name': [404, 404, 401],
+  'get /basins/:id/shopping': [200, 404, 401],
+  'patch /basins/:id/shopping': [422, 422, 401],
   'get /bin': [200, 200, 401],
   'delete /bin': [204, 204, 401],
 }
@@ -119,12 +121,21 @@ test('the key alone opens the shelf in another browser; it is nowhere kept', asy
 })
 
 describe('the second wall', () => {
-  const TABLES = ['workspaces', 'basins', 'designs', 'revisions', 'fields', 'own_parts', 'history']
+  const TABLES = [
+    'workspaces',
+    'basins',
+    'designs',
+    'revisions',
+    'fields',
+    'own_parts',
+    'shopping',
+    'history',
+  ]
   test.each(TABLES)('%s shows nothing to who names no workspace', async (table) => {
     const [rows] = await app.sequelize.query(`SELECT 1 FROM ${table}`)
     expect(rows).toEqual([])
   })
-  test.each(['workspaces', 'basins', 'designs', 'revisions', 'own_parts', 'history'])(
+  test.each(['workspaces', 'basins', 'designs', 'revisions', 'own_parts', 'shopping', 'history'])(
     'no row of %s can be deleted by the application',
     async (table) => {
       await expect(app.sequelize.query(`DELETE FROM ${table}`)).rejects.toThrow(/permission/)

@@ -1,5 +1,5 @@
-import { FIGURES } from '@yew-basin/core/lab'
-import { type BasinDesign, dutyCurves, solveBasin, workingOf } from '@yew-basin/core'
+import { FIGURES, nest } from '@yew-basin/core/lab'
+import { type BasinDesign, building, dutyCurves, solveBasin, workingOf } from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { STARTER_DESIGN } from '../../server/src/demo/starter.ts'
 import { nudged } from './nudged.ts'
@@ -11,6 +11,8 @@ console.log('\non the page’s thread')
 const lantern = DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design
 const solved = solveBasin(lantern)
 let opened = lantern
+/** Forty lengths of a third to two thirds of a stock: the plain rule leaves it open, and the search goes to its end. */
+const FORTY_CUTS_M = Array.from({ length: 40 }, (_, i) => 1.6 + ((i * 617.5) % 1425) / 900)
 
 const kept = await inBudget(
   (bench) => {
@@ -24,11 +26,23 @@ const kept = await inBudget(
         opened = JSON.parse(JSON.stringify(nudged(lantern))) as BasinDesign
       },
     })
+    const sisters = DEMO_BASINS.find(({ name }) => name === 'Two Sisters')!.design
+    const sistersSolved = solveBasin(sisters)
+    // In the worker, after the frame; a design that was changed, so that nothing of it was made before.
+    bench.add('Two Sisters, list and cuts', () => {
+      building.sheetOf({ ...sisters }, sistersSolved)
+    })
+    bench.add('nesting of 40 cuts', () => void nest(FORTY_CUTS_M, { stockM: 5, sawCutM: 0.003 }))
     bench.add('Lantern, curves for the chart', () => void dutyCurves(nudged(lantern), 'main'))
     bench.add(`Lantern, all ${FIGURES.length} workings`, () => {
       for (const figure of FIGURES) workingOf(figure, { design: lantern, solved })
     })
   },
-  { 'Lantern, full recalculation': 0.3, 'Two Sisters, full recalculation': 0.4 },
+  {
+    'Lantern, full recalculation': 0.3,
+    'Two Sisters, full recalculation': 0.4,
+    'Two Sisters, list and cuts': 10,
+    'nesting of 40 cuts': 200,
+  },
 )
 process.exitCode = kept ? 0 : 1

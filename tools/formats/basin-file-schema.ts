@@ -3,6 +3,7 @@ import {
   DESIGN_CLASSES,
   FILE_FORMAT,
   FORMAT_VERSION,
+  LEFT_OUT,
   SCHEMA_NOTES,
 } from '@yew-basin/contract'
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
@@ -52,14 +53,25 @@ function closed(schema: Schema): Schema {
   const properties = Object.fromEntries(
     Object.entries(schema.properties ?? {}).map(([name, property]) => [name, orNull(property)]),
   )
-  return { ...schema, properties, required: Object.keys(properties), additionalProperties: false }
+  const required = Object.entries(schema.properties ?? {}).flatMap(([name, property]) =>
+    property[LEFT_OUT] ? [] : [name],
+  )
+  return { ...schema, properties, required, additionalProperties: false }
 }
 
 /** A nested object that may be null: the reference and null stand side by side. */
 function orNull(property: Record<string, unknown>): Record<string, unknown> {
+  if (property[LEFT_OUT]) return leftOut(property)
   const { $ref, type, ...others } = property
   const nullable = $ref !== undefined && Array.isArray(type) && type.includes('null')
   return nullable ? { ...others, anyOf: [{ $ref }, { type: 'null' }] } : property
+}
+
+/** What may be left out may be null too. */
+function leftOut(property: Record<string, unknown>): Record<string, unknown> {
+  const { $ref, description, ...others } = property
+  delete others[LEFT_OUT]
+  return { description, anyOf: [$ref === undefined ? others : { $ref }, { type: 'null' }] }
 }
 
 /** A piece is one of its kinds. */

@@ -24,18 +24,22 @@ function textOf(file: string): string {
   }
 }
 
+/** What takes long, done when it is asked for. */
+const SWITCHES = ['--drills', '--currents', '--build']
+
 const given = process.argv.slice(2)
 const USAGE =
-  'usage: npm run -s solve -- FILE [--drills] [--currents] [--on DAY]; FILE is an exported basin, or - for standard input; DAY as 2026-11-29, today where it is left out'
+  'usage: npm run -s solve -- FILE [--drills] [--currents] [--build] [--on DAY]; FILE is an exported basin, or - for standard input; DAY as 2026-11-29, today where it is left out'
 const onAt = given.indexOf('--on')
 const day = onAt < 0 ? new Date().toISOString().slice(0, 10) : given[onAt + 1]
 const words = onAt < 0 ? given : given.toSpliced(onAt, 2)
 const asked = {
   drills: words.includes('--drills'),
   currents: words.includes('--currents'),
+  build: words.includes('--build'),
   day: day ?? '',
 }
-const [file, ...more] = words.filter((word) => word !== '--drills' && word !== '--currents')
+const [file, ...more] = words.filter((word) => !SWITCHES.includes(word))
 if (!file || more.length > 0) refuse([USAGE])
 if (!isDay(asked.day)) refuse([`--on: must be a day as 2026-11-29; it is "${asked.day}"`])
 const read = readBasinFile(textOf(file))

@@ -8,6 +8,7 @@ import {
 import type { BasinFile } from '@yew-basin/contract'
 import {
   assuming,
+  building,
   type KeyFigure,
   keyFigures,
   onDay,
@@ -109,6 +110,8 @@ export interface SolvedDesign extends Omit<SolvedBasin, 'findings'> {
   readonly drills: SpokenDrills | null
   /** null: not asked for (`--currents`). */
   readonly currents: readonly SolvedCurrents[] | null
+  /** null: not asked for (`--build`); its findings then stand among the findings. */
+  readonly buildSheet: building.BuildSheet | null
 }
 
 /** What the command prints. */
@@ -121,6 +124,7 @@ export interface SolvedFile {
 export interface Asked {
   readonly drills: boolean
   readonly currents: boolean
+  readonly build: boolean
   /** The day it is solved on (yyyy-mm-dd): lamps are as old as they are then. */
   readonly day: string
 }
@@ -135,7 +139,9 @@ export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
         name,
         current,
         ...solved,
-        findings: solved.findings.map((finding) => spokenFinding(design, finding)),
+        findings: [...solved.findings, ...(asked.build ? building.buildFindings(design) : [])].map(
+          (finding) => spokenFinding(design, finding),
+        ),
         pumpsInThisRun: swaps(design, design.pumps),
         keyFigures: keyFigures(solved).map(({ id, label, value, station, state, finding }) => ({
           id,
@@ -157,6 +163,7 @@ export function solvedFile(file: BasinFile, asked: Asked): SolvedFile {
         })),
         drills: asked.drills ? spokenDrills(design) : null,
         currents: asked.currents ? solvedCurrents(design, solved) : null,
+        buildSheet: asked.build ? building.sheetOf(design, solved) : null,
       }
     }),
   }

@@ -52,6 +52,36 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/basins/:id/buy',
+      name: 'buy',
+      component: () => import('./building/BuyView.vue'),
+      props: true,
+    },
+    {
+      path: '/basins/:id/cuts',
+      name: 'cuts',
+      component: () => import('./building/CutsView.vue'),
+      props: true,
+    },
+    {
+      path: '/basins/:id/holes',
+      name: 'holes',
+      component: () => import('./building/HolesView.vue'),
+      props: true,
+    },
+    {
+      path: '/basins/:id/panels',
+      name: 'panels',
+      component: () => import('./building/PanelsView.vue'),
+      props: true,
+    },
+    {
+      path: '/basins/:id/before-water',
+      name: 'before-water',
+      component: () => import('./building/WaterView.vue'),
+      props: true,
+    },
+    {
       path: '/parts',
       name: 'parts',
       component: () => import('./parts/PartsView.vue'),

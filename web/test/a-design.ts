@@ -94,6 +94,7 @@ export function aDesign(line: string): BasinDesign {
     },
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],
+    build: null,
     heat: null,
     pumps: [
       {

@@ -1,4 +1,4 @@
-import type { DesignAnswer, PartAnswer, ShelfEntry } from '@yew-basin/contract'
+import type { DesignAnswer, PartAnswer, ShelfEntry, ShoppingEntry } from '@yew-basin/contract'
 import type { ErrorCode } from '@yew-basin/contract/errors'
 import { shelfFigures, solveBasin, type BasinDesign } from '@yew-basin/core'
 import { createPinia, setActivePinia } from 'pinia'
@@ -29,6 +29,7 @@ export class AServer {
   readonly asked: Asked[] = []
   readonly basins = new Map<string, Kept>()
   readonly fields = new Map<string, Uint8Array>()
+  readonly shopping = new Map<string, Map<string, ShoppingEntry>>()
   readonly histories = new Map<string, object[]>()
   parts: PartAnswer[] = []
   /** The shelf's figures have been computed. */
@@ -110,6 +111,7 @@ export class AServer {
       return problem(code, faults ? { faults } : {})
     }
     const [, , what, id, more] = path.split('/')
+    if (more === 'shopping') return this.#ofShopping(id!, sent)
     if (method !== 'GET' && ['basins', 'parts'].includes(what!) && id && id !== 'import') {
       const moved = this.#movedOn(what!, { id, more }, how)
       if (moved) return moved
@@ -126,6 +128,17 @@ export class AServer {
     if (what === 'parts') return this.#ofParts(method, { id, more }, sent)
     if (what === 'fields') return this.#ofFields(method, path.split('/').slice(3), how)
     return problem('not-found')
+  }
+
+  /** What is had of a list: the later change of each line counts. */
+  #ofShopping(id: string, sent: unknown) {
+    const own = this.shopping.get(id) ?? new Map<string, ShoppingEntry>()
+    this.shopping.set(id, own)
+    for (const entry of (sent as { entries: ShoppingEntry[] } | null)?.entries ?? []) {
+      const before = own.get(entry.key)
+      if (!before || before.changedAt <= entry.changedAt) own.set(entry.key, entry)
+    }
+    return json({ entries: [...own.values()] })
   }
 
   #ofBasins(

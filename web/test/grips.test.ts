@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import DrainFields from '../src/drains/DrainFields.vue'
 import LineEndPanel from '../src/run/LineEndPanel.vue'
+import DrainGrips from '../src/section/DrainGrips.vue'
 import LineGrips from '../src/section/LineGrips.vue'
 import type { Sheet } from '../src/section/scale.ts'
 import { snapped } from '../src/section/snap.ts'
@@ -89,6 +91,36 @@ test('the same number is typed; where no pipe can give it is said', async () => 
   await enter('Mouth, over the floor', '-3.9 m')
   expect(store.design).toBe(before)
   expect(useNotices().notices.at(-1)!.text).toContain('No pipe of this line')
+})
+
+describe('an opened drain', () => {
+  const end = () => store.solved!.drains[0]!.mouth
+  const fields = () => ({
+    drain: store.shown!.drains[0]!,
+    solved: store.solved!.drains[0]!,
+    index: 0,
+  })
+  beforeEach(() => {
+    store.drainId = store.design!.drains[0]!.id
+  })
+  test('has its end and its inlet as handles', async () => {
+    ;({ wrapper } = await shown(DrainGrips, { sheet: sheet('section') }))
+    const before = end()
+    await key(grip(/^End of/), 'ArrowUp', true)
+    expect(end().zM - before.zM).toBeCloseTo(0.01, 9)
+    const lip = store.design!.drains[0]!.inlet.place.zM
+    await key(grip(/^Inlet of/), 'ArrowDown', true)
+    expect(store.design!.drains[0]!.inlet.place.zM - lip).toBeCloseTo(-0.01, 9)
+    expect(end().zM - before.zM).toBeCloseTo(0, 9)
+  })
+  test('takes the same as a number, and says where nothing can give', async () => {
+    ;({ wrapper } = await shown(DrainFields, fields()))
+    const mm = Math.round(end().zM * 1000) + 12
+    await enter('Its end over the room’s floor', `${mm} mm`)
+    expect(end().zM).toBeCloseTo(mm / 1000, 6)
+    await enter('Its end over the room’s floor', '4.9 m')
+    expect(useNotices().notices.at(-1)!.text).toContain('No pipe of this drain')
+  })
 })
 
 test('places draw a drag that comes near, else it goes by whole steps of the keeper’s units', () => {

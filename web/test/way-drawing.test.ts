@@ -6,7 +6,7 @@ import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
 import { fallingWater, levelMarkX } from '../src/section/section-layout.ts'
 import { drawSump } from '../src/section/sump-drawing.ts'
-import { cutListDxf, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
+import { cutListDxf, cutListSvg, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
 import { aDesign } from './a-design.ts'
 
 const given = aWayDown()
@@ -122,6 +122,14 @@ describe('the walls to cut', () => {
     expect(outlineOf(laid!)).toHaveLength(4 + 4 * laid!.notches.length)
   })
   test('the drawing is a DXF in millimetres with a closed outline for each', () => {
+    const svg = new DOMParser().parseFromString(cutListSvg(panels), 'image/svg+xml').documentElement
+    const [, , wide, high] = svg.getAttribute('viewBox')!.split(' ')
+    expect([svg.getAttribute('width'), svg.getAttribute('height')]).toEqual([
+      `${wide}mm`,
+      `${high}mm`,
+    ])
+    expect(svg.querySelectorAll('polygon')).toHaveLength(panels.length)
+    expect(svg.querySelectorAll('[class]')).toHaveLength(0)
     const dxf = cutListDxf(panels)
     expect(dxf).toMatch(/\$INSUNITS[\s\S]*?70\s+4\s/)
     expect(dxf.match(/LWPOLYLINE|POLYLINE/g)!.length).toBeGreaterThanOrEqual(panels.length)

@@ -116,3 +116,18 @@ export type PartAnswer = PartSpec & {
 export interface PartsAnswer {
   readonly parts: readonly PartAnswer[]
 }
+
+/** What a keeper knows of one line of a basin's list: how much is had, what it costs, whether it was ticked. */
+export interface ShoppingEntry {
+  readonly key: string
+  readonly have: number | null
+  readonly price: number | null
+  readonly tickedAt: string | null
+  readonly tickedBy: string | null
+  readonly changedAt: string
+}
+
+/** All that is known of a basin's list. */
+export interface ShoppingAnswer {
+  readonly entries: readonly ShoppingEntry[]
+}

@@ -1,7 +1,16 @@
 import { IsObject, ValidateNested } from 'class-validator'
 import { DesignDocument } from '../design/design-document.ts'
-import { COUNTS } from '../design/limits.ts'
-import { OneOfOrLeftOut, Text } from '../design/rules.ts'
+import { COUNTS, LIMITS } from '../design/limits.ts'
+import {
+  ListOf,
+  OneOfOrLeftOut,
+  Text,
+  TextOrNull,
+  Time,
+  TimeOrNull,
+  WithinOrNull,
+} from '../design/rules.ts'
+import type { ShoppingEntry } from './answers.ts'
 import { Nested } from '../check/nested.ts'
 
 /** A new basin. */
@@ -32,4 +41,33 @@ export class SaveDesign {
   @IsObject({ message: 'must be a design: an object' })
   @ValidateNested()
   design!: DesignDocument
+}
+
+/** What a keeper knows of one line of a list. */
+export class ShoppingEntryDocument implements ShoppingEntry {
+  @Text(COUNTS.shoppingKeyLength, 'The line.')
+  key!: string
+
+  @WithinOrNull(LIMITS.have, 'How much of it is had already.')
+  have!: number | null
+
+  @WithinOrNull(LIMITS.linePrice, 'Its price, apiece or a metre.')
+  price!: number | null
+
+  @TimeOrNull('When it was ticked; null: it is not.')
+  tickedAt!: string | null
+
+  @TextOrNull(COUNTS.tickedByLength, 'Who ticked it; null: no name was given.')
+  tickedBy!: string | null
+
+  @Time('When this was changed, by the keeper’s own clock.')
+  changedAt!: string
+}
+
+/** Lines of a list that were changed; the later change of each counts. */
+export class MergeShopping {
+  @ListOf(1, COUNTS.shoppingLines, 'What was changed.')
+  @Nested(() => ShoppingEntryDocument)
+  @ValidateNested({ each: true })
+  entries!: ShoppingEntryDocument[]
 }

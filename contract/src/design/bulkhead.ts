@@ -1,6 +1,7 @@
+import { IsBoolean } from 'class-validator'
 import type { Bulkhead } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Text, Within } from './rules.ts'
+import { Id, LeftOutOrNull, Text, Within } from './rules.ts'
 
 /** What is known of a bulkhead wherever it is kept. */
 export class BulkheadSpec {
@@ -18,4 +19,12 @@ export class BulkheadSpec {
 export class BulkheadDocument extends BulkheadSpec implements Bulkhead {
   @Text(COUNTS.nameLength, 'What the keeper calls it.')
   size!: string
+
+  @LeftOutOrNull('The part it was taken from.')
+  @Id('The part it was taken from.')
+  partId?: string | null
+
+  @IsBoolean({ message: 'must be true or false' })
+  @LeftOutOrNull('Its pipe is screwed in; else glued.')
+  isThreaded?: boolean
 }

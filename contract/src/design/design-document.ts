@@ -1,6 +1,7 @@
 import { IsObject, ValidateNested } from 'class-validator'
 import type { BasinDesign } from '@yew-basin/core'
 import { AllowancesDocument } from './allowances.ts'
+import { BuildPlanDocument } from './build-plan.ts'
 import { DrainDocument } from './drain.ts'
 import { OwnDrillDocument } from './drill.ts'
 import { equipmentFault } from './equipment.ts'
@@ -98,6 +99,12 @@ export class DesignDocument implements BasinDesign {
     'What the keeper has not said, by its place with ids for the places in lists: "tanks[tank].lengthM". All else is given; what names nothing is dropped with the next change.',
   )
   assumed!: string[]
+
+  @Nested(() => BuildPlanDocument)
+  @IsObject(anObject)
+  @ValidateNested()
+  @OrNull('What was said of building; null: nothing, and all is as usual.')
+  build!: BuildPlanDocument | null
 }
 
 function ownDrillFault({ drills }: DesignDocument): string | null {

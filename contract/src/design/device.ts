@@ -1,5 +1,6 @@
 import { IsBoolean, IsObject, Matches, ValidateIf, ValidateNested } from 'class-validator'
 import type {
+  building,
   Cabinet,
   CabinetDoor,
   Device,
@@ -13,10 +14,22 @@ import type {
   SterilizerSpec,
 } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, IdOrNull, ByRule, ListOf, OneOf, OrNull, Describes, Text, Within } from './rules.ts'
+import {
+  Id,
+  IdOrNull,
+  ByRule,
+  LeftOutOrNull,
+  ListOf,
+  OneOf,
+  OrNull,
+  Describes,
+  Text,
+  Within,
+} from './rules.ts'
 import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
 import { Nested } from '../check/nested.ts'
+import { JointOrLeftOut } from './made.ts'
 
 const anObject = { message: 'must be an object' }
 const aSwitch = { message: 'must be true or false' }
@@ -153,6 +166,10 @@ export class SterilizerSpecDocument implements SterilizerSpec {
 
   @Within(LIMITS.bore, 'Bore of its ports, m.')
   portBoreM!: number
+
+  @IsBoolean(aSwitch)
+  @LeftOutOrNull('A rod through its lid wipes the sleeve.')
+  hasWiper?: boolean
 }
 
 /** A device as its maker describes it. */
@@ -291,6 +308,9 @@ export class DeviceDocument implements Device {
     'The piece it is in that line, of a flow meter the pipe it stands in; null: not set, or no line.',
   )
   pieceId!: string | null
+
+  @JointOrLeftOut('How its ports are joined.')
+  joint?: building.EndKind | null
 
   @Nested(() => LampDocument)
   @IsObject(anObject)

@@ -31,6 +31,18 @@ export const LIMITS = {
   sourceLevel: limit('length', -5, 8),
   place: limit('length', -20, 20),
   pipeLength: limit('length', 0.001, 30),
+  takeOff: limit('length', 0, 0.2),
+  stock: limit('length', 0.5, 12),
+  sawCut: limit('length', 0, 0.01),
+  sparesShare: limit('share', 0, 1),
+  boundInMix: limit('share', 0, 0.3),
+  liftKg: limit('mass', 5, 60),
+  emptyKg: limit('mass', 0, 2000),
+  feet: limit('number', 3, 40),
+  have: limit('number', 0, 10_000),
+  havePipe: limit('head', 0, 10_000),
+  linePrice: limit('number', 0, 100_000),
+  cornerReading: limit('length', -0.5, 2),
   bore: limit('length', 0.003, 0.2),
   opening: limit('share', 0, 1),
   kv: limit('valve-coefficient', 0.05, 2000),
@@ -128,6 +140,13 @@ export const LIMITS = {
 
 /** How many of a thing a document may hold. */
 export const COUNTS = {
+  /** Take-offs of a keeper's own, and the length of a size's name. */
+  takeOffs: 100,
+  sizeLength: 20,
+  /** Lines of a basin's list that something is known of. */
+  shoppingLines: 600,
+  shoppingKeyLength: 200,
+  tickedByLength: 40,
   pieces: 200,
   /** In all lines and drains together. */
   allPieces: 1500,

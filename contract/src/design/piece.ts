@@ -1,8 +1,9 @@
 import { IsObject, ValidateNested } from 'class-validator'
 import type { Direction, LossPoint, PieceOf } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
+import { PieceMadeDocument } from './made.ts'
 import { PipeSizeDocument } from './pipe-size.ts'
-import { Id, ByRule, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
+import { Id, ByRule, LeftOutOrNull, ListOf, OneOf, Text, Within, WithinOrNull } from './rules.ts'
 import { Nested } from '../check/nested.ts'
 
 const KINDS = [
@@ -26,6 +27,12 @@ export class PieceDocument {
 
   @OneOf(KINDS, 'What the piece is.')
   kind!: (typeof KINDS)[number]
+
+  @Nested(() => PieceMadeDocument)
+  @IsObject({ message: 'must be an object' })
+  @ValidateNested()
+  @LeftOutOrNull('How it is bought and joined.')
+  made?: PieceMadeDocument | null
 }
 
 class PipePieceDocument extends PieceDocument implements PieceOf<'pipe'> {

@@ -1,5 +1,5 @@
 import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
-import type { LineEnd, LineStart, PlacedPump, ReturnLine } from '@yew-basin/core'
+import type { building, LineEnd, LineStart, PlacedPump, ReturnLine } from '@yew-basin/core'
 import { COUNTS, LIMITS } from './limits.ts'
 import {
   Id,
@@ -15,6 +15,7 @@ import {
 import { PointDocument } from './point.ts'
 import { RunDocument } from './run.ts'
 import { Nested } from '../check/nested.ts'
+import { JointOrLeftOut } from './made.ts'
 
 const aPlace = { message: 'must be a place: an object with xM, yM and zM' }
 
@@ -40,6 +41,9 @@ export class PlacedPumpDocument implements PlacedPump {
   @IsObject(aPlace)
   @ValidateNested()
   outlet!: PointDocument
+
+  @JointOrLeftOut('How its outlet is joined.')
+  joint?: building.EndKind | null
 
   @WithinOrNull(LIMITS.sourceLevel, 'Height of its inlet over the room’s floor, m.')
   inletHeightM!: number | null

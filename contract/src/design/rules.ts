@@ -121,6 +121,18 @@ export function OrNull(description: string): PropertyDecorator {
   return together(orNull, Noted(schema))
 }
 
+/** Marks in the schema what may be left out. */
+export const LEFT_OUT = 'leftOut'
+
+/** What may be left out, or null. */
+export function LeftOutOrNull(description: string): PropertyDecorator {
+  const unless: PropertyDecorator = ValidateIf((_, value) => value !== undefined && value !== null)
+  return together(
+    unless,
+    Noted({ description: `${description} Left out or null: as usual.`, [LEFT_OUT]: true }),
+  )
+}
+
 /** The same, or null. */
 export function IdOrNull(description: string): PropertyDecorator {
   const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
@@ -182,4 +194,38 @@ export function ByRule(
           fault(args?.value, args?.object ?? {}) ?? 'is not right',
       },
     })
+}
+
+/** A moment as 2026-11-30T09:15:00.000Z. */
+export function Time(description: string): PropertyDecorator {
+  const form = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/
+  const message = (args: ValidationArguments) =>
+    `must be a moment as 2026-11-30T09:15:00Z; ${is(args)}`
+  const real = ValidateBy(
+    {
+      name: 'aMoment',
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' && form.test(value) && !Number.isNaN(Date.parse(value)),
+      },
+    },
+    { message },
+  )
+  return together(real, Describes(description))
+}
+
+/** The same, or null. */
+export function TimeOrNull(description: string): PropertyDecorator {
+  return together(
+    Time(description),
+    ValidateIf((_, value) => value !== null),
+  )
+}
+
+/** A text, or null. */
+export function TextOrNull(most: number, description: string): PropertyDecorator {
+  return together(
+    Text(most, description),
+    ValidateIf((_, value) => value !== null),
+  )
 }

@@ -58,6 +58,13 @@ import {
   WorkingDepthDocument,
 } from '../design/device.ts'
 import { DoseTargetDocument, FeedDocument, TreatmentDocument } from '../design/treatment.ts'
+import {
+  BuildPlanDocument,
+  CornerReadingsDocument,
+  TakeOffDocument,
+  TankPanelsDocument,
+} from '../design/build-plan.ts'
+import { PieceMadeDocument } from '../design/made.ts'
 import { AllowancesDocument } from '../design/allowances.ts'
 import { HeatDocument } from '../design/heat.ts'
 import { OwnDrillDocument, OwnDrillStepDocument } from '../design/drill.ts'
@@ -86,6 +93,11 @@ export const DESIGN_CLASSES: readonly (new () => object)[] = [
   PassageDocument,
   HoleDocument,
   BulkheadDocument,
+  BuildPlanDocument,
+  CornerReadingsDocument,
+  PieceMadeDocument,
+  TakeOffDocument,
+  TankPanelsDocument,
   DrainDocument,
   DrainInletDocument,
   DrainEndDocument,

@@ -1,3 +1,4 @@
+import { jointsAndBuilding } from './013-joints-and-building.ts'
 import { partsAndPieces } from './012-parts-and-pieces.ts'
 import { assumedFigures } from './011-assumed.ts'
 import { sizesAndMeters } from './010-sizes-and-meters.ts'
@@ -33,6 +34,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'sizes-and-meters', up: sizesAndMeters },
   { name: 'assumed-figures', up: assumedFigures },
   { name: 'parts-and-pieces', up: partsAndPieces },
+  { name: 'joints-and-building', up: jointsAndBuilding },
 ]
 
 /** A stored design document brought to the present format. */

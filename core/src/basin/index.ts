@@ -1,4 +1,5 @@
 export type { Solved } from './solved.ts'
+export * as building from './building.ts'
 export * as choosing from './choosing.ts'
 export { dutyCurves, type DutyCurves, type HeadPoint, pumpPoints } from './curves.ts'
 export * as lastWord from './last-word.ts'

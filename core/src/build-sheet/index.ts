@@ -1,1 +1,22 @@
-export { cutList, type CutPanel } from './cut-list.ts'
+export {
+  type BuildPlan,
+  type CornerReadings,
+  type OwnTakeOff,
+  type TankPanels,
+  USUAL_BUILD,
+} from '../design/index.ts'
+export type { EndKind, PieceMade } from '../run/index.ts'
+export { type Adapter, endWords } from './adapter.ts'
+export type { BeforeWater } from './before-water.ts'
+export type { Cut, CutPlan } from './cuts.ts'
+export type { DrilledSheet, SheetHole } from './holes.ts'
+export type { Joint } from './joint.ts'
+export { type ListLine, SHOP_GROUPS, type ShopGroup } from './list/line.ts'
+export type { Body, BuiltRun, Span } from './route/body.ts'
+export { type BuildSheet, buildSheet, type Plumbing, plumbingOf } from './sheet.ts'
+export { cutList, type CutPanel } from './sump-walls.ts'
+export { type HadFault, type HadLine, readHave } from './list/read-have.ts'
+export { toBuy } from './list/to-buy.ts'
+export { nest } from './nesting.ts'
+export { addedUp, costOf } from './list/cost.ts'
+export { BODY_NAME } from './list/names.ts'

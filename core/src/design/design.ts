@@ -1,7 +1,8 @@
 import type { Allowances } from './allowances.ts'
+import type { BuildPlan } from './build-plan.ts'
 import type { WaterReading } from '../fluid/index.ts'
 import type { PumpPart } from '../pump/index.ts'
-import type { Point, Run } from '../run/index.ts'
+import type { EndKind, Point, Run } from '../run/index.ts'
 import type { TankScene } from '../scene/index.ts'
 import type { Displacement, TankBox } from '../tank/index.ts'
 import type { Drain, Overflow } from './overflow.ts'
@@ -41,6 +42,8 @@ export interface PlacedPump {
   readonly chamberId: string
   /** Its outlet in room coordinates. */
   readonly outlet: Point
+  /** How its outlet is joined; left out or null: by its thread. */
+  readonly joint?: EndKind | null
   /** Height of its inlet above the room's floor, m; null: not set. */
   readonly inletHeightM: number | null
 }
@@ -125,6 +128,8 @@ export interface BasinDesign {
   readonly allowances: Allowances
   /** The names of what a keeper can say and has not (`assumed/name-of.ts`); all else is given. */
   readonly assumed: readonly string[]
+  /** What was said of building; null: nothing, and all is as usual. */
+  readonly build: BuildPlan | null
 }
 
 /** The part a placed pump is; throws when the design names one it does not carry. */

@@ -1,4 +1,5 @@
 import type { DevicePart } from '../device/index.ts'
+import type { EndKind } from '../run/index.ts'
 import type { LampState } from '../uv/index.ts'
 
 /**
@@ -34,6 +35,8 @@ export interface Device {
   readonly lineId: string | null
   /** The piece it is in that line, of a flow meter the pipe it stands in; null: not set, or no line. */
   readonly pieceId: string | null
+  /** How its ports are joined; left out or null: by unions. */
+  readonly joint?: EndKind | null
   /** Of a sterilizer; null: another kind. */
   readonly lamp: Lamp | null
 }

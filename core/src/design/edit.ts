@@ -54,13 +54,18 @@ export function applyEdits(design: BasinDesign, edits: readonly Edit[]): BasinDe
   return edits.reduce((before, edit) => changedAt(before, edit.path, edit) as BasinDesign, design)
 }
 
+/** What a design may leave out where it is as usual; an edit may name it all the same. */
+const MAY_BE_LEFT_OUT = new Set<PropertyKey>(['made', 'joint', 'partId', 'isThreaded', 'hasWiper'])
+
+const has = (value: object, key: PropertyKey) => key in value || MAY_BE_LEFT_OUT.has(key)
+
 function changedAt(value: unknown, path: EditPath, edit: Edit): unknown {
   const [key, ...rest] = path
   if (key === undefined) return edit.op === 'set' ? edit.to : inserted(value, edit.at, edit.item)
   if (Array.isArray(value)) {
     return value.map((item: unknown, i) => (i === key ? changedAt(item, rest, edit) : item))
   }
-  if (typeof value !== 'object' || value === null || !(key in value)) {
+  if (typeof value !== 'object' || value === null || !has(value, key)) {
     throw new RangeError(`an edit names ${String(key)}, which the design does not have`)
   }
   const held = value as Readonly<Record<string, unknown>>

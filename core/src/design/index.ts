@@ -65,3 +65,14 @@ export {
 } from './sump.ts'
 export type { TreatmentPlan } from './treatment-plan.ts'
 export { pumpTooLarge, type TooLarge } from './pump-room.ts'
+export {
+  type BuildPlan,
+  type CornerReadings,
+  type OwnTakeOff,
+  type PanelMaterial,
+  type PipeSystem,
+  type TakeOff,
+  type TakeOffKind,
+  type TankPanels,
+  USUAL_BUILD,
+} from './build-plan.ts'

@@ -1,6 +1,6 @@
 export { addPump, type PumpUse } from './branch/add-pump.ts'
 export { type BranchKind, teeOff } from './branch/tee-off.ts'
-export { moveMouth } from './branch/move-mouth.ts'
+export { moveDrainEnd, moveMouth } from './branch/move-mouth.ts'
 export { mayBeTeedOff, teeOffDevice } from './branch/tee-off-device.ts'
 export { asTree, hangingOn, withoutLine } from './branch/tree.ts'
 export { choosePump } from './choose-pump.ts'

@@ -96,6 +96,13 @@ export const FINDING_CODES = [
   'heater-near-its-limit',
   'heater-could-cook',
   'water-too-warm',
+  'stub-too-short',
+  'no-single-adapter',
+  'hose-without-clamp',
+  'hose-stretched',
+  'push-fit-under-pressure',
+  'spare-stub-too-short',
+  'wiper-in-salt-water',
 ] as const
 
 /** A finding's code; stored nowhere, printed by the solve command. */

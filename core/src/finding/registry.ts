@@ -1,3 +1,4 @@
+import { OF_BUILDING } from './build/of-building.ts'
 import { chamberWithoutFlow } from './place/chamber-without-flow.ts'
 import { drainOutsideBox } from './place/drain-outside-box.ts'
 import { drainOutsideChamber, lineOutsideChamber } from './place/end-outside-chamber.ts'
@@ -35,6 +36,7 @@ import { siphonMayNotStart } from './drains/siphon-may-not-start.ts'
 import { siphonNearAir } from './drains/siphon-near-air.ts'
 import { siphonUntuned } from './drains/siphon-untuned.ts'
 import { ventedLoud } from './drains/vented-loud.ts'
+import type { FindingCode } from './codes.ts'
 import type { Finding } from './finding.ts'
 import { heaterCouldCook } from './heat/heater-could-cook.ts'
 import { heaterHolds } from './heat/heater-holds.ts'
@@ -263,10 +265,16 @@ const REGISTRY: Asked<Cases> = each(
   each(({ whole }: Cases) => chamberCases(whole), ...OF_CHAMBER),
   each(({ whole, lines }: Cases) => deviceCases(whole, lines), ...OF_DEVICE),
   each(({ whole }: Cases) => heatCases(whole), ...OF_HEAT),
+  each(({ whole }: Cases) => (whole.isBuilt ? [whole] : []), OF_BUILDING),
 )
 
 /** Every rule, once; several may share a code. */
 export const RULES: readonly RuleWords[] = [...new Set(REGISTRY.rules)]
+
+/** Codes of what is found of a design as it is built: after the frame, from its sheet. */
+export const BUILD_CODES: ReadonlySet<FindingCode> = new Set(
+  OF_BUILDING.rules.map(({ code }) => code),
+)
 
 /** All that is found of a design, with what it was found of; in the order of the water's way. */
 export function occurrencesIn(whole: Whole): readonly Occurrence[] {
@@ -277,7 +285,18 @@ export function occurrencesIn(whole: Whole): readonly Occurrence[] {
 
 /** Every finding, worst first; within one severity in the order the water passes. */
 export function findingsOf(whole: Whole): Finding[] {
-  return occurrencesIn(whole)
+  return worstFirst(occurrencesIn(whole))
+}
+
+/** What is found of it as it is built, and nothing else. */
+export function findingsOfBuilding(whole: Whole): Finding[] {
+  const found: Occurrence[] = []
+  OF_BUILDING.ask(whole, found)
+  return worstFirst(found)
+}
+
+function worstFirst(found: readonly Occurrence[]): Finding[] {
+  return found
     .map(({ finding }) => finding)
     .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
 }

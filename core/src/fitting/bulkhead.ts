@@ -6,6 +6,10 @@ export interface Bulkhead {
   readonly holeM: number
   /** Across its flange and nut: what must lie flat on the glass. */
   readonly flangeM: number
+  /** The part it was taken from; left out or null: a usual one of its size. */
+  readonly partId?: string | null
+  /** Its pipe is screwed in; left out: glued. */
+  readonly isThreaded?: boolean
 }
 
 const INCH_M = 0.0254

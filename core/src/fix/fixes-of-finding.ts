@@ -1,6 +1,7 @@
 import type { BasinDesign } from '../design/index.ts'
-import { type Finding, occurrencesIn, sameFinding } from '../finding/index.ts'
+import { BUILD_CODES, type Finding, occurrencesIn, sameFinding } from '../finding/index.ts'
 import type { Sentence } from '../quantity/index.ts'
+import { BUILD_FIXES } from './build-fixes.ts'
 import { DEVICE_FIXES } from './device-fixes.ts'
 import { DRAIN_FIXES } from './drain-fixes.ts'
 import type { FindingFixes } from './finding-fix.ts'
@@ -40,6 +41,7 @@ const REGISTRY: readonly FindingFixes[] = [
   ...SKIMMER_FIXES,
   ...STERILIZER_FIXES,
   ...HEAT_FIXES,
+  ...BUILD_FIXES,
 ]
 
 /** What fixes a finding. */
@@ -68,7 +70,7 @@ export function searchFixes(
   if (!REGISTRY.some(({ rule }) => rule.code === finding.code)) {
     return { fixes: [], otherwise: byHand }
   }
-  const trials = new Trials(given, ask)
+  const trials = new Trials(given, ask, BUILD_CODES.has(finding.code))
   const occurrence = occurrencesIn(trials.before.whole).find((found) =>
     sameFinding(found.finding, finding),
   )

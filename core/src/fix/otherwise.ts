@@ -88,4 +88,9 @@ export const OTHERWISE: Partial<Readonly<Record<FindingCode, ReturnType<typeof s
   'heater-too-small': sentence(
     'No heater of a usual size holds it: cover the water, or warm the room.',
   ),
+  'stub-too-short': sentence(
+    'No stretch of this leg can be lengthened: take a street elbow, a hose, or one fitting less between them.',
+  ),
+  'no-single-adapter': sentence('Put two adapters in a row, or a length of hose between them.'),
+  'hose-without-clamp': sentence('Put a clamp on it.'),
 }

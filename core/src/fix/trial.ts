@@ -29,7 +29,12 @@ export class Trial {
   #findings: readonly Finding[] | null = null
   #drilled: DrilledFindings | null = null
 
-  constructor(given: BasinDesign, edits: readonly Edit[], ask: AskDrills) {
+  constructor(
+    given: BasinDesign,
+    edits: readonly Edit[],
+    ask: AskDrills,
+    private readonly isBuilt: boolean,
+  ) {
     this.given = given
     this.edits = edits
     this.steady = steadyState(given)
@@ -38,7 +43,7 @@ export class Trial {
 
   /** Its figures, judged; worked out when they are asked for. */
   get whole(): Whole {
-    this.#whole ??= wholeOf(this.steady, judged(this.steady, figuresOf(this.steady)))
+    this.#whole ??= wholeOf(this.steady, judged(this.steady, figuresOf(this.steady)), this.isBuilt)
     return this.#whole
   }
 
@@ -77,9 +82,14 @@ export class Trials {
   readonly #ask: AskDrills
   readonly #tried = new Map<readonly Edit[], Trial>()
 
-  constructor(given: BasinDesign, ask: AskDrills) {
+  /** @param isBuilt asked as it is built, too: for what is found of its joints and cuts */
+  constructor(
+    given: BasinDesign,
+    ask: AskDrills,
+    private readonly isBuilt = false,
+  ) {
     this.#ask = ask
-    this.before = new Trial(given, [], ask)
+    this.before = new Trial(given, [], ask, isBuilt)
   }
 
   of(edits: readonly Edit[]): Trial {
@@ -87,14 +97,14 @@ export class Trials {
     if (known) return known
     const { given } = this.before
     const all = withFollowing(given, edits)
-    const trial = new Trial(applyEdits(given, all), all, this.#ask)
+    const trial = new Trial(applyEdits(given, all), all, this.#ask, this.isBuilt)
     this.#tried.set(edits, trial)
     return trial
   }
 
   /** Changes of what one of them came to. */
   after({ given }: Trial): Trials {
-    return new Trials(given, this.#ask)
+    return new Trials(given, this.#ask, this.isBuilt)
   }
 }
 

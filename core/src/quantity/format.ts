@@ -95,7 +95,8 @@ export function joined(number: string, unit: string): string {
   return CLOSE_UP.has(unit) ? number + unit : `${number}\u00a0${unit}`
 }
 
-function grouped(value: number, digits: number): string {
+/** Digits in groups of three, with so many after the point. */
+export function grouped(value: number, digits: number): string {
   const text = Math.abs(value).toFixed(digits)
   const [whole = '0', fraction] = text.split('.')
   const withGroups = whole.replace(/\B(?=(\d{3})+$)/g, GROUP)

@@ -1,4 +1,4 @@
-import { joined, showText } from './format.ts'
+import { grouped, joined } from './format.ts'
 import type { UnitFamily } from './units.ts'
 
 const INCH_M = 0.0254
@@ -21,9 +21,11 @@ export function tapeInches(m: number, parts: TapeParts): string {
   return `${sign}${whole > 0 ? `${whole} ` : ''}${over}/${under}`
 }
 
-/** A length to mark and cut: in inches as a tape has them with the decimal beside, else in millimetres. */
+/** A length to mark and cut: in inches as a tape has them with the decimal beside, else to half a millimetre. */
 export function cutText(m: number, family: UnitFamily, parts: TapeParts): string {
-  const length = { quantity: 'length', si: m } as const
-  if (family === 'metric') return showText(length, family)
+  if (family === 'metric') {
+    const mm = Math.round(m * 2000) / 2
+    return joined(grouped(mm, Number.isInteger(mm) ? 0 : 1), 'mm')
+  }
   return `${joined(tapeInches(m, parts), 'in')} (${(m / INCH_M).toFixed(parts === 64 ? 3 : 2)})`
 }

@@ -6,6 +6,7 @@ export type QuantityName =
   | 'length'
   | 'head'
   | 'volume'
+  | 'glue'
   | 'flow'
   | 'speed'
   | 'temperature'
@@ -121,6 +122,14 @@ const both = (same: Unit) => ({ metric: same, us: same })
 export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   length: { shown: { metric: mm, us: inch }, alsoTyped: [centimetre, metre, foot] },
   head: { shown: { metric: metre, us: foot }, alsoTyped: [mm, centimetre, inch] },
+  // Tubes and tins.
+  glue: {
+    shown: {
+      metric: unit('mL', 'ml', 1e-6, { decimals: () => 0 }),
+      us: unit('fl oz', 'floz', 2.95735e-5, { decimals: () => 1 }),
+    },
+    alsoTyped: [],
+  },
   volume: {
     shown: { metric: litre, us: gallon },
     alsoTyped: [

@@ -1,3 +1,4 @@
+export { AS_USUAL, type EndKind, type PieceMade } from './made.ts'
 export { type LaidRun, layRun, samePoint } from './lay-run.ts'
 export {
   adapterLosses,

@@ -1,4 +1,5 @@
 import type { PipeSize } from '../pipe/index.ts'
+import type { PieceMade } from './made.ts'
 
 /** As you stand in front of the tank. */
 export type Direction = 'up' | 'down' | 'left' | 'right' | 'front' | 'back'
@@ -6,9 +7,15 @@ export type Direction = 'up' | 'down' | 'left' | 'right' | 'front' | 'back'
 /** All of them, in the order they are offered. */
 export const DIRECTIONS = ['up', 'down', 'left', 'right', 'front', 'back'] as const
 
-/** A straight length of the current pipe or hose; lengths run centre to centre of the fittings. */
-export interface PipePiece {
+/** What every piece has. */
+interface OfAnyPiece {
   readonly id: string
+  /** How it is bought and joined; left out or null: as usual. */
+  readonly made?: PieceMade | null
+}
+
+/** A straight length of the current pipe or hose; lengths run centre to centre of the fittings. */
+export interface PipePiece extends OfAnyPiece {
   readonly kind: 'pipe'
   readonly lengthM: number
   readonly direction: Direction
@@ -18,15 +25,13 @@ export interface PipePiece {
 export type ElbowForm = 'standard-90' | 'sweep-90' | 'standard-45' | 'hose-bend-90'
 
 /** A bend; its turn follows from the pipes on either side. */
-export interface ElbowPiece {
-  readonly id: string
+export interface ElbowPiece extends OfAnyPiece {
   readonly kind: 'elbow'
   readonly form: ElbowForm
 }
 
 /** A joint that opens by hand. */
-export interface UnionPiece {
-  readonly id: string
+export interface UnionPiece extends OfAnyPiece {
   readonly kind: 'union'
 }
 
@@ -34,8 +39,7 @@ export interface UnionPiece {
 export type ValveForm = 'gate' | 'ball' | 'diaphragm'
 
 /** A valve set by hand. */
-export interface ValvePiece {
-  readonly id: string
+export interface ValvePiece extends OfAnyPiece {
   readonly kind: 'valve'
   readonly form: ValveForm
   /** Share of its stroke (gate) or quarter turn (ball) that is open: 0 shut, 1 open. A diaphragm valve's part-open loss is not known: above 0 it counts as open. */
@@ -48,16 +52,14 @@ export interface ValvePiece {
 export type CheckValveForm = 'swing' | 'spring'
 
 /** Lets water one way only. */
-export interface CheckValvePiece {
-  readonly id: string
+export interface CheckValvePiece extends OfAnyPiece {
   readonly kind: 'check-valve'
   readonly form: CheckValveForm
   readonly kvM3PerH: number | null
 }
 
 /** From here on the run has another size. */
-export interface ReducerPiece {
-  readonly id: string
+export interface ReducerPiece extends OfAnyPiece {
   readonly kind: 'reducer'
   readonly to: PipeSize
   /** Included angle of a gradual reducer; null: sudden. */
@@ -65,16 +67,14 @@ export interface ReducerPiece {
 }
 
 /** A fitting through a wall. */
-export interface BulkheadPiece {
-  readonly id: string
+export interface BulkheadPiece extends OfAnyPiece {
   readonly kind: 'bulkhead'
   /** null: as the pipe. */
   readonly boreM: number | null
 }
 
 /** The end of the run. Without one, the open pipe is the end. */
-export interface NozzlePiece {
-  readonly id: string
+export interface NozzlePiece extends OfAnyPiece {
   readonly kind: 'nozzle'
   readonly boreM: number
 }
@@ -87,8 +87,7 @@ export interface NozzlePiece {
 export type TeeForm = 'side' | 'straight' | 'split'
 
 /** A tee; the other line names it by its id. */
-export interface TeePiece {
-  readonly id: string
+export interface TeePiece extends OfAnyPiece {
   readonly kind: 'tee'
   readonly form: TeeForm
 }
@@ -106,8 +105,7 @@ export interface LossPoint {
 }
 
 /** Something the water passes that is no plumbing: a reactor, a chiller, a sterilizer. */
-export interface DevicePiece {
-  readonly id: string
+export interface DevicePiece extends OfAnyPiece {
   readonly kind: 'device'
   readonly use: DeviceUse
   readonly name: string
@@ -121,8 +119,7 @@ export interface DevicePiece {
 }
 
 /** Hose that curves freely from here to a place; as long as the keeper cuts it. */
-export interface FreeHosePiece {
-  readonly id: string
+export interface FreeHosePiece extends OfAnyPiece {
   readonly kind: 'free-hose'
   readonly lengthM: number
   /** From its start to its end, along each axis of the room. */

@@ -77,6 +77,7 @@ export function bareDesign(answers: StartAnswers, pump: PumpPart, flowM3PerS: nu
     heat: null,
     allowances: NO_ALLOWANCES,
     assumed: [],
+    build: null,
   }
 }
 

@@ -18,6 +18,8 @@ export interface SterilizerSpec {
   /** Free length beyond its end to draw the lamp. */
   readonly pullOutM: number
   readonly portBoreM: number
+  /** A rod through its lid wipes the sleeve; left out: it has none. */
+  readonly hasWiper?: boolean
 }
 
 /** The state of a lamp, its sleeve and the water. */

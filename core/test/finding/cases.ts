@@ -1,3 +1,4 @@
+import { BUILD_CASES } from './build-cases.ts'
 import { CABINET, INSIDE, LOOP } from '../a-treated-loop.ts'
 import { aBasin, aLine, lead } from '../a-basin.ts'
 import { aDevice, aSkimmer, aSterilizer, withDevices } from '../a-device.ts'
@@ -324,4 +325,5 @@ export const CASES: Partial<Record<FindingCode, Case>> = {
       'sump.devices.0.part.sterilizer.portBoreM': lead(LOOP).pieces[0]!.boreM,
     }),
   },
+  ...BUILD_CASES,
 }

@@ -1,7 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { codes } from '../a-basin.ts'
+import { allFindings } from '../found.ts'
 import { FINDING_CODES, type FindingCode } from '../../src/finding/codes.ts'
 import { CASES } from './cases.ts'
+
+const codes = (design: Parameters<typeof allFindings>[0]) =>
+  allFindings(design).map(({ code }) => code)
 
 describe('every code a rule can find', () => {
   test.each(Object.entries(CASES))(

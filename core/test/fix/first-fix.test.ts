@@ -1,11 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { solveBasin } from '../../src/basin/solve.ts'
 import { applyEdits } from '../../src/design/edit.ts'
 import { RULES, sameFinding } from '../../src/finding/index.ts'
 import { SEVERITY_ORDER } from '../../src/finding/severity.ts'
 import { OTHERWISE } from '../../src/fix/otherwise.ts'
 import { CASES } from '../finding/cases.ts'
-import { steadyFixes } from '../found.ts'
+import { allFindings, steadyFixes } from '../found.ts'
 
 const stops = RULES.filter(({ severities }) => severities.includes('stop')).map(({ code }) => code)
 
@@ -14,7 +13,7 @@ test.each([...new Set(stops)])('%s, a stop, has words for when nothing mends it'
 })
 
 describe.each(Object.entries(CASES))('%s, where it fires', (code, { fires }) => {
-  const { findings } = solveBasin(fires)
+  const findings = allFindings(fires)
   const asked = findings.filter(
     (finding) =>
       finding.severity === 'stop' || (finding.code === code && finding.severity !== 'fine'),
@@ -29,7 +28,7 @@ describe.each(Object.entries(CASES))('%s, where it fires', (code, { fires }) => 
         expect([finding.code, says]).toEqual([finding.code, true])
         continue
       }
-      const after = solveBasin(applyEdits(fires, first.edits)).findings
+      const after = allFindings(applyEdits(fires, first.edits))
       const left = after.find((other) => sameFinding(other, finding))
       const mended = !left || SEVERITY_ORDER[left.severity] > SEVERITY_ORDER[finding.severity]
       expect([finding.code, mended]).toEqual([finding.code, true])

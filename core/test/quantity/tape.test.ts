@@ -31,6 +31,8 @@ describe('inches as a tape has them', () => {
   test('stands with its decimal beside it; millimetres need none', () => {
     expect(cutText(0.3325, 'us', 64)).toBe('13 3/32\u00a0in (13.091)')
     expect(cutText(0.3325, 'us', 32)).toBe('13 3/32\u00a0in (13.09)')
-    expect(cutText(0.3325, 'metric', 64)).toBe('333\u00a0mm')
+    expect(cutText(0.3325, 'metric', 64)).toBe('332.5\u00a0mm')
+    expect(cutText(0.33242, 'metric', 32)).toBe('332.5\u00a0mm')
+    expect(cutText(1.2, 'metric', 32)).toBe('1\u202f200\u00a0mm')
   })
 })

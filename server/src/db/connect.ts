@@ -3,6 +3,7 @@ import { defineBasin } from '../basin/basin-model.ts'
 import { defineDesign } from '../basin/design-model.ts'
 import { defineRevision } from '../basin/revision-model.ts'
 import { defineStoredField } from '../field/field-model.ts'
+import { defineShoppingLine } from '../shopping/shopping-model.ts'
 import { defineOwnPart } from '../part/own-part-model.ts'
 import { defineHistory } from '../history/history-model.ts'
 import { definePart } from '../part/part-model.ts'
@@ -24,6 +25,7 @@ export function connect(databaseUrl: string): Sequelize {
   definePart(sequelize)
   defineOwnPart(sequelize)
   defineStoredField(sequelize)
+  defineShoppingLine(sequelize)
   defineHistory(sequelize)
   Basin.belongsTo(Workspace, { foreignKey: 'workspaceId' })
   Basin.hasMany(Design, { foreignKey: 'basinId', as: 'designs' })

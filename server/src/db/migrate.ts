@@ -8,6 +8,7 @@ import * as fifth from './migrations/005-devices.ts'
 import * as sixth from './migrations/006-currents.ts'
 import * as seventh from './migrations/007-trust.ts'
 import * as eighth from './migrations/008-kept-fields.ts'
+import * as ninth from './migrations/009-shopping.ts'
 
 /** In order; a name never changes once it has run anywhere. */
 const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -19,6 +20,7 @@ const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<v
   sixth,
   seventh,
   eighth,
+  ninth,
 ]
 
 /** Runs what has not run yet, as the tables' owner. Gives the names that ran. */

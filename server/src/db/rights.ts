@@ -25,7 +25,7 @@ export async function grantTo(owner: Sequelize, role: string): Promise<void> {
     REVOKE ALL ON ALL TABLES IN SCHEMA public FROM ${role};
     GRANT USAGE ON SCHEMA public TO ${role};
     GRANT SELECT ON parts, quotas, workspaces, history TO ${role};
-    GRANT SELECT, INSERT, UPDATE ON basins, designs, own_parts TO ${role};
+    GRANT SELECT, INSERT, UPDATE ON basins, designs, own_parts, shopping TO ${role};
     GRANT SELECT, INSERT ON revisions TO ${role};
     GRANT SELECT, INSERT, UPDATE, DELETE ON session, fields TO ${role};
     REVOKE ALL ON FUNCTION use_quota(uuid, text, bigint) FROM PUBLIC;

@@ -119,6 +119,7 @@ const THIMBLE: DemoBasin = {
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],
+    build: null,
   },
 }
 

@@ -329,8 +329,9 @@ export const LANTERN: DemoBasin = {
               'scrubber',
               ball(0.5),
               union,
-              pipe('left', 0.42),
+              pipe('left', 0.36),
               device('scrubber', 'Scrubber', 6),
+              pipe('left', 0.06),
               elbow,
               pipe('down', 0.12),
             ),
@@ -370,6 +371,7 @@ export const LANTERN: DemoBasin = {
     // The station's back room: cold in winter, and the sun stands on its roof in summer.
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],
+    build: null,
     heat: {
       coldestRoomC: 15,
       warmestRoomC: 28,

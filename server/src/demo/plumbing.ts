@@ -8,7 +8,6 @@ import {
   type Overflow,
   type Piece,
   type PlacedPump,
-  type Point,
   type ReturnLine,
   type Run,
   type SumpChamber,
@@ -96,13 +95,11 @@ export function aTank(
 export function aPump(
   pumpId: string,
   speed: number,
-  {
-    chamberId,
-    outlet,
-    inletHeightM = null,
-  }: { readonly chamberId: string; readonly outlet: Point; readonly inletHeightM?: number | null },
+  where: Pick<PlacedPump, 'chamberId' | 'outlet' | 'joint'> & {
+    readonly inletHeightM?: number | null
+  },
 ): PlacedPump {
-  return { id: 'return-pump', pumpId, speed, stopped: false, chamberId, outlet, inletHeightM }
+  return { id: 'return-pump', pumpId, speed, stopped: false, inletHeightM: null, ...where }
 }
 
 /** A line of these pieces, each with an id of its own. */

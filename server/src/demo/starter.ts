@@ -115,5 +115,6 @@ function starter(sizes: StarterSizes): BasinDesign {
     heat: null,
     allowances: allowing.NO_ALLOWANCES,
     assumed: [],
+    build: null,
   })
 }

@@ -5,6 +5,7 @@ import { fieldRoutes } from '../field/field-routes.ts'
 import { historyRoutes } from '../history/history-routes.ts'
 import type { Jobs } from '../job/jobs.ts'
 import { partRoutes } from '../part/part-routes.ts'
+import { shoppingRoutes } from '../shopping/shopping-routes.ts'
 import { recoveryRoutes } from '../workspace/recovery-routes.ts'
 import { workspaceRoutes } from '../workspace/workspace-routes.ts'
 import type { Sequelize } from 'sequelize'
@@ -25,6 +26,7 @@ export function allRoutes({ sequelize, jobs }: Services): readonly Route[] {
     ...designRoutes(jobs),
     ...partRoutes,
     ...fieldRoutes,
+    ...shoppingRoutes,
     ...binRoutes,
     ...historyRoutes,
   ]

@@ -5,6 +5,8 @@ import type {
   DesignAnswer,
   HistoryAnswer,
   KeptFieldsAnswer,
+  ShoppingAnswer,
+  ShoppingEntry,
   PartAnswer,
   PartKind,
   PartsAnswer,
@@ -91,6 +93,13 @@ export const fieldsApi = {
     request<void>(keptAt(designId, tankId, name), { method: 'PUT', bytes }),
   dropKept: (designId: string, tankId: string, name: string) =>
     request<void>(keptAt(designId, tankId, name), { method: 'DELETE' }),
+}
+
+/** What is had, paid and ticked of a basin's list. */
+export const shoppingApi = {
+  read: (basinId: string) => request<ShoppingAnswer>(`/basins/${basinId}/shopping`),
+  merge: (basinId: string, entries: readonly ShoppingEntry[]) =>
+    request<ShoppingAnswer>(`/basins/${basinId}/shopping`, { method: 'PATCH', body: { entries } }),
 }
 
 const keptAt = (designId: string, tankId: string, name: string) =>

@@ -8,10 +8,19 @@ import { useDesign } from '../workspace/design-store.ts'
 import FindingCard from './FindingCard.vue'
 
 /** One finding first: the worst is open, the others are a line each until asked. */
-const { station, folded = false } = defineProps<{ station: Station; folded?: boolean }>()
+const {
+  station = null,
+  own = null,
+  folded = false,
+} = defineProps<{
+  station?: Station | null
+  /** Instead of those of a stop. */
+  own?: readonly Finding[] | null
+  folded?: boolean
+}>()
 const store = useDesign()
-const findings = computed(() =>
-  (store.solved?.findings ?? []).filter((finding) => finding.station === station),
+const findings = computed(
+  () => own ?? (store.solved?.findings ?? []).filter((finding) => finding.station === station),
 )
 /** So many stand open to the eye; the rest is a press away. */
 const FIRST = 3

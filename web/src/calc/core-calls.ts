@@ -1,11 +1,13 @@
 import {
   balance,
+  building,
   choosing,
   fixesOfDrill,
   fixesOfFinding,
   playDrill,
   ratedNeed,
   size,
+  solveBasin,
   starting,
   steadyState,
   swaps,
@@ -41,6 +43,11 @@ export const coreCalls = {
   hold(next: BasinDesign): void {
     held = next
   },
+  /** What to buy, cut and drill of the design, and what is found of it as it is built. */
+  asBuilt: (): { sheet: building.BuildSheet; findings: Finding[] } => ({
+    sheet: building.sheetOf(design(), solveBasin(design())),
+    findings: building.buildFindings(design()),
+  }),
   balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>
     balance(design(), targets, pumpIndex),
   size: (

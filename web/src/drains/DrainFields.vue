@@ -19,6 +19,7 @@ import QuantityField from '../bench/QuantityField.vue'
 import TextField from '../bench/TextField.vue'
 import { COUNTS } from '@yew-basin/contract/limits'
 import RunEditor from '../run/RunEditor.vue'
+import { useNotices } from '../shell/notices.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { INLETS, LANDS, ROLES, TOUCH } from './drain-words.ts'
@@ -31,6 +32,7 @@ const { drain, solved, index } = defineProps<{
 }>()
 const store = useDesign()
 const units = useUnits()
+const notices = useNotices()
 const at = <const More extends EditPath>(...more: More) => ['drains', index, ...more] as const
 
 const touch = computed(() => match.value?.touch && TOUCH[match.value.touch])
@@ -111,6 +113,24 @@ function bandedFlow(si: number, band: number): string {
   return band > 0 ? `${flow} ± ${units.band({ quantity: 'flow', si }, band)}` : flow
 }
 const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'place', axis), si)
+function moveEnd(axis: keyof Point, toM: number) {
+  const by = { xM: 0, yM: 0, zM: 0, [axis]: toM - solved.mouth[axis] }
+  const edits = editing.moveDrainEnd(store.design!, index, by)
+  if (edits.length > 0) store.edit(edits)
+  else notices.tell('No pipe of this drain along that way can give so much: add one, or a hose.')
+}
+/** Along which ways a pipe or a hose of it can give. */
+const endAxes = computed(() =>
+  END_AXES.filter(({ axis }) => {
+    const by = { xM: 0, yM: 0, zM: 0, [axis]: 0.001 }
+    return editing.moveDrainEnd(store.shown!, index, by).length > 0
+  }),
+)
+const END_AXES = [
+  { axis: 'zM', label: 'Its end over the room’s floor' },
+  { axis: 'xM', label: 'End, from the first tank’s left' },
+  { axis: 'yM', label: 'End, from the first tank’s front' },
+] as const
 </script>
 
 <template>
@@ -271,6 +291,16 @@ const place = (axis: keyof Point) => (si: number) => store.set(at('inlet', 'plac
         :model-value="drain.end.landing"
         @update:model-value="store.set(at('end', 'landing'), $event)"
       />
+      <template v-if="drain.end.at === 'chamber'">
+        <QuantityField
+          v-for="{ axis, label } in endAxes"
+          :key="axis"
+          :label="label"
+          :limit="LIMITS.place"
+          :model-value="solved.mouth[axis]"
+          @update:model-value="moveEnd(axis, $event)"
+        />
+      </template>
     </div>
     <RunEditor
       :run="drain.run"

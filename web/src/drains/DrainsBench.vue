@@ -40,8 +40,7 @@ const rows = computed(() =>
       : [],
   ),
 )
-const chosenId = ref<string | null>(null)
-const chosen = computed(() => rows.value.find(({ drain }) => drain.id === chosenId.value) ?? null)
+const chosen = computed(() => rows.value.find(({ drain }) => drain.id === store.drainId) ?? null)
 const schools = ref(false)
 
 function add(role: DrainRole) {
@@ -58,7 +57,7 @@ function add(role: DrainRole) {
     role,
   )
   store.lay([insertAt(['drains'], design.drains.length, drain)])
-  chosenId.value = drain.id
+  store.drainId = drain.id
 }
 
 /** What joins it comes down beside it instead. */
@@ -72,7 +71,7 @@ function remove(id: string) {
       drain.end.at === 'tee' && tees.has(drain.end.id) ? { ...drain, end: gone.end } : drain,
     )
   store.edit([setTo(['drains'], left)])
-  chosenId.value = null
+  store.drainId = null
 }
 </script>
 
@@ -130,9 +129,9 @@ function remove(id: string) {
             >
               <button
                 class="flex grow items-center gap-2 px-1.5 py-1 text-left"
-                :class="row.drain.id === chosenId ? 'bg-needle-wash' : 'hover:bg-sunk'"
-                :aria-expanded="row.drain.id === chosenId"
-                @click="chosenId = row.drain.id === chosenId ? null : row.drain.id"
+                :class="row.drain.id === store.drainId ? 'bg-needle-wash' : 'hover:bg-sunk'"
+                :aria-expanded="row.drain.id === store.drainId"
+                @click="store.drainId = row.drain.id === store.drainId ? null : row.drain.id"
               >
                 <StateMark :state="row.state" :size="13" />
                 <span class="grow">{{ row.drain.name }}</span>

@@ -155,20 +155,8 @@ const inWords = computed(() => {
         :below-text="`The tank’s floor is ${units.text('length', design.tanks[0]!.floorHeightM)} above the room’s.`"
       />
       <SumpDrawing v-if="drawn.sump" :sump="drawn.sump" :scale="frame.scale" :movable="false" />
-      <RunDrawing
-        v-for="run in drawn.drains"
-        :key="`d${run.lineId}`"
-        :run="run"
-        :selected="null"
-        :chosen="true"
-      />
-      <RunDrawing
-        v-for="run in drawn.runs"
-        :key="run.lineId"
-        :run="run"
-        :selected="null"
-        :chosen="true"
-      />
+      <RunDrawing v-for="run in drawn.drains" :key="`d${run.lineId}`" :run="run" :chosen="true" />
+      <RunDrawing v-for="run in drawn.runs" :key="run.lineId" :run="run" :chosen="true" />
       <g
         v-for="pump in frame.pumps"
         :key="pump.id"

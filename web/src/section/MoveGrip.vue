@@ -96,7 +96,7 @@ const inWords = computed(
   cursor: move;
   touch-action: none;
 }
-.grip:focus-visible {
+.grip:focus {
   outline: none;
 }
 .grip:focus-visible .ring {

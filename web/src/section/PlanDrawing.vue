@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
+import { useRoute } from 'vue-router'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import DimensionLine from './DimensionLine.vue'
+import DrainGrips from './DrainGrips.vue'
 import LineGrips from './LineGrips.vue'
 import LensBar from './LensBar.vue'
 import { ZOOM_STEP } from './lens.ts'
@@ -14,6 +16,7 @@ import { useLens } from './use-lens.ts'
 
 /** The lines, the tanks and the pumps from above, to scale; the front is at the bottom. */
 const store = useDesign()
+const route = useRoute()
 const units = useUnits()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
@@ -134,7 +137,7 @@ const drawing = computed(() => {
           v-for="drain in drawing.drains"
           :key="`d${drain.lineId}`"
           :run="drain"
-          :selected="store.selectedPieceId"
+          :marked="store.marked"
           :chosen="false"
         />
         <rect
@@ -158,11 +161,7 @@ const drawing = computed(() => {
           @click="store.lineId = run.lineId"
           @keydown.enter="store.lineId = run.lineId"
         >
-          <RunDrawing
-            :run="run"
-            :selected="store.selectedPieceId"
-            :chosen="i === store.lineIndex"
-          />
+          <RunDrawing :run="run" :marked="store.marked" :chosen="i === store.lineIndex" />
         </g>
         <text
           v-for="end in drawing.ends"
@@ -176,7 +175,8 @@ const drawing = computed(() => {
         >
           {{ end.name }}
         </text>
-        <LineGrips :sheet="drawing.sheet" />
+        <DrainGrips v-if="route.params.station === 'drains'" :sheet="drawing.sheet" />
+        <LineGrips v-else-if="route.name === 'workspace'" :sheet="drawing.sheet" />
       </g>
     </svg>
     <LensBar

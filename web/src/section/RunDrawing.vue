@@ -4,9 +4,10 @@ import { useDesign } from '../workspace/design-store.ts'
 import FittingMark from './FittingMark.vue'
 import { DASH_PX, type DrawnRun } from './run-drawing.ts'
 
-const { run } = defineProps<{
+const { run, marked = null } = defineProps<{
   run: DrawnRun
-  selected: string | null
+  /** Pieces that are marked. */
+  marked?: ReadonlySet<string> | null
   /** The line the bench is about; the others are drawn fainter. */
   chosen: boolean
 }>()
@@ -24,17 +25,18 @@ function boreColour(moves: boolean): string {
   if (run.filling !== 'water') return 'var(--sheet)'
   return moves ? 'var(--water-deep)' : 'var(--water-light)'
 }
+const isMarked = computed(() => run.pipes.some(({ pieceId }) => marked?.has(pieceId)))
 const flat = computed(() => run.pipes.filter((pipe) => pipe.depth === null))
 const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
 </script>
 
 <template>
-  <g stroke-linecap="round" fill="none" :opacity="chosen ? 1 : 0.62">
+  <g stroke-linecap="round" fill="none" :opacity="chosen || isMarked ? 1 : 0.62">
     <path
       v-for="pipe in flat"
       :key="`w${pipe.pieceId}`"
       :d="pipe.curve ?? `M${pipe.x1} ${pipe.y1} L${pipe.x2} ${pipe.y2}`"
-      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
+      :stroke="marked?.has(pipe.pieceId) ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
       :stroke-width="pipe.outsidePx"
     />
     <path
@@ -60,7 +62,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
     <g
       v-for="pipe in deep"
       :key="`d${pipe.pieceId}`"
-      :stroke="pipe.pieceId === selected ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
+      :stroke="marked?.has(pipe.pieceId) ? 'var(--aril-mark)' : wallOf(pipe.pieceId)"
     >
       <circle
         :cx="pipe.x1"
@@ -88,7 +90,7 @@ const deep = computed(() => run.pipes.filter((pipe) => pipe.depth !== null))
       v-for="fitting in run.fittings"
       :key="fitting.piece.id"
       :fitting="fitting"
-      :selected="fitting.piece.id === selected"
+      :selected="marked?.has(fitting.piece.id) ?? false"
     />
   </g>
 </template>

@@ -9,6 +9,7 @@ import DimensionLine from './DimensionLine.vue'
 import DrawnPart from './DrawnPart.vue'
 import FlowLabels from './FlowLabels.vue'
 import GroundDrawing from './GroundDrawing.vue'
+import DrainGrips from './DrainGrips.vue'
 import LineGrips from './LineGrips.vue'
 import LevelMark from './LevelMark.vue'
 import OverflowDrawing from './OverflowDrawing.vue'
@@ -56,7 +57,10 @@ const drawing = computed(() => {
   return drawSection(of, width.value * zoom.value, height.value * zoom.value)
 })
 /** What the bench is about is what is chosen on the drawing. */
-const station = computed(() => String(route.params.station || 'return'))
+/** The stop that is open; in other views none is. */
+const station = computed(() =>
+  route.name === 'workspace' ? String(route.params.station || 'return') : '',
+)
 
 function chooseOverflow(tankId: string, to: Station) {
   store.tankId = tankId
@@ -183,7 +187,7 @@ function go(to: Station) {
             stroke-dasharray="5 3"
             class="falls"
           />
-          <RunDrawing :run="drain.run" :selected="store.selectedPieceId" :chosen="atDrains" />
+          <RunDrawing :run="drain.run" :marked="store.marked" :chosen="atDrains" />
         </DrawnPart>
         <DrawnPart
           v-for="(run, i) in drawing.runs"
@@ -196,7 +200,7 @@ function go(to: Station) {
         >
           <RunDrawing
             :run="run"
-            :selected="store.selectedPieceId"
+            :marked="store.marked"
             :chosen="!atDrains && i === store.lineIndex"
           />
         </DrawnPart>
@@ -289,6 +293,10 @@ function go(to: Station) {
         />
         <FlowLabels :labels="drawing.labels" />
         <LineGrips v-if="station === 'return'" :sheet="{ view: 'section', scale: drawing.scale }" />
+        <DrainGrips
+          v-if="station === 'drains'"
+          :sheet="{ view: 'section', scale: drawing.scale }"
+        />
       </g>
     </svg>
     <LensBar

@@ -1,26 +1,36 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import DimensionLine from './DimensionLine.vue'
 import LevelMark from './LevelMark.vue'
 import type { DrawnSump } from './sump-drawing.ts'
 
 /** What is written on the sump: levels, names, the two lines that matter, and its sizes on demand. */
-defineProps<{
+const { sump } = defineProps<{
   sump: DrawnSump
   dimensions: boolean
   /** Says what the still level is: at the sump's own station. */
   named: boolean
 }>()
 const units = useUnits()
+
+/** Beside the sump, clear of its pipes, where the return chamber is its last; else over the line. */
+const LAST_PX = 12
+const fillWords = computed(() => {
+  const { right, y } = sump.fillLine!
+  return sump.right - right < LAST_PX
+    ? ({ x: sump.right + 8, y: y + 4, anchor: 'start' } as const)
+    : ({ x: right - 4, y: y - 4, anchor: 'end' } as const)
+})
 </script>
 
 <template>
   <g>
     <text
       v-if="sump.fillLine"
-      :x="sump.fillLine.right - 4"
-      :y="sump.fillLine.y - 4"
-      text-anchor="end"
+      :x="fillWords.x"
+      :y="fillWords.y"
+      :text-anchor="fillWords.anchor"
       font-size="12"
       fill="var(--aril)"
       class="halo"

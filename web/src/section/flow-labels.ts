@@ -60,8 +60,9 @@ const overMouth = ({ mouth }: Solved<'line'>, scale: Scale): Spot => ({
   speedMPerS: null,
 })
 
-/** Words stand this far from their pipe, and move along it by so much, px. */
+/** Words stand this far from their pipe, past a neighbour of it where they must, and move along it by so much, px. */
 const BESIDE_PX = 14
+const PAST_NEIGHBOUR_PX = 40
 const ALONG_PX = 17
 /** A little past the pipe's low end they still read as its own, px. */
 const BEYOND_PX = 50
@@ -86,10 +87,11 @@ function spotsBeside(
   const wanted = low - underTank > 60 ? underTank + 34 : (high + low) / 2
   const at = scale.x(longest.to.xM)
   const spots: Spot[] = []
-  for (let y = wanted; y < Math.max(wanted + 1, low + BEYOND_PX); y += ALONG_PX) {
-    spots.push({ x: Math.min(at - BESIDE_PX, right - BESIDE_PX), y, anchor: 'end', speedMPerS })
-    spots.push({ x: at + BESIDE_PX, y, anchor: 'start', speedMPerS })
-  }
+  for (const beside of [BESIDE_PX, PAST_NEIGHBOUR_PX])
+    for (let y = wanted; y < Math.max(wanted + 1, low + BEYOND_PX); y += ALONG_PX) {
+      spots.push({ x: Math.min(at - beside, right - BESIDE_PX), y, anchor: 'end', speedMPerS })
+      spots.push({ x: at + beside, y, anchor: 'start', speedMPerS })
+    }
   return spots
 }
 

@@ -2,18 +2,17 @@
 import { Download } from '@lucide/vue'
 import { LIMITS } from '@yew-basin/contract/limits'
 import { building } from '@yew-basin/core'
-import { computed, useTemplateRef } from 'vue'
+import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { cutListDxf, layPanels, outlineOf } from './cut-drawing.ts'
+import { cutListDxf, cutListSvg, layPanels, outlineOf } from './cut-drawing.ts'
 import { saveFile } from '../shell/save-file.ts'
 
 /** The walls of a self-built sump as panels to cut, drawn and listed. */
 const PANEL = 64
 const store = useDesign()
 const units = useUnits()
-const svg = useTemplateRef<SVGSVGElement>('svg')
 const panels = computed(() => building.cutList(store.shown!.sump))
 const laid = computed(() => layPanels(panels.value))
 const inOrder = computed(() => [...panels.value].sort((a, b) => a.order - b.order))
@@ -28,8 +27,7 @@ const points = (index: number) =>
     .join(' ')
 
 const saveDxf = () => saveFile('sump-walls.dxf', cutListDxf(panels.value), 'image/vnd.dxf')
-const saveSvg = () =>
-  saveFile('sump-walls.svg', new XMLSerializer().serializeToString(svg.value!), 'image/svg+xml')
+const saveSvg = () => saveFile('sump-walls.svg', cutListSvg(panels.value), 'image/svg+xml')
 </script>
 
 <template>
@@ -42,7 +40,6 @@ const saveSvg = () =>
       aria-label="Drawing of the walls"
     >
       <svg
-        ref="svg"
         xmlns="http://www.w3.org/2000/svg"
         role="img"
         aria-label="The walls, side by side, with their sizes"

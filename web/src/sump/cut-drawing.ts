@@ -1,5 +1,6 @@
 import type { building } from '@yew-basin/core'
 import Drawing from 'dxf-writer'
+import { millimetres } from '../shell/millimetres.ts'
 
 /** Panels side by side on a sheet to cut from, mm; y upwards as a saw's table reads it. */
 export interface LaidPanel {
@@ -17,21 +18,24 @@ export interface LaidPanel {
 }
 
 const APART_MM = 60
-const mm = (m: number) => Math.round(m * 10_000) / 10
 
 /** The panels of a cut list in a row. */
 export function layPanels(panels: readonly building.CutPanel[]): LaidPanel[] {
   let x = 0
   return panels.map((panel) => {
-    const width = mm(panel.widthM)
+    const width = millimetres(panel.widthM)
     const laid: LaidPanel = {
       panel,
       x,
       width,
-      height: mm(panel.heightM),
+      height: millimetres(panel.heightM),
       notches: notchesOf(panel, x),
       hole: panel.pipe
-        ? { x: x + width / 2, y: mm(panel.pipe.heightM - panel.footM), r: mm(panel.pipe.boreM) / 2 }
+        ? {
+            x: x + width / 2,
+            y: millimetres(panel.pipe.heightM - panel.footM),
+            r: millimetres(panel.pipe.boreM) / 2,
+          }
         : null,
     }
     x += width + APART_MM
@@ -44,9 +48,9 @@ function notchesOf({ teeth, widthM }: building.CutPanel, x: number): LaidPanel['
   const count = Math.floor(widthM / teeth.pitchM + 1e-9)
   const rest = (widthM - count * teeth.pitchM + (teeth.pitchM - teeth.slotWidthM)) / 2
   return Array.from({ length: count }, (_, k) => ({
-    x: x + mm(rest + k * teeth.pitchM),
-    width: mm(teeth.slotWidthM),
-    depth: mm(teeth.heightM),
+    x: x + millimetres(rest + k * teeth.pitchM),
+    width: millimetres(teeth.slotWidthM),
+    depth: millimetres(teeth.heightM),
   }))
 }
 
@@ -77,4 +81,27 @@ export function cutListDxf(panels: readonly building.CutPanel[]): string {
     drawing.drawText(laid.x, -18, 8, 0, `${laid.width} x ${laid.height} mm`)
   }
   return drawing.toDxfString()
+}
+
+/** What each side of the drawing keeps free for its words, mm. */
+const FREE_MM = 20
+
+/** The same as an SVG that cuts to scale: its width and height in millimetres, no styles from elsewhere. */
+export function cutListSvg(panels: readonly building.CutPanel[]): string {
+  const all = layPanels(panels)
+  const wide = Math.max(...all.map(({ x, width }) => x + width)) + 2 * FREE_MM
+  const top = Math.max(...all.map(({ height }) => height))
+  const high = top + 2 * FREE_MM
+  const cut = 'fill="none" stroke="#000" stroke-width="0.3"'
+  const shapes = all.map(({ panel, x, width, height, hole, ...laid }) => {
+    const points = outlineOf({ panel, x, width, height, hole, ...laid })
+      .map(([px, py]) => `${px},${top - py}`)
+      .join(' ')
+    const round = hole ? `<circle cx="${hole.x}" cy="${top - hole.y}" r="${hole.r}" ${cut}/>` : ''
+    const words = `<text x="${x}" y="${top + 8}" font-family="sans-serif" font-size="6">wall ${panel.number}: ${width} x ${height} mm</text>`
+    return `<polygon points="${points}" ${cut}/>${round}${words}`
+  })
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<svg xmlns="http://www.w3.org/2000/svg" width="${wide}mm" height="${high}mm" viewBox="${-FREE_MM} ${-FREE_MM} ${wide} ${high}">${shapes.join('')}</svg>
+`
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ChangedParts from './ChangedParts.vue'
 import ConflictDialog from './ConflictDialog.vue'
+import PreviewBar from './PreviewBar.vue'
 import NotOpen from './NotOpen.vue'
 import { useDesign } from './design-store.ts'
 import { useUndoKeys } from './use-undo-keys.ts'
@@ -21,6 +22,7 @@ useUndoKeys()
       <ChangedParts />
       <slot />
     </main>
+    <PreviewBar on-page />
     <ConflictDialog />
   </div>
   <NotOpen v-else :id="id" />

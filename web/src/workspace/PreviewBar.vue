@@ -3,6 +3,8 @@ import { say } from '@yew-basin/core'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from './design-store.ts'
 
+/** On a page that scrolls it stands at the screen's foot, else at the drawing's. */
+defineProps<{ onPage?: boolean }>()
 const store = useDesign()
 const units = useUnits()
 </script>
@@ -10,7 +12,8 @@ const units = useUnits()
 <template>
   <div
     v-if="store.preview"
-    class="absolute inset-x-3 bottom-12 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
+    class="inset-x-3 z-10 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg border-2 border-dashed border-needle bg-sheet px-4 py-2"
+    :class="onPage ? 'fixed bottom-16 md:bottom-4' : 'absolute bottom-12'"
     role="status"
   >
     <span class="min-w-0 grow basis-64">

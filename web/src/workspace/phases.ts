@@ -8,7 +8,7 @@ export interface PhaseView {
 
 /** A part of the job, with its views in the order of the work. */
 export interface Phase {
-  readonly id: 'design' | 'prove'
+  readonly id: 'design' | 'prove' | 'build'
   readonly label: string
   readonly views: readonly PhaseView[]
 }
@@ -30,6 +30,17 @@ export const PHASES: readonly Phase[] = [
     ],
   },
   { id: 'prove', label: 'Prove', views: [{ path: 'drills', label: 'Drills' }] },
+  {
+    id: 'build',
+    label: 'Build',
+    views: [
+      { path: 'buy', label: 'To buy' },
+      { path: 'cuts', label: 'Cuts' },
+      { path: 'holes', label: 'Holes' },
+      { path: 'panels', label: 'Panels' },
+      { path: 'before-water', label: 'Before water' },
+    ],
+  },
 ]
 
 /** The view that a place under a basin's address belongs to: every stop is of the water's way. */

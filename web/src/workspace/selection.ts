@@ -8,7 +8,16 @@ export function useSelection(
 ) {
   const lineId = ref<string | null>(null)
   const tankId = ref<string | null>(null)
+  /** The drain the bench is about; null: none is opened. */
+  const drainId = ref<string | null>(null)
   const selectedPieceId = ref<string | null>(null)
+  /** Pieces that a list lights up. */
+  const litPieces = ref<readonly string[]>([])
+  /** All that is marked in the drawing. */
+  const marked = computed(
+    (): ReadonlySet<string> =>
+      new Set(selectedPieceId.value ? [selectedPieceId.value] : litPieces.value),
+  )
   /** The device the bench is about; without a choice the first of its kind. */
   const deviceId = ref<string | null>(null)
   /** The basin whose next view continues with what is open here. */
@@ -43,7 +52,9 @@ export function useSelection(
   function clear() {
     lineId.value = null
     tankId.value = null
+    drainId.value = null
     selectedPieceId.value = null
+    litPieces.value = []
     deviceId.value = null
   }
 
@@ -51,7 +62,10 @@ export function useSelection(
     clear,
     continues,
     selectedPieceId,
+    litPieces,
+    marked,
     deviceId,
+    drainId,
     lineId,
     lineIndex,
     line,

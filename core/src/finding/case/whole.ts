@@ -10,10 +10,12 @@ export interface Whole extends Judged, Case {
   /** With its water where it runs. */
   readonly design: BasinDesign
   readonly layout: Layout
+  /** Asked as it is built, too. */
+  readonly isBuilt: boolean
 }
 
 /** All that rules are asked about. */
-export function wholeOf(steady: SteadyState, judged: Judged): Whole {
+export function wholeOf(steady: SteadyState, judged: Judged, isBuilt = false): Whole {
   // Written out: copying all of it by its spread takes many times as long, at every keystroke.
   return {
     tanks: judged.tanks,
@@ -32,5 +34,6 @@ export function wholeOf(steady: SteadyState, judged: Judged): Whole {
     design: steady.design,
     layout: steady.layout,
     where: {},
+    isBuilt,
   }
 }

@@ -1,0 +1,52 @@
+import { type BuildSheet, buildSheet } from '../build-sheet/index.ts'
+import type { BasinDesign } from '../design/index.ts'
+import { figuresOf } from '../figures/index.ts'
+import { type Finding, findingsOfBuilding, wholeOf } from '../finding/index.ts'
+import { judged } from '../judge/index.ts'
+import { steadyState } from '../loop/index.ts'
+import type { SolvedBasin } from './solved-basin.ts'
+
+export {
+  addedUp,
+  BODY_NAME,
+  costOf,
+  type BeforeWater,
+  type Body,
+  type BuildPlan,
+  type BuildSheet,
+  type CornerReadings,
+  type Cut,
+  cutList,
+  type CutPanel,
+  type CutPlan,
+  type DrilledSheet,
+  type EndKind,
+  type HadFault,
+  type HadLine,
+  type Joint,
+  type ListLine,
+  type OwnTakeOff,
+  type PieceMade,
+  readHave,
+  type BuiltRun,
+  SHOP_GROUPS,
+  type ShopGroup,
+  type TankPanels,
+  toBuy,
+  USUAL_BUILD,
+} from '../build-sheet/index.ts'
+
+/** The sheet of a solved design: what to buy, cut and drill, and what to know before water. */
+export function sheetOf(
+  design: BasinDesign,
+  { treatment }: Pick<SolvedBasin, 'treatment'>,
+): BuildSheet {
+  const { displayM3: tanksM3, sumpM3 } = treatment.load
+  return buildSheet(design, { tanksM3, sumpM3 })
+}
+
+/** What is found of a design as it is built, the worst first; beside what its water says. */
+export function buildFindings(given: BasinDesign): Finding[] {
+  const steady = steadyState(given)
+  return findingsOfBuilding(wholeOf(steady, judged(steady, figuresOf(steady))))
+}

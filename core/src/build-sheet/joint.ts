@@ -1,0 +1,89 @@
+import { flatMap } from '../numeric/index.ts'
+import type { EndKind, Point } from '../run/index.ts'
+import { type Adapter, meetingOf } from './adapter.ts'
+import type { Body, BuiltRun, Span } from './route/body.ts'
+
+/** Two halves that are put together by hand. */
+export interface Joint {
+  readonly id: string
+  readonly routeId: string
+  readonly kind: EndKind
+  /** The body and the segment that meet; a bulkhead's gasket and a union's own joint have the body alone. */
+  readonly bodyId: string
+  readonly segmentId: string | null
+  /** Both halves have what they need, an adapter counted in. */
+  readonly isWhole: boolean
+  /** Put in where the halves do not meet by themselves; two joints then share it. */
+  readonly adapter: Adapter | null
+  /** A hose pulled over a larger barb. */
+  readonly isStretched: boolean
+  readonly isAssumed: boolean
+  readonly at: Point
+  /** To light up in the drawing. */
+  readonly pieceIds: readonly string[]
+}
+
+/** Every joint of a route, in the order of the water. */
+export function jointsOf(route: BuiltRun): Joint[] {
+  return flatMap(route.bodies, (body, i) => {
+    const before = route.segments[i - 1]
+    const after = route.segments[i]
+    return [
+      ...(before ? jointsAt(route, body, before, 'before') : []),
+      ...ownJoints(route, body),
+      ...(after ? jointsAt(route, body, after, 'after') : []),
+    ]
+  })
+}
+
+/** Bodies that an open pipe ends at: nothing is joined there. */
+const isOpen = ({ kind }: Body) => kind === 'open-end'
+
+function jointsAt(route: BuiltRun, body: Body, segment: Span, side: 'before' | 'after'): Joint[] {
+  if (isOpen(body)) return []
+  const end = body[side]
+  const meeting = meetingOf(end, segment.size)
+  const at = {
+    id: `${route.id}:${body.id}:${side}`,
+    routeId: route.id,
+    bodyId: body.id,
+    segmentId: segment.id,
+    adapter: null,
+    isStretched: false,
+    isAssumed: body.isAssumed,
+    at: body.at,
+    pieceIds: [...(body.pieceId ? [body.pieceId] : []), ...segment.pieceIds],
+  }
+  // A union's half is glued to its pipe; what is undone is the union's own joint.
+  const own = end.kind === 'union' && segment.kind === 'pipe' ? 'glued' : end.kind
+  if (meeting.kind === 'direct')
+    return [{ ...at, kind: own, isWhole: true, isStretched: meeting.isStretched }]
+  if (meeting.kind === 'none') return [{ ...at, kind: own, isWhole: false }]
+  const { adapter } = meeting
+  const fitting = { ...at, kind: own, isWhole: true, adapter }
+  const pipe = { ...at, id: `${at.id}-adapter`, kind: adapter.to.kind, isWhole: true, adapter }
+  return side === 'before' ? [pipe, fitting] : [fitting, pipe]
+}
+
+/** A union's nut, a true-union valve's two, a device's port unions, a bulkhead's gasket. */
+function ownJoints(route: BuiltRun, body: Body): Joint[] {
+  const own = (id: string, kind: EndKind): Joint => ({
+    id: `${route.id}:${body.id}:${id}`,
+    routeId: route.id,
+    kind,
+    bodyId: body.id,
+    segmentId: null,
+    isWhole: true,
+    adapter: null,
+    isStretched: false,
+    isAssumed: body.isAssumed,
+    at: body.at,
+    pieceIds: body.pieceId ? [body.pieceId] : [],
+  })
+  if (body.kind === 'bulkhead') return [own('panel', 'gasket')]
+  if (body.kind === 'union') return [own('nut', 'union')]
+  if (body.isTrueUnion) return [own('nut-before', 'union'), own('nut-after', 'union')]
+  if (body.kind === 'device' && body.before.kind === 'union')
+    return [own('port-in', 'union'), own('port-out', 'union')]
+  return []
+}

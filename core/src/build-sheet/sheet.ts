@@ -1,0 +1,54 @@
+import { type BasinDesign, USUAL_BUILD } from '../design/index.ts'
+import { memoize } from '../numeric/index.ts'
+import { type BeforeWater, beforeWater, type WaterInIt } from './before-water.ts'
+import { type Cut, type CutPlan, cutPlans, cutsOf } from './cuts.ts'
+import { drilledSheets, type DrilledSheet } from './holes.ts'
+import { type Joint, jointsOf } from './joint.ts'
+import type { ListLine } from './list/line.ts'
+import { shoppingList } from './list/shopping-list.ts'
+import type { BuiltRun } from './route/body.ts'
+import { withRoom } from './route/make-room.ts'
+import { routesOf } from './route/routes.ts'
+import { cutList, type CutPanel } from './sump-walls.ts'
+
+/** A design as it is built: what to buy, cut, drill and know before water. */
+export interface BuildSheet {
+  readonly routes: readonly BuiltRun[]
+  readonly joints: readonly Joint[]
+  readonly cuts: readonly Cut[]
+  readonly plans: readonly CutPlan[]
+  readonly list: readonly ListLine[]
+  readonly holes: readonly DrilledSheet[]
+  readonly walls: readonly CutPanel[]
+  readonly beforeWater: BeforeWater
+}
+
+/** The plumbing of a design as bodies, joints and cuts: what its findings are of. */
+export interface Plumbing {
+  readonly routes: readonly BuiltRun[]
+  readonly joints: readonly Joint[]
+  readonly cuts: readonly Cut[]
+}
+
+/** Bodies, joints and cuts of a design; made once. */
+export const plumbingOf = memoize((design: BasinDesign): Plumbing => {
+  const routes = routesOf(design).map((route) => withRoom(route, design.build?.takeOffs ?? []))
+  return { routes, joints: routes.flatMap(jointsOf), cuts: cutsOf(routes, design.build) }
+})
+
+/** The whole sheet of a design, with the water it holds as it runs. */
+export function buildSheet(design: BasinDesign, water: WaterInIt): BuildSheet {
+  const plan = design.build ?? USUAL_BUILD
+  const { routes, joints, cuts } = plumbingOf(design)
+  const plans = cutPlans(cuts, plan)
+  return {
+    routes,
+    joints,
+    cuts,
+    plans,
+    list: shoppingList(design, { routes, joints, cuts, plans }, plan),
+    holes: drilledSheets(design, routes),
+    walls: cutList(design.sump),
+    beforeWater: beforeWater(design, water, plan),
+  }
+}

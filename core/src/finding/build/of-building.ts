@@ -1,0 +1,20 @@
+import { cutCases, jointCases, routeCases } from '../case/build-case.ts'
+import type { Whole } from '../case/whole.ts'
+import { type Asked, each } from '../rule.ts'
+import { hoseStretched, hoseWithoutClamp } from './hose-joints.ts'
+import { noSingleAdapter } from './no-single-adapter.ts'
+import { pushFitUnderPressure } from './push-fit-under-pressure.ts'
+import { spareStubTooShort } from './spare-stub-too-short.ts'
+import { stubTooShort } from './stub-too-short.ts'
+import { wiperCases, wiperInSaltWater } from './wiper-in-salt-water.ts'
+
+/** Rules of a design as it is built. */
+export const OF_BUILDING: Asked<Whole> = each(
+  (whole: Whole) => [whole],
+  each(
+    routeCases,
+    each(jointCases, noSingleAdapter, hoseWithoutClamp, hoseStretched, pushFitUnderPressure),
+    each(cutCases, stubTooShort, spareStubTooShort),
+  ),
+  each(wiperCases, wiperInSaltWater),
+)

@@ -1,0 +1,25 @@
+import { sentence } from '../../quantity/index.ts'
+import type { CutCase } from '../case/build-case.ts'
+import { factIf, rule } from '../rule.ts'
+
+/** Two fittings stand nearer than their sockets let them. */
+export const stubTooShort = rule({
+  code: 'stub-too-short',
+  station: 'own',
+  severities: ['stop'],
+  holds: 'Two fittings stand so near that the pipe between them does not fill both sockets.',
+  condition: ({ cut }: CutCase) => factIf(cut.verdict === 'too-short-to-glue' && cut),
+  title: ({ route }, { mark }) =>
+    sentence('{name}: Piece {mark} is too short to glue', { name: route.name, mark }),
+  reason: (_, { cutM, leastM }) =>
+    cutM > 0
+      ? sentence(
+          'It would be {cut} long; both sockets take {least}, even with the fittings face to face.',
+          { cut: ['length', cutM], least: ['length', leastM] },
+        )
+      : sentence(
+          'Its two fittings are drawn at one place: they and the pipe in their sockets need {need} from middle to middle.',
+          { need: ['length', leastM - cutM] },
+        ),
+  where: (_, { pieceIds, between }) => ({ pieceId: pieceIds[0] ?? between[1] }),
+})

@@ -1,0 +1,190 @@
+import { type BasinDesign, type Edit, setTo } from '../design/index.ts'
+import {
+  type CutCase,
+  hoseWithoutClamp,
+  type JointCase,
+  noSingleAdapter,
+  pushFitUnderPressure,
+  spareStubTooShort,
+  stubTooShort,
+  wiperInSaltWater,
+} from '../finding/index.ts'
+import { isHose, measureOf, nearestSize, boreOf } from '../pipe/index.ts'
+import { sentence } from '../quantity/index.ts'
+import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '../run/index.ts'
+import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
+
+/** What lets a design be glued. */
+export const BUILD_FIXES: readonly FindingFixes[] = [
+  fixesFor(stubTooShort, (of) => longerStretch(of)),
+  fixesFor(spareStubTooShort, (of) => longerStretch(of)),
+  fixesFor(noSingleAdapter, (of) => [...byThread(of), ...hoseBetween(of)]),
+  fixesFor(hoseWithoutClamp, (of) => joined(of, 'barb', 'Put it over a barb with a clamp')),
+  fixesFor(pushFitUnderPressure, (of) => joined(of, 'glued', 'Glue the nozzle')),
+  fixesFor(wiperInSaltWater, ({ whole, device }) => {
+    const at = whole.design.sump.devices.findIndex(({ id }) => id === device.id)
+    return [
+      {
+        label: sentence('Take the wiper out'),
+        brings: () => sentence('Its sleeve is then cleaned by hand.'),
+        edits: [setTo(['sump', 'devices', at, 'part', 'sterilizer', 'hasWiper'], false)],
+      },
+    ]
+  }),
+]
+
+/** So much bare pipe between two sockets lets a saw in, and a little more, m. */
+const SPARE_M = 0.008
+
+/** A run of a design, and how it is changed. */
+interface RunHere {
+  readonly run: Run
+  readonly setLength: (piece: number, lengthM: number) => Edit
+  readonly setRun: (to: Run) => Edit
+}
+
+const tenthsOfMm = (m: number) => Math.round(m * 1e4) / 1e4
+
+function runOf(design: BasinDesign, id: string): RunHere {
+  const line = design.returnSide.lines.findIndex((other) => other.id === id)
+  if (line >= 0) {
+    const at = ['returnSide', 'lines', line, 'run'] as const
+    return {
+      run: design.returnSide.lines[line]!.run,
+      setLength: (piece, m) => setTo([...at, 'pieces', piece, 'lengthM'], tenthsOfMm(m)),
+      setRun: (to) => setTo(at, to),
+    }
+  }
+  const drain = design.drains.findIndex((other) => other.id === id)
+  const at = ['drains', drain, 'run'] as const
+  return {
+    run: design.drains[drain]!.run,
+    setLength: (piece, m) => setTo([...at, 'pieces', piece, 'lengthM'], tenthsOfMm(m)),
+    setRun: (to) => setTo(at, to),
+  }
+}
+
+/** A pipe of the same straight leg made longer; what that moves is taken back from another along its axis. */
+function longerStretch({ design, route, cut, plumbing }: CutCase): FindingCandidate[] {
+  const { run, setLength } = runOf(design, route.id)
+  const at = pipeOfLeg(run.pieces, cut)
+  // All that stand too near in this leg have their room from the one pipe.
+  const short = plumbing.cuts.filter(
+    (other) =>
+      other.routeId === route.id &&
+      (other.verdict === 'too-short-to-glue' || other === cut) &&
+      pipeOfLeg(run.pieces, other) === at,
+  )
+  const needM = short.reduce((sum, { leastM, cutM }) => sum + leastM + SPARE_M - cutM, 0)
+  const pipe = run.pieces[at]
+  if (pipe?.kind !== 'pipe') return []
+  const longer = setLength(at, pipe.lengthM + needM)
+  const label = sentence('Make its stretch {by} longer', { by: ['length', needM] })
+  const taken = giverOf(run.pieces, at, needM)
+  const giver = run.pieces[taken]
+  const brings = () => sentence('It can be glued, sawn out and used again.')
+  const moved = { label, brings, edits: [longer] }
+  if (giver?.kind !== 'pipe') return [moved]
+  const sign = signOf(giver.direction) * signOf(pipe.direction)
+  const kept = {
+    label: sentence('Make its stretch {by} longer, and another as much shorter', {
+      by: ['length', needM],
+    }),
+    brings,
+    edits: [longer, setLength(taken, giver.lengthM - sign * needM)],
+  }
+  return [kept, moved]
+}
+
+/** The pipe that a cut is drawn as, else the nearest of its straight leg. */
+function pipeOfLeg(pieces: readonly Piece[], { pieceIds, between }: CutCase['cut']): number {
+  const own = pieces.findIndex(({ id, kind }) => kind === 'pipe' && pieceIds.includes(id))
+  if (own >= 0) return own
+  const first = pieces.findIndex(({ id }) => id === between[0])
+  const onward = pieces.findIndex((piece, i) => i > first && piece.kind === 'pipe')
+  const blocked = pieces.slice(first + 1, onward).some(({ kind }) => kind === 'elbow')
+  return blocked || onward < 0
+    ? pieces.findLastIndex((piece, i) => i < first && piece.kind === 'pipe')
+    : onward
+}
+
+/** The longest pipe along the same axis that can give as much, or take it where it leads the other way. */
+function giverOf(pieces: readonly Piece[], at: number, byM: number): number {
+  const pipe = pieces[at]!
+  if (pipe.kind !== 'pipe') return -1
+  return pieces.reduce((best, piece, i) => {
+    if (i === at || piece.kind !== 'pipe') return best
+    if (axisOf(piece.direction) !== axisOf(pipe.direction)) return best
+    const opposite = signOf(piece.direction) !== signOf(pipe.direction)
+    if (!opposite && piece.lengthM - byM < 2 * byM) return best
+    const before = pieces[best]
+    return before?.kind === 'pipe' && before.lengthM >= piece.lengthM ? best : i
+  }, -1)
+}
+
+/** A pump that came with a barb has a thread under it. */
+function byThread({ design, joint, route }: JointCase): FindingCandidate[] {
+  const body = route.bodies.find(({ id }) => id === joint.bodyId)
+  const line = design.returnSide.lines.find(({ id }) => id === route.id)
+  const at = design.returnSide.pumps.findIndex(({ id }) => id === line?.start.id)
+  if (body?.kind !== 'pump' || design.returnSide.pumps[at]?.joint !== 'barb') return []
+  return [
+    {
+      label: sentence('Take the pump by its thread, without the barb'),
+      brings: () => sentence('One adapter, socket to thread, then joins it.'),
+      edits: [setTo(['returnSide', 'pumps', at, 'joint'], 'threaded')],
+    },
+  ]
+}
+
+/** Shortest hose that bends a little and takes both barbs, m (choice). */
+const HOSE_M = 0.1
+
+/** The run begins in hose, and goes over to pipe by a tail. */
+function hoseBetween({ design, joint, route }: JointCase): FindingCandidate[] {
+  const body = route.bodies[0]!
+  const { run, setRun } = runOf(design, route.id)
+  const [first] = run.pieces
+  if (joint.bodyId !== body.id || isHose(run.size.series) || first?.kind !== 'pipe') return []
+  if (first.lengthM < 2 * HOSE_M) return []
+  const boreM = body.kind === 'pump' ? boreOf(body.after.size).boreM : boreOf(run.size).boreM
+  const hose = nearestSize('smooth-hose', boreM, measureOf(run.size))
+  const pieces: Piece[] = [
+    { ...first, id: `${first.id}-hose`, lengthM: HOSE_M },
+    { id: `${first.id}-tail`, kind: 'reducer', to: run.size, angleDeg: null },
+    { ...first, lengthM: first.lengthM - HOSE_M },
+    ...run.pieces.slice(1),
+  ]
+  return [
+    {
+      label: sentence('Begin with a length of hose'),
+      brings: () => sentence('A hose over the barb, and a tail from it to the pipe.'),
+      edits: [setRun({ ...run, size: hose, pieces })],
+    },
+  ]
+}
+
+/** Another kind of joint at a piece's end. */
+function joined(
+  { design, joint, route }: JointCase,
+  kind: EndKind,
+  label: string,
+): FindingCandidate[] {
+  const { run, setRun } = runOf(design, route.id)
+  const at = run.pieces.findIndex(({ id }) => id === joint.bodyId)
+  const side = joint.id.endsWith(':before') ? 'before' : 'after'
+  if (at < 0) return []
+  const made = { ...(run.pieces[at]!.made ?? AS_USUAL), [side]: kind }
+  return [
+    {
+      label: sentence(label),
+      brings: () => sentence('It holds.'),
+      edits: [
+        setRun({
+          ...run,
+          pieces: run.pieces.map((piece, i) => (i === at ? { ...piece, made } : piece)),
+        }),
+      ],
+    },
+  ]
+}

@@ -1,0 +1,148 @@
+import { expect, type Page, test } from '@playwright/test'
+import dxfParser from 'dxf-parser'
+import { readFileSync } from 'node:fs'
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import { Keeper } from '../keeper.ts'
+
+/** The package’s types name its module where it exports a class. */
+const Parser = dxfParser as unknown as new () => {
+  parseSync(text: string): { readonly entities: readonly { readonly type: string }[] }
+}
+const lineOf = (page: Page, name: RegExp) => page.getByRole('listitem').filter({ hasText: name })
+
+/** A file that a press of a button saves. */
+async function saved(page: Page, press: () => Promise<void>): Promise<Buffer> {
+  const coming = page.waitForEvent('download')
+  await press()
+  return readFileSync(await (await coming).path())
+}
+test('from an empty basin to a printed list: a pipe changes and the list follows', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.view('To buy')
+  await expect(page.getByText(/Every joint of this sheet has its two halves/)).toBeVisible()
+  const pipe = lineOf(page, /^\s*pipe\s*3\/4″ schedule 40/)
+  await expect(pipe).toContainText('1 × 3.05 m')
+  const pdf = await saved(page, () => page.getByRole('button', { name: 'PDF to print' }).click())
+  const read = await getDocument({ data: new Uint8Array(pdf) }).promise
+  const words = (await (await read.getPage(1)).getTextContent()).items
+    .map((item) => ('str' in item ? item.str : ''))
+    .join(' ')
+    .replace(/\s+/g, ' ')
+  expect(words).toContain('Lantern: to buy')
+  expect(words).toContain('reducing bush')
+  const csv = (
+    await saved(page, () => page.getByRole('button', { name: 'CSV', exact: true }).click())
+  ).toString()
+  expect(csv.split('\r\n')[0]).toContain('have,to buy,price')
+})
+
+test('what is had is typed in one line, and the list shrinks; a CSV that was filled in is read back', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Two Sisters')
+  await keeper.view('To buy')
+  const elbows = lineOf(page, /^\s*elbow 90°\s*32 mm/)
+  const before = Number(await elbows.locator('strong').last().textContent())
+  await page.getByLabel('What you have already').fill('4 elbow 32, 2 sprockets')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByRole('alert')).toContainText('sprockets')
+  await expect(elbows.locator('strong').last()).toHaveText(String(before - 4))
+  const csv = (
+    await saved(page, () => page.getByRole('button', { name: 'CSV', exact: true }).click())
+  ).toString()
+  const filled = csv.replace(/(gate valve,32 mm pn 16,piece,\d+,\d+),,/, '$1,2,')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(filled) })
+  await expect(
+    lineOf(page, /^\s*gate valve\s*32 mm/)
+      .locator('strong')
+      .last(),
+  ).toHaveText('3')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') })
+  await expect(page.getByRole('alert').last()).toContainText('no columns')
+})
+
+test.describe('in a shop without a network', () => {
+  test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
+  test('a list that was opened once is opened again, ticked, and comes home', async ({
+    page,
+    context,
+  }) => {
+    const keeper = new Keeper(page)
+    await keeper.opens('Lantern')
+    await keeper.view('To buy')
+    await expect(page.getByText(/lines ticked/)).toBeVisible()
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await page.reload()
+    await expect(page.getByText(/0 of \d+ lines ticked/)).toBeVisible()
+    await context.setOffline(true)
+    await page.reload()
+    await expect(page.getByText(/0 of \d+ lines ticked/)).toBeVisible()
+    await page.getByRole('checkbox').first().check()
+    await expect(page.getByText(/No network: 1 change kept on this device/)).toBeVisible()
+    await page.reload()
+    await expect(page.getByText(/1 of \d+ lines ticked/)).toBeVisible()
+    await context.setOffline(false)
+    await page.evaluate(() => window.dispatchEvent(new Event('online')))
+    const [, id] = /basins\/([^/]+)\//.exec(page.url())!
+    const home = () =>
+      page.request.get(`/api/basins/${id}/shopping`).then((answer) => answer.json())
+    await expect.poll(async () => ((await home()) as { entries: object[] }).entries.length).toBe(1)
+    await page.evaluate(() =>
+      localStorage.removeItem(
+        Object.keys(localStorage).find((key) => key.startsWith('yew.shopping'))!,
+      ),
+    )
+    await page.reload()
+    await expect(page.getByText(/1 of \d+ lines ticked/)).toBeVisible()
+  })
+})
+
+test('a stub too short is mended by its fix; a joint that no adapter joins by another', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.view('Cuts')
+  await expect(
+    page.getByRole('button', { name: /^stop.*Piece A4 is too short to glue/ }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: /Preview: Make its stretch .* and another/ }).click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(page.getByRole('button', { name: /too short to glue/ })).toHaveCount(0)
+  await keeper.opens('Two Sisters')
+  await keeper.view('Cuts')
+  await page.getByRole('button', { name: /^stop.*No single adapter joins the pump/ }).waitFor()
+  await page.getByRole('button', { name: /Preview: Take the pump by its thread/ }).click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(page.getByRole('button', { name: /No single adapter/ })).toHaveCount(0)
+})
+
+test('templates are one to one: SVG and DXF in millimetres, the PDF on whole papers', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.view('Holes')
+  const svg = (
+    await saved(page, () => page.getByRole('button', { name: 'SVG' }).first().click())
+  ).toString()
+  expect(svg).toContain('width="1400mm" height="900mm" viewBox="0 0 1400 900"')
+  expect(svg).not.toContain('class=')
+  const dxf = (
+    await saved(page, () => page.getByRole('button', { name: 'DXF' }).first().click())
+  ).toString()
+  const circles = new Parser().parseSync(dxf).entities.filter(({ type }) => type === 'CIRCLE')
+  expect(circles).toHaveLength(3)
+  const pdf = await saved(page, () => page.getByRole('button', { name: 'PDF, one to one' }).click())
+  const read = await getDocument({ data: new Uint8Array(pdf) }).promise
+  const [, , wide, high] = (await read.getPage(1)).view
+  expect([Math.round((wide! / 72) * 25.4), Math.round((high! / 72) * 25.4)]).toEqual([210, 297])
+})

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { building } from '@yew-basin/core'
+import { computed, onMounted } from 'vue'
+import { useShopping } from './shopping-store.ts'
+import { useTicker } from './ticker.ts'
+
+/** Every joint with a box, run by run: dry under fresh water, and who felt it. */
+const { sheet, basinId } = defineProps<{ sheet: building.BuildSheet; basinId: string }>()
+const shopping = useShopping()
+const ticker = useTicker()
+onMounted(() => void shopping.open(basinId))
+
+const KINDS: Readonly<Record<building.EndKind, string>> = {
+  glued: 'glued',
+  threaded: 'thread',
+  union: 'union',
+  barb: 'clamp',
+  'push-fit': 'pushed on',
+  gasket: 'gasket',
+}
+/** Ticks of joints are kept beside those of the list. */
+const keyOf = (joint: building.Joint) => `leak ${joint.id}`
+const runs = computed(() =>
+  sheet.routes.map((run) => {
+    const joints = sheet.joints
+      .filter(({ routeId }) => routeId === run.id)
+      .map((joint, i) => {
+        const body = run.bodies.find(({ id }) => id === joint.bodyId)
+        const { tickedAt } = shopping.of(keyOf(joint))
+        const words = `${i + 1}. ${body ? building.BODY_NAME[body.kind] : ''}, ${KINDS[joint.kind]}`
+        return { joint, words, isDry: tickedAt !== null }
+      })
+    return { run, joints, dry: joints.filter(({ isDry }) => isDry).length }
+  }),
+)
+function tick(joint: building.Joint, event: Event) {
+  const isDry = (event.target as HTMLInputElement).checked
+  shopping.set(keyOf(joint), {
+    tickedAt: isDry ? new Date().toISOString() : null,
+    tickedBy: isDry ? ticker.name || null : null,
+  })
+}
+</script>
+
+<template>
+  <ul class="mt-2 space-y-1">
+    <li v-for="{ run, joints, dry } in runs" :key="run.id" class="border-b border-rule py-1">
+      <details>
+        <summary class="cursor-pointer">
+          <strong class="font-semibold">{{ run.name }}</strong>
+          {{ dry }} of {{ joints.length }} joints dry
+        </summary>
+        <ul class="mt-1 grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
+          <li v-for="{ joint, words, isDry } in joints" :key="joint.id">
+            <label class="flex min-h-8 items-center gap-2">
+              <input
+                type="checkbox"
+                class="size-5"
+                :checked="isDry"
+                :aria-label="`${run.name}, joint ${words}: dry`"
+                @change="tick(joint, $event)"
+              />
+              {{ words }}
+            </label>
+          </li>
+        </ul>
+      </details>
+    </li>
+  </ul>
+</template>

@@ -1,0 +1,20 @@
+import { building } from '@yew-basin/core'
+
+/** How finely pipe is measured in inches. */
+export const PIPE_PARTS = 32
+
+/** What may become of a piece, in words. */
+export const CUT_WORDS: Readonly<Record<building.Cut['verdict'], string>> = {
+  fine: '',
+  'cannot-be-used-again': 'can be glued; too short to saw out and use again',
+  'too-short-to-glue': 'too short to glue',
+}
+
+/** What a cut goes between: "union – elbow". */
+export function betweenWords(cut: building.Cut, runs: readonly building.BuiltRun[]): string {
+  const bodies = runs.find(({ id }) => id === cut.routeId)?.bodies ?? []
+  return cut.between
+    .map((id) => bodies.find((body) => body.id === id)?.kind)
+    .map((kind) => (kind ? building.BODY_NAME[kind] : ''))
+    .join(' – ')
+}

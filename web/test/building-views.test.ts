@@ -1,0 +1,166 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import type { Component } from 'vue'
+import BuyView from '../src/building/BuyView.vue'
+import CutsView from '../src/building/CutsView.vue'
+import HolesView from '../src/building/HolesView.vue'
+import PanelsView from '../src/building/PanelsView.vue'
+import { useShopping } from '../src/building/shopping-store.ts'
+import WaterView from '../src/building/WaterView.vue'
+import { useDesign } from '../src/workspace/design-store.ts'
+import { aBrowser, AServer } from './a-server.ts'
+import { enter, field, press, shownAt, text } from './a-view.ts'
+import { aPage, endWorkers, until } from './a-worker.ts'
+import { aFullDesign } from './open-basin.ts'
+
+let server: AServer
+let id: string
+let wrapper: VueWrapper
+
+beforeAll(aPage)
+afterAll(endWorkers)
+beforeEach(() => {
+  aBrowser()
+  server = new AServer(aFullDesign())
+  id = server.has('Lantern')
+})
+afterEach(() => wrapper?.unmount())
+
+async function open(view: Component, path: string, ready: string): Promise<void> {
+  ;({ wrapper } = await shownAt(`/basins/${id}/${path}`, view, { id }))
+  await until(() => text().includes(ready), ready, 9_000)
+}
+const boxes = () => [...document.querySelectorAll<HTMLInputElement>('li input[type=checkbox]')]
+const known = () => [...(server.shopping.get(id)?.values() ?? [])]
+/** The line of a thing, as it reads. */
+const lineOf = (name: RegExp) =>
+  [...document.querySelectorAll('li')].find((li) => name.test(li.textContent))!
+
+describe('what to buy', () => {
+  beforeEach(() => open(BuyView, 'buy', 'lines ticked'))
+
+  test('stands by the parts of a shop, adapters first, and says whether every joint has its halves', () => {
+    const groups = [...document.querySelectorAll('section h3')].map((h) => h.textContent.trim())
+    expect(groups[0]).toContain('Adapters')
+    expect(groups).toContain('Fittings')
+    expect(text()).toMatch(/\d+ of \d+ joints have no two halves that one part joins/)
+  })
+  test('is ticked with a name and a time, and unticked', async () => {
+    await enter('Who ticks here', 'Ash')
+    boxes()[0]!.click()
+    await flushPromises()
+    expect(known()[0]!.tickedBy).toBe('Ash')
+    expect(text()).toContain('got: Ash, ')
+    boxes()[0]!.click()
+    await flushPromises()
+    expect(known()[0]!.tickedAt).toBeNull()
+  })
+  test('shrinks by what is had already, said in one line; what is no line stays and is named', async () => {
+    const count = () =>
+      Number(lineOf(/^\s*elbow 90°/).querySelector('.text-right strong')!.textContent)
+    const before = count()
+    await enter('What you have already', '2 elbow 90° 1, 4 sprockets')
+    document.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }))
+    await flushPromises()
+    expect(text()).toContain('“4 sprockets”: nothing of this list')
+    expect(known().map(({ have }) => have)).toEqual([2])
+    expect(count()).toBe(Math.max(0, before - 2))
+    expect(field('What you have already').value).toBe('4 sprockets')
+  })
+  test('adds up what is priced, and says what is not', async () => {
+    const price = [...document.querySelectorAll('label')].find((l) =>
+      l.textContent.trim().startsWith('Price of'),
+    )!
+    await enter(price.textContent.trim(), '2.5')
+    expect(text()).toMatch(/About [\d.]+ .*and \d+ without a price/)
+  })
+  test('lights up in the drawing what a line is for', async () => {
+    const store = useDesign()
+    await press(/^for Main/)
+    expect(store.marked.size).toBeGreaterThan(0)
+    await press(/^for Main/)
+    expect(store.marked.size).toBe(0)
+  })
+  test('is kept here without a network, and comes home with it', async () => {
+    server.down = true
+    boxes()[1]!.click()
+    await flushPromises()
+    expect(text()).toContain('No network: 1 change kept on this device')
+    expect(known()).toEqual([])
+    // The page is opened anew, still away.
+    const shopping = useShopping()
+    const kept = JSON.parse(localStorage.getItem(`yew.shopping.${id}`)!)
+    expect(kept.pending).toHaveLength(1)
+    server.down = false
+    window.dispatchEvent(new Event('online'))
+    await flushPromises()
+    expect(known()).toHaveLength(1)
+    expect(shopping.waiting).toBe(0)
+  })
+  test('says what the server refuses', async () => {
+    server.refuses = { code: 'invalid' }
+    boxes()[1]!.click()
+    await flushPromises()
+    expect(text()).toContain('Not taken: refused: invalid')
+  })
+})
+
+test('the cuts have marks and bars; another stock length is another plan, undone as any edit', async () => {
+  await open(CutsView, 'cuts', 'Middle to middle')
+  expect(document.querySelectorAll('tbody tr').length).toBeGreaterThan(5)
+  const bar = () =>
+    document.querySelector('svg[role=img][aria-label^=length]')!.getAttribute('aria-label')!
+  expect(bar()).toMatch(/length 1: A1/)
+  const store = useDesign()
+  await enter('Inch pipe is sold in', '6 m')
+  expect(store.design!.build!.inchStockM).toBe(6)
+  await enter('A saw cut takes', 'wide')
+  expect(store.design!.build!.sawCutM).toBe(0.003)
+  await store.undo()
+  expect(store.design!.build).toBeNull()
+})
+
+test('holes are told from two edges; a tempered panel has no template but the reason', async () => {
+  await open(HolesView, 'holes', 'From the left')
+  expect(document.querySelector('svg[role=img]')!.getAttribute('aria-label')).toMatch(/mm wide/)
+  const store = useDesign()
+  const { tanks } = store.design!
+  const tank = tanks.findIndex(({ overflow }) => (overflow?.holes.length ?? 0) > 0)
+  store.set(['tanks', tank, 'overflow', 'holes', 0, 'glass'], 'tempered')
+  await until(() => text().includes('This panel is tempered'), 'tempered', 9_000)
+})
+
+test('panels are those of a sump that is built; a bought one says so', async () => {
+  await open(PanelsView, 'panels', 'Panels')
+  const store = useDesign()
+  store.set(['sump', 'box', 'make'], 'bought')
+  await flushPromises()
+  expect(text()).toContain('This sump is bought')
+  store.set(['sump', 'box', 'make'], 'self-built')
+  await until(() => text().includes('Silicone: about'), 'silicone', 9_000)
+})
+
+test('before water: what is not set is said, what is read of a level is shimmed', async () => {
+  await open(WaterView, 'before-water', 'What is known of it')
+  expect(text()).toMatch(/Tanks, empty\s*not set/)
+  const store = useDesign()
+  const { name } = store.design!.tanks[0]!
+  await enter(`Panels of ${name}`, '12 mm')
+  await until(() => text().includes('people lift it empty'), 'people', 9_000)
+  await enter('Front left', '4 mm')
+  await enter('Back right', '1 mm')
+  expect(text()).toContain('Read all four')
+  await enter('Front right', '0')
+  await enter('Back left', '0')
+  await until(() => text().includes('Under front left'), 'shims', 9_000)
+  expect(text()).toMatch(/Under front left\s*nothing/)
+  expect(text()).toContain('out of one plane')
+  expect(text()).toMatch(/Salt mix to buy\s*[\d.]+/)
+  // Each joint has a box of its own, kept as the list's are.
+  const joint = document.querySelector<HTMLInputElement>('input[aria-label$=": dry"]')!
+  expect(text()).toMatch(/Main line 0 of \d+ joints dry/)
+  joint.click()
+  await flushPromises()
+  expect(text()).toMatch(/Main line 1 of \d+ joints dry/)
+  expect(known()[0]!.key).toMatch(/^leak main:/)
+})
