@@ -1,10 +1,19 @@
 import { type BuildSheet, buildSheet } from '../build-sheet/index.ts'
 import type { BasinDesign } from '../design/index.ts'
 import { figuresOf } from '../figures/index.ts'
-import { type Finding, findingsOfBuilding, wholeOf } from '../finding/index.ts'
+import {
+  BUILD_CODES,
+  type Finding,
+  findingsOfBuilding,
+  SEVERITY_ORDER,
+  wholeOf,
+} from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
 import { steadyState } from '../loop/index.ts'
 import type { SolvedBasin } from './solved-basin.ts'
+
+export { AS_USUAL as MADE_AS_USUAL } from '../run/index.ts'
+export type { PipeSize } from '../pipe/index.ts'
 
 export {
   addedUp,
@@ -30,6 +39,7 @@ export {
   readHave,
   type BuiltRun,
   SHOP_GROUPS,
+  takeOffsOf,
   type ShopGroup,
   type TankPanels,
   toBuy,
@@ -49,4 +59,16 @@ export function sheetOf(
 export function buildFindings(given: BasinDesign): Finding[] {
   const steady = steadyState(given)
   return findingsOfBuilding(wholeOf(steady, judged(steady, figuresOf(steady))))
+}
+
+/** Is it found of a design as it is built? */
+export const isOfBuilding = ({ code }: Pick<Finding, 'code'>): boolean => BUILD_CODES.has(code)
+
+/** A solved design with what is found of it as it is built, among its other findings; the worst first. */
+export function withBuilding(solved: SolvedBasin, found: readonly Finding[]): SolvedBasin {
+  if (found.length === 0) return solved
+  const findings = [...solved.findings, ...found].sort(
+    (a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity],
+  )
+  return { ...solved, findings }
 }

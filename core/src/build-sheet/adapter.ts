@@ -1,6 +1,14 @@
-import { boreOf, isHose, measureOf, type PipeSize, seriesSize, sizeWords } from '../pipe/index.ts'
+import {
+  boreOf,
+  isHose,
+  measureOf,
+  type PipeSize,
+  seriesSize,
+  SERIES_SIZES,
+  sizeWords,
+} from '../pipe/index.ts'
 import type { BodyEnd } from './route/body.ts'
-import { systemOf } from './take-off.ts'
+import { systemOf } from '../fitting/index.ts'
 
 /** A piece that the sheet puts in where two halves do not meet. */
 export interface Adapter {
@@ -44,6 +52,19 @@ export function meetingOf(end: BodyEnd, size: PipeSize): Meeting {
   if (end.kind === 'threaded')
     return adapter(other.kind === 'barb' ? 'thread-barb' : 'socket-thread')
   return adapter('socket-barb')
+}
+
+/** The size of a pipe's series nearest to it that an end meets by one part at most; null: none does. */
+export function sizeThatMeets(end: BodyEnd, wanted: PipeSize): PipeSize | null {
+  const { boreM } = boreOf(wanted)
+  const meets = SERIES_SIZES[wanted.series]
+    .map(({ size, boreM: own }): [PipeSize, number] => [
+      { ...wanted, size, boreM: null },
+      Math.abs(Math.log(own / boreM)),
+    ])
+    .filter(([size]) => meetingOf(end, size).kind !== 'none')
+    .sort(([, a], [, b]) => a - b)
+  return meets[0]?.[0] ?? null
 }
 
 function socketOnPipe(end: BodyEnd, other: BodyEnd): Meeting {

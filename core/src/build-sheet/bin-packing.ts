@@ -38,12 +38,31 @@ export function fewestBins(
   const least = leastBins(sizes, room)
   let bins = found
   while (bins.length > least) {
-    const search = new Completion(sizes, room, bins.length - 1)
-    const fewer = search.run()
-    if (!fewer) return { bins, isFewest: !search.gaveUp }
+    const { bins: fewer, isSure } = packed(sizes, room, bins.length - 1)
+    if (!fewer) return { bins, isFewest: isSure }
     bins = fewer
   }
   return { bins, isFewest: true }
+}
+
+/**
+ * What a bin may waste, as a multiple of its even share of all that may be wasted: tried in this order. A search that
+ * lets no bin waste much finds a tight packing soon where there is one; only the last, without a cap, proves that there is none.
+ */
+const WASTE_CAPS = [1, 1.5, 2.5, 5, Infinity]
+
+function packed(
+  sizes: readonly number[],
+  room: number,
+  count: number,
+): { readonly bins: Bins | null; readonly isSure: boolean } {
+  for (const cap of WASTE_CAPS) {
+    const search = new Completion(sizes, room, { count, cap })
+    const bins = search.run()
+    if (bins) return { bins, isSure: true }
+    if (cap === Infinity) return { bins: null, isSure: !search.gaveUp }
+  }
+  return { bins: null, isSure: false }
 }
 
 /**
@@ -64,7 +83,7 @@ function leastBins(sizes: readonly number[], room: number): number {
 }
 
 /** Looks at sets of items before the search gives up: about a tenth of a second. */
-const MOST_LOOKS = 2.5e5
+const MOST_LOOKS = 5e4
 
 /** A search for all items in so many bins. */
 class Completion {
@@ -77,7 +96,7 @@ class Completion {
   constructor(
     private readonly sizes: readonly number[],
     private readonly room: number,
-    private readonly count: number,
+    private readonly to: { readonly count: number; readonly cap: number },
   ) {
     this.order = largestFirst(sizes)
     this.used = sizes.map(() => false)
@@ -85,31 +104,38 @@ class Completion {
 
   run(): Bins | null {
     const total = this.sizes.reduce((sum, size) => sum + size, 0)
-    return this.open(this.count * this.room - total) ? this.bins : null
+    return this.open(this.to.count * this.room - total) ? this.bins : null
   }
 
   /** Opens the next bin with the largest item left; waste: what the bins may still leave empty together. */
   private open(waste: number): boolean {
     const first = this.order.find((item) => !this.used[item])
     if (first === undefined) return true
-    if (this.bins.length === this.count) return false
+    const left = this.to.count - this.bins.length
+    if (left === 0) return false
     const bin = [first]
     this.used[first] = true
     this.bins.push(bin)
     const at = this.order.indexOf(first) + 1
-    if (this.fill(bin, at, this.room - this.sizes[first]!, waste)) return true
+    const allowed = Math.min(waste, Math.ceil((waste / left) * this.to.cap))
+    const own = { left: this.room - this.sizes[first]!, allowed, waste }
+    if (this.fill(bin, at, own)) return true
     this.bins.pop()
     this.used[first] = false
     return false
   }
 
   /** Adds items from a place of the order on, the largest sets first; then goes on to the next bin. */
-  private fill(bin: number[], from: number, left: number, waste: number): boolean {
+  private fill(
+    bin: number[],
+    from: number,
+    { left, allowed, waste }: { left: number; allowed: number; waste: number },
+  ): boolean {
     if (++this.looks > MOST_LOOKS) {
       this.gaveUp = true
       return false
     }
-    if (left - this.sumFrom(from) > waste) return false
+    if (left - this.sumFrom(from) > allowed) return false
     let fits = false
     let before = -1
     for (let at = from; at < this.order.length; at++) {
@@ -122,7 +148,7 @@ class Completion {
       before = size
       this.used[item] = true
       bin.push(item)
-      if (this.fill(bin, at + 1, left - size, waste)) return true
+      if (this.fill(bin, at + 1, { left: left - size, allowed, waste })) return true
       bin.pop()
       this.used[item] = false
       if (this.gaveUp) return false
@@ -130,7 +156,7 @@ class Completion {
     // With more in it there was no way, so there is none without; and where an item passed over before
     // still fits, the set with it is tried in its own turn.
     if (fits || this.smallestLeft() <= left) return false
-    return left <= waste && this.open(waste - left)
+    return left <= allowed && this.open(waste - left)
   }
 
   /** All that could still go in, were there room. */

@@ -1,9 +1,15 @@
-import { type BuildPlan, type OwnTakeOff, USUAL_BUILD } from '../design/index.ts'
+import { type BuildPlan, USUAL_BUILD } from '../design/index.ts'
+import {
+  type CutLength,
+  cutLength,
+  hoseCutM,
+  type OwnTakeOff,
+  systemOf,
+  takeOffOf,
+} from '../fitting/index.ts'
 import { boreOf, type PipeSize } from '../pipe/index.ts'
-import { type CutLength, cutLength, hoseCutM } from './cut-length.ts'
 import { nest, type Nesting } from './nesting.ts'
 import { type BuiltRun, type Span, TAKE_OFF_OF } from './route/body.ts'
-import { systemOf, takeOffOf } from './take-off.ts'
 
 /** A piece of pipe or hose to cut. */
 export interface Cut extends CutLength {
@@ -139,4 +145,25 @@ export function cutPlans(cuts: readonly Cut[], given: BuildPlan | null): CutPlan
       lengthsM: lengths,
     }
   })
+}
+
+/** Take-offs of every kind and size of fitting that a sheet's pipes go into, as they are usual; for who measures his own. */
+export function takeOffsOf({ routes }: { readonly routes: readonly BuiltRun[] }): OwnTakeOff[] {
+  const found = new Map<string, OwnTakeOff>()
+  for (const { bodies, segments } of routes)
+    segments.forEach(({ kind: of, size }, i) => {
+      const system = systemOf(size)
+      if (of === 'hose' || !system) return
+      for (const body of [bodies[i]!, bodies[i + 1]!]) {
+        const kind = TAKE_OFF_OF[body.kind]
+        if (kind === 'open-end') continue
+        found.set(`${kind} ${system} ${size.size}`, {
+          kind,
+          system,
+          size: size.size,
+          ...takeOffOf(kind, size),
+        })
+      }
+    })
+  return [...found.values()]
 }

@@ -1,14 +1,14 @@
 export {
   type BuildPlan,
   type CornerReadings,
-  type OwnTakeOff,
   type TankPanels,
   USUAL_BUILD,
 } from '../design/index.ts'
+export { type OwnTakeOff, type TakeOffKind } from '../fitting/index.ts'
 export type { EndKind, PieceMade } from '../run/index.ts'
-export { type Adapter, endWords } from './adapter.ts'
+export { type Adapter, endWords, sizeThatMeets } from './adapter.ts'
 export type { BeforeWater } from './before-water.ts'
-export type { Cut, CutPlan } from './cuts.ts'
+export { type Cut, type CutPlan, takeOffsOf } from './cuts.ts'
 export type { DrilledSheet, SheetHole } from './holes.ts'
 export type { Joint } from './joint.ts'
 export { type ListLine, SHOP_GROUPS, type ShopGroup } from './list/line.ts'

@@ -1,32 +1,4 @@
-/** The two families of solvent-welded pipe: by outside diameter in mm, or by trade inches. */
-export type PipeSystem = 'metric' | 'inch'
-
-/** What a pipe's end can go into, as far as its length is concerned. */
-export type TakeOffKind =
-  | 'elbow-90'
-  | 'elbow-45'
-  | 'tee'
-  | 'coupling'
-  | 'union'
-  | 'valve'
-  | 'bulkhead'
-  | 'adapter'
-  | 'cap'
-  | 'device'
-  | 'open-end'
-
-/** How far a fitting's middle stands from the bottom of its socket, m, and how deep that socket is. */
-export interface TakeOff {
-  readonly zM: number
-  readonly depthM: number
-}
-
-/** A take-off the keeper measured on the fitting in his hand. */
-export interface OwnTakeOff extends TakeOff {
-  readonly kind: TakeOffKind
-  readonly system: PipeSystem
-  readonly size: string
-}
+import type { OwnTakeOff } from '../fitting/index.ts'
 
 /** What a panel is made of. */
 export type PanelMaterial = 'glass' | 'acrylic'

@@ -68,11 +68,7 @@ export { pumpTooLarge, type TooLarge } from './pump-room.ts'
 export {
   type BuildPlan,
   type CornerReadings,
-  type OwnTakeOff,
   type PanelMaterial,
-  type PipeSystem,
-  type TakeOff,
-  type TakeOffKind,
   type TankPanels,
   USUAL_BUILD,
 } from './build-plan.ts'

@@ -1,4 +1,5 @@
 export { type Bulkhead, BULKHEADS } from './bulkhead.ts'
+export { type CutLength, cutLength, hoseCutM, rowM } from './cut-length.ts'
 export { constantLoss, kAt, type Loss } from './loss.ts'
 export { makerLoss } from './maker.ts'
 export { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from './opening.ts'
@@ -12,6 +13,14 @@ export {
   TEE_LEAST_SPREAD,
   TEE_SPREAD,
 } from './spread.ts'
+export {
+  outsideOf,
+  type OwnTakeOff,
+  socketDepthM,
+  systemOf,
+  type TakeOffKind,
+  takeOffOf,
+} from './take-off.ts'
 export {
   BRANCH,
   HARDLY_RUNS,

@@ -1,3 +1,4 @@
+import { sizeThatMeets } from '../build-sheet/index.ts'
 import { type BasinDesign, type Edit, setTo } from '../design/index.ts'
 import {
   type CutCase,
@@ -9,7 +10,8 @@ import {
   stubTooShort,
   wiperInSaltWater,
 } from '../finding/index.ts'
-import { isHose, measureOf, nearestSize, boreOf } from '../pipe/index.ts'
+import { rowM } from '../fitting/index.ts'
+import { isHose, measureOf, nearestSize, boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '../run/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
@@ -18,7 +20,7 @@ import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fi
 export const BUILD_FIXES: readonly FindingFixes[] = [
   fixesFor(stubTooShort, (of) => longerStretch(of)),
   fixesFor(spareStubTooShort, (of) => longerStretch(of)),
-  fixesFor(noSingleAdapter, (of) => [...byThread(of), ...hoseBetween(of)]),
+  fixesFor(noSingleAdapter, (of) => [...byThread(of), ...byReducer(of), ...hoseBetween(of)]),
   fixesFor(hoseWithoutClamp, (of) => joined(of, 'barb', 'Put it over a barb with a clamp')),
   fixesFor(pushFitUnderPressure, (of) => joined(of, 'glued', 'Glue the nozzle')),
   fixesFor(wiperInSaltWater, ({ whole, device }) => {
@@ -133,6 +135,34 @@ function byThread({ design, joint, route }: JointCase): FindingCandidate[] {
       label: sentence('Take the pump by its thread, without the barb'),
       brings: () => sentence('One adapter, socket to thread, then joins it.'),
       edits: [setTo(['returnSide', 'pumps', at, 'joint'], 'threaded')],
+    },
+  ]
+}
+
+/** The run begins in the size that one adapter meets, and goes over to its own by a reducer. */
+function byReducer({ design, joint, route }: JointCase): FindingCandidate[] {
+  const body = route.bodies[0]!
+  const { run, setRun } = runOf(design, route.id)
+  const [first] = run.pieces
+  if (joint.bodyId !== body.id || isHose(run.size.series) || first?.kind !== 'pipe') return []
+  const size = sizeThatMeets(body.after, run.size)
+  if (!size) return []
+  const lengthM = Math.ceil(rowM(['adapter', 'coupling'], size) * 200) / 200
+  if (first.lengthM < lengthM + rowM(['coupling', 'union'], run.size)) return []
+  const pieces: Piece[] = [
+    { ...first, id: `${first.id}-narrow`, lengthM },
+    { id: `${first.id}-reducer`, kind: 'reducer', to: run.size, angleDeg: null },
+    { ...first, lengthM: first.lengthM - lengthM },
+    ...run.pieces.slice(1),
+  ]
+  return [
+    {
+      label: sentence('Begin with {size}, and go over to {to} by a reducer', {
+        size: sizeWords(size),
+        to: sizeWords(run.size),
+      }),
+      brings: () => sentence('One adapter then joins it, and the reducer does the rest.'),
+      edits: [setRun({ ...run, size, pieces })],
     },
   ]
 }

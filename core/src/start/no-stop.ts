@@ -1,5 +1,5 @@
 import { askables, sameFigure } from '../assumed/index.ts'
-import { fixesOfFinding, lastWord } from '../basin/index.ts'
+import { building, fixesOfFinding, lastWord } from '../basin/index.ts'
 import { applyEdits, type BasinDesign } from '../design/index.ts'
 import { withFollowing } from '../editing/index.ts'
 import type { Finding } from '../finding/index.ts'
@@ -19,10 +19,11 @@ export function withoutStops(
   const givenUp = new Set<string>()
   for (let n = 0; n < MOST; n++) {
     progress(n, MOST)
-    const { findings } = lastWord.solveWithLastWord(design)
-    const stop = findings.find(
-      (finding) => finding.severity === 'stop' && !givenUp.has(subjectOf(finding)),
-    )
+    const isOpen = (finding: Finding) =>
+      finding.severity === 'stop' && !givenUp.has(subjectOf(finding))
+    const stop =
+      lastWord.solveWithLastWord(design).findings.find(isOpen) ??
+      building.buildFindings(design).find(isOpen)
     if (!stop) return design
     const fixed = fixedBy(design, stop)
     if (fixed) design = fixed
@@ -36,12 +37,18 @@ const subjectOf = ({ code, title }: Finding) => `${code} ${JSON.stringify(title)
 /** The design with the first fix of a finding that leaves what was given as it is. */
 function fixedBy(design: BasinDesign, finding: Finding): BasinDesign | null {
   const assumed = new Set(design.assumed)
-  const given = askables(design).filter(({ name }) => !assumed.has(name))
+  const before = askables(design)
+  const given = before.filter(({ name }) => !assumed.has(name))
   for (const { edits } of fixesOfFinding(design, finding).fixes) {
     const after = applyEdits(design, withFollowing(design, edits))
-    const now = new Map(askables(after).map(({ name, value }) => [name, value]))
-    const isTouched = given.some(({ name, value }) => !sameFigure(now.get(name), value))
-    if (!isTouched) return after
+    const now = askables(after)
+    const values = new Map(now.map(({ name, value }) => [name, value]))
+    const isTouched = given.some(({ name, value }) => !sameFigure(values.get(name), value))
+    if (isTouched) continue
+    // What a fix puts in was not given either.
+    const known = new Set(before.map(({ name }) => name))
+    const names = now.map(({ name }) => name)
+    return { ...after, assumed: names.filter((name) => assumed.has(name) || !known.has(name)) }
   }
   return null
 }

@@ -1,17 +1,19 @@
 import type { DisplayTank, LineEnd, ReturnLine } from '../design/index.ts'
+import { rowM, type TakeOffKind } from '../fitting/index.ts'
 import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../pipe/index.ts'
 import { toMillimetre } from '../quantity/index.ts'
 import type { Direction, Piece, Point, Run } from '../run/index.ts'
 
 /** A riser stands so far outside the tanks, and its mouth so far inside them, m (choice). */
 export const BESIDE_M = 0.08
-/** The pipe over the tanks lies so far over their rims (choice). */
-const OVER_RIM_M = 0.07
-/** A mouth hangs so far over the rim's height (choice). */
+/** A mouth hangs so far over the rim's height, and the pipe over it at least so much higher (choice). */
 const MOUTH_OVER_RIM_M = 0.01
+const LEAST_DROP_M = 0.06
 /** From the pump up to its union, and on to the pipe that crosses to the riser (choice). */
 const TO_UNION_M = 0.25
 const TO_CROSSING_M = 0.1
+/** In an all-in-one's last chamber there is less room for it (choice). */
+const TO_UNION_BEHIND_M = 0.15
 /** The crossing pipe lies so far over the sump's rim (choice). */
 const OVER_SUMP_M = 0.06
 /** The nozzle's bore of its pipe's (choice). */
@@ -33,6 +35,15 @@ export interface ReturnPipe {
   readonly boreM: number
 }
 
+/** Lengths of pipe are laid in steps of so much, m. */
+const STEP_M = 0.005
+
+/** From the pipe over the tanks down to a mouth: room for what stands between, each with pipe that can be sawn out again. */
+function dropM({ size }: ReturnPipe, between: readonly TakeOffKind[]): number {
+  const needM = Math.max(LEAST_DROP_M, rowM([...between, 'adapter'], size))
+  return Math.ceil(needM / STEP_M - 1e-9) * STEP_M
+}
+
 /** The lines from a pump under or beside the tanks up and over them: the first tank's, and one teed off for each other. */
 export function returnLines(
   tanks: readonly DisplayTank[],
@@ -40,7 +51,9 @@ export function returnLines(
   pipeOf: ReturnPipe,
 ): ReturnLine[] {
   const [first, ...others] = tanks as readonly [DisplayTank, ...DisplayTank[]]
-  const overM = Math.max(...tanks.map(rimOf)) + OVER_RIM_M
+  const isGated = others.length > 0
+  const overRimM = MOUTH_OVER_RIM_M + dropM(pipeOf, isGated ? ['tee', 'valve'] : ['elbow-90'])
+  const overM = Math.max(...tanks.map(rimOf)) + overRimM
   const riserM = outlet.xM >= rightOf(tanks) + BESIDE_M ? outlet.xM : rightOf(tanks) + BESIDE_M
   const acrossM = riserM - outlet.xM
   const up: Unnamed[] = [pipe('up', TO_UNION_M), UNION]
@@ -68,11 +81,11 @@ export function returnLines(
     pipe('down', overM - rimOf(tank) - MOUTH_OVER_RIM_M),
     nozzle(pipeOf.boreM * NOZZLE_SHARE),
   ]
-  const gated = others.length > 0 ? [GATE] : []
+  const gated = isGated ? [GATE] : []
   const main = lineOf('main', 'Main line', {
     start: { at: 'pump', id: 'return-pump' },
     tank: first,
-    run: runOf('main', pipeOf, [...up, ...rise, ELBOW, ...header, ELBOW, ...gated, ...down(first)]),
+    run: runOf('main', pipeOf, [...up, ...rise, ELBOW, ...header, ...gated, ELBOW, ...down(first)]),
   })
   const branches = others.map((tank) =>
     lineOf(`line-${tank.id}`, `To ${tank.name}`, {
@@ -91,18 +104,19 @@ export function overTheWall(
   pipeOf: ReturnPipe,
   mouthYM: number,
 ): ReturnLine {
-  const overM = rimOf(tank) + OVER_RIM_M
+  const downM = dropM(pipeOf, ['elbow-90'])
+  const overM = rimOf(tank) + MOUTH_OVER_RIM_M + downM
   return lineOf('main', 'Main line', {
     start: { at: 'pump', id: 'return-pump' },
     tank,
     run: runOf('main', pipeOf, [
-      pipe('up', 0.1),
+      pipe('up', TO_UNION_BEHIND_M),
       UNION,
-      pipe('up', overM - outlet.zM - 0.1),
+      pipe('up', overM - outlet.zM - TO_UNION_BEHIND_M),
       ELBOW,
       pipe('front', outlet.yM - mouthYM),
       ELBOW,
-      pipe('down', OVER_RIM_M - MOUTH_OVER_RIM_M),
+      pipe('down', downM),
       nozzle(pipeOf.boreM * NOZZLE_SHARE),
     ]),
   })

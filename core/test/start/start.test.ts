@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { askables } from '../../src/assumed/askable.ts'
+import { buildFindings } from '../../src/basin/building.ts'
 import { lastWord, solveBasin } from '../../src/basin/index.ts'
 import { DRAIN_SCHOOLS } from '../../src/editing/gravity/schools.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
@@ -29,10 +30,10 @@ function scaled(share: number) {
   }))
 }
 
+/** Of its water, drills and joints. */
 const stopsOf = (design: BasinDesign) =>
-  lastWord
-    .solveWithLastWord(design)
-    .findings.filter(({ severity }) => severity === 'stop')
+  [...lastWord.solveWithLastWord(design).findings, ...buildFindings(design)]
+    .filter(({ severity }) => severity === 'stop')
     .map(({ code }) => code)
 
 /** A number from 0 to 1 after another, the same in every run. */

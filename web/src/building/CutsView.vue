@@ -12,6 +12,7 @@ import { useBasin } from '../workspace/use-basin.ts'
 import { cutsCsv } from './cuts-csv.ts'
 import { betweenWords, CUT_WORDS, PIPE_PARTS } from './cut-words.ts'
 import { buildPlanOf, usePlan } from './plan-edits.ts'
+import OwnTakeOffs from './OwnTakeOffs.vue'
 import StockBars from './StockBars.vue'
 import { useSheet } from './use-sheet.ts'
 
@@ -139,6 +140,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           </table>
         </div>
       </section>
+      <OwnTakeOffs :sheet="sheet" />
       <p class="caption max-w-3xl">
         Lengths are middle to middle, less the arm of each fitting. Arms of elbows and tees in
         metric sizes are ISO 264’s, depths of sockets ISO 727-1’s and ASTM D2466’s; others are

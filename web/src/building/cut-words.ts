@@ -18,3 +18,18 @@ export function betweenWords(cut: building.Cut, runs: readonly building.BuiltRun
     .map((kind) => (kind ? building.BODY_NAME[kind] : ''))
     .join(' – ')
 }
+
+/** What pipe goes into, as far as its length is concerned. */
+export const TAKE_OFF_WORDS: Readonly<Record<building.OwnTakeOff['kind'], string>> = {
+  'elbow-90': 'elbow 90°',
+  'elbow-45': 'elbow 45°',
+  tee: 'tee',
+  coupling: 'coupling',
+  union: 'union',
+  valve: 'valve',
+  bulkhead: 'bulkhead',
+  adapter: 'adapter',
+  cap: 'cap',
+  device: 'device’s port',
+  'open-end': 'open end',
+}

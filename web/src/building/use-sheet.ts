@@ -1,3 +1,4 @@
+import { building } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useTrial } from '../calc/trial.ts'
 import { useDesign } from '../workspace/design-store.ts'
@@ -7,12 +8,12 @@ export function useSheet() {
   const store = useDesign()
   const work = useTrial(
     () => (store.shown ? { design: store.shown } : null),
-    (calls) => calls.asBuilt(),
+    (calls) => calls.sheet(),
   )
   return {
     /** The last sheet there is, until the next is there. */
-    sheet: computed(() => work.answer.value?.sheet ?? null),
-    findings: computed(() => work.answer.value?.findings ?? []),
+    sheet: work.answer,
+    findings: computed(() => (store.solved?.findings ?? []).filter(building.isOfBuilding)),
     fault: work.fault,
   }
 }

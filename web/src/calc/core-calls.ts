@@ -43,11 +43,10 @@ export const coreCalls = {
   hold(next: BasinDesign): void {
     held = next
   },
-  /** What to buy, cut and drill of the design, and what is found of it as it is built. */
-  asBuilt: (): { sheet: building.BuildSheet; findings: Finding[] } => ({
-    sheet: building.sheetOf(design(), solveBasin(design())),
-    findings: building.buildFindings(design()),
-  }),
+  /** What to buy, cut and drill of the design. */
+  sheet: (): building.BuildSheet => building.sheetOf(design(), solveBasin(design())),
+  /** What is found of it as it is built. */
+  buildFindings: (): Finding[] => building.buildFindings(design()),
   balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>
     balance(design(), targets, pumpIndex),
   size: (

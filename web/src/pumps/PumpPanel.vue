@@ -9,11 +9,13 @@ import {
   editing,
 } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
+import ChoiceField from '../bench/ChoiceField.vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
+import { AS_USUAL, OUTLETS } from '../run/joint-words.ts'
 import OwnFigure from '../run/OwnFigure.vue'
 import BesideTheDuty from './BesideTheDuty.vue'
 import ChamberList from './ChamberList.vue'
@@ -205,6 +207,13 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
           @update:model-value="place('yM')($event)"
         />
       </div>
+      <ChoiceField
+        class="mt-2"
+        label="Its outlet is joined by"
+        :options="OUTLETS"
+        :model-value="store.placedPump.joint ?? AS_USUAL"
+        @update:model-value="store.set(atPump('joint'), $event || null)"
+      />
       <OwnFigure
         label="the height of its inlet is known"
         field="Its inlet over the floor"

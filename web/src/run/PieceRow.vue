@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Trash2 } from '@lucide/vue'
 import { LIMITS, type Limit } from '@yew-basin/contract/limits'
-import type { editing } from '@yew-basin/core'
+import type { building, editing } from '@yew-basin/core'
 import { DIRECTIONS, type EditPath, type Piece, type PieceOf } from '@yew-basin/core'
 import QuantityField from '../bench/QuantityField.vue'
 import QuantityRows from '../bench/QuantityRows.vue'
@@ -10,6 +10,7 @@ import { useUnits } from '../shell/units.ts'
 import { CHECK_FORMS, ELBOW_FORMS, kindWords, TEE_FORMS, VALVE_FORMS } from './piece-words.ts'
 import OwnFigure from './OwnFigure.vue'
 import DeviceFields from './DeviceFields.vue'
+import PieceJoints from './PieceJoints.vue'
 import PipeSizePicker from './PipeSizePicker.vue'
 import TeeOffMenu from './TeeOffMenu.vue'
 
@@ -21,6 +22,7 @@ const { piece, lossM = undefined } = defineProps<{
   lossM?: number | undefined
   /** Of the pipe it sits in. */
   boreM: number
+  size: building.PipeSize
   position: number
   first: boolean
   last: boolean
@@ -245,6 +247,13 @@ const hoseRows = (at: number) =>
         :start="20"
         :model-value="piece.kvM3PerH"
         @update:model-value="give({ kvM3PerH: $event })"
+      />
+      <PieceJoints
+        v-if="piece.kind !== 'pipe' && piece.kind !== 'free-hose' && piece.kind !== 'device'"
+        :piece="piece"
+        :position="position"
+        :size="size"
+        @change="$emit('change', $event)"
       />
     </div>
   </li>

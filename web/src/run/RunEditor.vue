@@ -202,6 +202,7 @@ function take(index: number) {
           :at="at('pieces', i)"
           :loss-m="lossOf?.(piece.id)"
           :bore-m="bores[i]!"
+          :size="run.size"
           :position="i + 1"
           :first="i === 0"
           :last="i === pieces.length - 1"

@@ -15,6 +15,8 @@ import LevelMark from './LevelMark.vue'
 import OverflowDrawing from './OverflowDrawing.vue'
 import RunDrawing from './RunDrawing.vue'
 import LensBar from './LensBar.vue'
+import StateMark from '../shell/StateMark.vue'
+import { findingMarks } from './finding-marks.ts'
 import { ZOOM_STEP } from './lens.ts'
 import { scaleFor, windowOf } from './scale.ts'
 import { drawSection } from './section-drawing.ts'
@@ -55,6 +57,13 @@ const drawing = computed(() => {
   if (!design || !solved || !line || width.value === 0) return null
   const of = { design, solved, line, fromChamberId: placedPump?.chamberId }
   return drawSection(of, width.value * zoom.value, height.value * zoom.value)
+})
+/** What is found of single pieces, beside them. */
+const MARK_PX = 13
+const marks = computed(() => {
+  if (!drawing.value) return []
+  const { runs, drains } = drawing.value
+  return findingMarks(store.solved!.findings, [...runs, ...drains.map(({ run }) => run)])
 })
 /** What the bench is about is what is chosen on the drawing. */
 /** The stop that is open; in other views none is. */
@@ -292,6 +301,14 @@ function go(to: Station) {
           :text="`lift ${units.text('head', store.solvedLine!.liftM)}`"
         />
         <FlowLabels :labels="drawing.labels" />
+        <StateMark
+          v-for="mark in marks"
+          :key="mark.key"
+          :state="mark.severity"
+          :size="MARK_PX"
+          :x="mark.x - MARK_PX / 2"
+          :y="mark.y - MARK_PX / 2"
+        />
         <LineGrips v-if="station === 'return'" :sheet="{ view: 'section', scale: drawing.scale }" />
         <DrainGrips
           v-if="station === 'drains'"

@@ -7,6 +7,7 @@ import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
 import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
+import { AS_USUAL, PORTS } from '../run/joint-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -18,6 +19,9 @@ const set = <Name extends keyof Device>(name: Name, to: Device[Name]) => {
   const key: keyof Device = name
   store.set(['sump', 'devices', index, key], to)
 }
+
+const setWiper = (to: boolean) =>
+  store.set(['sump', 'devices', index, 'part', 'sterilizer', 'hasWiper'], to)
 
 /** A line of its own, its valve set for its window. */
 function teeOff() {
@@ -101,7 +105,22 @@ const rows = computed(() =>
       :model-value="device.pieceId ?? NONE"
       @update:model-value="set('pieceId', $event || null)"
     />
+    <ChoiceField
+      v-if="device.lineId !== null && device.part.kind !== 'skimmer'"
+      class="col-span-2"
+      label="Its ports are joined by"
+      :options="PORTS"
+      :model-value="device.joint ?? AS_USUAL"
+      @update:model-value="set('joint', $event || null)"
+    />
     <QuantityRows :of="device" :rows="rows" @change="set" />
+    <TickField
+      v-if="device.part.sterilizer"
+      class="col-span-2"
+      label="It has a wiper for its sleeve"
+      :model-value="device.part.sterilizer.hasWiper ?? false"
+      @update:model-value="setWiper"
+    />
     <TickField
       class="col-span-2"
       label="Turned by a quarter"

@@ -3,6 +3,7 @@ import ChangedParts from './ChangedParts.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import PreviewBar from './PreviewBar.vue'
 import NotOpen from './NotOpen.vue'
+import { useBuiltFindings } from '../building/built-findings.ts'
 import { useDesign } from './design-store.ts'
 import { useUndoKeys } from './use-undo-keys.ts'
 import WorkspaceHeader from './WorkspaceHeader.vue'
@@ -11,6 +12,7 @@ import WorkspaceHeader from './WorkspaceHeader.vue'
 defineProps<{ id: string; heading: string; about: string }>()
 const store = useDesign()
 useUndoKeys()
+useBuiltFindings()
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { useRouter } from 'vue-router'
+import { useBuiltFindings } from '../building/built-findings.ts'
 import ReturnBench from '../bench/ReturnBench.vue'
 import TankBench from '../bench/TankBench.vue'
 import SheetPane from '../section/SheetPane.vue'
@@ -44,6 +45,7 @@ function inField(target: EventTarget | null): boolean {
 }
 
 useUndoKeys()
+useBuiltFindings()
 useEventListener(window, 'keydown', (event) => {
   const { key } = event
   const plain = !event.ctrlKey && !event.metaKey

@@ -53,12 +53,13 @@ export const useDesign = defineStore('design', () => {
   const shown = computed(() =>
     present.value && preview.value ? changed(present.value, preview.value) : present.value,
   )
-  const { steady, solved, running, hearDrills } = useSolved(shown)
+  const { steady, solved, running, hearDrills, hearBuilding } = useSolved(shown)
   const selection = useSelection(shown, solved)
 
   async function open(id: string): Promise<void> {
     preview.value = null
     selection.clear()
+    hearBuilding([])
     const answer = await opened.fetchBasin(id)
     if (!answer) return
     history.begin(answer.current.design, answer.current.revision)
@@ -126,6 +127,7 @@ export const useDesign = defineStore('design', () => {
     undo: () => step(true),
     redo: () => step(false),
     hearDrills,
+    hearBuilding,
     look: (fix: Fix) => (preview.value = fix),
     applyFix: ({ edits }: Fix) => edit(edits),
   }

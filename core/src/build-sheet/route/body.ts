@@ -1,4 +1,4 @@
-import type { TakeOffKind } from '../../design/index.ts'
+import type { TakeOffKind } from '../../fitting/index.ts'
 import type { PipeSize } from '../../pipe/index.ts'
 import type { EndKind, Point } from '../../run/index.ts'
 

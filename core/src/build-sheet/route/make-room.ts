@@ -1,6 +1,4 @@
-import type { OwnTakeOff } from '../../design/index.ts'
-import { reusableStubM } from '../cut-length.ts'
-import { takeOffOf } from '../take-off.ts'
+import { type OwnTakeOff, rowM } from '../../fitting/index.ts'
 import { type Body, type BuiltRun, type Span, TAKE_OFF_OF } from './body.ts'
 
 /** Segments drawn shorter than this have their two fittings at one place, m. */
@@ -46,9 +44,7 @@ function stubM(
   own: readonly OwnTakeOff[],
 ): number {
   if (kind === 'hose') return 0
-  const from = takeOffOf(TAKE_OFF_OF[bodies[i]!.kind], size, own)
-  const to = takeOffOf(TAKE_OFF_OF[bodies[i + 1]!.kind], size, own)
-  return from.zM + to.zM + reusableStubM(from, to)
+  return rowM([TAKE_OFF_OF[bodies[i]!.kind], TAKE_OFF_OF[bodies[i + 1]!.kind]], size, own)
 }
 
 /** Stretches of a leg that are longer than they must be, the longest first. */

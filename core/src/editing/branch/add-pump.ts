@@ -4,13 +4,33 @@ import {
   insertAt,
   type PlacedPump,
   type ReturnLine,
+  setTo,
 } from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
+import { rowM } from '../../fitting/index.ts'
+import { isHose, type PipeSize } from '../../pipe/index.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece } from '../../run/index.ts'
-import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+import {
+  ends,
+  freeName,
+  type NewId,
+  OVER_WATER_M,
+  type StandsIn,
+  way,
+  wayWith,
+} from './new-line.ts'
+import { placeTee } from './place-tee.ts'
 
 /** How a second pump is put to use. */
 export type PumpUse = 'join' | 'own'
+
+/** A second pump stands so far beside the first, so that a check valve and a union find room between them, m (choice). */
+function asideM(size: PipeSize): number {
+  const leastM = 0.3
+  if (isHose(size.series)) return leastM
+  return Math.max(leastM, toMillimetre(rowM(['elbow-90', 'valve', 'union', 'tee'], size) + 0.005))
+}
 
 /** Puts another pump beside the first: into the same line behind a check valve, or with a line of its own. */
 export function addPump(
@@ -22,25 +42,34 @@ export function addPump(
   const { pumps, lines } = design.returnSide
   const { chambers } = design.sump
   const first = pumps[0]!
+  const mainIndex = lines.findIndex(({ start }) => start.at === 'pump' && start.id === first.id)
+  const main = lines[mainIndex]!
   const placed: PlacedPump = {
     ...first,
     id: newId(),
-    outlet: { ...first.outlet, xM: first.outlet.xM - 0.3 },
+    outlet: { ...first.outlet, xM: first.outlet.xM - asideM(main.run.size) },
   }
-  const mainIndex = lines.findIndex(({ start }) => start.at === 'pump' && start.id === first.id)
-  const main = lines[mainIndex]!
   const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
   // Behind the first pipe, so that the first pump keeps its union.
   const after = main.run.pieces.findLastIndex(({ kind }, i) => kind === 'union' && i < 4)
   const laid = solved.returnSide.lines[mainIndex]!
-  const target = laid.pieces[after]?.to ?? laid.start
+  const teed = placeTee(main.run, {
+    after,
+    at: laid.pieces[after]?.to ?? laid.start,
+    size: main.run.size,
+    tee,
+  })
+  const target = teed.at
   const chamber = chambers.find(({ id }) => id !== first.chamberId) ?? chambers[0]!
   const away = {
     xM: placed.outlet.xM - 0.3,
     yM: placed.outlet.yM,
     zM: Math.max(placed.outlet.zM, chamber.levelM) + OVER_WATER_M,
   }
-  const check: Piece = { id: newId(), kind: 'check-valve', form: 'swing', kvM3PerH: null }
+  const check: StandsIn = {
+    piece: { id: newId(), kind: 'check-valve', form: 'swing', kvM3PerH: null },
+    as: 'valve',
+  }
   const union: Piece = { id: newId(), kind: 'union' }
   const up = { ...placed.outlet, zM: Math.max(target.zM, placed.outlet.zM + 0.05) }
   const rise: Piece = {
@@ -51,6 +80,7 @@ export function addPump(
   }
   const elbow: Piece = { id: newId(), kind: 'elbow', form: 'standard-90' }
   const joining = use === 'join'
+  const { size } = main.run
   const line: ReturnLine = {
     id: newId(),
     name: freeName(design, joining ? 'Second pump' : 'Own pump'),
@@ -58,15 +88,17 @@ export function addPump(
     run: {
       ...main.run,
       pieces: joining
-        ? [union, check, rise, elbow, ...way(up, target, newId)]
+        ? [
+            rise,
+            elbow,
+            ...wayWith(way(up, target, newId), [check, { piece: union, as: 'union' }], size),
+          ]
         : [union, ...way(placed.outlet, away, newId)],
     },
     end: joining ? ends('tee', tee.id) : ends('chamber', chamber.id),
     wantedFlowM3PerS: null,
   }
-  const teeIn: Edit[] = joining
-    ? [insertAt(['returnSide', 'lines', mainIndex, 'run', 'pieces'], after + 1, tee)]
-    : []
+  const teeIn: Edit[] = joining ? [setTo(['returnSide', 'lines', mainIndex, 'run'], teed.run)] : []
   return {
     lineId: line.id,
     edits: [

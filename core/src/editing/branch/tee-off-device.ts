@@ -12,9 +12,18 @@ import type { Figures } from '../../figures/index.ts'
 import { NEW_ROUGHNESS_M, RIBBED_FACTOR } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Run } from '../../run/index.ts'
+import { placeTee, split, type Teed } from './place-tee.ts'
 import { USE_OF_KIND, devicePiece } from '../run/new-piece.ts'
 import { valveForFlow } from '../setting/valve-for-flow.ts'
-import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+import {
+  ends,
+  freeName,
+  type NewId,
+  OVER_WATER_M,
+  type StandsIn,
+  way,
+  wayWith,
+} from './new-line.ts'
 
 /** What of a line's flow a device is first given where it names no window (choice). */
 export const USUAL_SHARE = 0.1
@@ -24,7 +33,7 @@ const OVER_LEVEL_M = 0.3
 /** How far beside its tee a device's water comes down, m (choice). */
 const ASIDE_M = 0.35
 /** A tee takes no less room in a pipe than this on either side, m (choice). */
-const LEAST_STUB_M = 0.05
+const LEAST_STUB_M = 0.1
 
 /** Can a device have a line of its own teed off for it? It works on water that is led to it, and none is yet; a heater stands in the water. */
 export const mayBeTeedOff = ({ part, lineId }: Device): boolean =>
@@ -51,19 +60,14 @@ export function teeOffDevice(
     insertAt(['returnSide', 'lines'], lines.length, { ...branch, wantedFlowM3PerS: wanted }),
     setTo(['sump', 'devices', deviceIndex, 'lineId'], branch.id),
   ]
-  const valve = { line: lines.length, piece: 0 }
+  const piece = branch.run.pieces.findIndex(({ kind }) => kind === 'valve')
+  const valve = { line: lines.length, piece }
   return [...edits, ...valveForFlow(applyEdits(design, edits), valve, wanted).edits]
 }
 
 /** The middle of its window, or a share of what the line carries. */
 function wantedOf({ part: { window } }: Device, flowM3PerS: number): number {
   return window ? (window.leastM3PerS + window.mostM3PerS) / 2 : USUAL_SHARE * flowM3PerS
-}
-
-/** Where in the room a tee is put into a run, and the run with it. */
-interface Teed {
-  readonly run: Run
-  readonly at: { readonly xM: number; readonly yM: number; readonly zM: number }
 }
 
 /** A tee in the first upright pipe that passes a little over the sump's rim; else after the first piece. */
@@ -80,20 +84,10 @@ function teedAbove(
       kind === 'pipe' && from.zM < wantedM - LEAST_STUB_M && to.zM > wantedM + LEAST_STUB_M,
   )
   const pipe = run.pieces[at]
-  if (pipe?.kind !== 'pipe' || pipe.direction !== 'up') {
-    const pieces = [...run.pieces.slice(0, 1), tee, ...run.pieces.slice(1)]
-    return { run: { ...run, pieces }, at: laid.pieces[0]?.to ?? laid.start }
-  }
+  if (pipe?.kind !== 'pipe' || pipe.direction !== 'up')
+    return placeTee(run, { after: 0, at: laid.pieces[0]?.to ?? laid.start, size: run.size, tee })
   const { from } = laid.pieces[at]!
-  const firstM = toMillimetre(wantedM - from.zM)
-  const pieces: Piece[] = [
-    ...run.pieces.slice(0, at),
-    { ...pipe, lengthM: firstM },
-    tee,
-    { ...pipe, id: `${teeId}-on`, lengthM: pipe.lengthM - firstM },
-    ...run.pieces.slice(at + 1),
-  ]
-  return { run: { ...run, pieces }, at: { ...from, zM: from.zM + firstM } }
+  return split(run, { index: at, firstM: toMillimetre(wantedM - from.zM), from, tee })
 }
 
 function branchFor(
@@ -106,12 +100,15 @@ function branchFor(
   const chamber = sump.chambers.find(({ id }) => id === chamberId)!
   const to = { ...at, xM: at.xM - ASIDE_M, zM: chamber.levelM + OVER_WATER_M }
   const home = sump.box ? { ...to, xM: Math.max(to.xM, sump.box.xM + OVER_RIM_M) } : to
-  const pieces: Piece[] = [
-    { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null },
-    { id: newId(), kind: 'union' },
-    devicePiece(newId(), USE_OF_KIND[part.kind]!, { name }),
-    ...way(at, home, newId),
+  const things: StandsIn[] = [
+    {
+      piece: { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null },
+      as: 'valve',
+    },
+    { piece: { id: newId(), kind: 'union' }, as: 'union' },
+    { piece: devicePiece(newId(), USE_OF_KIND[part.kind]!, { name }), as: 'device' },
   ]
+  const pieces = wayWith(way(at, home, newId), things, run.size)
   return {
     id: newId(),
     name: freeName(design, name),

@@ -2,13 +2,26 @@ import {
   type BasinDesign,
   type Edit,
   insertAt,
+  setTo,
   type ReturnLine,
   surfaceM,
 } from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
-import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
+import { rowM } from '../../fitting/index.ts'
+import { isHose, NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
+import { toMillimetre } from '../../quantity/index.ts'
 import type { Piece, Point } from '../../run/index.ts'
-import { ends, freeName, type NewId, OVER_WATER_M, way } from './new-line.ts'
+import {
+  ends,
+  freeName,
+  type NewId,
+  OVER_WATER_M,
+  type StandsIn,
+  stubM,
+  way,
+  wayWith,
+} from './new-line.ts'
+import { placeTee } from './place-tee.ts'
 
 /** What a keeper can tee off a line. */
 export type BranchKind =
@@ -18,6 +31,17 @@ export type BranchKind =
 
 /** How far beside its tee a new nozzle comes to stand, m (choice). */
 const STEP_IN_M = 0.15
+/** Shortest spare end, m (choice). */
+const LEAST_SPARE_M = 0.08
+
+/** So far that its valve and union find room on the way. */
+function stepInM(size: PipeSize): number {
+  if (isHose(size.series)) return STEP_IN_M
+  return Math.max(
+    STEP_IN_M,
+    toMillimetre(rowM(['elbow-90', 'valve', 'union', 'elbow-90'], size)) + 0.001,
+  )
+}
 
 /** Tees a new line off after a piece of a line; −1: before the first. One step. */
 export function teeOff(
@@ -40,9 +64,10 @@ export function teeOff(
   const at = laid.pieces[afterPiece]?.to ?? laid.start
   const size = sizeAfter(line, afterPiece)
   const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
+  const teed = placeTee(line.run, { after: afterPiece, at, size, tee })
   const branch: ReturnLine = {
     id: newId(),
-    ...branchOf(design, { kind, from: at, size, newId }),
+    ...branchOf(design, { kind, from: teed.at, size, newId }),
     start: { at: 'tee', id: tee.id },
     wantedFlowM3PerS: null,
   }
@@ -50,7 +75,7 @@ export function teeOff(
   return {
     lineId: branch.id,
     edits: [
-      insertAt(['returnSide', 'lines', lineIndex, 'run', 'pieces'], afterPiece + 1, tee),
+      setTo(['returnSide', 'lines', lineIndex, 'run'], teed.run),
       insertAt(['returnSide', 'lines'], lines.length, branch),
     ],
   }
@@ -82,9 +107,10 @@ function branchOf(
     ribbedFactor: RIBBED_FACTOR,
   })
   const ball: Piece = { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null }
-  const union: Piece = { id: newId(), kind: 'union' }
+  const union: StandsIn = { piece: { id: newId(), kind: 'union' }, as: 'union' }
   if (kind.what === 'spare') {
-    const stub: Piece = { id: newId(), kind: 'pipe', direction: 'left', lengthM: 0.08 }
+    const lengthM = stubM(['valve'], size, LEAST_SPARE_M)
+    const stub: Piece = { id: newId(), kind: 'pipe', direction: 'left', lengthM }
     return {
       name: freeName(design, 'Spare'),
       run: run([{ ...ball, opening: 0 }, stub]),
@@ -96,7 +122,7 @@ function branchOf(
     const to = { ...from, xM: from.xM - 0.35, zM: chamber.levelM + OVER_WATER_M }
     return {
       name: freeName(design, 'Takeoff'),
-      run: run([ball, union, ...way(from, to, newId)]),
+      run: run(wayWith(way(from, to, newId), [{ piece: ball, as: 'valve' }, union], size)),
       end: ends('chamber', chamber.id),
     }
   }
@@ -104,14 +130,14 @@ function branchOf(
   const inside = (at: number, start: number, length: number) =>
     Math.min(start + length - 0.05, Math.max(start + 0.05, at))
   const to = {
-    xM: inside(from.xM - STEP_IN_M, tank.xM, tank.lengthM),
+    xM: inside(from.xM - stepInM(size), tank.xM, tank.lengthM),
     yM: inside(from.yM, tank.yM, tank.widthM),
     zM: surfaceM(tank) + OVER_WATER_M,
   }
   const gate: Piece = { id: newId(), kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }
   return {
     name: freeName(design, design.tanks.length > 1 ? `${tank.name} line` : 'Second nozzle'),
-    run: run([gate, union, ...way(from, to, newId)]),
+    run: run(wayWith(way(from, to, newId), [{ piece: gate, as: 'valve' }, union], size)),
     end: ends('tank', tank.id),
   }
 }

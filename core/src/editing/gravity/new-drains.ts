@@ -8,6 +8,7 @@ import {
   type Sump,
 } from '../../design/index.ts'
 import { FILLED, ventedFlow } from '../../drain/index.ts'
+import { rowM } from '../../fitting/index.ts'
 import {
   boreAreaM2,
   boreOf,
@@ -230,26 +231,32 @@ function routed(
   const acrossX = to.xM - from.xM
   const acrossY = to.yM - from.yM
   const turn = Math.min(Math.max(turnM, to.zM + DOWN_TO_END_M), from.zM - 0.05)
-  const pieces: Unnamed[] = [
-    ...pipe('down', from.zM - turn),
-    ...(role === 'siphon'
-      ? [{ kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null } as const]
-      : []),
-    union,
-  ]
+  const undone: Unnamed[] = role === 'siphon' ? [gate, union] : [union]
   const falls = role === 'vented' || role === 'trickle'
+  const level = crossing(acrossX, acrossY)
+  const pieces: Unnamed[] = pipe('down', from.zM - turn)
   if (falls && Math.hypot(acrossX, acrossY) > 0.02) {
-    pieces.push(...fallingHose(acrossX, acrossY, to.zM - turn))
+    pieces.push(...undone, ...fallingHose(acrossX, acrossY, to.zM - turn))
+  } else if (level.length === 0) {
+    pieces.push(...undone, ...pipe('down', turn - to.zM))
+  } else if (isRoomFor(role, size, turn - to.zM)) {
+    // Below the box there is seldom room for what is undone: it stands over the sump.
+    pieces.push(...level, elbow, ...undone, ...pipe('down', turn - to.zM))
   } else {
-    pieces.push(...crossing(acrossX, acrossY))
-    if (pieces.length > 3) pieces.push(elbow)
-    pieces.push(...pipe('down', turn - to.zM))
+    pieces.push(...undone, ...level, elbow, ...pipe('down', turn - to.zM))
   }
   return {
     size: falls && !isHose(size.series) ? hoseLike(size) : size,
     ...NEW_PIPE,
     pieces: pieces.map((piece, i) => ({ ...piece, id: `${id}-${i + 1}` })),
   }
+}
+
+/** A last drop takes its elbow, what is undone, and pipe to stand in its socket. */
+function isRoomFor(role: DrainRole, size: PipeSize, dropM: number): boolean {
+  if (isHose(size.series)) return true
+  const row = role === 'siphon' ? (['valve', 'union'] as const) : (['union'] as const)
+  return dropM >= rowM(['elbow-90', ...row, 'adapter'], size)
 }
 
 /** Level across the room, along it first and then from front to back, each after an elbow. */
@@ -266,6 +273,7 @@ export function crossing(acrossXM: number, acrossYM: number): Unnamed[] {
 /** A piece that has no id yet. */
 export type Unnamed = Piece extends infer P ? (P extends Piece ? Omit<P, 'id'> : never) : never
 
+const gate: Unnamed = { kind: 'valve', form: 'gate', opening: 1, kvM3PerH: null }
 const union: Unnamed = { kind: 'union' }
 const elbow: Unnamed = { kind: 'elbow', form: 'standard-90' }
 

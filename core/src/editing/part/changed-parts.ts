@@ -38,8 +38,8 @@ export function changedParts(design: BasinDesign, kept: KeptParts): ChangedPart[
   ]
 }
 
-/** A name belongs to the kept part; ids are no figures of it. */
-const UNTOLD = new Set(['id', 'partId'])
+/** A name belongs to the kept part; ids are no figures of it; a wiper is put in or taken out of the one that stands here. */
+const UNTOLD = new Set(['id', 'partId', 'hasWiper'])
 
 function changedPumps({ pumps, returnSide }: BasinDesign, kept: KeptParts): ChangedPart[] {
   return pumps.flatMap((own, i): ChangedPart[] => {

@@ -1,4 +1,5 @@
-import type { TakeOff } from '../design/index.ts'
+import type { PipeSize } from '../pipe/index.ts'
+import { type TakeOff, type TakeOffKind, takeOffOf, type OwnTakeOff } from './take-off.ts'
 
 /** Can a piece be glued, and sawn out and used again? */
 export type CutVerdict = 'fine' | 'cannot-be-used-again' | 'too-short-to-glue'
@@ -37,6 +38,22 @@ function verdictOf(cutM: number, leastM: number): CutVerdict {
 /** Shortest piece that can be glued, sawn out and used again between two fittings, m. */
 export function reusableStubM(from: TakeOff, to: TakeOff): number {
   return from.depthM + to.depthM + SAW_ROOM_M
+}
+
+/**
+ * From the middle of the first fitting of a straight row to that of the last, m: each with a stub between that can be glued,
+ * sawn out and used again. Rigid pipe alone.
+ */
+export function rowM(
+  kinds: readonly TakeOffKind[],
+  size: PipeSize,
+  own: readonly OwnTakeOff[] = [],
+): number {
+  const row = kinds.map((kind) => takeOffOf(kind, size, own))
+  return row.slice(1).reduce((sum, to, i) => {
+    const from = row[i]!
+    return sum + from.zM + reusableStubM(from, to) + to.zM
+  }, 0)
 }
 
 /** Hose to cut: its length and slack, and what goes over each barb. */

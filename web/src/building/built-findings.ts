@@ -1,0 +1,13 @@
+import { watch } from 'vue'
+import { useTrial } from '../calc/trial.ts'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** What is found of the shown design as it is built, at every stop: from the worker, after the frame. */
+export function useBuiltFindings(): void {
+  const store = useDesign()
+  const work = useTrial(
+    () => (store.shown ? { design: store.shown } : null),
+    (calls) => calls.buildFindings(),
+  )
+  watch(work.fresh, (findings) => findings && store.hearBuilding(findings))
+}
