@@ -120,6 +120,18 @@ test('the cuts have marks and bars; another stock length is another plan, undone
   expect(store.design!.build).toBeNull()
 })
 
+test('what is measured on a fitting in the hand counts in every cut, and is given back', async () => {
+  await open(CutsView, 'cuts', 'Measure yours')
+  const store = useDesign()
+  expect(text()).toContain('Assumed, as is usual.')
+  await press('I measured it')
+  const [own] = store.design!.build!.takeOffs
+  await enter('Middle to bottom', '55 mm')
+  expect(store.design!.build!.takeOffs).toEqual([{ ...own!, zM: 0.055 }])
+  await press(/^Back to the usual size/)
+  expect(store.design!.build!.takeOffs).toEqual([])
+})
+
 test('holes are told from two edges; a tempered panel has no template but the reason', async () => {
   await open(HolesView, 'holes', 'From the left')
   expect(document.querySelector('svg[role=img]')!.getAttribute('aria-label')).toMatch(/mm wide/)
@@ -138,6 +150,10 @@ test('panels are those of a sump that is built; a bought one says so', async () 
   expect(text()).toContain('This sump is bought')
   store.set(['sump', 'box', 'make'], 'self-built')
   await until(() => text().includes('Silicone: about'), 'silicone', 9_000)
+  // Its overflow box too, drawn panel by panel.
+  const box = document.querySelector('section[aria-label^="Overflow box of"]')!
+  expect(box.querySelectorAll('polygon').length).toBe(box.querySelectorAll('li').length)
+  expect(box.textContent).toMatch(/front.*thick \(assumed\)/s)
 })
 
 test('before water: what is not set is said, what is read of a level is shimmed', async () => {

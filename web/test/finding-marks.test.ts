@@ -4,7 +4,7 @@ import type { DrawnRun } from '../src/section/run-drawing.ts'
 import { findingMarks } from '../src/section/finding-marks.ts'
 import { aDesign } from './a-design.ts'
 
-const [any] = solveBasin(aDesign('pipe 1 m up')).findings
+const [any] = solveBasin(aDesign('up 1 m')).findings
 const of = (pieceId: string | null, severity: Finding['severity']): Finding => ({
   ...any!,
   pieceId,

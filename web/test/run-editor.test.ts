@@ -50,6 +50,43 @@ describe('the pieces of a run', () => {
     expect(kinds()).toEqual(before)
   })
 
+  test('are joined as usual until the keeper says how, and again when he says nothing', async () => {
+    const at = pieces().findIndex(({ kind }) => kind === 'valve')
+    const made = () => pieces()[at]!.made
+    const choose = async (label: string, value: string) => {
+      const select = field(label) as unknown as HTMLSelectElement
+      select.value = value
+      select.dispatchEvent(new Event('change', { bubbles: true }))
+      await flushPromises()
+    }
+    expect(made()).toBeUndefined()
+    const row = () => rows()[at]!.textContent
+    expect(row()).toContain('Joints: as usual (assumed)')
+    await choose(`Coming in, piece ${at + 1}`, 'threaded')
+    expect(made()).toMatchObject({ before: 'threaded', after: null })
+    const union = [...rows()[at]!.querySelectorAll('label')].find((label) =>
+      label.textContent.includes('true union'),
+    )!
+    union.querySelector('input')!.click()
+    await flushPromises()
+    expect(row()).toContain('Joints: threaded, true union')
+    union.querySelector('input')!.click()
+    await flushPromises()
+    await choose(`Coming in, piece ${at + 1}`, '')
+    expect(made()).toBeUndefined()
+    expect('made' in pieces()[at]!).toBe(false)
+  })
+
+  test('a tee’s third leg may be of another size', async () => {
+    const at = pieces().findIndex(({ kind }) => kind === 'tee')
+    const third = [...rows()[at]!.querySelectorAll('label')].find((label) =>
+      label.textContent.includes('third leg'),
+    )!
+    third.querySelector('input')!.click()
+    await flushPromises()
+    expect(pieces()[at]!.made!.branch).toEqual(store.line!.run.size)
+  })
+
   test('are taken out one by one, each a step to undo', async () => {
     const before = pieces()
     const at = before.findIndex(({ kind, id }) => kind !== 'tee' && !lineAtTee(store.design!, id))

@@ -6,7 +6,7 @@ import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
 import { fallingWater, levelMarkX } from '../src/section/section-layout.ts'
 import { drawSump } from '../src/section/sump-drawing.ts'
-import { cutListDxf, cutListSvg, layPanels, outlineOf } from '../src/sump/cut-drawing.ts'
+import { cutListDxf, cutListSvg, layPanels, outlineOf, wallToCut } from '../src/sump/cut-drawing.ts'
 import { aDesign } from './a-design.ts'
 
 const given = aWayDown()
@@ -106,7 +106,7 @@ describe('what is written on the section', () => {
 })
 
 describe('the walls to cut', () => {
-  const panels = building.cutList(design.sump)
+  const panels = building.cutList(design.sump).map(wallToCut)
   test('lie side by side without touching', () => {
     const laid = layPanels(panels)
     for (let i = 1; i < laid.length; i++) {
@@ -116,7 +116,7 @@ describe('the walls to cut', () => {
   })
   test('a comb’s outline has four corners more for every slot', () => {
     const teeth = { slotWidthM: 0.01, pitchM: 0.02, heightM: 0.03, blockedShare: 0 }
-    const comb = { ...panels[0]!, kind: 'comb' as const, teeth }
+    const comb = { ...panels[0]!, teeth }
     const [laid] = layPanels([comb])
     expect(laid!.notches.length).toBe(Math.floor(comb.widthM / teeth.pitchM))
     expect(outlineOf(laid!)).toHaveLength(4 + 4 * laid!.notches.length)

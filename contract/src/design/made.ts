@@ -13,6 +13,7 @@ const END_KINDS = [
   'barb',
   'push-fit',
   'gasket',
+  'spigot',
 ] as const satisfies readonly building.EndKind[]
 
 /** How one end is joined, or nothing said. */

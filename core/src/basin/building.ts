@@ -20,6 +20,7 @@ export {
   BODY_NAME,
   costOf,
   type BeforeWater,
+  type BoxToBuild,
   type Body,
   type BuildPlan,
   type BuildSheet,

@@ -9,6 +9,7 @@ import {
 } from '../fitting/index.ts'
 import { boreOf, type PipeSize } from '../pipe/index.ts'
 import { nest, type Nesting } from './nesting.ts'
+import { isHome, spigotSpanM } from './route/spigot.ts'
 import { type BuiltRun, type Span, TAKE_OFF_OF } from './route/body.ts'
 
 /** A piece of pipe or hose to cut. */
@@ -58,7 +59,7 @@ export function cutsOf(routes: readonly BuiltRun[], plan: BuildPlan | null): Cut
     const letter = letterOf(index)
     return route.segments
       .map((segment, i) => ({ segment, i }))
-      .filter(({ segment, i }) => !isNothing(route, segment, i))
+      .filter(({ segment, i }) => !isNothing(route, segment, i) && !isSpigotHome(route, i, plan))
       .map(({ i }, n) => cutOf(route, i, `${letter}${n + 1}`, plan ?? USUAL_BUILD))
   })
 }
@@ -67,6 +68,12 @@ export function cutsOf(routes: readonly BuiltRun[], plan: BuildPlan | null): Cut
 function isNothing({ bodies }: BuiltRun, { lengthM }: Span, i: number): boolean {
   const isOpen = bodies[i]!.kind === 'open-end' || bodies[i + 1]!.kind === 'open-end'
   return isOpen && lengthM === 0
+}
+
+/** A spigot that is home in its socket: no pipe is between. */
+function isSpigotHome(route: BuiltRun, i: number, plan: BuildPlan | null): boolean {
+  const spanM = spigotSpanM(route, i, plan?.takeOffs ?? [])
+  return spanM !== null && isHome(spanM, route.segments[i]!.lengthM)
 }
 
 function cutOf(route: BuiltRun, i: number, mark: string, plan: BuildPlan): Cut {
@@ -86,6 +93,11 @@ function cutOf(route: BuiltRun, i: number, mark: string, plan: BuildPlan): Cut {
     const barbs = [from, to].filter(({ kind }) => kind !== 'open-end').length
     const cutM = hoseCutM(segment.lengthM, boreOf(segment.size).boreM, barbs)
     return { ...common, zM: [0, 0], cutM, leastM: 0, verdict: 'fine', parts: 1 }
+  }
+  const spanM = spigotSpanM(route, i, plan.takeOffs)
+  if (spanM !== null) {
+    const offM = segment.lengthM - spanM
+    return { ...common, zM: [0, 0], cutM: offM, leastM: 0, verdict: 'spigot-off', parts: 1 }
   }
   const takeOffs = endsOf(route, i, plan.takeOffs)
   const length = cutLength(segment.lengthM, ...takeOffs)
@@ -120,7 +132,7 @@ export function cutPlans(cuts: readonly Cut[], given: BuildPlan | null): CutPlan
   const plan = given ?? USUAL_BUILD
   const groups = new Map<string, Cut[]>()
   for (const cut of cuts) {
-    if (cut.cutM <= 0) continue
+    if (cut.cutM <= 0 || cut.verdict === 'spigot-off') continue
     const key = `${cut.kind} ${cut.size.series} ${cut.size.size}`
     groups.set(key, [...(groups.get(key) ?? []), cut])
   }

@@ -1,7 +1,8 @@
 import { flatMap } from '../numeric/index.ts'
 import type { EndKind, Point } from '../run/index.ts'
-import { type Adapter, meetingOf } from './adapter.ts'
-import type { Body, BuiltRun, Span } from './route/body.ts'
+import { type Adapter, type Meeting, meetingOf } from './adapter.ts'
+import type { Cut } from './cuts.ts'
+import type { Body, BodyEnd, BuiltRun, Span } from './route/body.ts'
 
 /** Two halves that are put together by hand. */
 export interface Joint {
@@ -36,13 +37,42 @@ export function jointsOf(route: BuiltRun): Joint[] {
   })
 }
 
+/** Both sockets of every coupling where stock ends within a piece. */
+export function couplingJoints(routes: readonly BuiltRun[], cuts: readonly Cut[]): Joint[] {
+  return cuts.flatMap(({ routeId, segmentId, parts, pieceIds }) => {
+    const route = routes.find(({ id }) => id === routeId)!
+    const at = route.bodies[route.segments.findIndex(({ id }) => id === segmentId)]!.at
+    const names = Array.from(
+      { length: Math.max(0, parts - 1) },
+      (_, k) => `${segmentId}-coupling-${k + 1}`,
+    )
+    return names.flatMap((bodyId) =>
+      (['before', 'after'] as const).map((side): Joint => ({
+        id: `${routeId}:${bodyId}:${side}`,
+        routeId,
+        kind: 'glued',
+        bodyId,
+        segmentId,
+        isWhole: true,
+        adapter: null,
+        isStretched: false,
+        isAssumed: true,
+        at,
+        pieceIds,
+      })),
+    )
+  })
+}
+
 /** Bodies that an open pipe ends at: nothing is joined there. */
 const isOpen = ({ kind }: Body) => kind === 'open-end'
 
 function jointsAt(route: BuiltRun, body: Body, segment: Span, side: 'before' | 'after'): Joint[] {
   if (isOpen(body)) return []
   const end = body[side]
-  const meeting = meetingOf(end, segment.size)
+  const spigot = spigotBeside(route, body, side)
+  if (end.kind === 'spigot' && spigot === 'own') return []
+  const meeting = spigot === 'neighbour' ? socketOf(end, segment) : meetingOf(end, segment.size)
   const at = {
     id: `${route.id}:${body.id}:${side}`,
     routeId: route.id,
@@ -63,6 +93,26 @@ function jointsAt(route: BuiltRun, body: Body, segment: Span, side: 'before' | '
   const fitting = { ...at, kind: own, isWhole: true, adapter }
   const pipe = { ...at, id: `${at.id}-adapter`, kind: adapter.to.kind, isWhole: true, adapter }
   return side === 'before' ? [pipe, fitting] : [fitting, pipe]
+}
+
+/** Whose spigot stands between a body and the next; both or neither: none that could go in. */
+function spigotBeside(
+  { bodies }: BuiltRun,
+  body: Body,
+  side: 'before' | 'after',
+): 'own' | 'neighbour' | null {
+  const at = bodies.indexOf(body)
+  const beside = side === 'before' ? bodies[at - 1]!.after : bodies[at + 1]!.before
+  const [own, other] = [body[side].kind === 'spigot', beside.kind === 'spigot']
+  if (own === other) return null
+  return own ? 'own' : 'neighbour'
+}
+
+/** A socket that a spigot of the run's size goes into. */
+function socketOf({ kind, size: own }: BodyEnd, { size }: Span): Meeting {
+  const isSocket = kind === 'glued' || kind === 'union'
+  const fits = own.series === size.series && own.size === size.size
+  return isSocket && fits ? { kind: 'direct', isStretched: false } : { kind: 'none' }
 }
 
 /** A union's nut, a true-union valve's two, a device's port unions, a bulkhead's gasket. */

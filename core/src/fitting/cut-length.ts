@@ -1,8 +1,8 @@
 import type { PipeSize } from '../pipe/index.ts'
 import { type TakeOff, type TakeOffKind, takeOffOf, type OwnTakeOff } from './take-off.ts'
 
-/** Can a piece be glued, and sawn out and used again? */
-export type CutVerdict = 'fine' | 'cannot-be-used-again' | 'too-short-to-glue'
+/** Can a piece be glued, and sawn out and used again? spigot-off: a spigot stands there, and its socket is not where it ends. */
+export type CutVerdict = 'fine' | 'cannot-be-used-again' | 'too-short-to-glue' | 'spigot-off'
 
 /** A piece of pipe between two fittings. */
 export interface CutLength {

@@ -17,6 +17,7 @@ export {
   outsideOf,
   type OwnTakeOff,
   socketDepthM,
+  spigotReachM,
   systemOf,
   type TakeOffKind,
   takeOffOf,

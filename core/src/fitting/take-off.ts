@@ -103,6 +103,14 @@ export function usualZM(kind: TakeOffKind, size: Pick<PipeSize, 'series' | 'size
   }
 }
 
+/** A spigot's shoulder stands so far from its socket's mouth when it is home, m (typical). */
+const SHOULDER_M = 0.003
+
+/** From the middle of a fitting to the end of a spigot of its own: its arm, what goes in, and the shoulder (typical). */
+export function spigotReachM({ zM, depthM }: TakeOff): number {
+  return zM + depthM + SHOULDER_M
+}
+
 /** A fitting's take-off: the keeper's own where he measured it, else the usual one. */
 export function takeOffOf(
   kind: TakeOffKind,

@@ -1,5 +1,5 @@
-import { sizeThatMeets } from '../build-sheet/index.ts'
-import { type BasinDesign, type Edit, setTo } from '../design/index.ts'
+import { plumbingOf, sizeThatMeets, spigotSpanM } from '../build-sheet/index.ts'
+import { applyEdits, type BasinDesign, type Edit, setTo } from '../design/index.ts'
 import {
   type CutCase,
   hoseWithoutClamp,
@@ -18,7 +18,9 @@ import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fi
 
 /** What lets a design be glued. */
 export const BUILD_FIXES: readonly FindingFixes[] = [
-  fixesFor(stubTooShort, (of) => longerStretch(of)),
+  fixesFor(stubTooShort, (of) =>
+    of.cut.verdict === 'spigot-off' ? homeAgain(of) : [...longerStretch(of), ...streetElbow(of)],
+  ),
   fixesFor(spareStubTooShort, (of) => longerStretch(of)),
   fixesFor(noSingleAdapter, (of) => [...byThread(of), ...byReducer(of), ...hoseBetween(of)]),
   fixesFor(hoseWithoutClamp, (of) => joined(of, 'barb', 'Put it over a barb with a clamp')),
@@ -96,6 +98,67 @@ function longerStretch({ design, route, cut, plumbing }: CutCase): FindingCandid
     edits: [longer, setLength(taken, giver.lengthM - sign * needM)],
   }
   return [kept, moved]
+}
+
+/** A spigot's stretch as long as it is when home. */
+function homeAgain({ design, route, cut }: CutCase): FindingCandidate[] {
+  const { run, setLength } = runOf(design, route.id)
+  const at = pipeOfLeg(run.pieces, cut)
+  const pipe = run.pieces[at]
+  if (pipe?.kind !== 'pipe' || pipe.lengthM - cut.cutM <= 0) return []
+  return [
+    {
+      label: sentence('Make its stretch {to}', { to: ['length', pipe.lengthM - cut.cutM] }),
+      brings: () => sentence('The spigot then ends in its socket.'),
+      edits: [setLength(at, pipe.lengthM - cut.cutM)],
+    },
+  ]
+}
+
+/** An elbow with a spigot of its own needs no pipe between: it takes less room, by a socket’s depth. */
+function streetElbow({ design, route, cut }: CutCase): FindingCandidate[] {
+  const { run, setRun } = runOf(design, route.id)
+  const offered = cut.between.flatMap((id, side): FindingCandidate[] => {
+    const elbow = run.pieces.findIndex((piece) => piece.id === id && piece.kind === 'elbow')
+    if (elbow < 0 || isHose(cut.size.series)) return []
+    const made = run.pieces[elbow]!.made ?? AS_USUAL
+    const street = { ...made, [side === 0 ? 'after' : 'before']: 'spigot' as const }
+    const withStreet = run.pieces.map((piece, i) =>
+      i === elbow ? { ...piece, made: street } : piece,
+    )
+    const spanM = spanWith({ ...run, pieces: withStreet }, { design, route, cut })
+    const at = pipeOfLeg(run.pieces, cut)
+    if (spanM === null || at < 0) return []
+    const byM = spanM - cut.centreToCentreM
+    const pieces = withStreet.map((piece, i) =>
+      i === at && piece.kind === 'pipe'
+        ? { ...piece, lengthM: tenthsOfMm(piece.lengthM + byM) }
+        : piece,
+    )
+    return [
+      {
+        label: sentence('Take a street elbow there, and make its stretch {by} longer', {
+          by: ['length', byM],
+        }),
+        brings: () => sentence('Its spigot is glued straight into the fitting beside it.'),
+        edits: [setRun({ ...run, pieces })],
+      },
+    ]
+  })
+  return offered.slice(0, 1)
+}
+
+/** From middle to middle with the spigot home, as the run would be built. */
+function spanWith(
+  run: Run,
+  { design, route, cut }: Pick<CutCase, 'design' | 'route' | 'cut'>,
+): number | null {
+  const { setRun } = runOf(design, route.id)
+  const built = plumbingOf(applyEdits(design, [setRun(run)])).routes.find(
+    ({ id }) => id === route.id,
+  )!
+  const at = built.segments.findIndex(({ id }) => id === cut.segmentId)
+  return at < 0 ? null : spigotSpanM(built, at, design.build?.takeOffs ?? [])
 }
 
 /** The pipe that a cut is drawn as, else the nearest of its straight leg. */

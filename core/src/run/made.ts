@@ -3,8 +3,9 @@ import type { PipeSize } from '../pipe/index.ts'
 /**
  * How one end of a thing is joined. glued: a solvent socket. threaded: tight before anything near it is glued. union: undone by
  * hand. barb: hose over a barb, with a clamp. push-fit: dry, pulled apart by hand. gasket: through a panel, held by a nut.
+ * spigot: as wide as pipe, glued straight into the socket beside it (a street elbow).
  */
-export type EndKind = 'glued' | 'threaded' | 'union' | 'barb' | 'push-fit' | 'gasket'
+export type EndKind = 'glued' | 'threaded' | 'union' | 'barb' | 'push-fit' | 'gasket' | 'spigot'
 
 /** A piece as it is bought and joined, as far as the keeper said so; what he did not say is as usual, and assumed. */
 export interface PieceMade {

@@ -42,6 +42,7 @@ describe.each(DESIGNS)('%s', (_, design) => {
     )
     const adapters = joints.filter(({ id, adapter }) => adapter && id.endsWith('-adapter')).length
     const couplings = cuts.reduce((sum, { parts }) => sum + parts - 1, 0)
+    expect(joints.filter(({ bodyId }) => bodyId.includes('-coupling-')).length).toBe(2 * couplings)
     const plugs = list.find(({ name }) => name === 'plug')?.count ?? 0
     const listed = list
       .filter(({ group }) => ['adapters', 'fittings', 'valves', 'bulkheads'].includes(group))

@@ -11,7 +11,7 @@ import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import { cutsCsv } from './cuts-csv.ts'
 import { betweenWords, CUT_WORDS, PIPE_PARTS } from './cut-words.ts'
-import { buildPlanOf, usePlan } from './plan-edits.ts'
+import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
 import OwnTakeOffs from './OwnTakeOffs.vue'
 import StockBars from './StockBars.vue'
 import { useSheet } from './use-sheet.ts'
@@ -63,6 +63,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           class="w-40"
           label="Metric pipe is sold in"
           :limit="LIMITS.stock"
+          :hint="usualHint(plan, 'metricStockM')"
           :model-value="plan.metricStockM"
           @update:model-value="set({ metricStockM: $event })"
         />
@@ -70,6 +71,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           class="w-40"
           label="Inch pipe is sold in"
           :limit="LIMITS.stock"
+          :hint="usualHint(plan, 'inchStockM')"
           :model-value="plan.inchStockM"
           @update:model-value="set({ inchStockM: $event })"
         />
@@ -77,6 +79,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           class="w-32"
           label="A saw cut takes"
           :limit="LIMITS.sawCut"
+          :hint="usualHint(plan, 'sawCutM')"
           :model-value="plan.sawCutM"
           @update:model-value="set({ sawCutM: $event })"
         />

@@ -17,6 +17,7 @@ const KINDS: Readonly<Record<building.EndKind, string>> = {
   barb: 'clamp',
   'push-fit': 'pushed on',
   gasket: 'gasket',
+  spigot: 'spigot, glued',
 }
 /** Ticks of joints are kept beside those of the list. */
 const keyOf = (joint: building.Joint) => `leak ${joint.id}`
@@ -27,7 +28,7 @@ const runs = computed(() =>
       .map((joint, i) => {
         const body = run.bodies.find(({ id }) => id === joint.bodyId)
         const { tickedAt } = shopping.of(keyOf(joint))
-        const words = `${i + 1}. ${body ? building.BODY_NAME[body.kind] : ''}, ${KINDS[joint.kind]}`
+        const words = `${i + 1}. ${body ? building.BODY_NAME[body.kind] : 'coupling'}, ${KINDS[joint.kind]}`
         return { joint, words, isDry: tickedAt !== null }
       })
     return { run, joints, dry: joints.filter(({ isDry }) => isDry).length }

@@ -13,11 +13,16 @@ const { sheet } = defineProps<{ sheet: building.BuildSheet }>()
 const store = useDesign()
 const { set } = usePlan()
 const own = computed(() => buildPlanOf(store.shown).takeOffs)
+/** Elbows and tees first: they differ most from maker to maker. */
+const ORDER = Object.keys(TAKE_OFF_WORDS)
 const sameFitting = (a: building.OwnTakeOff, b: building.OwnTakeOff) =>
   a.kind === b.kind && a.system === b.system && a.size === b.size
 /** Fittings of this sheet that were not measured yet, as they are usual. */
 const others = computed(() =>
-  building.takeOffsOf(sheet).filter((usual) => !own.value.some((each) => sameFitting(each, usual))),
+  building
+    .takeOffsOf(sheet)
+    .filter((usual) => !own.value.some((each) => sameFitting(each, usual)))
+    .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind)),
 )
 const chosen = ref(0)
 const nameOf = ({ kind, size, system }: building.OwnTakeOff) =>

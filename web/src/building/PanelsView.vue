@@ -5,6 +5,7 @@ import CutList from '../sump/CutList.vue'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import BoxPanels from './BoxPanels.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -19,7 +20,7 @@ const isBuilt = computed(() => store.shown?.sump.box?.make === 'self-built')
   <BasinPage
     :id="id"
     heading="Panels"
-    about="The walls of a sump that you build: what is cut, how it is sealed, and in which order, so that a hand gets to each seam."
+    about="What you build yourself of panels, the sump’s walls and overflow boxes: what is cut, how it is sealed, and in which order, so that a hand gets to each seam."
   >
     <p v-if="!store.shown!.sump.box">
       The sump has no sizes yet.
@@ -40,6 +41,14 @@ const isBuilt = computed(() => store.shown?.sump.box?.make === 'self-built')
         Silicone cures about 24 h for 3 mm; water after 72 h. The tube’s own label rules. Use one
         for aquariums, without fungicide.
       </p>
+    </div>
+    <div v-if="sheet && sheet.boxes.length > 0" class="mt-6 max-w-3xl space-y-5">
+      <p>
+        If you build an overflow box too: a floor under all its sides, front and back over the edges
+        of the ends. A box in the tank has no panel where the tank’s own is; its toothed edges stand
+        at the height the section shows.
+      </p>
+      <BoxPanels v-for="box in sheet.boxes" :key="box.tankId" :box="box" />
     </div>
   </BasinPage>
 </template>

@@ -9,7 +9,7 @@ import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import LeakList from './LeakList.vue'
 import LevellingFields from './LevellingFields.vue'
-import { buildPlanOf, usePlan } from './plan-edits.ts'
+import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -105,12 +105,14 @@ const peopleOf = (tankId: string) =>
           <QuantityField
             label="Feet it stands on"
             :limit="LIMITS.feet"
+            :hint="usualHint(plan, 'feet')"
             :model-value="plan.feet"
             @update:model-value="set({ feet: Math.round($event) })"
           />
           <QuantityField
             label="One person lifts"
             :limit="LIMITS.liftKg"
+            :hint="usualHint(plan, 'liftKg')"
             :model-value="plan.liftKg"
             @update:model-value="set({ liftKg: $event })"
           />
@@ -157,6 +159,7 @@ const peopleOf = (tankId: string) =>
           <QuantityField
             label="Water bound in the mix"
             :limit="LIMITS.boundInMix"
+            :hint="usualHint(plan, 'boundInMix')"
             :model-value="plan.boundInMix"
             @update:model-value="set({ boundInMix: $event })"
           />

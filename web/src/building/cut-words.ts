@@ -8,6 +8,7 @@ export const CUT_WORDS: Readonly<Record<building.Cut['verdict'], string>> = {
   fine: '',
   'cannot-be-used-again': 'can be glued; too short to saw out and use again',
   'too-short-to-glue': 'too short to glue',
+  'spigot-off': 'the spigot does not end in its socket',
 }
 
 /** What a cut goes between: "union – elbow". */

@@ -14,3 +14,11 @@ export function usePlan() {
       store.edit([setTo(['build'], { ...buildPlanOf(store.design), ...more })]),
   }
 }
+
+/** Beside a field of building that nobody has set: the usual figure stands in it. */
+export function usualHint<Name extends keyof building.BuildPlan>(
+  plan: building.BuildPlan,
+  name: Name,
+): string {
+  return plan[name] === building.USUAL_BUILD[name] ? 'Assumed, as is usual.' : ''
+}

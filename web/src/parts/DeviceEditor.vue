@@ -148,6 +148,12 @@ const FIRST_DEPTH = { leastM: 0.18, mostM: 0.22 }
         :rows="[...(model.sterilizer.by === 'maker' ? BY_MAKER : BY_LAMP), ...LAMP]"
         @change="(name, si) => lights({ [name]: si })"
       />
+      <TickField
+        class="col-span-2"
+        label="It has a wiper for its sleeve"
+        :model-value="model.sterilizer.hasWiper ?? false"
+        @update:model-value="lights({ hasWiper: $event })"
+      />
     </div>
   </div>
 </template>

@@ -38,14 +38,14 @@ function say(more: Partial<building.PieceMade>) {
     <summary class="caption cursor-pointer">Joints: {{ summary }}</summary>
     <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1">
       <ChoiceField
-        :label="`Where water comes in, piece ${position}`"
+        :label="`Coming in, piece ${position}`"
         :options="JOINTS"
         :model-value="made.before ?? AS_USUAL"
         @update:model-value="say({ before: $event || null })"
       />
       <ChoiceField
         v-if="piece.kind !== 'nozzle'"
-        :label="`Where it leaves, piece ${position}`"
+        :label="`Leaving, piece ${position}`"
         :options="JOINTS"
         :model-value="made.after ?? AS_USUAL"
         @update:model-value="say({ after: $event || null })"

@@ -6,22 +6,25 @@ export const AS_USUAL = ''
 /** How an end can be joined, as the trade says it. */
 export const JOINTS: readonly { readonly value: building.EndKind | ''; readonly label: string }[] =
   [
-    { value: AS_USUAL, label: 'as usual (assumed)' },
+    { value: AS_USUAL, label: 'as usual' },
     { value: 'glued', label: 'glued' },
     { value: 'threaded', label: 'threaded' },
     { value: 'union', label: 'union' },
     { value: 'barb', label: 'barb and clamp' },
     { value: 'push-fit', label: 'pushed in, dry' },
+    { value: 'spigot', label: 'spigot, into the socket beside' },
   ]
 
+const WITHOUT_SPIGOT = JOINTS.filter(({ value }) => value !== 'spigot')
+
 /** A pump's outlet: a thread, unless it came with something on it. */
-export const OUTLETS = JOINTS.map(({ value, label }) => ({
+export const OUTLETS = WITHOUT_SPIGOT.map(({ value, label }) => ({
   value,
-  label: value === AS_USUAL ? 'its thread (assumed)' : label,
+  label: value === AS_USUAL ? 'its thread, as usual' : label,
 }))
 
 /** A device's ports: unions, or barbs where its line is hose. */
-export const PORTS = JOINTS.map(({ value, label }) => ({
+export const PORTS = WITHOUT_SPIGOT.map(({ value, label }) => ({
   value,
-  label: value === AS_USUAL ? 'unions, barbs in hose (assumed)' : label,
+  label: value === AS_USUAL ? 'unions, as usual; barbs in hose' : label,
 }))

@@ -54,11 +54,11 @@ function addBody(tally: Tally, route: BuiltRun, body: Body): void {
 const idsOf = ({ pieceId }: Body) => (pieceId ? [pieceId] : [])
 
 function bodyItem(body: Body, group: ShopGroup): Omit<Item, 'use' | 'pieceIds'> {
-  const { before, after, kind, isTrueUnion } = body
+  const { before, after, kind } = body
   const isOdd = before.kind !== after.kind || sizeKey(before.size) !== sizeKey(after.size)
   const ends = isOdd ? `${endWords(before)} × ${endWords(after)}` : endWords(before)
   const joint = isOdd ? `${before.kind}-${after.kind}` : before.kind
-  const name = isTrueUnion ? `true-union ${BODY_NAME[kind]}` : BODY_NAME[kind]
+  const name = nameOfBody(body)
   const isMetal = kind === 'check-valve' || kind === 'gate-valve'
   return {
     ...plain,
@@ -71,6 +71,12 @@ function bodyItem(body: Body, group: ShopGroup): Omit<Item, 'use' | 'pieceIds'> 
     saltSafe: isMetal ? 'ask' : 'yes',
     note: isMetal ? 'no brass, no steel spring or stem: salt eats them' : null,
   }
+}
+
+function nameOfBody({ kind, isTrueUnion, before, after }: Body): string {
+  if (isTrueUnion) return `true-union ${BODY_NAME[kind]}`
+  const isStreet = before.kind === 'spigot' || after.kind === 'spigot'
+  return isStreet ? `street ${BODY_NAME[kind]}` : BODY_NAME[kind]
 }
 
 /** Each adapter stands between two joints: the one that is its own id is counted. */
@@ -171,15 +177,11 @@ function addDevices(tally: Tally, design: BasinDesign): void {
 }
 
 /** One wrap of tape or a bead of sealant: joints; cement by its volume, clamps by hose. */
-function addGlue(tally: Tally, { joints, routes, cuts }: ListParts): void {
+function addGlue(tally: Tally, { joints, routes }: ListParts): void {
   const sizes = new Map(
     routes.flatMap(({ segments }) => segments.map(({ id, size }) => [id, size] as const)),
   )
-  // A coupling has two sockets of its own.
-  let cement = cuts.reduce(
-    (sum, { parts, size }) => (parts > 1 ? sum + 2 * (parts - 1) * jointCementM3(size) : sum),
-    0,
-  )
+  let cement = 0
   for (const joint of joints) {
     const size = joint.segmentId === null ? null : sizes.get(joint.segmentId)!
     const use = nameOf(routes, joint.routeId)

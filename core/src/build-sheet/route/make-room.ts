@@ -1,4 +1,5 @@
 import { type OwnTakeOff, rowM } from '../../fitting/index.ts'
+import { spigotSpanM } from './spigot.ts'
 import { type Body, type BuiltRun, type Span, TAKE_OFF_OF } from './body.ts'
 
 /** Segments drawn shorter than this have their two fittings at one place, m. */
@@ -12,7 +13,9 @@ const AT_ONE_PLACE_M = 1e-6
  */
 export function withRoom(route: BuiltRun, own: readonly OwnTakeOff[]): BuiltRun {
   const segments = [...route.segments]
-  const leastM = route.segments.map((segment, i) => stubM(route.bodies, i, segment, own))
+  const leastM = route.segments.map(
+    (segment, i) => spigotSpanM(route, i, own) ?? stubM(route.bodies, i, segment, own),
+  )
   for (const [from, to] of legsOf(route))
     for (let i = from; i < to; i++) {
       const segment = segments[i]!

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useUnits } from '../shell/units.ts'
+import { layPanels, outlineOf, type PanelToCut } from './cut-drawing.ts'
+
+/** Panels to cut, side by side, with their sizes. */
+const { panels, label } = defineProps<{ panels: readonly PanelToCut[]; label: string }>()
+const PARTS = 64
+const units = useUnits()
+const laid = computed(() => layPanels(panels))
+const sheet = computed(() => {
+  const last = laid.value.at(-1)!
+  const high = Math.max(...laid.value.map(({ height }) => height))
+  return { width: last.x + last.width, height: high }
+})
+const points = (index: number) =>
+  outlineOf(laid.value[index]!)
+    .map(([x, y]) => `${x},${sheet.value.height - y}`)
+    .join(' ')
+</script>
+
+<template>
+  <div
+    class="mt-1 overflow-x-auto rounded-lg border border-rule bg-sheet p-2"
+    tabindex="0"
+    role="region"
+    :aria-label="`${label}, drawn`"
+  >
+    <svg
+      xmlns="http://www.w3.org/2000/svg"
+      role="img"
+      :aria-label="`${label}, side by side, with their sizes`"
+      :viewBox="`-20 -20 ${sheet.width + 40} ${sheet.height + 70}`"
+      class="h-44 max-w-none"
+      font-family="sans-serif"
+    >
+      <g v-for="(piece, i) in laid" :key="piece.panel.label">
+        <polygon :points="points(i)" fill="none" stroke="currentColor" stroke-width="1.5" />
+        <circle
+          v-for="(hole, k) in piece.holes"
+          :key="k"
+          :cx="hole.x"
+          :cy="sheet.height - hole.y"
+          :r="hole.r"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.5"
+        />
+        <text
+          :x="piece.x + piece.width / 2"
+          :y="sheet.height - (piece.holes.length > 0 ? piece.height - 26 : piece.height / 2)"
+          text-anchor="middle"
+          font-size="22"
+          fill="currentColor"
+        >
+          {{ piece.panel.label.replace('wall ', '') }}
+        </text>
+        <text
+          :x="piece.x + piece.width / 2"
+          :y="sheet.height + 30"
+          text-anchor="middle"
+          font-size="20"
+          fill="currentColor"
+        >
+          {{ units.cut(piece.panel.widthM, PARTS) }} × {{ units.cut(piece.panel.heightM, PARTS) }}
+        </text>
+      </g>
+    </svg>
+  </div>
+</template>
