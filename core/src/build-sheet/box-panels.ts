@@ -42,7 +42,7 @@ export function boxesToBuild(design: BasinDesign, holes: readonly DrilledSheet[]
     if (!box) return []
     const given = design.build?.panels.find(({ tankId }) => tankId === tank.id)?.thicknessM ?? null
     const of = { tank, box, gapM: design.sump.gapM, thicknessM: given ?? USUAL_PANEL_M }
-    const panels = tank.overflow!.form === 'inner-box' ? insidePanels(of) : besidePanels(of, holes)
+    const panels = tank.overflow?.form === 'inner-box' ? insidePanels(of) : besidePanels(of, holes)
     return [{ tankId: tank.id, tankName: tank.name, panels, isThicknessAssumed: given === null }]
   })
 }

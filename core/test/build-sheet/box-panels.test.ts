@@ -39,7 +39,7 @@ describe('an overflow box as panels', () => {
     }))
     const raised = { ...withForm('inner-box'), tanks }
     expect(sides(raised)).toEqual(['front', 'left', 'right', 'floor'])
-    const { crestM, teeth } = raised.tanks[0]!.overflow!
+    const { crestM, teeth } = raised.tanks[0]!.overflow
     expect(boxOf(raised).panels[0]!.heightM).toBeCloseTo(crestM + teeth!.heightM - 0.2, 9)
   })
   test('beside the tank has four sides on a floor with its pipes’ holes', () => {

@@ -59,7 +59,7 @@ describe('a street elbow', () => {
     const at = labels.findIndex((label) => label.startsWith('Take a street elbow'))
     expect(at).toBeGreaterThan(0)
     const after = applyEdits(NEAR, fixesOf(NEAR, 'stub-too-short')[at]!.edits)
-    expect(() => findingOf(after, 'stub-too-short')).toThrow()
+    expect(() => findingOf(after, 'stub-too-short')).toThrow('no stub-too-short')
     expect(sheetOf(after, solveBasin(after)).list.map(({ name }) => name)).toContain(
       'street elbow 90°',
     )

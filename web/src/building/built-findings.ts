@@ -9,5 +9,10 @@ export function useBuiltFindings(): void {
     () => (store.shown ? { design: store.shown } : null),
     (calls) => calls.buildFindings(),
   )
+  // Those of another basin are not this one's.
+  watch(
+    () => store.basin?.id,
+    () => store.hearBuilding([]),
+  )
   watch(work.fresh, (findings) => findings && store.hearBuilding(findings))
 }

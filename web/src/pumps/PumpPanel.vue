@@ -15,7 +15,7 @@ import { useTrial } from '../calc/trial.ts'
 import { plain } from '../workspace/plain.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { AS_USUAL, OUTLETS } from '../run/joint-words.ts'
+import { NOT_SAID, OUTLETS } from '../run/joint-words.ts'
 import OwnFigure from '../run/OwnFigure.vue'
 import BesideTheDuty from './BesideTheDuty.vue'
 import ChamberList from './ChamberList.vue'
@@ -211,7 +211,7 @@ const place = (axis: keyof Point) => (si: number) => store.set(atPump('outlet', 
         class="mt-2"
         label="Its outlet is joined by"
         :options="OUTLETS"
-        :model-value="store.placedPump.joint ?? AS_USUAL"
+        :model-value="store.placedPump.joint ?? NOT_SAID"
         @update:model-value="store.set(atPump('joint'), $event || null)"
       />
       <OwnFigure

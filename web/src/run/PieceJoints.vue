@@ -3,7 +3,7 @@ import { type Piece, building } from '@yew-basin/core'
 import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import TickField from '../bench/TickField.vue'
-import { AS_USUAL, JOINTS } from './joint-words.ts'
+import { NOT_SAID, JOINTS } from './joint-words.ts'
 import PipeSizePicker from './PipeSizePicker.vue'
 
 /** How a piece is bought and joined: what is not said is as usual. */
@@ -24,12 +24,12 @@ const summary = computed(() => {
 
 /** Where nothing is said any more, nothing is kept. */
 function say(more: Partial<building.PieceMade>) {
-  const { made: _, ...bare } = piece
   const next = { ...made.value, ...more }
   const { partId, ...rest } = next
   const isUsual =
     partId === null && Object.values(rest).every((value) => value === null || value === false)
-  emit('change', (isUsual ? bare : { ...bare, made: next }) as Piece)
+  const bare = Object.entries(piece).filter(([name]) => name !== 'made')
+  emit('change', Object.fromEntries(isUsual ? bare : [...bare, ['made', next]]) as Piece)
 }
 </script>
 
@@ -40,14 +40,14 @@ function say(more: Partial<building.PieceMade>) {
       <ChoiceField
         :label="`Coming in, piece ${position}`"
         :options="JOINTS"
-        :model-value="made.before ?? AS_USUAL"
+        :model-value="made.before ?? NOT_SAID"
         @update:model-value="say({ before: $event || null })"
       />
       <ChoiceField
         v-if="piece.kind !== 'nozzle'"
         :label="`Leaving, piece ${position}`"
         :options="JOINTS"
-        :model-value="made.after ?? AS_USUAL"
+        :model-value="made.after ?? NOT_SAID"
         @update:model-value="say({ after: $event || null })"
       />
       <TickField

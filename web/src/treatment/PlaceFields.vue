@@ -7,7 +7,7 @@ import QuantityRows from '../bench/QuantityRows.vue'
 import { rowsOf } from '../bench/quantity-row.ts'
 import TextField from '../bench/TextField.vue'
 import TickField from '../bench/TickField.vue'
-import { AS_USUAL, PORTS } from '../run/joint-words.ts'
+import { NOT_SAID, PORTS } from '../run/joint-words.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -110,7 +110,7 @@ const rows = computed(() =>
       class="col-span-2"
       label="Its ports are joined by"
       :options="PORTS"
-      :model-value="device.joint ?? AS_USUAL"
+      :model-value="device.joint ?? NOT_SAID"
       @update:model-value="set('joint', $event || null)"
     />
     <QuantityRows :of="device" :rows="rows" @change="set" />

@@ -53,13 +53,12 @@ export const useDesign = defineStore('design', () => {
   const shown = computed(() =>
     present.value && preview.value ? changed(present.value, preview.value) : present.value,
   )
-  const { steady, solved, running, hearDrills, hearBuilding } = useSolved(shown)
+  const { steady, solved, running, ...heard } = useSolved(shown)
   const selection = useSelection(shown, solved)
 
   async function open(id: string): Promise<void> {
     preview.value = null
     selection.clear()
-    hearBuilding([])
     const answer = await opened.fetchBasin(id)
     if (!answer) return
     history.begin(answer.current.design, answer.current.revision)
@@ -126,8 +125,7 @@ export const useDesign = defineStore('design', () => {
     put: (next: BasinDesign) => history.put(next),
     undo: () => step(true),
     redo: () => step(false),
-    hearDrills,
-    hearBuilding,
+    ...heard,
     look: (fix: Fix) => (preview.value = fix),
     applyFix: ({ edits }: Fix) => edit(edits),
   }
