@@ -20,19 +20,27 @@ test('from an empty basin to a printed list: a pipe changes and the list follows
   page,
 }) => {
   const keeper = new Keeper(page)
-  await keeper.opens('Lantern')
+  await keeper.makes('From nothing')
   await keeper.view('To buy')
   await expect(page.getByText(/Every joint of this sheet has its two halves/)).toBeVisible()
-  const pipe = lineOf(page, /^\s*pipe\s*3\/4″ schedule 40/)
-  await expect(pipe).toContainText('1 × 3.05 m')
+  const pipe = lineOf(page, /^\s*pipe\s*32 mm pn 16/)
+  await expect(pipe).toContainText(/\d × 2 m/)
+  const before = await pipe.locator('strong').last().textContent()
+  await keeper.view('Water’s way')
+  await keeper.station(/Return/)
+  await keeper.tab('Run')
+  await page.getByLabel('Length of piece 1', { exact: true }).fill('9 m')
+  await page.keyboard.press('Enter')
+  await keeper.view('To buy')
+  await expect(pipe.locator('strong').last()).not.toHaveText(before!)
   const pdf = await saved(page, () => page.getByRole('button', { name: 'PDF to print' }).click())
   const read = await getDocument({ data: new Uint8Array(pdf) }).promise
   const words = (await (await read.getPage(1)).getTextContent()).items
     .map((item) => ('str' in item ? item.str : ''))
     .join(' ')
     .replace(/\s+/g, ' ')
-  expect(words).toContain('Lantern: to buy')
-  expect(words).toContain('reducing bush')
+  expect(words).toContain('From nothing: to buy')
+  expect(words).toContain('elbow 90°')
   const csv = (
     await saved(page, () => page.getByRole('button', { name: 'CSV', exact: true }).click())
   ).toString()
@@ -109,11 +117,14 @@ test('a stub too short is mended by its fix; a joint that no adapter joins by an
   page,
 }) => {
   const keeper = new Keeper(page)
+  // Said where it is drawn, too: at its stop, and beside the piece.
   await keeper.opens('Lantern')
+  const stub = page.getByRole('button', { name: /^stop.*Piece A4 is too short to glue/ })
+  await expect(stub).toBeVisible()
+  const section = page.getByRole('group', { name: 'Section of the basin, to scale' })
+  await expect(section.getByRole('img', { name: 'stop' })).not.toHaveCount(0)
   await keeper.view('Cuts')
-  await expect(
-    page.getByRole('button', { name: /^stop.*Piece A4 is too short to glue/ }),
-  ).toBeVisible()
+  await expect(stub).toBeVisible()
   await page.getByRole('button', { name: /Preview: Make its stretch .* and another/ }).click()
   await page.getByRole('button', { name: 'Apply' }).click()
   await expect(page.getByRole('button', { name: /too short to glue/ })).toHaveCount(0)
@@ -145,4 +156,28 @@ test('templates are one to one: SVG and DXF in millimetres, the PDF on whole pap
   const read = await getDocument({ data: new Uint8Array(pdf) }).promise
   const [, , wide, high] = (await read.getPage(1)).view
   expect([Math.round((wide! / 72) * 25.4), Math.round((high! / 72) * 25.4)]).toEqual([210, 297])
+})
+
+test('what is glued to the stand can’t come out; a union put in by its fix turns the verdict', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.view('Comes apart')
+  const pump = page.locator('[data-thing^="pump "]')
+  await expect(pump).toContainText('Shut first')
+  await expect(pump).toContainText('Main line: union')
+  const drain = page.locator('[data-thing="drain emergency"]')
+  await expect(drain).toContainText('Can’t come out without cutting')
+  await expect(page.locator('[data-thing=sump]')).toContainText('Can’t come out')
+  await page
+    .getByRole('button', { name: /Preview: Put a union into piece \d of Emergency/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Apply' }).click()
+  await expect(drain).toContainText('Emergency: union')
+  await expect(page.getByText(/All \d+ things come out without a saw/)).toBeVisible()
+  // The sump's own view says the same.
+  await keeper.view('Room')
+  await expect(page.getByTestId('take-out')).toContainText('Emergency: union')
 })

@@ -210,6 +210,10 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await keeper.view('Cuts')
       await says(/no fewer can do|fewer may exist/)(keeper)
     },
+    'comes apart': async (keeper) => {
+      await keeper.view('Comes apart')
+      await says(/things come out without a saw/)(keeper)
+    },
     holes: async (keeper) => {
       await keeper.view('Holes')
       await says('PDF, one to one')(keeper)

@@ -82,6 +82,7 @@ for (const [name, width, height] of SIZES) {
       'drills',
       'buy',
       'cuts',
+      'comes-apart',
       'holes',
       'panels',
       'before-water',

@@ -37,7 +37,10 @@ describe('teeing off', () => {
     const line = solveBasin(saved(made)).returnSide.lines.find((other) => other.lineId === lineId)!
     expect(line.end).toBe(end)
     expect(line.status).toBe(kind.what === 'spare' ? 'capped' : 'flows')
-    expect(made.returnSide.lines[0]!.run.pieces[2]).toMatchObject({ kind: 'tee' })
+    // Asked for right after a fitting, it stands so far on that both can be glued.
+    expect(made.returnSide.lines[0]!.run.pieces.slice(2, 4).map(({ kind }) => kind)).toContain(
+      'tee',
+    )
   })
   test('names stay apart, and a branch of a branch stands under it', () => {
     const first = teed(design, { what: 'takeoff', chamberId: 'sump' })

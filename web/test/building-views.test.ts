@@ -1,6 +1,8 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { building } from '@yew-basin/core'
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import type { Component } from 'vue'
+import ApartView from '../src/building/ApartView.vue'
 import BuyView from '../src/building/BuyView.vue'
 import CutsView from '../src/building/CutsView.vue'
 import HolesView from '../src/building/HolesView.vue'
@@ -130,6 +132,31 @@ test('what is measured on a fitting in the hand counts in every cut, and is give
   expect(store.design!.build!.takeOffs).toEqual([{ ...own!, zM: 0.055 }])
   await press(/^Back to the usual size/)
   expect(store.design!.build!.takeOffs).toEqual([])
+})
+
+test('what comes apart names what to shut and undo, lights it up, and says what is stuck and why', async () => {
+  await open(ApartView, 'comes-apart', 'things')
+  const thing = (id: string) => document.querySelector(`[data-thing="${id}"]`)!
+  const pump = document.querySelector('[data-thing^="pump "]')!
+  expect(pump.textContent).toMatch(/Shut first: .*valve.*union.*Runs out: /s)
+  const store = useDesign()
+  const [valve] = store
+    .design!.returnSide.lines.flatMap(({ run }) => run.pieces)
+    .filter(({ kind }) => kind === 'valve')
+  await press(new RegExp(`^Show in the section: .*valve`))
+  expect(store.marked.has(valve!.id)).toBe(true)
+  await press(new RegExp(`^Show in the section: .*valve`))
+  expect(store.marked.size).toBe(0)
+  // What is clipped, and glued to the rest, stays where it is.
+  const line = store.design!.returnSide.lines.findIndex(({ start }) => start.at === 'pump')
+  const { pieces } = store.design!.returnSide.lines[line]!.run
+  const clipped = pieces.map((piece) => ({
+    ...piece,
+    made: { ...building.MADE_AS_USUAL, isClipped: true },
+  }))
+  store.set(['returnSide', 'lines', line, 'run', 'pieces'], clipped)
+  await until(() => text().includes('can’t come out without a saw'), 'stuck', 9_000)
+  expect(thing(`valve ${valve!.id}`).textContent).toContain('joined for good to')
 })
 
 test('holes are told from two edges; a tempered panel has no template but the reason', async () => {

@@ -17,6 +17,7 @@ export type { PipeSize } from '../pipe/index.ts'
 
 export {
   addedUp,
+  type ApartRow,
   BODY_NAME,
   costOf,
   type BeforeWater,

@@ -7,6 +7,14 @@ export {
 export { type OwnTakeOff, type TakeOffKind } from '../fitting/index.ts'
 export type { EndKind, PieceMade } from '../run/index.ts'
 export { type Adapter, endWords, sizeThatMeets } from './adapter.ts'
+export { type ApartRow, type JointToUndo, partName } from './assembly/apart-rows.ts'
+export {
+  type ComesApart,
+  comesApart,
+  type GluedPipe,
+  gluedPipesOf,
+} from './assembly/comes-apart.ts'
+export type { ThingKind } from './assembly/things.ts'
 export type { BoxPanel, BoxSide, BoxToBuild } from './box-panels.ts'
 export type { BeforeWater } from './before-water.ts'
 export { type Cut, type CutPlan, takeOffsOf } from './cuts.ts'
@@ -15,7 +23,8 @@ export type { Joint } from './joint.ts'
 export { type ListLine, SHOP_GROUPS, type ShopGroup } from './list/line.ts'
 export type { Body, BuiltRun, Span } from './route/body.ts'
 export { spigotSpanM } from './route/spigot.ts'
-export { type BuildSheet, buildSheet, type Plumbing, plumbingOf } from './sheet.ts'
+export { type Plumbing, plumbingOf } from './plumbing.ts'
+export { type BuildSheet, buildSheet } from './sheet.ts'
 export { cutList, type CutPanel } from './sump-walls.ts'
 export { type HadFault, type HadLine, readHave } from './list/read-have.ts'
 export { toBuy } from './list/to-buy.ts'

@@ -103,6 +103,7 @@ export const FINDING_CODES = [
   'push-fit-under-pressure',
   'spare-stub-too-short',
   'wiper-in-salt-water',
+  'cannot-come-out',
 ] as const
 
 /** A finding's code; stored nowhere, printed by the solve command. */

@@ -1,6 +1,7 @@
 import { plumbingOf, sizeThatMeets, spigotSpanM } from '../build-sheet/index.ts'
-import { applyEdits, type BasinDesign, type Edit, setTo } from '../design/index.ts'
+import { applyEdits, setTo } from '../design/index.ts'
 import {
+  cannotComeOut,
   type CutCase,
   hoseWithoutClamp,
   type JointCase,
@@ -15,6 +16,8 @@ import { isHose, measureOf, nearestSize, boreOf, sizeWords } from '../pipe/index
 import { sentence } from '../quantity/index.ts'
 import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '../run/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
+import { runOf, tenthsOfMm } from './run-here.ts'
+import { unionBetween } from './union-between.ts'
 
 /** What lets a design be glued. */
 export const BUILD_FIXES: readonly FindingFixes[] = [
@@ -25,6 +28,7 @@ export const BUILD_FIXES: readonly FindingFixes[] = [
   fixesFor(noSingleAdapter, (of) => [...byThread(of), ...byReducer(of), ...hoseBetween(of)]),
   fixesFor(hoseWithoutClamp, (of) => joined(of, 'barb', 'Put it over a barb with a clamp')),
   fixesFor(pushFitUnderPressure, (of) => joined(of, 'glued', 'Glue the nozzle')),
+  fixesFor(cannotComeOut, unionBetween),
   fixesFor(wiperInSaltWater, ({ whole, device }) => {
     const at = whole.design.sump.devices.findIndex(({ id }) => id === device.id)
     return [
@@ -39,34 +43,6 @@ export const BUILD_FIXES: readonly FindingFixes[] = [
 
 /** So much bare pipe between two sockets lets a saw in, and a little more, m. */
 const SPARE_M = 0.008
-
-/** A run of a design, and how it is changed. */
-interface RunHere {
-  readonly run: Run
-  readonly setLength: (piece: number, lengthM: number) => Edit
-  readonly setRun: (to: Run) => Edit
-}
-
-const tenthsOfMm = (m: number) => Math.round(m * 1e4) / 1e4
-
-function runOf(design: BasinDesign, id: string): RunHere {
-  const line = design.returnSide.lines.findIndex((other) => other.id === id)
-  if (line >= 0) {
-    const at = ['returnSide', 'lines', line, 'run'] as const
-    return {
-      run: design.returnSide.lines[line]!.run,
-      setLength: (piece, m) => setTo([...at, 'pieces', piece, 'lengthM'], tenthsOfMm(m)),
-      setRun: (to) => setTo(at, to),
-    }
-  }
-  const drain = design.drains.findIndex((other) => other.id === id)
-  const at = ['drains', drain, 'run'] as const
-  return {
-    run: design.drains[drain]!.run,
-    setLength: (piece, m) => setTo([...at, 'pieces', piece, 'lengthM'], tenthsOfMm(m)),
-    setRun: (to) => setTo(at, to),
-  }
-}
 
 /** A pipe of the same straight leg made longer; what that moves is taken back from another along its axis. */
 function longerStretch({ design, route, cut, plumbing }: CutCase): FindingCandidate[] {

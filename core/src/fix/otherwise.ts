@@ -88,6 +88,9 @@ export const OTHERWISE: Partial<Readonly<Record<FindingCode, ReturnType<typeof s
   'heater-too-small': sentence(
     'No heater of a usual size holds it: cover the water, or warm the room.',
   ),
+  'cannot-come-out': sentence(
+    'No pipe between has room for a union: make one longer, put in a length of hose, or take the clip off.',
+  ),
   'stub-too-short': sentence(
     'No stretch of this leg can be lengthened: take a street elbow, a hose, or one fitting less between them.',
   ),

@@ -32,6 +32,11 @@ const wiped = (hasWiper: boolean) =>
     'sump.devices.0.part.sterilizer.hasWiper': hasWiper,
   })
 
+/** A union's own half is on the pump's side of it; an elbow beyond is not. */
+const CLIPPED = (at: number): Changes => ({
+  [`returnSide.lines.0.run.pieces.${at}.made`]: { ...AS_USUAL, isClipped: true },
+})
+
 /** What is found of a design as it is built: where it is, and where not. */
 export const BUILD_CASES: Partial<
   Readonly<Record<FindingCode, { readonly fires: BasinDesign; readonly silent: BasinDesign }>>
@@ -58,6 +63,10 @@ export const BUILD_CASES: Partial<
   'spare-stub-too-short': {
     fires: capped('left 120 mm, gate, left 90 mm'),
     silent: capped('left 120 mm, gate, left 400 mm'),
+  },
+  'cannot-come-out': {
+    fires: withChanges(ROOMY, { 'returnSide.lines.0.run.pieces.0.lengthM': 1, ...CLIPPED(1) }),
+    silent: withChanges(ROOMY, CLIPPED(3)),
   },
   'wiper-in-salt-water': { fires: wiped(true), silent: wiped(false) },
 }

@@ -1,4 +1,4 @@
-import { allowing, type Drain, type Overflow, type Sump, starting } from '@yew-basin/core'
+import { allowing, building, type Drain, type Overflow, type Sump, starting } from '@yew-basin/core'
 import type { DemoBasin } from './demo-basin.ts'
 import {
   aChamber,
@@ -120,6 +120,12 @@ const TRICKLE: Drain = {
   keepsMatch: false,
 }
 
+/** Held to the stand by somebody who did not mean to take it out again. */
+const clipped = <P extends object>(piece: P) => ({
+  ...piece,
+  made: { ...building.MADE_AS_USUAL, isClipped: true },
+})
+
 const EMERGENCY: Drain = {
   id: 'emergency',
   name: 'Emergency',
@@ -134,7 +140,7 @@ const EMERGENCY: Drain = {
       pipe('down', 0.7),
       elbow,
       pipe('front', 0.38),
-      elbow,
+      clipped(elbow),
       pipe('left', 0.52),
       elbow,
       pipe('down', 0.22),

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { takeOutOf } from '@yew-basin/core'
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useSheet } from '../building/use-sheet.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 
@@ -13,6 +15,9 @@ const names = computed(() =>
     (id) => store.shown!.sump.devices.find((device) => device.id === id)!.name,
   ),
 )
+/** Every pipe that enters it must come free first: what the sheet says of it. */
+const { sheet } = useSheet()
+const pipes = computed(() => sheet.value?.apart.find(({ thing }) => thing.kind === 'sump') ?? null)
 </script>
 
 <template>
@@ -36,8 +41,19 @@ const names = computed(() =>
       <p v-if="names.length > 0" class="mt-1">
         First out: <strong class="font-semibold">{{ names.join(', ') }}</strong>.
       </p>
+      <p v-if="pipes && !pipes.isFree" class="mt-1 text-aril">
+        But its pipes don’t come free: joined for good to {{ pipes.heldBy.join(', ') }}.
+      </p>
+      <p v-else-if="pipes && pipes.undo.length > 0" class="mt-1">
+        Undo before it: {{ pipes.undo.map(({ name }) => name).join(', ') }}.
+      </p>
+      <p v-if="pipes" class="mt-1">
+        <RouterLink class="underline" :to="`/basins/${store.basin!.id}/comes-apart`"
+          >How each thing comes apart</RouterLink
+        >
+      </p>
       <p class="caption mt-1">
-        {{ found.pipeEnds }} pipe ends and pumps come off before it. Empty it first: water is heavy.
+        Empty it first: water is heavy.
         <template v-if="found.way.doorIds.length > 1">
           A brace may carry the tank: drain the tank before it comes out, and ask who built the
           stand.

@@ -46,6 +46,8 @@ export interface Body {
   readonly isAssumed: boolean
   /** The run turns here, or ends: what stands in line can't be moved past it. */
   readonly isCorner: boolean
+  /** Held to the stand or the wall: it can't move while building. */
+  readonly isClipped: boolean
   /** Of the part it was taken from; null: none in particular. */
   readonly partId: string | null
 }

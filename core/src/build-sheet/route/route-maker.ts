@@ -132,6 +132,7 @@ export class RouteMaker {
       isTrueUnion: false,
       isAssumed: true,
       isCorner: true,
+      isClipped: false,
       partId: hole?.bulkhead.partId ?? null,
     })
     this.pipe(`${piece.id}`, piece.direction, piece.lengthM - aboveM, at)
@@ -170,6 +171,7 @@ export class RouteMaker {
       isTrueUnion: false,
       isAssumed: true,
       isCorner: true,
+      isClipped: false,
       partId: null,
     })
   }
@@ -239,6 +241,7 @@ export class RouteMaker {
       ...endsOf(made, this.size, this.size),
       isTrueUnion: made?.isTrueUnion ?? false,
       isCorner,
+      isClipped: made?.isClipped ?? false,
       partId: made?.partId ?? null,
     }
   }

@@ -128,6 +128,7 @@ function anchor(
     isTrueUnion: false,
     isAssumed,
     isCorner: true,
+    isClipped: false,
     partId: null,
   }
 }

@@ -1,4 +1,5 @@
 import { type BasinDesign, type Edit, setTo } from '../../design/index.ts'
+import type { Piece } from '../../run/index.ts'
 import { ends } from './new-line.ts'
 
 /** A line and every line that hangs on it. */
@@ -32,7 +33,7 @@ export function withoutLine(design: BasinDesign, lineId: string): Edit[] {
   const teesLeft = new Set(left.flatMap(({ run }) => run.pieces.map((piece) => piece.id)))
   const kept = left.map((line) => ({
     ...line,
-    run: { ...line.run, pieces: line.run.pieces.filter((piece) => !met.has(piece.id)) },
+    run: { ...line.run, pieces: withoutTees(line.run.pieces, met) },
     end: line.end.at === 'tee' && !teesLeft.has(line.end.id ?? '') ? ends('cap', null) : line.end,
   }))
   const used = new Set(kept.flatMap(({ start }) => (start.at === 'pump' ? [start.id] : [])))
@@ -44,6 +45,28 @@ export function withoutLine(design: BasinDesign, lineId: string): Edit[] {
     ),
   ]
 }
+
+/** Pieces without some tees; the pipe that one of them stood in is whole again. */
+function withoutTees(pieces: readonly Piece[], met: ReadonlySet<string>): Piece[] {
+  const kept: Piece[] = []
+  for (const [i, piece] of pieces.entries()) {
+    if (met.has(piece.id)) continue
+    const before = kept.at(-1)
+    const wasTee = met.has(pieces[i - 1]?.id ?? '')
+    const isOne =
+      wasTee &&
+      piece.kind === 'pipe' &&
+      before?.kind === 'pipe' &&
+      before.direction === piece.direction
+    if (isOne)
+      kept[kept.length - 1] = { ...before, lengthM: micrometres(before.lengthM + piece.lengthM) }
+    else kept.push(piece)
+  }
+  return kept
+}
+
+/** What sums of lengths are rounded to. */
+const micrometres = (m: number) => Math.round(m * 1e6) / 1e6
 
 /** Lines in the order a tree is read, with how deep each hangs. */
 export function asTree(design: BasinDesign): { index: number; depth: number }[] {

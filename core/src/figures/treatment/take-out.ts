@@ -28,19 +28,15 @@ export interface TakeOut {
   readonly ways: readonly WayOut[]
   /** Devices that stand higher than the way is, or in front of it. */
   readonly firstOut: readonly string[]
-  /** Lines and drains that end in the sump, and pumps that stand in it. */
-  readonly pipeEnds: number
 }
 
 /** The sump drawn level through a door, its panels and all; null: no sizes or no cabinet are given. */
-export function takeOutOf({ sump, returnSide, drains }: BasinDesign): TakeOut | null {
+export function takeOutOf({ sump }: BasinDesign): TakeOut | null {
   const { box, cabinet } = sump
   if (!box || !cabinet) return null
   const ways = [...singleDoors(box, cabinet), ...acrossBrace(box, cabinet)]
-  const ends = [...returnSide.lines, ...drains].filter(({ end }) => end.at === 'chamber')
-  const pipeEnds = ends.length + returnSide.pumps.length
   const way = ways.find(({ passes }) => passes) ?? null
-  return { way, ways, firstOut: way ? inTheWay(sump, box, way) : [], pipeEnds }
+  return { way, ways, firstOut: way ? inTheWay(sump, box, way) : [] }
 }
 
 function outside(box: SumpBox) {

@@ -1,6 +1,7 @@
 import { cutCases, jointCases, routeCases } from '../case/build-case.ts'
 import type { Whole } from '../case/whole.ts'
 import { type Asked, each } from '../rule.ts'
+import { cannotComeOut, thingCases } from './cannot-come-out.ts'
 import { hoseStretched, hoseWithoutClamp } from './hose-joints.ts'
 import { noSingleAdapter } from './no-single-adapter.ts'
 import { pushFitUnderPressure } from './push-fit-under-pressure.ts'
@@ -16,5 +17,6 @@ export const OF_BUILDING: Asked<Whole> = each(
     each(jointCases, noSingleAdapter, hoseWithoutClamp, hoseStretched, pushFitUnderPressure),
     each(cutCases, stubTooShort, spareStubTooShort),
   ),
+  each(thingCases, cannotComeOut),
   each(wiperCases, wiperInSaltWater),
 )

@@ -1,0 +1,149 @@
+import type { BasinDesign } from '../../design/index.ts'
+import { memoize } from '../../numeric/index.ts'
+import type { EndKind, Point } from '../../run/index.ts'
+import type { Joint } from '../joint.ts'
+import { type Plumbing, plumbingOf } from '../plumbing.ts'
+import type { Body, BuiltRun } from '../route/body.ts'
+
+/** A piece in the hand: a fitting or a half of one, a length of pipe or hose, an adapter, a panel. */
+export interface BuiltPart {
+  readonly id: string
+  readonly routeId: string
+  /** The fitting, port or end that it is; null: pipe, or an adapter. */
+  readonly body: Body | null
+  /** The pipe or hose that it is; null: none. */
+  readonly segmentId: string | null
+  /** A panel of a tank or box, that a bulkhead sits in. */
+  readonly isPanel: boolean
+  readonly at: Point
+}
+
+/** A joint between two parts. */
+export interface Link {
+  /** The joint's. */
+  readonly id: string
+  readonly kind: EndKind
+  /** Places of its two parts. */
+  readonly ends: readonly [number, number]
+  readonly at: Point
+}
+
+/** Every part of a design, and the joints between them. */
+export interface JointGraph {
+  readonly parts: readonly BuiltPart[]
+  readonly links: readonly Link[]
+  /** Of each part: the links that it hangs on. */
+  readonly linksAt: readonly (readonly Link[])[]
+}
+
+/** Joints that are for good: what they join is one piece from then on. */
+export const FOR_GOOD: ReadonlySet<EndKind> = new Set(['glued', 'threaded', 'spigot'])
+
+/** The part at a link's other end. */
+export const acrossOf = ({ ends: [a, b] }: Link, part: number): number => (a === part ? b : a)
+
+/** Puts the parts and joints of a design together; made once. */
+export const jointGraph = memoize((design: BasinDesign): JointGraph =>
+  new GraphMaker(design).make(plumbingOf(design)),
+)
+
+/** Names of the parts that one fitting comes in two or three of. */
+type Side = 'before' | 'middle' | 'after'
+
+class GraphMaker {
+  private readonly parts: BuiltPart[] = []
+  private readonly links: Link[] = []
+  private readonly places = new Map<string, number>()
+
+  constructor(private readonly design: BasinDesign) {}
+
+  make({ routes, joints }: Plumbing): JointGraph {
+    const byRoute = new Map(routes.map((route) => [route.id, route]))
+    for (const joint of joints) this.join(joint, byRoute.get(joint.routeId)!)
+    // What hangs on nothing is a part all the same.
+    for (const route of routes)
+      for (const body of route.bodies)
+        if (body.kind !== 'open-end') this.bodyPart(route, body, 'middle')
+    const linksAt: Link[][] = this.parts.map(() => [])
+    for (const link of this.links) for (const end of link.ends) linksAt[end]!.push(link)
+    return { parts: this.parts, links: this.links, linksAt }
+  }
+
+  private join(joint: Joint, route: BuiltRun): void {
+    const body = route.bodies.find(({ id }) => id === joint.bodyId)
+    // A coupling's sockets: the pipe they join is one part here.
+    if (!body) return
+    if (joint.segmentId === null) return this.joinHalves(joint, route, body)
+    const side: Side = joint.id.replace(/-adapter$/, '').endsWith(':before') ? 'before' : 'after'
+    const pipe = this.segmentPart(route, joint.segmentId)
+    if (!joint.adapter) return this.link(joint, this.bodyPart(route, body, side), pipe)
+    const name = joint.id.replace(/-adapter$/, '')
+    const adapter = this.part(`${name}+`, { ...EMPTY, routeId: route.id, at: body.at })
+    if (joint.id === name) this.link(joint, this.bodyPart(route, body, side), adapter)
+    else this.link(joint, adapter, pipe)
+  }
+
+  /** A union's nut, those of a true union, a device's port unions, a bulkhead's gasket. */
+  private joinHalves(joint: Joint, route: BuiltRun, body: Body): void {
+    const own = (side: Side) => this.bodyPart(route, body, side)
+    const which = joint.id.slice(joint.id.lastIndexOf(':') + 1)
+    if (which === 'nut') return this.link(joint, own('before'), own('after'))
+    if (which === 'nut-before' || which === 'port-in')
+      return this.link(joint, own('before'), own('middle'))
+    if (which === 'nut-after' || which === 'port-out')
+      return this.link(joint, own('middle'), own('after'))
+    const panel = { ...EMPTY, routeId: route.id, at: body.at, isPanel: true }
+    this.link(joint, own('middle'), this.part(`panel ${body.id}`, panel))
+  }
+
+  private link({ id, kind, at }: Joint, a: number, b: number): void {
+    this.links.push({ id, kind, ends: [a, b], at })
+  }
+
+  private part(id: string, what: Omit<BuiltPart, 'id'>): number {
+    const known = this.places.get(id)
+    if (known !== undefined) return known
+    this.places.set(id, this.parts.length)
+    return this.parts.push({ id, ...what }) - 1
+  }
+
+  /** A fitting, or the half of it on one side where it comes apart. */
+  private bodyPart(route: BuiltRun, body: Body, side: Side): number {
+    const id = this.nameOf(route, body)
+    const half = halvesOf(body) && side !== 'middle' ? `${id} ${side}` : id
+    // A union has no middle: its halves are all of it.
+    const own = body.kind === 'union' && half === id ? `${id} before` : half
+    return this.part(own, { ...EMPTY, routeId: route.id, body, at: body.at })
+  }
+
+  /** A leg is the tee it meets, in whichever run that is; a pump is one thing however many lines begin at it. */
+  private nameOf(route: BuiltRun, { id, kind }: Body): string {
+    const line = this.design.returnSide.lines.find((other) => other.id === route.id)
+    if (kind === 'pump') return `pump ${line!.start.id}`
+    if (kind !== 'leg') return id
+    const drain = this.design.drains.find((other) => other.id === route.id)
+    if (!line) return drain!.end.id
+    return id === `${line.id}-start` ? line.start.id : line.end.id!
+  }
+
+  /** The pipe between two bodies; where a spigot stands there, the fitting that it is of. */
+  private segmentPart(route: BuiltRun, segmentId: string): number {
+    const i = route.segments.findIndex(({ id }) => id === segmentId)
+    const [from, to] = [route.bodies[i]!, route.bodies[i + 1]!]
+    const isOut = from.after.kind === 'spigot'
+    if (route.segments[i]!.kind === 'pipe' && isOut !== (to.before.kind === 'spigot'))
+      return isOut ? this.bodyPart(route, from, 'after') : this.bodyPart(route, to, 'before')
+    const at = {
+      xM: (from.at.xM + to.at.xM) / 2,
+      yM: (from.at.yM + to.at.yM) / 2,
+      zM: (from.at.zM + to.at.zM) / 2,
+    }
+    return this.part(`${route.id} ${segmentId}`, { ...EMPTY, routeId: route.id, segmentId, at })
+  }
+}
+
+const EMPTY = { body: null, segmentId: null, isPanel: false } as const
+
+/** Does a fitting have halves of its own that are undone? */
+const halvesOf = ({ kind, isTrueUnion, before }: Body): boolean =>
+  kind === 'union' || isTrueUnion || (kind === 'device' && before.kind === 'union')

@@ -1,0 +1,138 @@
+import { type BasinDesign, partOf } from '../../design/index.ts'
+import type { BodyKind, BuiltRun } from '../route/body.ts'
+import { plumbingOf } from '../plumbing.ts'
+import { type JointGraph, jointGraph, type BuiltPart } from './graph.ts'
+
+/** What is taken out one day: to be cleaned, changed, mended or sold. */
+export type ThingKind = 'pump' | 'sterilizer' | 'device' | 'valve' | 'drain' | 'box' | 'sump'
+
+/** A thing of a design, and the parts that it is or that must come free with it. */
+export interface Thing {
+  readonly id: string
+  readonly kind: ThingKind
+  readonly name: string
+  /** To light up in the drawing; null: none. */
+  readonly pieceId: string | null
+  /** Each comes free by itself. */
+  readonly parts: readonly number[]
+}
+
+const VALVES: ReadonlySet<BodyKind> = new Set([
+  'gate-valve',
+  'ball-valve',
+  'diaphragm-valve',
+  'check-valve',
+])
+const VALVE_NAME: Readonly<Partial<Record<BodyKind, string>>> = {
+  'gate-valve': 'gate valve',
+  'ball-valve': 'ball valve',
+  'diaphragm-valve': 'diaphragm valve',
+  'check-valve': 'check valve',
+}
+
+/** Is it a valve that can be shut by hand? */
+export const canBeShut = ({ id, body }: BuiltPart): boolean =>
+  // The unions' halves of a true-union valve hold nothing back.
+  body !== null && id === body.id && VALVES.has(body.kind) && body.kind !== 'check-valve'
+
+/** Everything of a design that comes out one day, in the order of the water. */
+export function thingsOf(design: BasinDesign): Thing[] {
+  const graph = jointGraph(design)
+  const { routes } = plumbingOf(design)
+  return [
+    ...pumpsOf(design, graph),
+    ...devicesOf(design, graph),
+    ...routes.flatMap((route) => valvesOf(route, graph)),
+    ...routes.flatMap((route) => drainOf(route, graph)),
+    ...boxesOf(design, graph),
+    ...sumpOf(design, graph, routes),
+  ]
+}
+
+const placeOf = ({ parts }: JointGraph, id: string): number[] => {
+  const at = parts.findIndex((part) => part.id === id)
+  return at < 0 ? [] : [at]
+}
+
+function pumpsOf(design: BasinDesign, graph: JointGraph): Thing[] {
+  return design.returnSide.pumps.map(({ id, pumpId }) => ({
+    id: `pump ${id}`,
+    kind: 'pump',
+    name: partOf(design, pumpId).name,
+    pieceId: null,
+    parts: placeOf(graph, `pump ${id}`),
+  }))
+}
+
+function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
+  return sump.devices.map(({ id, name, part, pieceId }) => ({
+    id: `device ${id}`,
+    kind: part.sterilizer ? 'sterilizer' : 'device',
+    name,
+    pieceId,
+    // A flow meter sits on a pipe; one without a piece stands free.
+    parts: pieceId === null ? [] : placeOf(graph, pieceId),
+  }))
+}
+
+function valvesOf(route: BuiltRun, graph: JointGraph): Thing[] {
+  const own = route.bodies.filter(({ kind }) => VALVES.has(kind))
+  return own.map(({ id, kind, pieceId }, i) => ({
+    id: `valve ${id}`,
+    kind: 'valve',
+    name: `${route.name}: ${VALVE_NAME[kind]!}${own.length > 1 ? ` ${i + 1}` : ''}`,
+    pieceId,
+    parts: placeOf(graph, id),
+  }))
+}
+
+/** A drain is its longest pipe. */
+function drainOf(route: BuiltRun, graph: JointGraph): Thing[] {
+  if (route.of !== 'drain') return []
+  const longest = route.segments.reduce((best, segment) =>
+    segment.lengthM > best.lengthM ? segment : best,
+  )
+  return [
+    {
+      id: `drain ${route.id}`,
+      kind: 'drain',
+      name: route.name,
+      pieceId: longest.pieceIds[0] ?? null,
+      parts: placeOf(graph, `${route.id} ${longest.id}`),
+    },
+  ]
+}
+
+/** A box beside its tank or hung over it comes off with its bulkheads undone; one in the tank is sealed in. */
+function boxesOf({ tanks, drains }: BasinDesign, graph: JointGraph): Thing[] {
+  return tanks.flatMap(({ id, name, overflow }): Thing[] => {
+    if (!overflow?.box || overflow.form === 'inner-box') return []
+    const own = drains.filter(({ tankId }) => tankId === id)
+    return [
+      {
+        id: `box ${id}`,
+        kind: 'box',
+        name: `Overflow box of ${name}`,
+        pieceId: null,
+        parts: own.flatMap((drain) => placeOf(graph, `panel ${drain.id}-bulkhead`)),
+      },
+    ]
+  })
+}
+
+/** The sump comes out when every pipe that ends in it and every pump comes free. */
+function sumpOf(
+  { sump, returnSide, drains }: BasinDesign,
+  graph: JointGraph,
+  routes: readonly BuiltRun[],
+): Thing[] {
+  if (!sump.box) return []
+  const into = [...returnSide.lines, ...drains].filter(({ end }) => end.at === 'chamber')
+  const ends = into.flatMap(({ id }) => {
+    const route = routes.find((other) => other.id === id)!
+    const last = route.segments.at(-1)
+    return last ? placeOf(graph, `${id} ${last.id}`) : []
+  })
+  const pumps = returnSide.pumps.flatMap(({ id }) => placeOf(graph, `pump ${id}`))
+  return [{ id: 'sump', kind: 'sump', name: 'Sump', pieceId: null, parts: [...ends, ...pumps] }]
+}

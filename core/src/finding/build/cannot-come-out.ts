@@ -1,0 +1,65 @@
+import { type ComesApart, comesApart, partName, type ThingKind } from '../../build-sheet/index.ts'
+import { sentence } from '../../quantity/index.ts'
+import type { Whole } from '../case/whole.ts'
+import { type Case, factIf, rule } from '../rule.ts'
+import type { Station } from '../severity.ts'
+
+/** A thing of a design, and how it comes out. */
+export interface ThingCase extends Case {
+  readonly whole: Whole
+  readonly found: ComesApart
+  readonly station: Station
+}
+
+/** The stop that a thing is looked for at. */
+const STATION: Readonly<Record<ThingKind, Station>> = {
+  pump: 'return',
+  sterilizer: 'sterilizer',
+  device: 'skimmer',
+  valve: 'return',
+  drain: 'drains',
+  box: 'overflow',
+  sump: 'sump',
+}
+
+/** Everything of a design that comes out one day. */
+export function thingCases(whole: Whole): ThingCase[] {
+  const { design } = whole
+  return comesApart(design).map((found) => {
+    const { kind, id } = found.thing
+    const drain = kind === 'valve' || kind === 'drain' ? drainOf(whole, found) : null
+    return {
+      whole,
+      found,
+      station: drain ? 'drains' : STATION[kind],
+      where: {
+        ...(drain ? { drainId: drain } : {}),
+        ...(kind === 'device' || kind === 'sterilizer' ? { deviceId: id.slice(7) } : {}),
+      },
+    }
+  })
+}
+
+const drainOf = ({ design }: Whole, { thing }: ComesApart): string | null =>
+  design.drains.find(
+    ({ id, run }) =>
+      thing.id === `drain ${id}` || run.pieces.some((piece) => thing.id === `valve ${piece.id}`),
+  )?.id ?? null
+
+/** Something that will have to come out one day is joined for good to something that stays. */
+export const cannotComeOut = rule({
+  code: 'cannot-come-out',
+  station: 'own',
+  severities: ['stop'],
+  holds:
+    'A thing that comes out one day is glued to something that stays, with nothing between that can be undone.',
+  condition: ({ found }: ThingCase) => factIf(!found.isFree && found),
+  title: (_, { thing }) =>
+    sentence('{name}: It can’t come out without cutting', { name: thing.name }),
+  reason: ({ whole }, { heldBy }) =>
+    sentence(
+      'It is glued or screwed to what stays where it is ({what}), and no union, hose or dry fit is between.',
+      { what: partName(whole.design, heldBy[0]!) },
+    ),
+  where: (_, { thing }) => ({ pieceId: thing.pieceId }),
+})

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import type { building } from '@yew-basin/core'
+import { computed } from 'vue'
+import StateMark from '../shell/StateMark.vue'
+import { useUnits } from '../shell/units.ts'
+import { useDesign } from '../workspace/design-store.ts'
+
+/** One thing, and how it comes out again. */
+const { row } = defineProps<{ row: building.ApartRow }>()
+const store = useDesign()
+const units = useUnits()
+
+const UNDO: Readonly<Record<building.EndKind, string>> = {
+  union: 'union',
+  barb: 'hose clamp',
+  'push-fit': 'dry fit, pulled',
+  gasket: 'bulkhead nut',
+  glued: 'glued',
+  threaded: 'thread',
+  spigot: 'glued',
+}
+const pieces = computed(() =>
+  [row.thing.pieceId, ...row.undo.map(({ pieceId }) => pieceId)].filter((id) => id !== null),
+)
+const isLit = computed(
+  () => pieces.value.length > 0 && pieces.value.every((id) => store.marked.has(id)),
+)
+const light = () => (store.litPieces = isLit.value ? [] : pieces.value)
+const SIDE = { in: ', where water comes in', out: ', where it leaves' } as const
+/** Less than a spoonful is a drop. */
+const A_DROP_M3 = 5e-6
+const runsOut = computed(() => {
+  const own = row.runsOutM3 > A_DROP_M3 ? units.text('volume', row.runsOutM3) : ''
+  const send = row.tankNames.length > 1 ? 'send' : 'sends'
+  const back = row.tankNames.length > 0 ? `what ${row.tankNames.join(' and ')} ${send} back` : ''
+  return [own, back].filter(Boolean).join(', and ') || 'a few drops'
+})
+</script>
+
+<template>
+  <li class="border-b border-rule py-2" :data-thing="row.thing.id">
+    <div class="flex items-start gap-2">
+      <StateMark :state="row.isFree ? 'fine' : 'stop'" :size="14" class="mt-1" />
+      <div class="min-w-0 grow">
+        <p class="font-semibold leading-snug">{{ row.thing.name }}</p>
+        <p v-if="!row.isFree" class="text-aril">
+          Can’t come out without cutting: joined for good to {{ row.heldBy.join(', ') }}.
+        </p>
+        <p v-else-if="row.standsFree">Comes out as it is: no pipe holds it.</p>
+        <template v-else>
+          <p v-if="row.shut.length > 0">
+            Shut first: {{ row.shut.map(({ name }) => name).join(', ') }}.
+          </p>
+          <ul :aria-label="`To undo for ${row.thing.name}`">
+            <li v-for="joint in row.undo" :key="joint.jointId">
+              {{ joint.name }}
+              <span class="caption"
+                >({{ UNDO[joint.kind] }}{{ joint.side ? SIDE[joint.side] : '' }})</span
+              >
+            </li>
+          </ul>
+          <p class="caption">Runs out: {{ runsOut }}.</p>
+        </template>
+      </div>
+      <button
+        v-if="pieces.length > 0"
+        class="button shrink-0"
+        :aria-pressed="isLit"
+        :aria-label="`Show in the section: ${row.thing.name}`"
+        @click="light"
+      >
+        Show
+      </button>
+    </div>
+  </li>
+</template>
