@@ -110,7 +110,7 @@ export class Keeper {
   }
 }
 
-const OF_BUILD = ['To buy', 'Cuts', 'Comes apart', 'Holes', 'Panels', 'Before water']
+const OF_BUILD = ['To buy', 'Cuts', 'Order', 'Comes apart', 'Holes', 'Panels', 'Before water']
 
 /** The phase that a view is of. */
 function phaseOf(view: string): string {

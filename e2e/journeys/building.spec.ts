@@ -23,8 +23,8 @@ test('from an empty basin to a printed list: a pipe changes and the list follows
   await keeper.makes('From nothing')
   await keeper.view('To buy')
   await expect(page.getByText(/Every joint of this sheet has its two halves/)).toBeVisible()
-  const pipe = lineOf(page, /^\s*pipe\s*32 mm pn 16/)
-  await expect(pipe).toContainText(/\d × 2 m/)
+  const pipe = lineOf(page, /^\s*pipe\s*\d+ mm pn 16/)
+  await expect(pipe).toContainText(/\d × 2.00\s*m/)
   const before = await pipe.locator('strong').last().textContent()
   await keeper.view('Water’s way')
   await keeper.station(/Return/)
@@ -180,4 +180,25 @@ test('what is glued to the stand can’t come out; a union put in by its fix tur
   // The sump's own view says the same.
   await keeper.view('Room')
   await expect(page.getByTestId('take-out')).toContainText('Emergency: union')
+})
+
+test('the order is ticked on a phone, kept, and laid over days from the one that was chosen', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await keeper.view('Order')
+  const first = page.getByRole('checkbox', { name: 'Step 1 done', exact: true })
+  await first.check()
+  await expect(page.getByText(/1 of \d+ steps done/)).toBeVisible()
+  await page.getByLabel('Building begins on').fill('2026-12-05')
+  await expect(page.getByRole('heading', { name: 'Day 1, Sat 5 December' })).toBeVisible()
+  // The leak test waits for what was sealed and glued.
+  const last = page.getByRole('heading', { name: /^Day \d/ }).last()
+  await expect(last).toHaveText(/Day [3-9], /)
+  await keeper.saved()
+  await page.reload()
+  await expect(first).toBeChecked()
+  await expect(page.getByRole('heading', { name: 'Day 1, Sat 5 December' })).toBeVisible()
 })

@@ -210,6 +210,10 @@ const WALKS: Readonly<Record<string, Readonly<Record<string, Step>>>> = {
       await keeper.view('Cuts')
       await says(/no fewer can do|fewer may exist/)(keeper)
     },
+    order: async (keeper) => {
+      await keeper.view('Order')
+      await says(/steps done/)(keeper)
+    },
     'comes apart': async (keeper) => {
       await keeper.view('Comes apart')
       await says(/things come out without a saw/)(keeper)

@@ -82,6 +82,7 @@ for (const [name, width, height] of SIZES) {
       'drills',
       'buy',
       'cuts',
+      'order',
       'comes-apart',
       'holes',
       'panels',

@@ -64,6 +64,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/basins/:id/order',
+      name: 'order',
+      component: () => import('./building/OrderView.vue'),
+      props: true,
+    },
+    {
       path: '/basins/:id/comes-apart',
       name: 'comes-apart',
       component: () => import('./building/ApartView.vue'),

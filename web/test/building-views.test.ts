@@ -6,6 +6,7 @@ import ApartView from '../src/building/ApartView.vue'
 import BuyView from '../src/building/BuyView.vue'
 import CutsView from '../src/building/CutsView.vue'
 import HolesView from '../src/building/HolesView.vue'
+import OrderView from '../src/building/OrderView.vue'
 import PanelsView from '../src/building/PanelsView.vue'
 import { useShopping } from '../src/building/shopping-store.ts'
 import WaterView from '../src/building/WaterView.vue'
@@ -132,6 +133,28 @@ test('what is measured on a fitting in the hand counts in every cut, and is give
   expect(store.design!.build!.takeOffs).toEqual([{ ...own!, zM: 0.055 }])
   await press(/^Back to the usual size/)
   expect(store.design!.build!.takeOffs).toEqual([])
+})
+
+test('the order has its days and reasons, is ticked step by step, and follows the keeper’s school', async () => {
+  await open(OrderView, 'order', 'steps done')
+  const store = useDesign()
+  const headings = () => [...document.querySelectorAll('section h3')].map((h) => h.textContent)
+  expect(headings()[0]).toBe('Day 1')
+  await enter('Building begins on', '2026-12-05')
+  expect(headings()[0]).toBe('Day 1, Sat 5 December')
+  expect(headings().at(-1)).toMatch(/^Day [2-9], /)
+  expect(text()).toMatch(/after \d+: Its lengths are sawn first/)
+  const box = document.querySelector<HTMLInputElement>('input[aria-label="Step 1 done"]')!
+  box.click()
+  await flushPromises()
+  expect(text()).toMatch(/1 of \d+ steps done/)
+  expect(known().map(({ key }) => key.split(' ')[0])).toEqual(['step'])
+  const tank = store.design!.tanks.find(({ overflow }) => (overflow?.holes.length ?? 0) > 0)!
+  const school = field(`Bulkheads of ${tank.name} go in`) as unknown as HTMLSelectElement
+  school.value = 'after'
+  school.dispatchEvent(new Event('change', { bubbles: true }))
+  await until(() => text().includes('can crack the floor as the tank is set down'), 'school', 9_000)
+  expect(store.design!.build!.bulkheadsAfter).toEqual([tank.id])
 })
 
 test('what comes apart names what to shut and undo, lights it up, and says what is stuck and why', async () => {

@@ -2,7 +2,17 @@ import { IsObject, ValidateNested } from 'class-validator'
 import type { building } from '@yew-basin/core'
 import { Nested } from '../check/nested.ts'
 import { COUNTS, LIMITS } from './limits.ts'
-import { Id, ListOf, OneOf, OrNull, Text, Within, WithinOrNull } from './rules.ts'
+import {
+  DayOrNull,
+  Id,
+  ListOf,
+  OneOf,
+  OrNull,
+  Text,
+  TextsOf,
+  Within,
+  WithinOrNull,
+} from './rules.ts'
 
 const TAKE_OFF_KINDS = [
   'elbow-90',
@@ -107,6 +117,15 @@ export class BuildPlanDocument implements building.BuildPlan {
   @Nested(() => TankPanelsDocument)
   @ValidateNested({ each: true })
   panels!: TankPanelsDocument[]
+
+  @TextsOf(
+    { most: COUNTS.tanks, length: 64 },
+    'Tanks whose bulkheads go in once they stand; those of the others go in before they are lifted.',
+  )
+  bulkheadsAfter!: string[]
+
+  @DayOrNull('The day that building begins; null: not set.')
+  startsOn!: string | null
 
   @Nested(() => CornerReadingsDocument)
   @IsObject({ message: 'must be an object' })

@@ -1,4 +1,4 @@
-import { IsBoolean, IsObject, Matches, ValidateIf, ValidateNested } from 'class-validator'
+import { IsBoolean, IsObject, ValidateNested } from 'class-validator'
 import type {
   building,
   Cabinet,
@@ -18,6 +18,7 @@ import {
   Id,
   IdOrNull,
   ByRule,
+  DayOrNull,
   LeftOutOrNull,
   ListOf,
   OneOf,
@@ -26,27 +27,12 @@ import {
   Text,
   Within,
 } from './rules.ts'
-import { Noted } from './schema-notes.ts'
 import { DEVICE_KINDS, NOISE_CLASSES, SKIMMER_FORMS } from './way-words.ts'
 import { Nested } from '../check/nested.ts'
 import { JointOrLeftOut } from './made.ts'
 
 const anObject = { message: 'must be an object' }
 const aSwitch = { message: 'must be true or false' }
-
-/** A day of the calendar, or null. */
-function DayOrNull(description: string): PropertyDecorator {
-  const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
-  const form = Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, {
-    message: 'must be a day as 2026-11-25',
-  })
-  return (target, key) => {
-    form(target, key)
-    orNull(target, key)
-    const schema = { type: ['string', 'null'], description }
-    Noted(schema)(target, key)
-  }
-}
 
 /** Flows that a device works at. */
 export class FlowWindowDocument {

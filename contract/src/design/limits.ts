@@ -144,7 +144,7 @@ export const COUNTS = {
   takeOffs: 100,
   sizeLength: 20,
   /** Lines of a basin's list that something is known of. */
-  shoppingLines: 600,
+  shoppingLines: 1500,
   shoppingKeyLength: 200,
   tickedByLength: 40,
   pieces: 200,

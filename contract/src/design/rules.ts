@@ -229,3 +229,17 @@ export function TextOrNull(most: number, description: string): PropertyDecorator
     ValidateIf((_, value) => value !== null),
   )
 }
+
+/** A day of the calendar, or null. */
+export function DayOrNull(description: string): PropertyDecorator {
+  const orNull: PropertyDecorator = ValidateIf((_, value) => value !== null)
+  const form = Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, {
+    message: 'must be a day as 2026-11-25',
+  })
+  return (target, key) => {
+    form(target, key)
+    orNull(target, key)
+    const schema = { type: ['string', 'null'], description }
+    Noted(schema)(target, key)
+  }
+}

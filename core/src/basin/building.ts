@@ -18,6 +18,7 @@ export type { PipeSize } from '../pipe/index.ts'
 export {
   addedUp,
   type ApartRow,
+  type OrderedStep,
   BODY_NAME,
   costOf,
   type BeforeWater,

@@ -14,6 +14,7 @@ export {
   type GluedPipe,
   gluedPipesOf,
 } from './assembly/comes-apart.ts'
+export type { AssemblyOrder, OrderedStep } from './assembly/order.ts'
 export type { ThingKind } from './assembly/things.ts'
 export type { BoxPanel, BoxSide, BoxToBuild } from './box-panels.ts'
 export type { BeforeWater } from './before-water.ts'

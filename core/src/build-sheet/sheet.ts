@@ -1,6 +1,7 @@
 import { type BasinDesign, USUAL_BUILD } from '../design/index.ts'
 import { type BeforeWater, beforeWater, type WaterInIt } from './before-water.ts'
 import { apartRows, type ApartRow } from './assembly/apart-rows.ts'
+import { assemblyOrder, type AssemblyOrder } from './assembly/order.ts'
 import { boxesToBuild, type BoxToBuild } from './box-panels.ts'
 import { type Cut, type CutPlan, cutPlans } from './cuts.ts'
 import { plumbingOf } from './plumbing.ts'
@@ -23,6 +24,7 @@ export interface BuildSheet {
   readonly boxes: readonly BoxToBuild[]
   readonly beforeWater: BeforeWater
   readonly apart: readonly ApartRow[]
+  readonly order: AssemblyOrder
 }
 
 /** The whole sheet of a design, with the water it holds as it runs. */
@@ -42,5 +44,6 @@ export function buildSheet(design: BasinDesign, water: WaterInIt): BuildSheet {
     boxes: boxesToBuild(design, holes),
     beforeWater: beforeWater(design, water, plan),
     apart: apartRows(design),
+    order: assemblyOrder(design, { cuts, holes }),
   }
 }

@@ -44,6 +44,10 @@ export interface BuildPlan {
   /** Feet that it all stands on. */
   readonly feet: number
   readonly panels: readonly TankPanels[]
+  /** Tanks whose bulkheads go in once they stand; those of the others go in before they are lifted. */
+  readonly bulkheadsAfter: readonly string[]
+  /** The day that building begins, yyyy-mm-dd; null: not set. */
+  readonly startsOn: string | null
   /** null: not read yet. */
   readonly corners: CornerReadings | null
 }
@@ -63,5 +67,7 @@ export const USUAL_BUILD: BuildPlan = {
   sumpKg: null,
   feet: 4,
   panels: [],
+  bulkheadsAfter: [],
+  startsOn: null,
   corners: null,
 }

@@ -7,7 +7,7 @@ import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { countWords, PER_WORDS, askedSize } from './list-words.ts'
 import { useShopping } from './shopping-store.ts'
-import { useTicker } from './ticker.ts'
+import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
 
 /** One line of the list: ticked in the shop, with what is had of it and what it costs. */
 const { line, toBuy } = defineProps<{ line: building.ListLine; toBuy: number }>()
@@ -25,20 +25,8 @@ const size = computed(() => askedSize(line, units))
 const whole = computed(() => `${line.name}${size.value ? `, ${size.value}` : ''}`)
 const spare = computed(() => (line.spare > 0 ? `${line.spare} of them spare` : ''))
 const measured = computed(() => line.unit === 'metre' || line.pipe !== null)
-const tickedWords = computed(() => {
-  const { tickedAt, tickedBy } = own.value
-  if (!tickedAt) return ''
-  const at = new Date(tickedAt).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' })
-  return tickedBy ? `${tickedBy}, ${at}` : at
-})
-
-function tick(event: Event) {
-  const isTicked = (event.target as HTMLInputElement).checked
-  shopping.set(line.key, {
-    tickedAt: isTicked ? new Date().toISOString() : null,
-    tickedBy: isTicked ? ticker.name || null : null,
-  })
-}
+const tickedWords = computed(() => whoAndWhen(own.value))
+const tick = (event: Event) => shopping.set(line.key, tickOf(event, ticker.name))
 function light() {
   store.selectedPieceId = null
   store.litPieces = isLit.value ? [] : line.pieceIds

@@ -2,7 +2,7 @@
 import { building } from '@yew-basin/core'
 import { computed, onMounted } from 'vue'
 import { useShopping } from './shopping-store.ts'
-import { useTicker } from './ticker.ts'
+import { tickOf, useTicker } from './ticker.ts'
 
 /** Every joint with a box, run by run: dry under fresh water, and who felt it. */
 const { sheet, basinId } = defineProps<{ sheet: building.BuildSheet; basinId: string }>()
@@ -34,13 +34,8 @@ const runs = computed(() =>
     return { run, joints, dry: joints.filter(({ isDry }) => isDry).length }
   }),
 )
-function tick(joint: building.Joint, event: Event) {
-  const isDry = (event.target as HTMLInputElement).checked
-  shopping.set(keyOf(joint), {
-    tickedAt: isDry ? new Date().toISOString() : null,
-    tickedBy: isDry ? ticker.name || null : null,
-  })
-}
+const tick = (joint: building.Joint, event: Event) =>
+  shopping.set(keyOf(joint), tickOf(event, ticker.name))
 </script>
 
 <template>

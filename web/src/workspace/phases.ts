@@ -36,6 +36,7 @@ export const PHASES: readonly Phase[] = [
     views: [
       { path: 'buy', label: 'To buy' },
       { path: 'cuts', label: 'Cuts' },
+      { path: 'order', label: 'Order' },
       { path: 'comes-apart', label: 'Comes apart' },
       { path: 'holes', label: 'Holes' },
       { path: 'panels', label: 'Panels' },

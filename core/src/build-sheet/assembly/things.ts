@@ -86,19 +86,18 @@ function valvesOf(route: BuiltRun, graph: JointGraph): Thing[] {
   }))
 }
 
-/** A drain is its longest pipe. */
+/** Of a drain the pipe that ends in the sump: it is what is in the way, and what clogs with weed. */
 function drainOf(route: BuiltRun, graph: JointGraph): Thing[] {
   if (route.of !== 'drain') return []
-  const longest = route.segments.reduce((best, segment) =>
-    segment.lengthM > best.lengthM ? segment : best,
-  )
+  const last = route.segments.at(-1)
+  if (!last) return []
   return [
     {
       id: `drain ${route.id}`,
       kind: 'drain',
       name: route.name,
-      pieceId: longest.pieceIds[0] ?? null,
-      parts: placeOf(graph, `${route.id} ${longest.id}`),
+      pieceId: last.pieceIds[0] ?? null,
+      parts: placeOf(graph, `${route.id} ${last.id}`),
     },
   ]
 }
