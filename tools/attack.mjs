@@ -115,10 +115,10 @@ const ROUNDS = {
     const solve = await bundle('tools/solve/main.ts')
     const folder = path.join(FROZEN, 'format-8.json')
     const damage = (into, count) => beside('damage', { count, seed, folder, into })
-    return commands({ count: short ? 8 : 2000, seed, solve, damage })
+    return commands({ count: short ? 5 : 2000, seed, solve, damage })
   },
   requests: () => requests(short ? 1000 : 20_000),
-  kills: () => kills({ rounds: short ? 3 : 100, seed, say }),
+  kills: () => kills({ rounds: short ? 2 : 100, seed, say }),
   starts: () => starts({ short, say }),
   // In npm test they are among the journeys.
   ...(short ? {} : { scenes }),
