@@ -4,7 +4,7 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import LineList from '../src/run/LineList.vue'
 import PieceRow from '../src/run/PieceRow.vue'
 import RunPanel from '../src/run/RunPanel.vue'
-import { NEW_PIECES } from '../src/run/piece-words.ts'
+import { NEW_PIECES, pieceOfPart } from '../src/run/piece-words.ts'
 import type { useDesign } from '../src/workspace/design-store.ts'
 import { useUnits } from '../src/shell/units.ts'
 import { enter, field, hasButton, press, shown, spaced, text } from './a-view.ts'
@@ -85,6 +85,18 @@ describe('the pieces of a run', () => {
     third.querySelector('input')!.click()
     await flushPromises()
     expect(pieces()[at]!.made!.branch).toEqual(store.line!.run.size)
+  })
+
+  test('taken from the parts keep the part’s id, and their joints stay as usual', () => {
+    const valve = {
+      id: 'own-valve',
+      kind: 'valve',
+      name: 'Bracken 25',
+      spec: { form: 'ball', kvM3PerH: 12 },
+    } as unknown as Parameters<typeof pieceOfPart>[0]
+    const piece = pieceOfPart(valve)!.make('p', { size: store.line!.run.size, boreM: 0.026 })
+    expect(piece).toMatchObject({ kind: 'valve', kvM3PerH: 12, made: { partId: 'own-valve' } })
+    expect([piece.made!.before, piece.made!.after]).toEqual([null, null])
   })
 
   test('are taken out one by one, each a step to undo', async () => {

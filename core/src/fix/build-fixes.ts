@@ -16,13 +16,16 @@ import { isHose, measureOf, nearestSize, boreOf, sizeWords } from '../pipe/index
 import { sentence } from '../quantity/index.ts'
 import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '../run/index.ts'
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
+import { hoseAround } from './hose-around.ts'
 import { runOf, tenthsOfMm } from './run-here.ts'
 import { unionBetween } from './union-between.ts'
 
 /** What lets a design be glued. */
 export const BUILD_FIXES: readonly FindingFixes[] = [
   fixesFor(stubTooShort, (of) =>
-    of.cut.verdict === 'spigot-off' ? homeAgain(of) : [...longerStretch(of), ...streetElbow(of)],
+    of.cut.verdict === 'spigot-off'
+      ? homeAgain(of)
+      : [...longerStretch(of), ...streetElbow(of), ...hoseAround(of)],
   ),
   fixesFor(spareStubTooShort, (of) => longerStretch(of)),
   fixesFor(noSingleAdapter, (of) => [...byThread(of), ...byReducer(of), ...hoseBetween(of)]),

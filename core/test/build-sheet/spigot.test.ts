@@ -54,6 +54,17 @@ describe('a street elbow', () => {
     })
     expect(plumbingOf(beside).joints.filter(({ isWhole }) => !isWhole)).toHaveLength(1)
   })
+  test('is not the only way: a hose goes round a jog without either elbow', () => {
+    const labels = fixesOf(NEAR, 'stub-too-short').map(({ label }) => say(label, 'metric'))
+    const at = labels.findIndex((label) => label.startsWith('Take') && label.includes('hose'))
+    expect(at).toBeGreaterThan(0)
+    const after = applyEdits(NEAR, fixesOf(NEAR, 'stub-too-short')[at]!.edits)
+    expect(() => findingOf(after, 'stub-too-short')).toThrow('no stub-too-short')
+    const kinds = after.returnSide.lines[0]!.run.pieces.map(({ kind }) => kind)
+    expect(kinds).toContain('free-hose')
+    const { list } = sheetOf(after, solveBasin(after))
+    expect(list.map(({ name }) => name)).toEqual(expect.arrayContaining(['hose', 'hose clamp']))
+  })
   test('is offered where two fittings stand too near, and mends it', () => {
     const labels = fixesOf(NEAR, 'stub-too-short').map(({ label }) => say(label, 'metric'))
     const at = labels.findIndex((label) => label.startsWith('Take a street elbow'))

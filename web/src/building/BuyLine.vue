@@ -3,6 +3,7 @@ import { LIMITS } from '@yew-basin/contract/limits'
 import type { building } from '@yew-basin/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
+import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
 import { countWords, PER_WORDS, askedSize } from './list-words.ts'
@@ -15,6 +16,12 @@ const store = useDesign()
 const shopping = useShopping()
 const ticker = useTicker()
 const units = useUnits()
+const parts = useParts()
+/** The part it was taken from, where a line is not named after it. */
+const partName = computed(() => {
+  const name = parts.parts.find(({ id }) => id === line.partId)?.name ?? ''
+  return name === line.name ? '' : name
+})
 /** On a phone what is had and paid is asked for when it is wanted. */
 const opened = ref(false)
 const own = computed(() => shopping.of(line.key))
@@ -51,6 +58,7 @@ const setNumber = (field: 'have' | 'price') => (si: number) =>
       <p>
         <strong class="font-semibold">{{ line.name }}</strong>
         <span v-if="size" class="ml-1.5">{{ size }}</span>
+        <span v-if="partName" class="ml-1.5">“{{ partName }}”</span>
       </p>
       <button
         v-if="line.pieceIds.length > 0"

@@ -5,6 +5,7 @@ import { computed, onMounted, onUnmounted, watch } from 'vue'
 import FindingList from '../bench/FindingList.vue'
 import TextField from '../bench/TextField.vue'
 import SheetPane from '../section/SheetPane.vue'
+import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
@@ -23,7 +24,11 @@ const ticker = useTicker()
 const units = useUnits()
 const { sheet, findings } = useSheet()
 
-onMounted(() => void shopping.open(id))
+const parts = useParts()
+onMounted(() => {
+  void shopping.open(id)
+  void parts.want()
+})
 watch(
   () => id,
   (next) => void shopping.open(next),

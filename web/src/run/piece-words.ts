@@ -1,5 +1,5 @@
 import type { PartAnswer } from '@yew-basin/contract'
-import { type Piece, editing } from '@yew-basin/core'
+import { building, type Piece, editing } from '@yew-basin/core'
 
 /** A piece the keeper can put in, as the list of new pieces names it. */
 export interface NewPiece {
@@ -72,6 +72,11 @@ export const DEVICE_LOSSES = [
   { value: 'table', label: 'a printed table' },
 ] as const
 
+/** A piece keeps the id of the part that it was taken from; of its joints nothing is said. */
+const takenFrom = ({ id }: PartAnswer) => ({
+  made: { ...building.MADE_AS_USUAL, partId: id },
+})
+
 /** A part of the library or of the keeper's own as a piece with its figures; a pump is none. */
 export function pieceOfPart(part: PartAnswer): NewPiece | null {
   switch (part.kind) {
@@ -98,7 +103,10 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
     case 'fitting':
       return {
         label: part.name,
-        make: (id) => editing.devicePiece(id, 'other', { name: part.name, k: part.spec.k }),
+        make: (id) => ({
+          ...editing.devicePiece(id, 'other', { name: part.name, k: part.spec.k }),
+          ...takenFrom(part),
+        }),
       }
     case 'valve':
       return {
@@ -109,17 +117,18 @@ export function pieceOfPart(part: PartAnswer): NewPiece | null {
           form: part.spec.form,
           opening: 1,
           kvM3PerH: part.spec.kvM3PerH,
+          ...takenFrom(part),
         }),
       }
     case 'nozzle':
       return {
         label: part.name,
-        make: (id) => ({ id, kind: 'nozzle', boreM: part.spec.boreM }),
+        make: (id) => ({ id, kind: 'nozzle', boreM: part.spec.boreM, ...takenFrom(part) }),
       }
     case 'bulkhead':
       return {
         label: `Bulkhead ${part.name}`,
-        make: (id) => ({ id, kind: 'bulkhead', boreM: part.spec.boreM }),
+        make: (id) => ({ id, kind: 'bulkhead', boreM: part.spec.boreM, ...takenFrom(part) }),
       }
   }
 }

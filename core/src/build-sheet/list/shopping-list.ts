@@ -59,10 +59,12 @@ function bodyItem(body: Body, group: ShopGroup): Omit<Item, 'use' | 'pieceIds'> 
   const ends = isOdd ? `${endWords(before)} × ${endWords(after)}` : endWords(before)
   const joint = isOdd ? `${before.kind}-${after.kind}` : before.kind
   const name = nameOfBody(body)
+  // Things of two parts are asked for apart.
+  const ofPart = body.partId === null ? '' : ` ${body.partId}`
   const isMetal = kind === 'check-valve' || kind === 'gate-valve'
   return {
     ...plain,
-    key: `${name} ${sizeKey(before.size)}${isOdd ? ` ${sizeKey(after.size)}` : ''} ${joint}`,
+    key: `${name} ${sizeKey(before.size)}${isOdd ? ` ${sizeKey(after.size)}` : ''} ${joint}${ofPart}`,
     group,
     name: before.kind === 'threaded' && !isOdd ? `threaded ${name}` : name,
     size: ends,

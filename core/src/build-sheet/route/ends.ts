@@ -20,7 +20,7 @@ export function endsOf(
   return {
     before: end(made?.before ?? null, before),
     after: end(made?.after ?? null, after),
-    isAssumed: !made,
+    isAssumed: !made?.before && !made?.after,
   }
 }
 
