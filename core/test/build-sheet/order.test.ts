@@ -80,7 +80,7 @@ test('a pump that is screwed to its pipe is put together on the bench, and stand
 describe('steps in order', () => {
   const rank = () => 0
   test('break no constraint, and of those that may come next the least rank does', () => {
-    const rules = [{ first: 'c', then: 'a' }]
+    const rules = [{ first: 'c', next: 'a' }]
     expect(putInOrder(['a', 'b', 'c'], rules, rank).order).toEqual(['b', 'c', 'a'])
     expect(putInOrder(['a', 'b', 'c'], rules, (id) => (id === 'b' ? 1 : 0)).order).toEqual([
       'c',
@@ -90,9 +90,9 @@ describe('steps in order', () => {
   })
   test('that wait for each other are named, with what waits for them', () => {
     const rules = [
-      { first: 'a', then: 'b' },
-      { first: 'b', then: 'a' },
-      { first: 'b', then: 'c' },
+      { first: 'a', next: 'b' },
+      { first: 'b', next: 'a' },
+      { first: 'b', next: 'c' },
     ]
     expect(putInOrder(['a', 'b', 'c', 'd'], rules, rank)).toEqual({
       order: ['d'],

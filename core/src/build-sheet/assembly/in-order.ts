@@ -1,7 +1,7 @@
 /** One step comes before another, and why. */
 export interface Before<Why> {
   readonly first: string
-  readonly then: string
+  readonly next: string
   readonly why: Why
 }
 
@@ -13,19 +13,19 @@ export interface Ordered {
 }
 
 /**
- * Puts steps in order (Kahn 1962): of those that wait for nothing, always the one of the least rank, then the
+ * Puts steps in order (Kahn 1962): of those that wait for nothing, always the one of the least rank, next the
  * first as given.
  */
 export function putInOrder(
   ids: readonly string[],
-  constraints: readonly Pick<Before<unknown>, 'first' | 'then'>[],
+  constraints: readonly Pick<Before<unknown>, 'first' | 'next'>[],
   rankOf: (id: string) => number,
 ): Ordered {
   const waits = new Map(ids.map((id) => [id, 0]))
   const after = new Map<string, string[]>()
-  for (const { first, then } of constraints) {
-    waits.set(then, waits.get(then)! + 1)
-    after.set(first, [...(after.get(first) ?? []), then])
+  for (const { first, next } of constraints) {
+    waits.set(next, waits.get(next)! + 1)
+    after.set(first, [...(after.get(first) ?? []), next])
   }
   const open = ids.filter((id) => waits.get(id) === 0)
   const order: string[] = []
@@ -33,9 +33,9 @@ export function putInOrder(
     const at = open.reduce((best, id, i) => (rankOf(id) < rankOf(open[best]!) ? i : best), 0)
     const [id] = open.splice(at, 1)
     order.push(id!)
-    for (const then of after.get(id!) ?? []) {
-      waits.set(then, waits.get(then)! - 1)
-      if (waits.get(then) === 0) open.push(then)
+    for (const next of after.get(id!) ?? []) {
+      waits.set(next, waits.get(next)! - 1)
+      if (waits.get(next) === 0) open.push(next)
     }
   }
   return { order, stuck: ids.filter((id) => waits.get(id)! > 0) }

@@ -62,7 +62,7 @@ export function assemblyOrder(design: BasinDesign, parts: StepParts): AssemblyOr
   const numbers = new Map(order.map((id, i) => [id, i + 1]))
   const fromH = new Map<string, number>()
   const ordered = order.map((id, i): OrderedStep => {
-    const own = rules.filter(({ then, first }) => then === id && numbers.has(first))
+    const own = rules.filter(({ next, first }) => next === id && numbers.has(first))
     const from = Math.max(0, ...own.map(({ first, why }) => fromH.get(first)! + why.waitH))
     fromH.set(id, from)
     const after = own
@@ -75,7 +75,7 @@ export function assemblyOrder(design: BasinDesign, parts: StepParts): AssemblyOr
     steps: ordered,
     stuck: stuck.map((id) => byId.get(id)!),
     stuckBy: rules
-      .filter(({ first, then }) => isStuck.has(first) && isStuck.has(then))
+      .filter(({ first, next }) => isStuck.has(first) && isStuck.has(next))
       .map(({ why }) => why.reason),
   }
 }
@@ -93,11 +93,11 @@ function constraintsOf(
   const there = new Set(steps.map(({ id }) => id))
   // Of two reasons for one thing the longer wait counts.
   const found = new Map<string, Before<Why>>()
-  const rule = (first: string, then: string, reason: Sentence, waitH = 0) => {
-    if (!there.has(first) || !there.has(then)) return
-    const known = found.get(`${first}\n${then}`)
+  const rule = (first: string, next: string, reason: Sentence, waitH = 0) => {
+    if (!there.has(first) || !there.has(next)) return
+    const known = found.get(`${first}\n${next}`)
     if (!known || known.why.waitH < waitH)
-      found.set(`${first}\n${then}`, { first, then, why: { reason, waitH } })
+      found.set(`${first}\n${next}`, { first, next, why: { reason, waitH } })
   }
   const pieces = subAssemblies(design)
   for (const piece of pieces.all) ofPiece(design, piece, rule)
@@ -121,7 +121,7 @@ function constraintsOf(
   return [...found.values()]
 }
 
-type Rule = (first: string, then: string, reason: Sentence, waitH?: number) => void
+type Rule = (first: string, next: string, reason: Sentence, waitH?: number) => void
 
 const BEFORE_WATER = sentence('Water comes when all of it is made.')
 const CURE_WATER = sentence('Cement wants a day before water; its tin’s own label rules.')
@@ -141,7 +141,7 @@ function ofPiece(design: BasinDesign, { id, parts }: SubAssembly, rule: Rule): v
   )
   for (const routeId of new Set(parts.map((at) => graph.parts[at]!.routeId))) {
     const sawn = sentence('Its lengths are sawn first.')
-    for (const then of [screw, glue, `take ${routeId}`]) rule(`saw ${routeId}`, then, sawn)
+    for (const next of [screw, glue, `take ${routeId}`]) rule(`saw ${routeId}`, next, sawn)
   }
   for (const at of parts) {
     const { id: partId, routeId, body } = graph.parts[at]!
@@ -168,7 +168,7 @@ function ofBulkheads(design: BasinDesign, holes: readonly DrilledSheet[], rule: 
     const own = `bulkhead ${link.id}`
     const at = link.ends.find((end) => graph.parts[end]!.body !== null)!
     const piece = subAssemblies(design).of[at]!
-    for (const then of [`glue ${piece.id}`, `screw ${piece.id}`]) rule(own, then, SITS_FIRST)
+    for (const next of [`glue ${piece.id}`, `screw ${piece.id}`]) rule(own, next, SITS_FIRST)
     const tank = tankOfRoute(design, graph.parts[at]!.routeId)
     if (!tank) continue
     for (const { id, tankId } of holes)
