@@ -13,8 +13,8 @@ export interface Ordered {
 }
 
 /**
- * Puts steps in order (Kahn 1962): of those that wait for nothing, always the one of the least rank, next the
- * first as given.
+ * Puts steps in order (Kahn 1962): of those that wait for nothing, always the one of the least rank, of equal
+ * ones the first as given.
  */
 export function putInOrder(
   ids: readonly string[],
