@@ -5,6 +5,8 @@ import { shoppingApi } from '../api/basins.ts'
 import { Refused } from '../api/client.ts'
 
 /** What is known of a line that nothing was said of. */
+/** So many changes go in one request; the rest follows. */
+const MOST_AT_ONCE = 300
 const NOTHING = { have: null, price: null, tickedAt: null, tickedBy: null } as const
 
 /** What was changed here and has not come home yet: kept in this browser, so that a shop without a network loses nothing. */
@@ -77,7 +79,7 @@ export const useShopping = defineStore('shopping', () => {
   async function send(): Promise<void> {
     const id = basinId.value
     if (!id || state.value === 'sending') return
-    const sent = [...pending.value.values()]
+    const sent = [...pending.value.values()].slice(0, MOST_AT_ONCE)
     state.value = 'sending'
     try {
       const answer =
