@@ -1,5 +1,5 @@
 import { type BasinDesign, type PumpPart, starting } from '@yew-basin/core'
-import { until, useSessionStorage, watchDebounced } from '@vueuse/core'
+import { useSessionStorage, watchDebounced } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useLongWork } from '../calc/long-work.ts'
 import { callback, spawnCore } from '../calc/spawn.ts'
@@ -62,7 +62,13 @@ export function useStart(store: ReturnType<typeof useDesign>, basinId: string) {
         calls.startDesign(plain(subject.answers), plain(subject.shelf), callback(report)),
       ),
   })
-  async function lay(): Promise<void> {
+  /** What is under way; one that was overtaken by another ends with nothing. */
+  let laying: Promise<void> = Promise.resolve()
+  function lay(): Promise<void> {
+    laying = layNow()
+    return laying
+  }
+  async function layNow(): Promise<void> {
     if (asked.value === null || work.of.value === asked.value) return
     const laid: BasinDesign | null = await work.start()
     if (laid) store.put(laid)
@@ -76,8 +82,7 @@ export function useStart(store: ReturnType<typeof useDesign>, basinId: string) {
   )
   /** What was answered last is laid before the questions are left. */
   async function settled(): Promise<void> {
-    if (isLaying.value && work.progress.value === null) await lay()
-    else if (isLaying.value) await until(isLaying).toBe(false)
+    while (isLaying.value) await (work.progress.value === null ? lay() : laying)
   }
   return {
     answers,
