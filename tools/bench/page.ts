@@ -1,4 +1,4 @@
-import { FIGURES, nest } from '@yew-basin/core/lab'
+import { FIGURES, listAndCuts, nest } from '@yew-basin/core/lab'
 import { type BasinDesign, building, dutyCurves, solveBasin, workingOf } from '@yew-basin/core'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { STARTER_DESIGN } from '../../server/src/demo/starter.ts'
@@ -29,6 +29,7 @@ const kept = await inBudget(
     const sisters = DEMO_BASINS.find(({ name }) => name === 'Two Sisters')!.design
     const sistersSolved = solveBasin(sisters)
     // In the worker, after the frame; a design that was changed, so that nothing of it was made before.
+    bench.add('Two Sisters, list and cuts', () => void listAndCuts({ ...sisters }))
     bench.add('Two Sisters, the whole sheet', () => {
       building.sheetOf({ ...sisters }, sistersSolved)
     })
@@ -41,6 +42,7 @@ const kept = await inBudget(
   {
     'Lantern, full recalculation': 0.3,
     'Two Sisters, full recalculation': 0.4,
+    'Two Sisters, list and cuts': 10,
     'Two Sisters, the whole sheet': 20,
     'nesting of 40 cuts': 200,
   },

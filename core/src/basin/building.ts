@@ -39,6 +39,7 @@ export {
   type ListLine,
   type OwnTakeOff,
   type PieceMade,
+  PANEL_NAME,
   readHave,
   type BuiltRun,
   SHOP_GROUPS,

@@ -83,7 +83,9 @@ function leastBins(sizes: readonly number[], room: number): number {
 }
 
 /** Looks at sets of items before the search gives up: about a tenth of a second. */
-const MOST_LOOKS = 5e4
+const MOST_LOOKS = 1e4
+/** The last search, which alone proves, looks longer. */
+const LAST_LOOKS = 1e5
 
 /** A search for all items in so many bins. */
 class Completion {
@@ -92,6 +94,7 @@ class Completion {
   private readonly used: boolean[]
   private readonly bins: number[][] = []
   private looks = 0
+  private readonly failed = new Set<number>()
 
   constructor(
     private readonly sizes: readonly number[],
@@ -113,16 +116,34 @@ class Completion {
     if (first === undefined) return true
     const left = this.to.count - this.bins.length
     if (left === 0) return false
+    // What is left decides alone: by whatever sets it came to that, there is no way on.
+    const state = this.stateNow()
+    if (this.failed.has(state)) return false
+    const isTooMuch = leastBins(this.leftSizes(), this.room) > left
     const bin = [first]
     this.used[first] = true
     this.bins.push(bin)
     const at = this.order.indexOf(first) + 1
     const allowed = Math.min(waste, Math.ceil((waste / left) * this.to.cap))
-    const own = { left: this.room - this.sizes[first]!, allowed, waste }
-    if (this.fill(bin, at, own)) return true
+    const room = this.room - this.sizes[first]!
+    const own = { left: room, allowed: Math.min(allowed, room - this.largestIn(room)), waste }
+    if (!isTooMuch && this.fill(bin, at, own)) return true
     this.bins.pop()
     this.used[first] = false
+    if (!this.gaveUp) this.failed.add(state)
     return false
+  }
+
+  /** Which items are placed, and in how many bins: exact in a double for so few. */
+  private stateNow(): number {
+    return (
+      this.used.reduce((sum, used, item) => (used ? sum + 2 ** item : sum), 0) * 64 +
+      this.bins.length
+    )
+  }
+
+  private leftSizes(): number[] {
+    return this.order.filter((item) => !this.used[item]).map((item) => this.sizes[item]!)
   }
 
   /** Adds items from a place of the order on, the largest sets first; then goes on to the next bin. */
@@ -131,7 +152,7 @@ class Completion {
     from: number,
     { left, allowed, waste }: { left: number; allowed: number; waste: number },
   ): boolean {
-    if (++this.looks > MOST_LOOKS) {
+    if (++this.looks > (this.to.cap === Infinity ? LAST_LOOKS : MOST_LOOKS)) {
       this.gaveUp = true
       return false
     }
@@ -157,6 +178,15 @@ class Completion {
     // still fits, the set with it is tried in its own turn.
     if (fits || this.smallestLeft() <= left) return false
     return left <= allowed && this.open(waste - left)
+  }
+
+  /**
+   * The largest item left that fits; zero: none does. A set that is smaller in all can stand where that item would have, so
+   * it is never better than the item alone (Martello & Toth 1990, dominance).
+   */
+  private largestIn(room: number): number {
+    const item = this.order.find((other) => !this.used[other] && this.sizes[other]! <= room)
+    return item === undefined ? 0 : this.sizes[item]!
   }
 
   /** All that could still go in, were there room. */

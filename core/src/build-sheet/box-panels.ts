@@ -1,5 +1,6 @@
 import type { BasinDesign, DisplayTank, OverflowBox } from '../design/index.ts'
 import type { Teeth } from '../weir/index.ts'
+import { siliconeM3 } from './amounts.ts'
 import type { DrilledSheet } from './holes.ts'
 
 /** A side of an overflow box, as one looks at the tank from the front. */
@@ -26,6 +27,8 @@ export interface BoxToBuild {
   readonly tankId: string
   readonly tankName: string
   readonly panels: readonly BoxPanel[]
+  /** What seals it, every seam's fillets on both faces and its gap, m³. */
+  readonly siliconeM3: number
   /** Nobody said how thick they are: as is usual. */
   readonly isThicknessAssumed: boolean
 }
@@ -43,7 +46,15 @@ export function boxesToBuild(design: BasinDesign, holes: readonly DrilledSheet[]
     const given = design.build?.panels.find(({ tankId }) => tankId === tank.id)?.thicknessM ?? null
     const of = { tank, box, gapM: design.sump.gapM, thicknessM: given ?? USUAL_PANEL_M }
     const panels = tank.overflow?.form === 'inner-box' ? insidePanels(of) : besidePanels(of, holes)
-    return [{ tankId: tank.id, tankName: tank.name, panels, isThicknessAssumed: given === null }]
+    return [
+      {
+        tankId: tank.id,
+        tankName: tank.name,
+        panels,
+        siliconeM3: sealOf(panels, of),
+        isThicknessAssumed: given === null,
+      },
+    ]
   })
 }
 
@@ -53,6 +64,15 @@ interface OfBox {
   readonly thicknessM: number
   /** Room for sealant at each edge. */
   readonly gapM: number
+}
+
+/** Sides in a row meet each other and the tank; four of them meet each other alone. All of them stand on a floor. */
+function sealOf(panels: readonly BoxPanel[], { thicknessM, gapM }: OfBox): number {
+  const sides = panels.filter(({ side }) => side !== 'floor')
+  const upright = sides.length === 4 ? 4 : sides.length + 1
+  const highM = Math.max(0, ...sides.map(({ heightM }) => heightM))
+  const roundM = sides.reduce((sum, { widthM }) => sum + widthM, 0)
+  return siliconeM3({ lengthM: upright * highM + roundM, panelM: thicknessM, gapM, sides: 2 })
 }
 
 /** A box in the tank: the sides that stand free, toothed where water passes; its floor is the tank's unless it is raised. */

@@ -17,6 +17,15 @@ export interface DrilledSheet {
   readonly holes: readonly SheetHole[]
 }
 
+/** What a panel is called. */
+export const PANEL_NAME: Readonly<Record<DrilledSheet['panel'], string>> = {
+  floor: 'floor',
+  back: 'back panel',
+  left: 'left panel',
+  right: 'right panel',
+  'box-floor': 'floor of its box',
+}
+
 /** A hole, from two edges. */
 export interface SheetHole {
   readonly id: string

@@ -4,6 +4,9 @@ import { type Adapter, type Meeting, meetingOf } from './adapter.ts'
 import type { Cut } from './cuts.ts'
 import type { Body, BodyEnd, BuiltRun, Span } from './route/body.ts'
 
+/** Where on its body a joint is: the end that water comes in or leaves by, between two halves of it, or at the panel it sits in. */
+export type JointSide = 'before' | 'after' | 'middle' | 'panel'
+
 /** Two halves that are put together by hand. */
 export interface Joint {
   readonly id: string
@@ -12,10 +15,13 @@ export interface Joint {
   /** The body and the segment that meet; a bulkhead's gasket and a union's own joint have the body alone. */
   readonly bodyId: string
   readonly segmentId: string | null
+  readonly side: JointSide
   /** Both halves have what they need, an adapter counted in. */
   readonly isWhole: boolean
   /** Put in where the halves do not meet by themselves; two joints then share it. */
   readonly adapter: Adapter | null
+  /** Which of an adapter's two joints it is: at the fitting, or at the pipe; null: no adapter is there. */
+  readonly adapterAt: 'fitting' | 'pipe' | null
   /** A hose pulled over a larger barb. */
   readonly isStretched: boolean
   readonly isAssumed: boolean
@@ -37,6 +43,9 @@ export function jointsOf(route: BuiltRun): Joint[] {
   })
 }
 
+/** A joint of which nothing is out of the ordinary. */
+const PLAIN = { isWhole: true, adapter: null, adapterAt: null, isStretched: false } as const
+
 /** Both sockets of every coupling where stock ends within a piece. */
 export function couplingJoints(routes: readonly BuiltRun[], cuts: readonly Cut[]): Joint[] {
   return cuts.flatMap(({ routeId, segmentId, parts, pieceIds }) => {
@@ -48,14 +57,13 @@ export function couplingJoints(routes: readonly BuiltRun[], cuts: readonly Cut[]
     )
     return names.flatMap((bodyId) =>
       (['before', 'after'] as const).map((side): Joint => ({
+        ...PLAIN,
         id: `${routeId}:${bodyId}:${side}`,
         routeId,
         kind: 'glued',
         bodyId,
         segmentId,
-        isWhole: true,
-        adapter: null,
-        isStretched: false,
+        side,
         isAssumed: true,
         at,
         pieceIds,
@@ -74,24 +82,29 @@ function jointsAt(route: BuiltRun, body: Body, segment: Span, side: 'before' | '
   if (end.kind === 'spigot' && spigot === 'own') return []
   const meeting = spigot === 'neighbour' ? socketOf(end, segment) : meetingOf(end, segment.size)
   const at = {
+    ...PLAIN,
     id: `${route.id}:${body.id}:${side}`,
     routeId: route.id,
     bodyId: body.id,
     segmentId: segment.id,
-    adapter: null,
-    isStretched: false,
+    side,
     isAssumed: body.isAssumed,
     at: body.at,
     pieceIds: [...(body.pieceId ? [body.pieceId] : []), ...segment.pieceIds],
   }
   // A union's half is glued to its pipe; what is undone is the union's own joint.
-  const own = end.kind === 'union' && segment.kind === 'pipe' ? 'glued' : end.kind
-  if (meeting.kind === 'direct')
-    return [{ ...at, kind: own, isWhole: true, isStretched: meeting.isStretched }]
-  if (meeting.kind === 'none') return [{ ...at, kind: own, isWhole: false }]
+  const kind = end.kind === 'union' && segment.kind === 'pipe' ? 'glued' : end.kind
+  if (meeting.kind === 'direct') return [{ ...at, kind, isStretched: meeting.isStretched }]
+  if (meeting.kind === 'none') return [{ ...at, kind, isWhole: false }]
   const { adapter } = meeting
-  const fitting = { ...at, kind: own, isWhole: true, adapter }
-  const pipe = { ...at, id: `${at.id}-adapter`, kind: adapter.to.kind, isWhole: true, adapter }
+  const fitting: Joint = { ...at, kind, adapter, adapterAt: 'fitting' }
+  const pipe: Joint = {
+    ...at,
+    id: `${at.id}-adapter`,
+    kind: adapter.to.kind,
+    adapter,
+    adapterAt: 'pipe',
+  }
   return side === 'before' ? [pipe, fitting] : [fitting, pipe]
 }
 
@@ -117,23 +130,22 @@ function socketOf({ kind, size: own }: BodyEnd, { size }: Span): Meeting {
 
 /** A union's nut, a true-union valve's two, a device's port unions, a bulkhead's gasket. */
 function ownJoints(route: BuiltRun, body: Body): Joint[] {
-  const own = (id: string, kind: EndKind): Joint => ({
-    id: `${route.id}:${body.id}:${id}`,
+  const own = (name: string, side: JointSide, kind: EndKind = 'union'): Joint => ({
+    ...PLAIN,
+    id: `${route.id}:${body.id}:${name}`,
     routeId: route.id,
     kind,
     bodyId: body.id,
     segmentId: null,
-    isWhole: true,
-    adapter: null,
-    isStretched: false,
+    side,
     isAssumed: body.isAssumed,
     at: body.at,
     pieceIds: body.pieceId ? [body.pieceId] : [],
   })
-  if (body.kind === 'bulkhead') return [own('panel', 'gasket')]
-  if (body.kind === 'union') return [own('nut', 'union')]
-  if (body.isTrueUnion) return [own('nut-before', 'union'), own('nut-after', 'union')]
+  if (body.kind === 'bulkhead') return [own('panel', 'panel', 'gasket')]
+  if (body.kind === 'union') return [own('nut', 'middle')]
+  if (body.isTrueUnion) return [own('nut-before', 'before'), own('nut-after', 'after')]
   if (body.kind === 'device' && body.before.kind === 'union')
-    return [own('port-in', 'union'), own('port-out', 'union')]
+    return [own('port-in', 'before'), own('port-out', 'after')]
   return []
 }

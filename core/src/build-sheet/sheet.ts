@@ -27,23 +27,28 @@ export interface BuildSheet {
   readonly order: AssemblyOrder
 }
 
-/** The whole sheet of a design, with the water it holds as it runs. */
-export function buildSheet(design: BasinDesign, water: WaterInIt): BuildSheet {
+/** What to buy and to cut of a design. */
+export function listAndCuts(
+  design: BasinDesign,
+): Pick<BuildSheet, 'routes' | 'joints' | 'cuts' | 'plans' | 'list'> {
   const plan = design.build ?? USUAL_BUILD
   const { routes, joints, cuts } = plumbingOf(design)
   const plans = cutPlans(cuts, plan)
-  const holes = drilledSheets(design, routes)
+  const list = shoppingList(design, { routes, joints, cuts, plans }, plan)
+  return { routes, joints, cuts, plans, list }
+}
+
+/** The whole sheet of a design, with the water it holds as it runs. */
+export function buildSheet(design: BasinDesign, water: WaterInIt): BuildSheet {
+  const bought = listAndCuts(design)
+  const holes = drilledSheets(design, bought.routes)
   return {
-    routes,
-    joints,
-    cuts,
-    plans,
-    list: shoppingList(design, { routes, joints, cuts, plans }, plan),
+    ...bought,
     holes,
     walls: cutList(design.sump),
     boxes: boxesToBuild(design, holes),
-    beforeWater: beforeWater(design, water, plan),
+    beforeWater: beforeWater(design, water, design.build ?? USUAL_BUILD),
     apart: apartRows(design),
-    order: assemblyOrder(design, { cuts, holes }),
+    order: assemblyOrder(design, { cuts: bought.cuts, holes }),
   }
 }

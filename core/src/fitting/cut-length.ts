@@ -1,4 +1,4 @@
-import type { PipeSize } from '../pipe/index.ts'
+import { isHose, type PipeSize } from '../pipe/index.ts'
 import { type TakeOff, type TakeOffKind, takeOffOf, type OwnTakeOff } from './take-off.ts'
 
 /** Can a piece be glued, and sawn out and used again? spigot-off: a spigot stands there, and its socket is not where it ends. */
@@ -54,6 +54,15 @@ export function rowM(
     const from = row[i]!
     return sum + from.zM + reusableStubM(from, to) + to.zM
   }, 0)
+}
+
+/** Lengths of pipe are laid in steps of so much, m. */
+const LAID_STEP_M = 0.005
+
+/** A straight length to lay for a row of fittings: room for all of them, no less than wanted, in whole steps; hose bends, and wants none. */
+export function roomFor(kinds: readonly TakeOffKind[], size: PipeSize, leastM = 0): number {
+  const needM = isHose(size.series) ? leastM : Math.max(leastM, rowM(kinds, size))
+  return Math.ceil(needM / LAID_STEP_M - 1e-9) * LAID_STEP_M
 }
 
 /** Hose to cut: its length and slack, and what goes over each barb. */

@@ -1,5 +1,5 @@
 export { type Bulkhead, BULKHEADS } from './bulkhead.ts'
-export { type CutLength, cutLength, hoseCutM, rowM } from './cut-length.ts'
+export { type CutLength, cutLength, hoseCutM, roomFor, rowM } from './cut-length.ts'
 export { constantLoss, kAt, type Loss } from './loss.ts'
 export { makerLoss } from './maker.ts'
 export { entranceLoss, EXIT_LOSS, strainerLoss, UNION_LOSS } from './opening.ts'

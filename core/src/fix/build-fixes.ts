@@ -11,7 +11,7 @@ import {
   stubTooShort,
   wiperInSaltWater,
 } from '../finding/index.ts'
-import { rowM } from '../fitting/index.ts'
+import { roomFor, rowM } from '../fitting/index.ts'
 import { isHose, measureOf, nearestSize, boreOf, sizeWords } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
 import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '../run/index.ts'
@@ -189,7 +189,7 @@ function byReducer({ design, joint, route }: JointCase): FindingCandidate[] {
   if (joint.bodyId !== body.id || isHose(run.size.series) || first?.kind !== 'pipe') return []
   const size = sizeThatMeets(body.after, run.size)
   if (!size) return []
-  const lengthM = Math.ceil(rowM(['adapter', 'coupling'], size) * 200) / 200
+  const lengthM = roomFor(['adapter', 'coupling'], size)
   if (first.lengthM < lengthM + rowM(['coupling', 'union'], run.size)) return []
   const pieces: Piece[] = [
     { ...first, id: `${first.id}-narrow`, lengthM },
@@ -244,7 +244,7 @@ function joined(
 ): FindingCandidate[] {
   const { run, setRun } = runOf(design, route.id)
   const at = run.pieces.findIndex(({ id }) => id === joint.bodyId)
-  const side = joint.id.endsWith(':before') ? 'before' : 'after'
+  const { side } = joint
   if (at < 0) return []
   const made = { ...(run.pieces[at]!.made ?? AS_USUAL), [side]: kind }
   return [

@@ -1,5 +1,5 @@
 import type { DisplayTank, LineEnd, ReturnLine } from '../design/index.ts'
-import { rowM, type TakeOffKind } from '../fitting/index.ts'
+import { roomFor, type TakeOffKind } from '../fitting/index.ts'
 import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../pipe/index.ts'
 import { toMillimetre } from '../quantity/index.ts'
 import type { Direction, Piece, Point, Run } from '../run/index.ts'
@@ -35,14 +35,9 @@ export interface ReturnPipe {
   readonly boreM: number
 }
 
-/** Lengths of pipe are laid in steps of so much, m. */
-const STEP_M = 0.005
-
 /** From the pipe over the tanks down to a mouth: room for what stands between, each with pipe that can be sawn out again. */
-function dropM({ size }: ReturnPipe, between: readonly TakeOffKind[]): number {
-  const needM = Math.max(LEAST_DROP_M, rowM([...between, 'adapter'], size))
-  return Math.ceil(needM / STEP_M - 1e-9) * STEP_M
-}
+const dropM = ({ size }: ReturnPipe, between: readonly TakeOffKind[]) =>
+  roomFor([...between, 'adapter'], size, LEAST_DROP_M)
 
 /** The lines from a pump under or beside the tanks up and over them: the first tank's, and one teed off for each other. */
 export function returnLines(

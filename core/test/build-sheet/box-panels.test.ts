@@ -51,6 +51,10 @@ describe('an overflow box as panels', () => {
     expect(floor.holes.length).toBe(outer.drains.length)
     expect(floor.widthM).toBeCloseTo(box.lengthM + 2 * floor.thicknessM, 9)
     expect(panels[0]!.heightM).toBeCloseTo(box.rimM - box.floorM, 9)
+    const seamsM =
+      4 * panels[0]!.heightM + panels.slice(0, 4).reduce((sum, { widthM }) => sum + widthM, 0)
+    const gap = outer.sump.gapM * floor.thicknessM
+    expect(boxOf(outer).siliconeM3 / (seamsM * (2 * 18e-6 + gap))).toBeCloseTo(1, 9)
     for (const { alongM, upM } of floor.holes) {
       expect(alongM).toBeGreaterThan(floor.thicknessM)
       expect(upM).toBeLessThan(floor.heightM - floor.thicknessM)

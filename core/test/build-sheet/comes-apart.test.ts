@@ -76,11 +76,19 @@ describe('a pump under a union and a valve', () => {
     const pipeM3 = 0.2 * boreAreaM2(boreOf(size).boreM)
     expect(pump.runsOutM3 / pipeM3).toBeCloseTo(1, 6)
   })
-  test('without a valve the tank runs back as well', () => {
-    const bare = aBasin('up 300 mm, union, up 700 mm, elbow, left 300 mm')
-    const [row] = rows(bare)
-    expect(row!.shut).toEqual([])
-    expect(row!.tankNames).toEqual([bare.tanks[0]!.name])
+  test('without a valve a mouth under water lets the tank run back; one in air lets in air', () => {
+    const inAir = aBasin('up 300 mm, union, up 700 mm, elbow, left 300 mm')
+    const under = aBasin('up 300 mm, union, up 700 mm, elbow, left 300 mm, elbow, down 300 mm')
+    const [over, back] = [inAir, under].map((of) => rows(of)[0]!)
+    expect([over!.shut, back!.shut]).toEqual([[], []])
+    expect(over!.tankNames).toEqual([])
+    expect(back!.tankNames).toEqual([under.tanks[0]!.name])
+  })
+  test('a level pipe at the height of the joint runs out of it', () => {
+    const level = aBasin('left 300 mm, union, left 700 mm, elbow, up 700 mm, ball, up 100 mm')
+    const { size } = level.returnSide.lines[0]!.run
+    const area = boreAreaM2(boreOf(size).boreM)
+    expect(rows(level)[0]!.runsOutM3 / (1.7 * area)).toBeCloseTo(1, 1)
   })
   test('a check valve holds nothing back once it is leant on: it is never shut by hand', () => {
     const [row] = rows(aBasin('up 300 mm, union, up 200 mm, check, up 500 mm, elbow, left 300 mm'))

@@ -40,7 +40,7 @@ describe.each(DESIGNS)('%s', (_, design) => {
     const bought = routes.flatMap(({ bodies }) =>
       bodies.filter(({ kind }) => BODY_GROUP[kind] !== undefined),
     )
-    const adapters = joints.filter(({ id, adapter }) => adapter && id.endsWith('-adapter')).length
+    const adapters = joints.filter(({ adapterAt }) => adapterAt === 'pipe').length
     const couplings = cuts.reduce((sum, { parts }) => sum + parts - 1, 0)
     expect(joints.filter(({ bodyId }) => bodyId.includes('-coupling-')).length).toBe(2 * couplings)
     const plugs = list.find(({ name }) => name === 'plug')?.count ?? 0

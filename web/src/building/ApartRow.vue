@@ -3,11 +3,10 @@ import type { building } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
-import { useDesign } from '../workspace/design-store.ts'
+import { useLight } from './use-light.ts'
 
 /** One thing, and how it comes out again. */
 const { row } = defineProps<{ row: building.ApartRow }>()
-const store = useDesign()
 const units = useUnits()
 
 const UNDO: Readonly<Record<building.EndKind, string>> = {
@@ -22,18 +21,18 @@ const UNDO: Readonly<Record<building.EndKind, string>> = {
 const pieces = computed(() =>
   [row.thing.pieceId, ...row.undo.map(({ pieceId }) => pieceId)].filter((id) => id !== null),
 )
-const isLit = computed(
-  () => pieces.value.length > 0 && pieces.value.every((id) => store.marked.has(id)),
-)
-const light = () => (store.litPieces = isLit.value ? [] : pieces.value)
+const { isLit, light } = useLight(() => pieces.value)
 const SIDE = { in: ', where water comes in', out: ', where it leaves' } as const
+/** Things with a body of water that nobody gave the size of. */
+const HOLDS: ReadonlySet<string> = new Set(['device', 'sterilizer', 'pump'])
 /** Less than a spoonful is a drop. */
 const A_DROP_M3 = 5e-6
 const runsOut = computed(() => {
   const own = row.runsOutM3 > A_DROP_M3 ? units.text('volume', row.runsOutM3) : ''
   const send = row.tankNames.length > 1 ? 'send' : 'sends'
   const back = row.tankNames.length > 0 ? `what ${row.tankNames.join(' and ')} ${send} back` : ''
-  return [own, back].filter(Boolean).join(', and ') || 'a few drops'
+  const inside = HOLDS.has(row.thing.kind) ? 'what stands in it' : ''
+  return [own, inside, back].filter(Boolean).join(', and ') || 'a few drops'
 })
 </script>
 

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { computed, onUnmounted } from 'vue'
+import { computed } from 'vue'
 import FindingList from '../bench/FindingList.vue'
-import SheetPane from '../section/SheetPane.vue'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import BesideSection from './BesideSection.vue'
 import ApartRow from './ApartRow.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
-const store = useBasin(() => id, 'Comes apart')
-onUnmounted(() => (store.litPieces = []))
+useBasin(() => id, 'Comes apart')
 const { sheet, findings } = useSheet()
 /** What can't come out, and how it could. */
 const held = computed(() => findings.value.filter(({ code }) => code === 'cannot-come-out'))
@@ -23,36 +22,28 @@ const stuck = computed(() => rows.value.filter(({ isFree }) => !isFree).length)
     heading="Comes apart"
     about="Everything comes out one day, to be cleaned, changed or sold: what to shut, what to undo, and what runs out meanwhile. Stop the pumps and unplug them first."
   >
-    <div class="grid gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
-      <div class="min-w-0 space-y-4">
-        <p v-if="!sheet" role="status">It is being worked out…</p>
-        <template v-else>
-          <p>
-            <template v-if="stuck === 0">
-              All {{ rows.length }} things come out without a saw.
-            </template>
-            <template v-else>
-              <strong class="text-aril">{{ stuck }} of {{ rows.length }} things</strong> can’t come
-              out without a saw.
-            </template>
-          </p>
-          <FindingList v-if="held.length > 0" :own="held" />
-          <ul aria-label="Things that come out">
-            <ApartRow v-for="row in rows" :key="row.thing.id" :row="row" />
-          </ul>
-          <p class="caption max-w-3xl">
-            What runs out is counted from the lowest joint that is opened up to the valves that are
-            shut; what stands in a box is emptied first where its bulkhead is undone. Whether a hand
-            or a wrench gets to a joint is not looked at here.
-          </p>
-        </template>
-      </div>
-      <aside
-        aria-label="Where it goes"
-        class="relative hidden h-[32rem] overflow-hidden rounded-lg border border-rule bg-sheet xl:sticky xl:top-4 xl:block"
-      >
-        <SheetPane />
-      </aside>
-    </div>
+    <BesideSection>
+      <p v-if="!sheet" role="status">It is being worked out…</p>
+      <template v-else>
+        <p>
+          <template v-if="stuck === 0">
+            All {{ rows.length }} things come out without a saw.
+          </template>
+          <template v-else>
+            <strong class="text-aril">{{ stuck }} of {{ rows.length }} things</strong> can’t come
+            out without a saw.
+          </template>
+        </p>
+        <FindingList v-if="held.length > 0" :own="held" />
+        <ul aria-label="Things that come out">
+          <ApartRow v-for="row in rows" :key="row.thing.id" :row="row" />
+        </ul>
+        <p class="caption max-w-3xl">
+          What runs out is counted from the lowest joint that is opened up to the valves that are
+          shut; what stands in a box is emptied first where its bulkhead is undone. Whether a hand
+          or a wrench gets to a joint is not looked at here.
+        </p>
+      </template>
+    </BesideSection>
   </BasinPage>
 </template>

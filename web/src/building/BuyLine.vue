@@ -5,14 +5,13 @@ import { computed, ref } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
-import { useDesign } from '../workspace/design-store.ts'
 import { countWords, PER_WORDS, askedSize } from './list-words.ts'
 import { useShopping } from './shopping-store.ts'
 import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
+import { useLight } from './use-light.ts'
 
 /** One line of the list: ticked in the shop, with what is had of it and what it costs. */
 const { line, toBuy } = defineProps<{ line: building.ListLine; toBuy: number }>()
-const store = useDesign()
 const shopping = useShopping()
 const ticker = useTicker()
 const units = useUnits()
@@ -25,19 +24,13 @@ const partName = computed(() => {
 /** On a phone what is had and paid is asked for when it is wanted. */
 const opened = ref(false)
 const own = computed(() => shopping.of(line.key))
-const isLit = computed(
-  () => line.pieceIds.length > 0 && store.litPieces.join() === line.pieceIds.join(),
-)
+const { isLit, light } = useLight(() => line.pieceIds)
 const size = computed(() => askedSize(line, units))
 const whole = computed(() => `${line.name}${size.value ? `, ${size.value}` : ''}`)
 const spare = computed(() => (line.spare > 0 ? `${line.spare} of them spare` : ''))
 const measured = computed(() => line.unit === 'metre' || line.pipe !== null)
 const tickedWords = computed(() => whoAndWhen(own.value))
 const tick = (event: Event) => shopping.set(line.key, tickOf(event, ticker.name))
-function light() {
-  store.selectedPieceId = null
-  store.litPieces = isLit.value ? [] : line.pieceIds
-}
 /** An empty field: not had, or no price. */
 const setNumber = (field: 'have' | 'price') => (si: number) =>
   shopping.set(line.key, { [field]: Number.isNaN(si) ? null : si })

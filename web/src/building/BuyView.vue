@@ -1,42 +1,30 @@
 <script setup lang="ts">
 import { building } from '@yew-basin/core'
-import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, onUnmounted, watch } from 'vue'
+import { computed, onMounted } from 'vue'
 import FindingList from '../bench/FindingList.vue'
 import TextField from '../bench/TextField.vue'
-import SheetPane from '../section/SheetPane.vue'
 import { useParts } from '../parts/parts-store.ts'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import BesideSection from './BesideSection.vue'
 import BuyLine from './BuyLine.vue'
 import BuyFiles from './BuyFiles.vue'
 import HaveField from './HaveField.vue'
 import { GROUP_WORDS } from './list-words.ts'
-import { useShopping } from './shopping-store.ts'
 import { useTicker } from './ticker.ts'
+import { useTicks } from './use-ticks.ts'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'To buy')
-const shopping = useShopping()
+const { shopping, stateWords } = useTicks(() => id)
 const ticker = useTicker()
 const units = useUnits()
 const { sheet, findings } = useSheet()
 
 const parts = useParts()
-onMounted(() => {
-  void shopping.open(id)
-  void parts.want()
-})
-watch(
-  () => id,
-  (next) => void shopping.open(next),
-)
-// What a list lights up is the list's.
-onUnmounted(() => (store.litPieces = []))
-useEventListener(window, 'online', () => void shopping.send())
-useEventListener(window, 'focus', () => void shopping.send())
+onMounted(() => void parts.want())
 
 /** Every line with what is still to buy of it. */
 const lines = computed(() =>
@@ -58,15 +46,6 @@ const ticked = computed(
 )
 const torn = computed(() => (sheet.value?.joints ?? []).filter(({ isWhole }) => !isWhole).length)
 const currency = computed(() => store.shown?.tariff?.currency ?? '')
-const stateWords = computed(() => {
-  const count = shopping.waiting
-  if (shopping.fault) return `Not taken: ${shopping.fault}`
-  if (count === 0) return shopping.state === 'away' ? 'No network: ticks are kept here.' : ''
-  const changes = `${count} ${count === 1 ? 'change' : 'changes'}`
-  return shopping.state === 'away'
-    ? `No network: ${changes} kept on this device, sent when it is back.`
-    : `${changes} on the way.`
-})
 </script>
 
 <template>
@@ -75,64 +54,51 @@ const stateWords = computed(() => {
     heading="To buy"
     about="Everything between the drawing and glued pipe, in one trip. Change a pipe in the drawing, and this follows."
   >
-    <div class="grid gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
-      <div class="min-w-0 space-y-5">
-        <p v-if="!sheet" role="status">The list is being made…</p>
-        <template v-else>
-          <p>
-            <template v-if="torn === 0"
-              >Every joint of this sheet has its two halves:
-              {{ sheet.joints.length }} joints.</template
-            >
-            <template v-else
-              ><strong class="text-aril">{{ torn }} of {{ sheet.joints.length }} joints</strong>
-              have no two halves that one part joins.</template
-            >
-            {{ ticked }} of {{ lines.length }} lines ticked.
-            <template v-if="cost.known > 0">
-              About {{ units.text('money', cost.known) }} {{ currency
-              }}<template v-if="cost.gaps > 0">, and {{ cost.gaps }} without a price</template>.
-            </template>
-          </p>
-          <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
-          <FindingList v-if="findings.length > 0" :own="findings" folded />
-          <HaveField :list="sheet.list" />
-          <div class="flex flex-wrap items-end gap-3">
-            <TextField
-              class="w-44"
-              label="Who ticks here"
-              :most="40"
-              :model-value="ticker.name"
-              @update:model-value="ticker.name = $event"
-            />
-            <BuyFiles :lines="lines" :name="store.basin!.name" />
+    <BesideSection>
+      <p v-if="!sheet" role="status">The list is being made…</p>
+      <template v-else>
+        <p>
+          <template v-if="torn === 0"
+            >Every joint of this sheet has its two halves:
+            {{ sheet.joints.length }} joints.</template
+          >
+          <template v-else
+            ><strong class="text-aril">{{ torn }} of {{ sheet.joints.length }} joints</strong> have
+            no two halves that one part joins.</template
+          >
+          {{ ticked }} of {{ lines.length }} lines ticked.
+          <template v-if="cost.known > 0">
+            About {{ units.text('money', cost.known) }} {{ currency
+            }}<template v-if="cost.gaps > 0">, and {{ cost.gaps }} without a price</template>.
+          </template>
+        </p>
+        <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
+        <FindingList v-if="findings.length > 0" :own="findings" folded />
+        <HaveField :list="sheet.list" />
+        <div class="flex flex-wrap items-end gap-3">
+          <TextField
+            class="w-44"
+            label="Who ticks here"
+            :most="40"
+            :model-value="ticker.name"
+            @update:model-value="ticker.name = $event"
+          />
+          <BuyFiles :lines="lines" :name="store.basin!.name" />
+        </div>
+        <section v-for="{ group, own } in groups" :key="group" :aria-labelledby="`buy-${group}`">
+          <div
+            class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 md:grid-cols-[minmax(0,1fr)_6rem_7rem_7rem]"
+          >
+            <h3 :id="`buy-${group}`" class="heading">{{ GROUP_WORDS[group] }}</h3>
+            <span class="caption hidden md:inline" aria-hidden="true">had</span>
+            <span class="caption hidden md:inline" aria-hidden="true">price</span>
+            <span class="caption text-right" aria-hidden="true">to buy</span>
           </div>
-          <section v-for="{ group, own } in groups" :key="group" :aria-labelledby="`buy-${group}`">
-            <div
-              class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 md:grid-cols-[minmax(0,1fr)_6rem_7rem_7rem]"
-            >
-              <h3 :id="`buy-${group}`" class="heading">{{ GROUP_WORDS[group] }}</h3>
-              <span class="caption hidden md:inline" aria-hidden="true">had</span>
-              <span class="caption hidden md:inline" aria-hidden="true">price</span>
-              <span class="caption text-right" aria-hidden="true">to buy</span>
-            </div>
-            <ul>
-              <BuyLine
-                v-for="{ line, toBuy } in own"
-                :key="line.key"
-                :line="line"
-                :to-buy="toBuy"
-              />
-            </ul>
-          </section>
-        </template>
-      </div>
-      <aside
-        aria-label="Where it goes"
-        class="relative hidden h-[32rem] overflow-hidden rounded-lg border border-rule bg-sheet xl:sticky xl:top-4 xl:block"
-      >
-        <SheetPane />
-      </aside>
-    </div>
+          <ul>
+            <BuyLine v-for="{ line, toBuy } in own" :key="line.key" :line="line" :to-buy="toBuy" />
+          </ul>
+        </section>
+      </template>
+    </BesideSection>
   </BasinPage>
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { building } from '@yew-basin/core'
+import { building } from '@yew-basin/core'
 import { Download, FileText } from '@lucide/vue'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { saveFile } from '../shell/save-file.ts'
 import { useUnits } from '../shell/units.ts'
+import { PANEL_PARTS } from '../sump/cut-drawing.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import DrilledPanel from './DrilledPanel.vue'
@@ -15,19 +16,11 @@ const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Holes')
 const units = useUnits()
 const { sheet } = useSheet()
-const PANEL_PARTS = 64
 
-const PANELS: Readonly<Record<building.DrilledSheet['panel'], string>> = {
-  floor: 'floor',
-  back: 'back panel',
-  left: 'left panel',
-  right: 'right panel',
-  'box-floor': 'floor of its box',
-}
 const sheets = computed(() =>
   (sheet.value?.holes ?? []).map((panel) => ({
     panel,
-    title: `${panel.tankName}, ${PANELS[panel.panel]}`,
+    title: `${panel.tankName}, ${building.PANEL_NAME[panel.panel]}`,
     isTempered: panel.glass === 'tempered',
   })),
 )

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { building } from '@yew-basin/core'
-import { computed, onMounted } from 'vue'
-import { useShopping } from './shopping-store.ts'
+import { computed } from 'vue'
 import { tickOf, useTicker } from './ticker.ts'
+import { useTicks } from './use-ticks.ts'
 
 /** Every joint with a box, run by run: dry under fresh water, and who felt it. */
 const { sheet, basinId } = defineProps<{ sheet: building.BuildSheet; basinId: string }>()
-const shopping = useShopping()
+const { shopping, stateWords } = useTicks(() => basinId)
 const ticker = useTicker()
-onMounted(() => void shopping.open(basinId))
 
 const KINDS: Readonly<Record<building.EndKind, string>> = {
   glued: 'glued',
@@ -39,6 +38,7 @@ const tick = (joint: building.Joint, event: Event) =>
 </script>
 
 <template>
+  <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
   <ul class="mt-2 space-y-1">
     <li v-for="{ run, joints, dry } in runs" :key="run.id" class="border-b border-rule py-1">
       <details>

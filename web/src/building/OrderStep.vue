@@ -3,13 +3,12 @@ import type { building } from '@yew-basin/core'
 import { say } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
-import { useDesign } from '../workspace/design-store.ts'
 import { useShopping } from './shopping-store.ts'
 import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
+import { useLight } from './use-light.ts'
 
 /** One step of building, with a box to tick. */
 const { step } = defineProps<{ step: building.OrderedStep }>()
-const store = useDesign()
 const shopping = useShopping()
 const ticker = useTicker()
 const units = useUnits()
@@ -20,10 +19,7 @@ const isDone = computed(() => known.value.tickedAt !== null)
 const tick = (event: Event) => shopping.set(key.value, tickOf(event, ticker.name))
 /** So many reasons are read at a glance; the rest is a press away. */
 const FIRST = 2
-const isLit = computed(
-  () => step.pieceIds.length > 0 && store.litPieces.join() === step.pieceIds.join(),
-)
-const light = () => (store.litPieces = isLit.value ? [] : step.pieceIds)
+const { isLit, light } = useLight(() => step.pieceIds)
 const why = (rule: building.OrderedStep['after'][number]) =>
   `after ${rule.number}: ${say(rule.reason, units.family)}`
 </script>

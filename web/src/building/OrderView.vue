@@ -1,29 +1,27 @@
 <script setup lang="ts">
 import { say } from '@yew-basin/core'
-import { computed, onMounted, onUnmounted } from 'vue'
+import { computed } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import TextField from '../bench/TextField.vue'
-import SheetPane from '../section/SheetPane.vue'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import BesideSection from './BesideSection.vue'
 import { daysOf } from './days.ts'
 import OrderStep from './OrderStep.vue'
 import { buildPlanOf, usePlan } from './plan-edits.ts'
-import { useShopping } from './shopping-store.ts'
 import { useTicker } from './ticker.ts'
 import { useSheet } from './use-sheet.ts'
+import { useTicks } from './use-ticks.ts'
 
 const { id } = defineProps<{ id: string }>()
 const store = useBasin(() => id, 'Order')
 const units = useUnits()
 const ticker = useTicker()
-const shopping = useShopping()
+const { shopping, stateWords } = useTicks(() => id)
 const { sheet } = useSheet()
 const { set } = usePlan()
 const plan = computed(() => buildPlanOf(store.shown))
-onMounted(() => void shopping.open(id))
-onUnmounted(() => (store.litPieces = []))
 
 const order = computed(() => sheet.value?.order ?? null)
 const days = computed(() => daysOf(order.value?.steps ?? [], plan.value.startsOn))
@@ -53,67 +51,59 @@ function choose(tankId: string, school: 'before' | 'after') {
     heading="Order"
     about="What is done after what, and why: the bench first, then what is set and lifted, then what is joined where it stands. Gloves and an open window for primer and cement."
   >
-    <div class="grid gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
-      <div class="min-w-0 space-y-4">
-        <p v-if="!order" role="status">The order is being worked out…</p>
-        <template v-else>
-          <p v-if="order.stuck.length > 0" class="text-aril" role="alert">
-            These wait for each other, and can’t be put in an order:
-            {{ order.stuck.map(({ title }) => say(title, units.family)).join('; ') }}. They wait
-            because: {{ order.stuckBy.map((why) => say(why, units.family)).join(' ') }}
-          </p>
-          <div class="flex flex-wrap items-end gap-3">
-            <label class="block w-44">
-              <span class="caption">Building begins on</span>
-              <input
-                type="date"
-                class="box"
-                :value="plan.startsOn ?? ''"
-                @change="set({ startsOn: ($event.target as HTMLInputElement).value || null })"
-              />
-            </label>
-            <ChoiceField
-              v-for="tank in drilled"
-              :key="tank.id"
-              class="w-56"
-              :label="`Bulkheads of ${tank.name} go in`"
-              :options="SCHOOLS"
-              :model-value="plan.bulkheadsAfter.includes(tank.id) ? 'after' : 'before'"
-              @update:model-value="choose(tank.id, $event)"
+    <BesideSection>
+      <p v-if="!order" role="status">The order is being worked out…</p>
+      <template v-else>
+        <p v-if="order.stuck.length > 0" class="text-aril" role="alert">
+          These wait for each other, and can’t be put in an order:
+          {{ order.stuck.map(({ title }) => say(title, units.family)).join('; ') }}. They wait
+          because: {{ order.stuckBy.map((why) => say(why, units.family)).join(' ') }}
+        </p>
+        <div class="flex flex-wrap items-end gap-3">
+          <label class="block w-44">
+            <span class="caption">Building begins on</span>
+            <input
+              type="date"
+              class="box"
+              :value="plan.startsOn ?? ''"
+              @change="set({ startsOn: ($event.target as HTMLInputElement).value || null })"
             />
-            <TextField
-              class="w-44"
-              label="Who ticks here"
-              :most="40"
-              :model-value="ticker.name"
-              @update:model-value="ticker.name = $event"
-            />
-          </div>
-          <p v-if="drilled.length > 0" class="caption max-w-3xl">
-            Before, a hand gets under the floor, and the tank is set down with care for what hangs
-            there. Once it stands, nothing can crack the floor, and there must be room below for a
-            wrench.
-          </p>
-          <p>{{ done }} of {{ order.steps.length }} steps done.</p>
-          <section v-for="day in days" :key="day.number" :aria-label="day.title">
-            <h3 class="heading">{{ day.title }}</h3>
-            <ol>
-              <OrderStep v-for="step in day.steps" :key="step.id" :step="step" />
-            </ol>
-          </section>
-          <p class="caption max-w-3xl">
-            Hours of cement and silicone are typical, at 20 °C; the tin’s and the tube’s own label
-            rules. Whether a tool gets past a neighbour is not looked at here: fit all of it dry
-            once.
-          </p>
-        </template>
-      </div>
-      <aside
-        aria-label="Where it goes"
-        class="relative hidden h-[32rem] overflow-hidden rounded-lg border border-rule bg-sheet xl:sticky xl:top-4 xl:block"
-      >
-        <SheetPane />
-      </aside>
-    </div>
+          </label>
+          <ChoiceField
+            v-for="tank in drilled"
+            :key="tank.id"
+            class="w-56"
+            :label="`Bulkheads of ${tank.name} go in`"
+            :options="SCHOOLS"
+            :model-value="plan.bulkheadsAfter.includes(tank.id) ? 'after' : 'before'"
+            @update:model-value="choose(tank.id, $event)"
+          />
+          <TextField
+            class="w-44"
+            label="Who ticks here"
+            :most="40"
+            :model-value="ticker.name"
+            @update:model-value="ticker.name = $event"
+          />
+        </div>
+        <p v-if="drilled.length > 0" class="caption max-w-3xl">
+          Before, a hand gets under the floor, and the tank is set down with care for what hangs
+          there. Once it stands, nothing can crack the floor, and there must be room below for a
+          wrench.
+        </p>
+        <p>{{ done }} of {{ order.steps.length }} steps done.</p>
+        <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
+        <section v-for="day in days" :key="day.number" :aria-label="day.title">
+          <h3 class="heading">{{ day.title }}</h3>
+          <ol>
+            <OrderStep v-for="step in day.steps" :key="step.id" :step="step" />
+          </ol>
+        </section>
+        <p class="caption max-w-3xl">
+          Hours of cement and silicone are typical, at 20 °C; the tin’s and the tube’s own label
+          rules. Whether a tool gets past a neighbour is not looked at here: fit all of it dry once.
+        </p>
+      </template>
+    </BesideSection>
   </BasinPage>
 </template>

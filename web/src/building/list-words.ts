@@ -1,4 +1,5 @@
 import type { building } from '@yew-basin/core'
+import { PANEL_PARTS } from '../sump/cut-drawing.ts'
 import type { useUnits } from '../shell/units.ts'
 
 type Units = ReturnType<typeof useUnits>
@@ -14,9 +15,6 @@ export const GROUP_WORDS: Readonly<Record<building.ShopGroup, string>> = {
   glue: 'Glue, seals and clamps',
   panels: 'Panels',
 }
-
-/** How finely a panel is measured in inches. */
-const PANEL_PARTS = 64
 
 /** A line's size as it is asked for. */
 export function askedSize(line: building.ListLine, units: Units): string {

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { editing, type Point, setTo } from '@yew-basin/core'
+import { editing, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
+import { useGripPlaces, type Wanted } from './grip-places.ts'
 import MoveGrip from './MoveGrip.vue'
 import { onSheet, type Sheet } from './scale.ts'
 
 /** Handles on the opened drain: the lip of its inlet, and its end in the sump. */
 const { sheet } = defineProps<{ sheet: Sheet }>()
 const store = useDesign()
-const up = computed(() => (sheet.view === 'plan' ? 'yM' : 'zM'))
-const placeOf = (point: Point) => ({ across: point.xM, up: point[up.value] })
+const { placeOf, wayTo, lengthsOf } = useGripPlaces(() => sheet.view)
 const index = computed(() => store.shown?.drains.findIndex(({ id }) => id === store.drainId) ?? -1)
 const drain = computed(() => store.shown?.drains[index.value] ?? null)
 const solved = computed(() => store.solved?.drains[index.value] ?? null)
@@ -22,19 +22,13 @@ const endSnaps = computed(() => {
   return { across: [], up: sheet.view === 'plan' ? [] : inSection }
 })
 
-interface Wanted {
-  readonly across: number
-  readonly up: number
-}
-
 function moveInlet(to: Wanted) {
   const at = ['drains', index.value, 'inlet', 'place'] as const
-  store.edit([setTo([...at, 'xM'], to.across), setTo([...at, up.value], to.up)])
+  store.edit(lengthsOf(to).map(([axis, si]) => setTo([...at, axis], si)))
 }
 
 function moveEnd(to: Wanted) {
-  const { mouth } = solved.value!
-  const by = { xM: to.across - mouth.xM, yM: 0, zM: 0, [up.value]: to.up - mouth[up.value] }
+  const by = wayTo(to, solved.value!.mouth)
   const edits = editing.moveDrainEnd(store.design!, index.value, by)
   if (edits.length > 0) store.edit(edits)
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { editing, type Point, setTo } from '@yew-basin/core'
+import { editing, setTo } from '@yew-basin/core'
 import { computed } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
+import { useGripPlaces, type Wanted } from './grip-places.ts'
 import MoveGrip from './MoveGrip.vue'
 import { onSheet, type Sheet } from './scale.ts'
 import type { Snap } from './snap.ts'
@@ -9,8 +10,7 @@ import type { Snap } from './snap.ts'
 /** Handles on the chosen line: its mouth, and the pump it begins at. */
 const { sheet } = defineProps<{ sheet: Sheet }>()
 const store = useDesign()
-const up = computed(() => (sheet.view === 'plan' ? 'yM' : 'zM'))
-const placeOf = (point: Point) => ({ across: point.xM, up: point[up.value] })
+const { placeOf, wayTo, lengthsOf } = useGripPlaces(() => sheet.view)
 
 /** Where a mouth is drawn to: the middle of its tank, and its water. */
 const mouthSnaps = computed(() => {
@@ -25,21 +25,15 @@ const mouthSnaps = computed(() => {
   return { across, up: sheet.view === 'plan' ? inPlan : inSection }
 })
 
-interface Wanted {
-  readonly across: number
-  readonly up: number
-}
-
 function moveMouth(to: Wanted) {
-  const { mouth } = store.solvedLine!
-  const by = { xM: to.across - mouth.xM, yM: 0, zM: 0, [up.value]: to.up - mouth[up.value] }
+  const by = wayTo(to, store.solvedLine!.mouth)
   const edits = editing.moveMouth(store.design!, store.lineIndex, by)
   if (edits.length > 0) store.edit(edits)
 }
 
 function movePump(to: Wanted) {
   const at = ['returnSide', 'pumps', store.pumpIndex, 'outlet'] as const
-  store.edit([setTo([...at, 'xM'], to.across), setTo([...at, up.value], to.up)])
+  store.edit(lengthsOf(to).map(([axis, si]) => setTo([...at, axis], si)))
 }
 
 const startsAtPump = computed(() => store.line?.start.at === 'pump' && store.placedPump)

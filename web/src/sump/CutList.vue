@@ -6,12 +6,11 @@ import { computed } from 'vue'
 import QuantityField from '../bench/QuantityField.vue'
 import { useUnits } from '../shell/units.ts'
 import { useDesign } from '../workspace/design-store.ts'
-import { cutListDxf, cutListSvg, wallToCut } from './cut-drawing.ts'
+import { cutListDxf, cutListSvg, PANEL_PARTS, wallToCut } from './cut-drawing.ts'
 import PanelsDrawing from './PanelsDrawing.vue'
 import { saveFile } from '../shell/save-file.ts'
 
 /** The walls of a self-built sump as panels to cut, drawn and listed. */
-const PANEL = 64
 const store = useDesign()
 const units = useUnits()
 const panels = computed(() => building.cutList(store.shown!.sump))
@@ -41,9 +40,14 @@ const saveSvg = () => saveFile('sump-walls.svg', cutListSvg(toCut.value), 'image
         <tbody>
           <tr v-for="panel in panels" :key="panel.wallId" class="border-b border-rule text-right">
             <th scope="row" class="py-0.5 text-left font-normal">{{ panel.number }}</th>
-            <td>{{ units.cut(panel.widthM, PANEL) }} × {{ units.cut(panel.heightM, PANEL) }}</td>
-            <td>{{ units.cut(panel.fromLeftM, PANEL) }}</td>
-            <td>{{ units.cut(panel.footM, PANEL) }} – {{ units.cut(panel.topM, PANEL) }}</td>
+            <td>
+              {{ units.cut(panel.widthM, PANEL_PARTS) }} ×
+              {{ units.cut(panel.heightM, PANEL_PARTS) }}
+            </td>
+            <td>{{ units.cut(panel.fromLeftM, PANEL_PARTS) }}</td>
+            <td>
+              {{ units.cut(panel.footM, PANEL_PARTS) }} – {{ units.cut(panel.topM, PANEL_PARTS) }}
+            </td>
           </tr>
         </tbody>
       </table>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
-import { layPanels, outlineOf, type PanelToCut } from './cut-drawing.ts'
+import { layPanels, outlineOf, PANEL_PARTS, type PanelToCut } from './cut-drawing.ts'
 
 /** Panels to cut, side by side, with their sizes. */
 const { panels, label } = defineProps<{ panels: readonly PanelToCut[]; label: string }>()
-const PARTS = 64
 const units = useUnits()
 const laid = computed(() => layPanels(panels))
 const sheet = computed(() => {
@@ -62,7 +61,8 @@ const points = (index: number) =>
           font-size="20"
           fill="currentColor"
         >
-          {{ units.cut(piece.panel.widthM, PARTS) }} × {{ units.cut(piece.panel.heightM, PARTS) }}
+          {{ units.cut(piece.panel.widthM, PANEL_PARTS) }} ×
+          {{ units.cut(piece.panel.heightM, PANEL_PARTS) }}
         </text>
       </g>
     </svg>

@@ -2,6 +2,9 @@ import type { building } from '@yew-basin/core'
 import Drawing from 'dxf-writer'
 import { millimetres } from '../shell/millimetres.ts'
 
+/** How finely a panel is measured in inches. */
+export const PANEL_PARTS = 64
+
 /** A panel as it is cut, m. */
 export interface PanelToCut {
   /** What is written on it: "wall 2", "floor". */

@@ -53,18 +53,18 @@ function rowOf(design: BasinDesign, found: ComesApart): ApartRow {
   }
 }
 
-function jointToUndo(design: BasinDesign, { id, kind, ends }: Link): JointToUndo {
+const SIDES = { before: 'in', after: 'out', middle: null, panel: null } as const
+
+function jointToUndo(design: BasinDesign, { id, kind, side, ends }: Link): JointToUndo {
   const { parts } = jointGraph(design)
   const bodies = ends.map((at) => parts[at]!).filter(({ body }) => body !== null)
   const part = bodies[0] ?? parts[ends[0]]!
-  const own = part.body && ends.some((at) => parts[at]!.id === `${part.body!.id} before`)
-  const isPaired = bodies.length > 1 && part.body?.kind !== 'union'
   return {
     jointId: id,
     kind,
     name: partName(design, part),
     pieceId: part.body?.pieceId ?? null,
-    side: isPaired ? (own ? 'in' : 'out') : null,
+    side: bodies.length > 1 ? SIDES[side] : null,
   }
 }
 

@@ -59,11 +59,11 @@ export function holdsOf(design: BasinDesign, { parts }: JointGraph): Holds {
       { body: bodies.at(-1)!, segmentId: segments.at(-1)?.id },
     ]),
   )
-  parts.forEach(({ body, isPanel, routeId, segmentId, id }, at) => {
+  parts.forEach(({ body, isHalf, isPanel, routeId, segmentId }, at) => {
     if (isPanel || body?.isClipped) fixed.add(at)
     if (body?.kind === 'pump') fixed.add(at)
     // Its port unions' halves are no part of what stands there.
-    if (body?.kind === 'device' && id === body.id) fixed.add(at)
+    if (body?.kind === 'device' && !isHalf) fixed.add(at)
     const end = last.get(routeId)
     if (body?.kind === 'nozzle') ends.add(at)
     if (segmentId !== null && end?.body.kind === 'open-end' && end.segmentId === segmentId)

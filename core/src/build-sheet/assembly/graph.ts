@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import type { EndKind, Point } from '../../run/index.ts'
-import type { Joint } from '../joint.ts'
+import type { Joint, JointSide } from '../joint.ts'
 import { type Plumbing, plumbingOf } from '../plumbing.ts'
 import type { Body, BuiltRun } from '../route/body.ts'
 
@@ -11,6 +11,8 @@ export interface BuiltPart {
   readonly routeId: string
   /** The fitting, port or end that it is; null: pipe, or an adapter. */
   readonly body: Body | null
+  /** It is a half of that, with a union between it and the rest; the rest, or all of it, is none. */
+  readonly isHalf: boolean
   /** The pipe or hose that it is; null: none. */
   readonly segmentId: string | null
   /** A panel of a tank or box, that a bulkhead sits in. */
@@ -23,6 +25,7 @@ export interface Link {
   /** The joint's. */
   readonly id: string
   readonly kind: EndKind
+  readonly side: JointSide
   /** Places of its two parts. */
   readonly ends: readonly [number, number]
   readonly at: Point
@@ -47,9 +50,6 @@ export const jointGraph = memoize((design: BasinDesign): JointGraph =>
   new GraphMaker(design).make(plumbingOf(design)),
 )
 
-/** Names of the parts that one fitting comes in two or three of. */
-type Side = 'before' | 'middle' | 'after'
-
 class GraphMaker {
   private readonly parts: BuiltPart[] = []
   private readonly links: Link[] = []
@@ -73,31 +73,31 @@ class GraphMaker {
     const body = route.bodies.find(({ id }) => id === joint.bodyId)
     // A coupling's sockets: the pipe they join is one part here.
     if (!body) return
-    if (joint.segmentId === null) return this.joinHalves(joint, route, body)
-    const side: Side = joint.id.replace(/-adapter$/, '').endsWith(':before') ? 'before' : 'after'
-    const pipe = this.segmentPart(route, joint.segmentId)
-    if (!joint.adapter) return this.link(joint, this.bodyPart(route, body, side), pipe)
-    const name = joint.id.replace(/-adapter$/, '')
-    const adapter = this.part(`${name}+`, { ...EMPTY, routeId: route.id, at: body.at })
-    if (joint.id === name) this.link(joint, this.bodyPart(route, body, side), adapter)
-    else this.link(joint, adapter, pipe)
+    const { side, segmentId, adapterAt } = joint
+    if (segmentId === null) return this.joinHalves(joint, route, body)
+    const fitting = () => this.bodyPart(route, body, side)
+    const pipe = () => this.segmentPart(route, segmentId)
+    if (adapterAt === null) return this.link(joint, fitting(), pipe())
+    const adapter = this.part(`${route.id} ${body.id} ${side} adapter`, {
+      ...EMPTY,
+      routeId: route.id,
+      at: body.at,
+    })
+    this.link(joint, adapterAt === 'fitting' ? fitting() : pipe(), adapter)
   }
 
   /** A union's nut, those of a true union, a device's port unions, a bulkhead's gasket. */
   private joinHalves(joint: Joint, route: BuiltRun, body: Body): void {
-    const own = (side: Side) => this.bodyPart(route, body, side)
-    const which = joint.id.slice(joint.id.lastIndexOf(':') + 1)
-    if (which === 'nut') return this.link(joint, own('before'), own('after'))
-    if (which === 'nut-before' || which === 'port-in')
-      return this.link(joint, own('before'), own('middle'))
-    if (which === 'nut-after' || which === 'port-out')
-      return this.link(joint, own('middle'), own('after'))
+    const own = (side: JointSide) => this.bodyPart(route, body, side)
+    if (joint.side === 'before') return this.link(joint, own('before'), own('middle'))
+    if (joint.side === 'after') return this.link(joint, own('middle'), own('after'))
+    if (joint.side === 'middle') return this.link(joint, own('before'), own('after'))
     const panel = { ...EMPTY, routeId: route.id, at: body.at, isPanel: true }
     this.link(joint, own('middle'), this.part(`panel ${body.id}`, panel))
   }
 
-  private link({ id, kind, at }: Joint, a: number, b: number): void {
-    this.links.push({ id, kind, ends: [a, b], at })
+  private link({ id, kind, side, at }: Joint, a: number, b: number): void {
+    this.links.push({ id, kind, side, ends: [a, b], at })
   }
 
   private part(id: string, what: Omit<BuiltPart, 'id'>): number {
@@ -108,12 +108,18 @@ class GraphMaker {
   }
 
   /** A fitting, or the half of it on one side where it comes apart. */
-  private bodyPart(route: BuiltRun, body: Body, side: Side): number {
+  private bodyPart(route: BuiltRun, body: Body, side: JointSide): number {
     const id = this.nameOf(route, body)
-    const half = halvesOf(body) && side !== 'middle' ? `${id} ${side}` : id
     // A union has no middle: its halves are all of it.
-    const own = body.kind === 'union' && half === id ? `${id} before` : half
-    return this.part(own, { ...EMPTY, routeId: route.id, body, at: body.at })
+    const half = body.kind === 'union' && side === 'middle' ? 'before' : side
+    const isHalf = hasHalves(body) && half !== 'middle'
+    return this.part(isHalf ? `${id} ${half}` : id, {
+      ...EMPTY,
+      routeId: route.id,
+      body,
+      isHalf,
+      at: body.at,
+    })
   }
 
   /** A leg is the tee it meets, in whichever run that is; a pump is one thing however many lines begin at it. */
@@ -142,8 +148,8 @@ class GraphMaker {
   }
 }
 
-const EMPTY = { body: null, segmentId: null, isPanel: false } as const
+const EMPTY = { body: null, isHalf: false, segmentId: null, isPanel: false } as const
 
 /** Does a fitting have halves of its own that are undone? */
-const halvesOf = ({ kind, isTrueUnion, before }: Body): boolean =>
+const hasHalves = ({ kind, isTrueUnion, before }: Body): boolean =>
   kind === 'union' || isTrueUnion || (kind === 'device' && before.kind === 'union')

@@ -1,7 +1,7 @@
 import { type BasinDesign, USUAL_BUILD } from '../../design/index.ts'
 import { takeOutOf } from '../../figures/index.ts'
 import { type Sentence, sentence } from '../../quantity/index.ts'
-import { jointGraph } from './graph.ts'
+import { FOR_GOOD, jointGraph } from './graph.ts'
 import type { DrilledSheet } from '../holes.ts'
 import { type Before, putInOrder } from './in-order.ts'
 import { type BuildStep, type StepKind, type StepParts, stepsOf, tankOfRoute } from './steps.ts'
@@ -219,6 +219,7 @@ function ofJoins(design: BasinDesign, pieces: Pieces, rule: Rule): void {
   const made = sentence('Both its sides are made first.')
   const stands = sentence('What it hangs on stands first.')
   for (const link of graph.links) {
+    if (FOR_GOOD.has(link.kind)) continue
     const own = `join ${link.id}`
     for (const at of link.ends) {
       const piece = pieces.of[at]

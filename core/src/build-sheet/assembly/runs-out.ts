@@ -1,4 +1,4 @@
-import type { BasinDesign } from '../../design/index.ts'
+import { type BasinDesign, byId, surfaceM } from '../../design/index.ts'
 import { boreAreaM2, boreOf } from '../../pipe/index.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { acrossOf, type JointGraph, type Link, type BuiltPart } from './graph.ts'
@@ -22,31 +22,38 @@ export function runsOutOf(
   { undo, goes }: { readonly undo: readonly Link[]; readonly goes: ReadonlySet<number> },
 ): RunsOut {
   const { routes } = plumbingOf(design)
-  const lineIds = new Set(design.returnSide.lines.map(({ id }) => id))
-  const ofLines = undo.filter(({ ends }) => lineIds.has(graph.parts[ends[0]]!.routeId))
+  const lines = new Map(design.returnSide.lines.map((line) => [line.id, line]))
+  const ofLines = undo.filter(({ ends }) => lines.has(graph.parts[ends[0]]!.routeId))
   const openM = Math.min(...ofLines.map(({ at }) => at.zM))
   const { wet, shut } = upToValves(graph, ofLines, goes)
+  const tankIds = new Set<string>()
   let pipesM3 = 0
-  for (const route of routes)
-    route.segments.forEach(({ id, size, lengthM }, i) => {
-      if (!wet.has(`${route.id} ${id}`)) return
-      const heights = [route.bodies[i]!.at.zM, route.bodies[i + 1]!.at.zM]
-      const share = shareOver(openM, Math.min(...heights), Math.max(...heights))
-      pipesM3 += share * lengthM * boreAreaM2(boreOf(size).boreM)
-    })
-  const wetLines = new Set([...wet].map((id) => id.split(' ')[0]))
-  const tankIds = design.returnSide.lines.flatMap(({ id, end }) => {
-    const last = routes.find((route) => route.id === id)?.segments.at(-1)
-    const isOpen = wetLines.has(id) && last && wet.has(`${id} ${last.id}`)
-    return end.at === 'tank' && isOpen ? [end.id!] : []
-  })
-  return { shut, pipesM3, boxesM3: boxesM3(design, graph, undo), tankIds: [...new Set(tankIds)] }
+  for (const { routeId, segmentId } of wet) {
+    if (segmentId === null) continue
+    const route = routes.find(({ id }) => id === routeId)!
+    const i = route.segments.findIndex(({ id }) => id === segmentId)
+    const { size, lengthM } = route.segments[i]!
+    const heights = [route.bodies[i]!.at.zM, route.bodies[i + 1]!.at.zM]
+    const share = shareOver(openM, Math.min(...heights), Math.max(...heights))
+    pipesM3 += share * lengthM * boreAreaM2(boreOf(size).boreM)
+    const end = lines.get(routeId)?.end
+    const isLast = i === route.segments.length - 1
+    if (isLast && end?.at === 'tank' && isUnderWater(design, end.id!, route.bodies.at(-1)!.at.zM))
+      tankIds.add(end.id!)
+  }
+  return { shut, pipesM3, boxesM3: boxesM3(design, graph, undo), tankIds: [...tankIds] }
+}
+
+/** A mouth under its tank's water lets the tank run back until air comes in. */
+function isUnderWater({ tanks }: BasinDesign, tankId: string, mouthM: number): boolean {
+  return mouthM < surfaceM(byId(tanks, tankId, 'tank'))
 }
 
 /** How much of an upright or level pipe stands over a height. */
 function shareOver(openM: number, fromM: number, toM: number): number {
-  if (toM <= openM) return 0
+  // A level pipe at the joint runs out of it too.
   if (fromM >= openM) return 1
+  if (toM <= openM) return 0
   return (toM - openM) / (toM - fromM)
 }
 
@@ -68,7 +75,7 @@ function upToValves(
     for (const link of linksAt[at]!) if (!opened.has(link)) found.add(acrossOf(link, at))
   }
   return {
-    wet: new Set([...found].map((at) => parts[at]!.id)),
+    wet: [...found].map((at) => parts[at]!),
     shut: [...shut].map((at) => parts[at]!),
   }
 }

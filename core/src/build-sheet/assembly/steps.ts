@@ -2,7 +2,7 @@ import { type BasinDesign, type DisplayTank, partOf } from '../../design/index.t
 import type { Sentence } from '../../quantity/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Cut } from '../cuts.ts'
-import type { DrilledSheet } from '../holes.ts'
+import { type DrilledSheet, PANEL_NAME } from '../holes.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { partName } from './apart-rows.ts'
 import { type JointGraph, jointGraph, type Link } from './graph.ts'
@@ -101,9 +101,9 @@ const drilled = ({ id, tankName, panel, holes }: DrilledSheet) =>
   step({
     id: `drill ${id}`,
     kind: 'drill',
-    title: sentence('Drill {holes}: {panel} of {tank}', {
+    title: sentence('{tank}, {panel}: drill {holes}', {
       holes: counted(holes.length, 'hole'),
-      panel: panel.replace('-', ' '),
+      panel: PANEL_NAME[panel],
       tank: tankName,
     }),
   })

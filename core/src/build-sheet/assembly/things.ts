@@ -13,6 +13,9 @@ export interface Thing {
   readonly name: string
   /** To light up in the drawing; null: none. */
   readonly pieceId: string | null
+  /** The device, or the drain, that it is or is of; null: none. */
+  readonly deviceId: string | null
+  readonly drainId: string | null
   /** Each comes free by itself. */
   readonly parts: readonly number[]
 }
@@ -31,9 +34,9 @@ const VALVE_NAME: Readonly<Partial<Record<BodyKind, string>>> = {
 }
 
 /** Is it a valve that can be shut by hand? */
-export const canBeShut = ({ id, body }: BuiltPart): boolean =>
+export const canBeShut = ({ body, isHalf }: BuiltPart): boolean =>
   // The unions' halves of a true-union valve hold nothing back.
-  body !== null && id === body.id && VALVES.has(body.kind) && body.kind !== 'check-valve'
+  body !== null && !isHalf && VALVES.has(body.kind) && body.kind !== 'check-valve'
 
 /** Everything of a design that comes out one day, in the order of the water. */
 export function thingsOf(design: BasinDesign): Thing[] {
@@ -49,6 +52,9 @@ export function thingsOf(design: BasinDesign): Thing[] {
   ]
 }
 
+/** Of none. */
+const NOWHERE = { pieceId: null, deviceId: null, drainId: null } as const
+
 const placeOf = ({ parts }: JointGraph, id: string): number[] => {
   const at = parts.findIndex((part) => part.id === id)
   return at < 0 ? [] : [at]
@@ -56,17 +62,19 @@ const placeOf = ({ parts }: JointGraph, id: string): number[] => {
 
 function pumpsOf(design: BasinDesign, graph: JointGraph): Thing[] {
   return design.returnSide.pumps.map(({ id, pumpId }) => ({
+    ...NOWHERE,
     id: `pump ${id}`,
     kind: 'pump',
     name: partOf(design, pumpId).name,
-    pieceId: null,
     parts: placeOf(graph, `pump ${id}`),
   }))
 }
 
 function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
   return sump.devices.map(({ id, name, part, pieceId }) => ({
+    ...NOWHERE,
     id: `device ${id}`,
+    deviceId: id,
     kind: part.sterilizer ? 'sterilizer' : 'device',
     name,
     pieceId,
@@ -78,7 +86,9 @@ function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
 function valvesOf(route: BuiltRun, graph: JointGraph): Thing[] {
   const own = route.bodies.filter(({ kind }) => VALVES.has(kind))
   return own.map(({ id, kind, pieceId }, i) => ({
+    ...NOWHERE,
     id: `valve ${id}`,
+    drainId: route.of === 'drain' ? route.id : null,
     kind: 'valve',
     name: `${route.name}: ${VALVE_NAME[kind]!}${own.length > 1 ? ` ${i + 1}` : ''}`,
     pieceId,
@@ -93,7 +103,9 @@ function drainOf(route: BuiltRun, graph: JointGraph): Thing[] {
   if (!last) return []
   return [
     {
+      ...NOWHERE,
       id: `drain ${route.id}`,
+      drainId: route.id,
       kind: 'drain',
       name: route.name,
       pieceId: last.pieceIds[0] ?? null,
@@ -109,10 +121,10 @@ function boxesOf({ tanks, drains }: BasinDesign, graph: JointGraph): Thing[] {
     const own = drains.filter(({ tankId }) => tankId === id)
     return [
       {
+        ...NOWHERE,
         id: `box ${id}`,
         kind: 'box',
         name: `Overflow box of ${name}`,
-        pieceId: null,
         parts: own.flatMap((drain) => placeOf(graph, `panel ${drain.id}-bulkhead`)),
       },
     ]
@@ -133,5 +145,5 @@ function sumpOf(
     return last ? placeOf(graph, `${id} ${last.id}`) : []
   })
   const pumps = returnSide.pumps.flatMap(({ id }) => placeOf(graph, `pump ${id}`))
-  return [{ id: 'sump', kind: 'sump', name: 'Sump', pieceId: null, parts: [...ends, ...pumps] }]
+  return [{ ...NOWHERE, id: 'sump', kind: 'sump', name: 'Sump', parts: [...ends, ...pumps] }]
 }

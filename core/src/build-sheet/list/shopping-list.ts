@@ -81,10 +81,10 @@ function nameOfBody({ kind, isTrueUnion, before, after }: Body): string {
   return isStreet ? `street ${BODY_NAME[kind]}` : BODY_NAME[kind]
 }
 
-/** Each adapter stands between two joints: the one that is its own id is counted. */
+/** Each adapter stands between two joints: the one at the pipe is counted. */
 function addAdapters(tally: Tally, { joints, routes }: ListParts): void {
-  for (const { adapter, id, pieceIds, routeId } of joints) {
-    if (!adapter || !id.endsWith('-adapter')) continue
+  for (const { adapter, adapterAt, pieceIds, routeId } of joints) {
+    if (!adapter || adapterAt !== 'pipe') continue
     const name = ADAPTER_NAME[adapter.form]
     tally.add({
       ...plain,

@@ -7,9 +7,7 @@ import {
   setTo,
 } from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
-import { rowM } from '../../fitting/index.ts'
-import { isHose, type PipeSize } from '../../pipe/index.ts'
-import { toMillimetre } from '../../quantity/index.ts'
+import { roomFor } from '../../fitting/index.ts'
 import type { Piece } from '../../run/index.ts'
 import {
   ends,
@@ -25,12 +23,8 @@ import { placeTee } from './place-tee.ts'
 /** How a second pump is put to use. */
 export type PumpUse = 'join' | 'own'
 
-/** A second pump stands so far beside the first, so that a check valve and a union find room between them, m (choice). */
-function asideM(size: PipeSize): number {
-  const leastM = 0.3
-  if (isHose(size.series)) return leastM
-  return Math.max(leastM, toMillimetre(rowM(['elbow-90', 'valve', 'union', 'tee'], size) + 0.005))
-}
+/** A second pump stands so far beside the first at least, m (choice). */
+const LEAST_ASIDE_M = 0.3
 
 /** Puts another pump beside the first: into the same line behind a check valve, or with a line of its own. */
 export function addPump(
@@ -47,7 +41,12 @@ export function addPump(
   const placed: PlacedPump = {
     ...first,
     id: newId(),
-    outlet: { ...first.outlet, xM: first.outlet.xM - asideM(main.run.size) },
+    outlet: {
+      ...first.outlet,
+      xM:
+        first.outlet.xM -
+        roomFor(['elbow-90', 'valve', 'union', 'tee'], main.run.size, LEAST_ASIDE_M),
+    },
   }
   const tee: Piece = { id: newId(), kind: 'tee', form: 'side' }
   // Behind the first pipe, so that the first pump keeps its union.

@@ -1,6 +1,6 @@
 import type { BasinDesign, LineEnd } from '../../design/index.ts'
-import { rowM, type TakeOffKind } from '../../fitting/index.ts'
-import { isHose, type PipeSize } from '../../pipe/index.ts'
+import { roomFor, type TakeOffKind } from '../../fitting/index.ts'
+import type { PipeSize } from '../../pipe/index.ts'
 import type { Piece, Point } from '../../run/index.ts'
 
 /** Gives an id that nothing else has. */
@@ -58,18 +58,11 @@ export function wayWith(
   things: readonly StandsIn[],
   size: PipeSize,
 ): Piece[] {
-  const row = ['elbow-90', ...things.map(({ as }) => as), 'elbow-90'] as const
-  const needM = isHose(size.series) ? 0 : rowM(row, size)
+  const needM = roomFor(['elbow-90', ...things.map(({ as }) => as), 'elbow-90'], size)
   const at = pieces.findIndex((piece) => piece.kind === 'pipe' && piece.lengthM >= needM)
   return [
     ...pieces.slice(0, Math.max(0, at)),
     ...things.map(({ piece }) => piece),
     ...pieces.slice(Math.max(0, at)),
   ]
-}
-
-/** A straight end of pipe that takes things between a tee and its cap, m. */
-export function stubM(things: readonly TakeOffKind[], size: PipeSize, leastM: number): number {
-  const needM = isHose(size.series) ? 0 : rowM(['tee', ...things, 'cap'], size)
-  return Math.ceil(Math.max(leastM, needM) * 200 - 1e-6) / 200
 }

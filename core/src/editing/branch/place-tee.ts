@@ -1,4 +1,4 @@
-import { rowM, type TakeOffKind } from '../../fitting/index.ts'
+import { roomFor, type TakeOffKind } from '../../fitting/index.ts'
 import { isHose, type PipeSize } from '../../pipe/index.ts'
 import { toMillimetre } from '../../quantity/index.ts'
 import { moved, type Piece, type PieceOf, type Point, type Run } from '../../run/index.ts'
@@ -40,7 +40,7 @@ export function placeTee(
   }
   if (isHose(size.series)) return plain
   const room = (beside: Piece | undefined) =>
-    Math.ceil(rowM([beside ? AS[beside.kind] : 'adapter', 'tee'], size) * 1000) / 1000
+    roomFor([beside ? AS[beside.kind] : 'adapter', 'tee'], size)
   if (next?.kind === 'pipe') {
     if (before?.kind === 'pipe') return plain
     const needM = room(before)

@@ -7,9 +7,8 @@ import {
   surfaceM,
 } from '../../design/index.ts'
 import type { Figures } from '../../figures/index.ts'
-import { rowM } from '../../fitting/index.ts'
-import { isHose, NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
-import { toMillimetre } from '../../quantity/index.ts'
+import { roomFor } from '../../fitting/index.ts'
+import { NEW_ROUGHNESS_M, type PipeSize, RIBBED_FACTOR } from '../../pipe/index.ts'
 import type { Piece, Point } from '../../run/index.ts'
 import {
   ends,
@@ -17,7 +16,6 @@ import {
   type NewId,
   OVER_WATER_M,
   type StandsIn,
-  stubM,
   way,
   wayWith,
 } from './new-line.ts'
@@ -33,15 +31,6 @@ export type BranchKind =
 const STEP_IN_M = 0.15
 /** Shortest spare end, m (choice). */
 const LEAST_SPARE_M = 0.08
-
-/** So far that its valve and union find room on the way. */
-function stepInM(size: PipeSize): number {
-  if (isHose(size.series)) return STEP_IN_M
-  return Math.max(
-    STEP_IN_M,
-    toMillimetre(rowM(['elbow-90', 'valve', 'union', 'elbow-90'], size)) + 0.001,
-  )
-}
 
 /** Tees a new line off after a piece of a line; −1: before the first. One step. */
 export function teeOff(
@@ -109,7 +98,7 @@ function branchOf(
   const ball: Piece = { id: newId(), kind: 'valve', form: 'ball', opening: 0.5, kvM3PerH: null }
   const union: StandsIn = { piece: { id: newId(), kind: 'union' }, as: 'union' }
   if (kind.what === 'spare') {
-    const lengthM = stubM(['valve'], size, LEAST_SPARE_M)
+    const lengthM = roomFor(['tee', 'valve', 'cap'], size, LEAST_SPARE_M)
     const stub: Piece = { id: newId(), kind: 'pipe', direction: 'left', lengthM }
     return {
       name: freeName(design, 'Spare'),
@@ -130,7 +119,11 @@ function branchOf(
   const inside = (at: number, start: number, length: number) =>
     Math.min(start + length - 0.05, Math.max(start + 0.05, at))
   const to = {
-    xM: inside(from.xM - stepInM(size), tank.xM, tank.lengthM),
+    xM: inside(
+      from.xM - roomFor(['elbow-90', 'valve', 'union', 'elbow-90'], size, STEP_IN_M),
+      tank.xM,
+      tank.lengthM,
+    ),
     yM: inside(from.yM, tank.yM, tank.widthM),
     zM: surfaceM(tank) + OVER_WATER_M,
   }

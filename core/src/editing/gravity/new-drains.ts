@@ -8,7 +8,7 @@ import {
   type Sump,
 } from '../../design/index.ts'
 import { FILLED, ventedFlow } from '../../drain/index.ts'
-import { rowM } from '../../fitting/index.ts'
+import { roomFor } from '../../fitting/index.ts'
 import {
   boreAreaM2,
   boreOf,
@@ -254,9 +254,8 @@ function routed(
 
 /** A last drop takes its elbow, what is undone, and pipe to stand in its socket. */
 function isRoomFor(role: DrainRole, size: PipeSize, dropM: number): boolean {
-  if (isHose(size.series)) return true
   const row = role === 'siphon' ? (['valve', 'union'] as const) : (['union'] as const)
-  return dropM >= rowM(['elbow-90', ...row, 'adapter'], size)
+  return dropM >= roomFor(['elbow-90', ...row, 'adapter'], size)
 }
 
 /** Level across the room, along it first and then from front to back, each after an elbow. */

@@ -24,27 +24,16 @@ const STATION: Readonly<Record<ThingKind, Station>> = {
 
 /** Everything of a design that comes out one day. */
 export function thingCases(whole: Whole): ThingCase[] {
-  const { design } = whole
-  return comesApart(design).map((found) => {
-    const { kind, id } = found.thing
-    const drain = kind === 'valve' || kind === 'drain' ? drainOf(whole, found) : null
+  return comesApart(whole.design).map((found) => {
+    const { kind, deviceId, drainId } = found.thing
     return {
       whole,
       found,
-      station: drain ? 'drains' : STATION[kind],
-      where: {
-        ...(drain ? { drainId: drain } : {}),
-        ...(kind === 'device' || kind === 'sterilizer' ? { deviceId: id.slice(7) } : {}),
-      },
+      station: drainId === null ? STATION[kind] : 'drains',
+      where: { ...(drainId ? { drainId } : {}), ...(deviceId ? { deviceId } : {}) },
     }
   })
 }
-
-const drainOf = ({ design }: Whole, { thing }: ComesApart): string | null =>
-  design.drains.find(
-    ({ id, run }) =>
-      thing.id === `drain ${id}` || run.pieces.some((piece) => thing.id === `valve ${piece.id}`),
-  )?.id ?? null
 
 /** Something that will have to come out one day is joined for good to something that stays. */
 export const cannotComeOut = rule({

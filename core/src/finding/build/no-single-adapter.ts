@@ -14,7 +14,7 @@ export const noSingleAdapter = rule({
     if (joint.isWhole) return []
     const body = route.bodies.find(({ id }) => id === joint.bodyId)!
     const segment = route.segments.find(({ id }) => id === joint.segmentId)!
-    return factIf({ body, segment, end: joint.id.endsWith(':before') ? body.before : body.after })
+    return factIf({ body, segment, end: joint.side === 'before' ? body.before : body.after })
   },
   title: ({ route }, { body }) =>
     sentence('{name}: No single adapter joins the {what}', {
