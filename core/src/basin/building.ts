@@ -35,6 +35,12 @@ export {
   type EndKind,
   type HadFault,
   type HadLine,
+  type Isometric,
+  type IsometricBar,
+  type IsometricJoint,
+  type IsometricOf,
+  isometricOf,
+  type IsometricSign,
   type Joint,
   type ListLine,
   type OwnTakeOff,
@@ -45,8 +51,10 @@ export {
   SHOP_GROUPS,
   takeOffsOf,
   type ShopGroup,
+  type Spot,
   type TankPanels,
   toBuy,
+  type Turn,
   USUAL_BUILD,
 } from '../build-sheet/index.ts'
 

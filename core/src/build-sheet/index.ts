@@ -13,9 +13,20 @@ export {
   comesApart,
   type GluedPipe,
   gluedPipesOf,
+  pipesAmong,
 } from './assembly/comes-apart.ts'
-export type { AssemblyOrder, OrderedStep } from './assembly/order.ts'
+export { type AssemblyOrder, assemblyOrder, type OrderedStep } from './assembly/order.ts'
+export { type RigidChain, rigidChains, threadsHeldOnBothSides } from './assembly/rigid.ts'
 export type { ThingKind } from './assembly/things.ts'
+export {
+  type Isometric,
+  type IsometricBar,
+  type IsometricJoint,
+  type IsometricOf,
+  isometricOf,
+  type IsometricSign,
+} from './isometric/isometric.ts'
+export type { Spot, Turn } from './isometric/paper.ts'
 export type { BoxPanel, BoxSide, BoxToBuild } from './box-panels.ts'
 export type { BeforeWater } from './before-water.ts'
 export { type Cut, type CutPlan, takeOffsOf } from './cuts.ts'

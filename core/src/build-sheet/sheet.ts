@@ -2,6 +2,7 @@ import { type BasinDesign, USUAL_BUILD } from '../design/index.ts'
 import { type BeforeWater, beforeWater, type WaterInIt } from './before-water.ts'
 import { apartRows, type ApartRow } from './assembly/apart-rows.ts'
 import { assemblyOrder, type AssemblyOrder } from './assembly/order.ts'
+import { type NamedSubAssembly, namedSubAssemblies } from './assembly/named-pieces.ts'
 import { boxesToBuild, type BoxToBuild } from './box-panels.ts'
 import { type Cut, type CutPlan, cutPlans } from './cuts.ts'
 import { plumbingOf } from './plumbing.ts'
@@ -25,6 +26,7 @@ export interface BuildSheet {
   readonly beforeWater: BeforeWater
   readonly apart: readonly ApartRow[]
   readonly order: AssemblyOrder
+  readonly subAssemblies: readonly NamedSubAssembly[]
 }
 
 /** What to buy and to cut of a design. */
@@ -49,6 +51,7 @@ export function buildSheet(design: BasinDesign, water: WaterInIt): BuildSheet {
     boxes: boxesToBuild(design, holes),
     beforeWater: beforeWater(design, water, design.build ?? USUAL_BUILD),
     apart: apartRows(design),
-    order: assemblyOrder(design, { cuts: bought.cuts, holes }),
+    order: assemblyOrder(design),
+    subAssemblies: namedSubAssemblies(design),
   }
 }

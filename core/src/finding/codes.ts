@@ -104,6 +104,9 @@ export const FINDING_CODES = [
   'spare-stub-too-short',
   'wiper-in-salt-water',
   'cannot-come-out',
+  'glued-between-fixed',
+  'thread-cannot-turn',
+  'joint-out-of-reach',
 ] as const
 
 /** A finding's code; stored nowhere, printed by the solve command. */

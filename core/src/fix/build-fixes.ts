@@ -3,12 +3,14 @@ import { applyEdits, setTo } from '../design/index.ts'
 import {
   cannotComeOut,
   type CutCase,
+  gluedBetweenFixed,
   hoseWithoutClamp,
   type JointCase,
   noSingleAdapter,
   pushFitUnderPressure,
   spareStubTooShort,
   stubTooShort,
+  threadCannotTurn,
   wiperInSaltWater,
 } from '../finding/index.ts'
 import { roomFor, rowM } from '../fitting/index.ts'
@@ -18,7 +20,7 @@ import { AS_USUAL, axisOf, type EndKind, type Piece, type Run, signOf } from '..
 import { type FindingCandidate, type FindingFixes, fixesFor } from './finding-fix.ts'
 import { hoseAround } from './hose-around.ts'
 import { runOf, tenthsOfMm } from './run-here.ts'
-import { unionBetween } from './union-between.ts'
+import { unionBetween, unionInChain } from './union-between.ts'
 
 /** What lets a design be glued. */
 export const BUILD_FIXES: readonly FindingFixes[] = [
@@ -32,6 +34,8 @@ export const BUILD_FIXES: readonly FindingFixes[] = [
   fixesFor(hoseWithoutClamp, (of) => joined(of, 'barb', 'Put it over a barb with a clamp')),
   fixesFor(pushFitUnderPressure, (of) => joined(of, 'glued', 'Glue the nozzle')),
   fixesFor(cannotComeOut, unionBetween),
+  fixesFor(gluedBetweenFixed, unionInChain),
+  fixesFor(threadCannotTurn, (of) => joined(of, 'glued', 'Glue it in place of the thread')),
   fixesFor(wiperInSaltWater, ({ whole, device }) => {
     const at = whole.design.sump.devices.findIndex(({ id }) => id === device.id)
     return [

@@ -1,6 +1,6 @@
-import { type GluedPipe, gluedPipesOf } from '../build-sheet/index.ts'
+import { type GluedPipe, gluedPipesOf, pipesAmong } from '../build-sheet/index.ts'
 import type { BasinDesign } from '../design/index.ts'
-import type { ThingCase } from '../finding/index.ts'
+import type { ChainCase, ThingCase } from '../finding/index.ts'
 import { rowM } from '../fitting/index.ts'
 import { isHose } from '../pipe/index.ts'
 import { sentence } from '../quantity/index.ts'
@@ -13,8 +13,17 @@ const MOST_PLACES = 6
 
 /** A union in a pipe between a thing and what holds it: over the sump where a hand gets to it, else in the longest. */
 export function unionBetween({ whole: { design }, found }: ThingCase): FindingCandidate[] {
-  return gluedPipesOf(design, found.thing)
-    .sort(
+  return unionsIn(design, gluedPipesOf(design, found.thing))
+}
+
+/** The same between two fixed points. */
+export function unionInChain({ design, chain }: ChainCase): FindingCandidate[] {
+  return unionsIn(design, pipesAmong(design, chain.between))
+}
+
+function unionsIn(design: BasinDesign, pipes: readonly GluedPipe[]): FindingCandidate[] {
+  return pipes
+    .toSorted(
       (a, b) => Number(isAtHand(design, b)) - Number(isAtHand(design, a)) || b.lengthM - a.lengthM,
     )
     .flatMap((pipe) => unionIn(design, pipe))

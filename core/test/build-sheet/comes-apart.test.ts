@@ -5,9 +5,16 @@ import { withChanges } from '../changes.ts'
 import { fixed } from '../found.ts'
 import { randomDesign } from '../judge/random-design.ts'
 import { apartRows } from '../../src/build-sheet/assembly/apart-rows.ts'
-import { comesApart, flood, freeing, holdsOf } from '../../src/build-sheet/assembly/comes-apart.ts'
-import { acrossOf, FOR_GOOD, jointGraph, type Link } from '../../src/build-sheet/assembly/graph.ts'
+import { comesApart, freeing, holdsOf } from '../../src/build-sheet/assembly/comes-apart.ts'
+import {
+  acrossOf,
+  flood,
+  FOR_GOOD,
+  jointGraph,
+  type Link,
+} from '../../src/build-sheet/assembly/graph.ts'
 import { plumbingOf } from '../../src/build-sheet/index.ts'
+import { outOfReach } from '../../src/build-sheet/reach/reach.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { boreAreaM2, boreOf } from '../../src/pipe/index.ts'
 import { AS_USUAL } from '../../src/run/index.ts'
@@ -20,9 +27,10 @@ const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
 describe.each(DESIGNS)('%s', (_, design) => {
   const graph = jointGraph(design)
   const holds = holdsOf(design, graph)
+  const unreached = outOfReach(design)
   /** What holds a part once some joints are undone, but for the ends of its own piece. */
   function held(part: number, undone: ReadonlySet<Link>): boolean {
-    const piece = flood(graph, [part], ({ kind }) => FOR_GOOD.has(kind))
+    const piece = flood(graph, [part], ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id))
     const still = flood(graph, [part], (link) => !undone.has(link))
     return [...still].some(
       (at) => at !== part && (holds.fixed.has(at) || (holds.ends.has(at) && !piece.has(at))),

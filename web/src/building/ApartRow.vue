@@ -3,7 +3,7 @@ import type { building } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
-import { useLight } from './use-light.ts'
+import { useLight, useMarked } from './use-light.ts'
 
 /** One thing, and how it comes out again. */
 const { row } = defineProps<{ row: building.ApartRow }>()
@@ -22,9 +22,22 @@ const pieces = computed(() =>
   [row.thing.pieceId, ...row.undo.map(({ pieceId }) => pieceId)].filter((id) => id !== null),
 )
 const { isLit, light } = useLight(() => pieces.value)
+const isMarked = useMarked(() => pieces.value)
 const SIDE = { in: ', where water comes in', out: ', where it leaves' } as const
 /** Things with a body of water that nobody gave the size of. */
 const HOLDS: ReadonlySet<string> = new Set(['device', 'sterilizer', 'pump'])
+/** A lamp is drawn out lengthwise; the sleeve round it keeps the water. */
+function drawnWords({ wantsM, freeM }: NonNullable<building.ApartRow['thing']['drawn']>): string {
+  const wants = `Drawn out lengthwise, cold and unplugged: it wants ${units.text('length', wantsM)} beyond one end`
+  return freeM === null
+    ? `${wants}. No water runs out while its sleeve stays.`
+    : `${wants}, and has ${units.text('length', freeM)}. No water runs out while its sleeve stays.`
+}
+const unreachedWords = computed(() =>
+  row.unreached.length === 0
+    ? ''
+    : `, for no tool gets to ${row.unreached.map(({ name }) => name).join(', ')}`,
+)
 /** Less than a spoonful is a drop. */
 const A_DROP_M3 = 5e-6
 const runsOut = computed(() => {
@@ -37,16 +50,25 @@ const runsOut = computed(() => {
 </script>
 
 <template>
-  <li class="border-b border-rule py-2" :data-thing="row.thing.id">
+  <li
+    class="border-b border-rule py-2"
+    :class="{ 'bg-needle-wash': isMarked }"
+    :data-thing="row.thing.id"
+  >
     <div class="flex items-start gap-2">
       <StateMark :state="row.isFree ? 'fine' : 'stop'" :size="14" class="mt-1" />
       <div class="min-w-0 grow">
         <p class="font-semibold leading-snug">{{ row.thing.name }}</p>
         <p v-if="!row.isFree" class="text-aril">
-          Can’t come out without cutting: joined for good to {{ row.heldBy.join(', ') }}.
+          Can’t come out without cutting: joined for good to {{ row.heldBy.join(', ')
+          }}{{ unreachedWords }}.
         </p>
+        <p v-else-if="row.thing.drawn && row.standsFree">{{ drawnWords(row.thing.drawn) }}</p>
         <p v-else-if="row.standsFree">Comes out as it is: no pipe holds it.</p>
         <template v-else>
+          <p v-if="row.thing.drawn">
+            {{ drawnWords(row.thing.drawn) }} So the whole sterilizer comes out for a new lamp.
+          </p>
           <p v-if="row.shut.length > 0">
             Shut first: {{ row.shut.map(({ name }) => name).join(', ') }}.
           </p>

@@ -3,7 +3,7 @@ import { onUnmounted } from 'vue'
 import SheetPane from '../section/SheetPane.vue'
 import { useDesign } from '../workspace/design-store.ts'
 
-/** A list, and on a wide page the section beside it, in which it lights up what it is about. */
+/** A list, and on a wide page the drawing beside it, in which it lights up what it is about. */
 const store = useDesign()
 // What a list lights up is the list's.
 onUnmounted(() => (store.litPieces = []))
@@ -18,7 +18,7 @@ onUnmounted(() => (store.litPieces = []))
       aria-label="Where it goes"
       class="relative hidden h-[32rem] overflow-hidden rounded-lg border border-rule bg-sheet xl:sticky xl:top-4 xl:block"
     >
-      <SheetPane />
+      <slot name="beside"><SheetPane /></slot>
     </aside>
   </div>
 </template>

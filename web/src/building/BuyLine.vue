@@ -8,7 +8,7 @@ import { useUnits } from '../shell/units.ts'
 import { countWords, PER_WORDS, askedSize } from './list-words.ts'
 import { useShopping } from './shopping-store.ts'
 import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
-import { useLight } from './use-light.ts'
+import { useLight, useMarked } from './use-light.ts'
 
 /** One line of the list: ticked in the shop, with what is had of it and what it costs. */
 const { line, toBuy } = defineProps<{ line: building.ListLine; toBuy: number }>()
@@ -25,6 +25,7 @@ const partName = computed(() => {
 const opened = ref(false)
 const own = computed(() => shopping.of(line.key))
 const { isLit, light } = useLight(() => line.pieceIds)
+const isMarked = useMarked(() => line.pieceIds)
 const size = computed(() => askedSize(line, units))
 const whole = computed(() => `${line.name}${size.value ? `, ${size.value}` : ''}`)
 const spare = computed(() => (line.spare > 0 ? `${line.spare} of them spare` : ''))
@@ -39,6 +40,7 @@ const setNumber = (field: 'have' | 'price') => (si: number) =>
 <template>
   <li
     class="grid grid-cols-[auto_minmax(0,1fr)_auto] gap-x-3 border-b border-rule py-1.5 md:grid-cols-[auto_minmax(0,1fr)_6rem_7rem_7rem]"
+    :class="{ 'bg-needle-wash': isMarked }"
   >
     <input
       type="checkbox"

@@ -12,6 +12,7 @@ import { useBasin } from '../workspace/use-basin.ts'
 import { cutsCsv } from './cuts-csv.ts'
 import { betweenWords, CUT_WORDS, PIPE_PARTS } from './cut-words.ts'
 import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
+import IsometricsPart from './IsometricsPart.vue'
 import OwnTakeOffs from './OwnTakeOffs.vue'
 import StockBars from './StockBars.vue'
 import { useSheet } from './use-sheet.ts'
@@ -118,7 +119,12 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
               </tr>
             </thead>
             <tbody>
-              <tr v-for="cut in group.own" :key="cut.mark" class="border-b border-rule">
+              <tr
+                v-for="cut in group.own"
+                :key="cut.mark"
+                class="border-b border-rule"
+                :class="{ 'bg-needle-wash': cut.pieceIds.some((piece) => store.marked.has(piece)) }"
+              >
                 <th scope="row" class="py-1 text-left font-semibold">{{ cut.mark }}</th>
                 <td class="text-right whitespace-nowrap">
                   {{ cut.cutM > 0 ? units.cut(cut.cutM, PIPE_PARTS) : 'no room' }}
@@ -143,6 +149,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           </table>
         </div>
       </section>
+      <IsometricsPart :sheet="sheet" />
       <OwnTakeOffs :sheet="sheet" />
       <p class="caption max-w-3xl">
         Lengths are middle to middle, less the arm of each fitting. Arms of elbows and tees in

@@ -5,10 +5,11 @@ import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useShopping } from './shopping-store.ts'
 import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
-import { useLight } from './use-light.ts'
+import { useLight, useMarked } from './use-light.ts'
 
 /** One step of building, with a box to tick. */
-const { step } = defineProps<{ step: building.OrderedStep }>()
+const { step } = defineProps<{ step: building.OrderedStep; isPlayed: boolean }>()
+const emit = defineEmits<{ play: [] }>()
 const shopping = useShopping()
 const ticker = useTicker()
 const units = useUnits()
@@ -20,12 +21,24 @@ const tick = (event: Event) => shopping.set(key.value, tickOf(event, ticker.name
 /** So many reasons are read at a glance; the rest is a press away. */
 const FIRST = 2
 const { isLit, light } = useLight(() => step.pieceIds)
+const isMarked = useMarked(() => step.pieceIds)
+function show() {
+  emit('play')
+  if (step.pieceIds.length > 0 && !isLit.value) light()
+}
+/** What it leaves no way to. */
+const shutsOff = computed(() => step.shutsOff.map(({ name }) => name).join(', '))
 const why = (rule: building.OrderedStep['after'][number]) =>
   `after ${rule.number}: ${say(rule.reason, units.family)}`
 </script>
 
 <template>
-  <li class="border-b border-rule py-2" :data-step="step.kind">
+  <li
+    class="border-b border-rule py-2"
+    :class="{ 'bg-needle-wash': isPlayed || isMarked }"
+    :data-step="step.kind"
+    :aria-current="isPlayed ? 'step' : undefined"
+  >
     <div class="flex items-start gap-2">
       <label class="flex min-w-0 grow items-start gap-2">
         <input
@@ -41,17 +54,19 @@ const why = (rule: building.OrderedStep['after'][number]) =>
         }}</span>
       </label>
       <button
-        v-if="step.pieceIds.length > 0"
         class="button shrink-0"
-        :aria-pressed="isLit"
-        :aria-label="`Show step ${step.number} in the section`"
-        @click="light"
+        :aria-pressed="isPlayed"
+        :aria-label="`Show step ${step.number} in the drawing`"
+        @click="show"
       >
         Show
       </button>
     </div>
     <div class="ml-16">
       <p v-if="isDone" class="caption">{{ whoAndWhen(known) }}</p>
+      <p v-if="shutsOff" class="text-[0.92rem] text-resin">
+        After it no tool gets to {{ shutsOff }}: look that it is tight first.
+      </p>
       <p v-if="step.marks.length > 0" class="text-[0.92rem]">{{ step.marks.join(' · ') }}</p>
       <p v-for="rule in step.after.slice(0, FIRST)" :key="rule.number" class="caption">
         {{ why(rule) }}

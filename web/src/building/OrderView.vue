@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { say } from '@yew-basin/core'
-import { computed } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import ChoiceField from '../bench/ChoiceField.vue'
 import TextField from '../bench/TextField.vue'
 import { useUnits } from '../shell/units.ts'
@@ -8,6 +9,7 @@ import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import BesideSection from './BesideSection.vue'
 import { daysOf } from './days.ts'
+import OrderPlayer from './OrderPlayer.vue'
 import OrderStep from './OrderStep.vue'
 import { buildPlanOf, usePlan } from './plan-edits.ts'
 import { useTicker } from './ticker.ts'
@@ -35,6 +37,18 @@ const drilled = computed(() => {
   const holes = new Set((sheet.value?.holes ?? []).map(({ tankId }) => tankId))
   return store.shown!.tanks.filter((tank) => holes.has(tank.id))
 })
+/** The step that is played; without a choice the first that is not done. */
+const chosenStep = ref<number | null>(null)
+const playedStep = computed({
+  get: () => {
+    const steps = order.value?.steps ?? []
+    const open = steps.find((step) => shopping.of(`step ${step.id}`).tickedAt === null)
+    return chosenStep.value ?? open?.number ?? 1
+  },
+  set: (number) => (chosenStep.value = number),
+})
+/** Where there is room beside the list. */
+const isWide = useMediaQuery('(min-width: 80rem)')
 const SCHOOLS = [
   { value: 'before', label: 'before it is lifted' },
   { value: 'after', label: 'once it stands' },
@@ -52,6 +66,9 @@ function choose(tankId: string, school: 'before' | 'after') {
     about="What is done after what, and why: the bench first, then what is set and lifted, then what is joined where it stands. Gloves and an open window for primer and cement."
   >
     <BesideSection>
+      <template v-if="order && isWide" #beside>
+        <OrderPlayer v-model="playedStep" :order="order" />
+      </template>
       <p v-if="!order" role="status">The order is being worked out…</p>
       <template v-else>
         <p v-if="order.stuck.length > 0" class="text-aril" role="alert">
@@ -93,15 +110,28 @@ function choose(tankId: string, school: 'before' | 'after') {
         </p>
         <p>{{ done }} of {{ order.steps.length }} steps done.</p>
         <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
+        <details v-if="!isWide" class="rounded-lg border border-rule bg-sheet">
+          <summary class="cursor-pointer px-3 py-2">Step by step in the isometric</summary>
+          <div class="relative h-96 border-t border-rule">
+            <OrderPlayer v-model="playedStep" :order="order" />
+          </div>
+        </details>
         <section v-for="day in days" :key="day.number" :aria-label="day.title">
           <h3 class="heading">{{ day.title }}</h3>
           <ol>
-            <OrderStep v-for="step in day.steps" :key="step.id" :step="step" />
+            <OrderStep
+              v-for="step in day.steps"
+              :key="step.id"
+              :step="step"
+              :is-played="step.number === playedStep"
+              @play="playedStep = step.number"
+            />
           </ol>
         </section>
         <p class="caption max-w-3xl">
           Hours of cement and silicone are typical, at 20 °C; the tin’s and the tube’s own label
-          rules. Whether a tool gets past a neighbour is not looked at here: fit all of it dry once.
+          rules. A wrench is given 60 mm beside a nut and a hand 80 mm; sizes of fittings are
+          typical: fit all of it dry once.
         </p>
       </template>
     </BesideSection>

@@ -15,3 +15,9 @@ export function useLight(pieceIds: () => readonly string[]) {
   }
   return { isLit, light }
 }
+
+/** Is what is chosen in a drawing one of these pieces? */
+export function useMarked(pieceIds: () => readonly string[]) {
+  const store = useDesign()
+  return computed(() => pieceIds().some((id) => store.marked.has(id)))
+}

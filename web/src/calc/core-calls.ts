@@ -45,6 +45,9 @@ export const coreCalls = {
   },
   /** What to buy, cut and drill of the design. */
   sheet: (): building.BuildSheet => building.sheetOf(design(), solveBasin(design())),
+  /** A run, a sub-assembly or all of it as a pipe fitter draws it. */
+  isometric: (of: building.IsometricOf, turn: building.Turn): building.Isometric =>
+    building.isometricOf(design(), of, turn),
   /** What is found of it as it is built. */
   buildFindings: (): Finding[] => building.buildFindings(design()),
   balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>

@@ -20,12 +20,14 @@ export interface JointToUndo {
 
 /** A thing, and how it comes out again. */
 export interface ApartRow {
-  readonly thing: Pick<Thing, 'id' | 'kind' | 'name' | 'pieceId'>
+  readonly thing: Pick<Thing, 'id' | 'kind' | 'name' | 'pieceId' | 'drawn'>
   readonly isFree: boolean
   /** Nothing of the plumbing holds it: it stands or hangs free. */
   readonly standsFree: boolean
   readonly undo: readonly JointToUndo[]
   readonly heldBy: readonly string[]
+  /** What would let it go, but that no tool gets to. */
+  readonly unreached: readonly JointToUndo[]
   readonly shut: readonly { readonly name: string; readonly pieceId: string | null }[]
   /** From pipes, and from boxes whose bulkhead is undone, m³. */
   readonly runsOutM3: number
@@ -39,14 +41,15 @@ export function apartRows(design: BasinDesign): ApartRow[] {
 }
 
 function rowOf(design: BasinDesign, found: ComesApart): ApartRow {
-  const { id, kind, name, pieceId } = found.thing
+  const { id, kind, name, pieceId, drawn } = found.thing
   const nameOf = (part: BuiltPart) => partName(design, part)
   return {
-    thing: { id, kind, name, pieceId },
+    thing: { id, kind, name, pieceId, drawn },
     isFree: found.isFree,
     standsFree: found.isFree && found.undo.length === 0,
     undo: found.undo.map((link) => jointToUndo(design, link)),
     heldBy: [...new Set(found.heldBy.map(nameOf))],
+    unreached: found.unreached.map((link) => jointToUndo(design, link)),
     shut: found.shut.map((part) => ({ name: nameOf(part), pieceId: part.body?.pieceId ?? null })),
     runsOutM3: found.pipesM3 + found.boxesM3,
     tankNames: found.tankIds.map((tankId) => byId(design.tanks, tankId, 'tank').name),
@@ -55,7 +58,8 @@ function rowOf(design: BasinDesign, found: ComesApart): ApartRow {
 
 const SIDES = { before: 'in', after: 'out', middle: null, panel: null } as const
 
-function jointToUndo(design: BasinDesign, { id, kind, side, ends }: Link): JointToUndo {
+/** A joint by its name, and which of two it is. */
+export function jointToUndo(design: BasinDesign, { id, kind, side, ends }: Link): JointToUndo {
   const { parts } = jointGraph(design)
   const bodies = ends.map((at) => parts[at]!).filter(({ body }) => body !== null)
   const part = bodies[0] ?? parts[ends[0]]!

@@ -1,8 +1,10 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { plumbingOf } from '../plumbing.ts'
+import { outOfReach } from '../reach/reach.ts'
 import {
   acrossOf,
+  flood,
   FOR_GOOD,
   type JointGraph,
   jointGraph,
@@ -21,22 +23,27 @@ export interface ComesApart extends RunsOut {
   readonly undo: readonly Link[]
   /** What it is joined to for good: panels, pumps, devices, clips. */
   readonly heldBy: readonly BuiltPart[]
+  /** Joints that would let it go, but that no tool gets to; none where nothing holds it. */
+  readonly unreached: readonly Link[]
 }
 
 /** Every thing of a design, in the order of the water; made once. */
 export const comesApart = memoize((design: BasinDesign): readonly ComesApart[] => {
   const graph = jointGraph(design)
   const holds = holdsOf(design, graph)
+  const unreached = outOfReach(design)
   return thingsOf(design).map((thing) => {
-    const found = thing.parts.map((part) => freeing(graph, holds, part))
+    const found = thing.parts.map((part) => freeing(graph, { ...holds, unreached }, part))
     const undo = [...new Set(found.flatMap((each) => each.undo))]
     const heldBy = [...new Set(found.flatMap((each) => each.heldBy))].map((at) => graph.parts[at]!)
+    const goes = new Set(found.flatMap((each) => [...each.goes]))
     return {
       thing,
       isFree: heldBy.length === 0,
       undo,
       heldBy,
-      ...runsOutOf(design, graph, { undo, goes: new Set(found.flatMap(({ goes }) => [...goes])) }),
+      unreached: heldBy.length === 0 ? [] : linksIn(graph, goes, unreached),
+      ...runsOutOf(design, graph, { undo, goes }),
     }
   })
 })
@@ -72,6 +79,15 @@ export function holdsOf(design: BasinDesign, { parts }: JointGraph): Holds {
   return { fixed, ends }
 }
 
+/** Links inside of a piece that could be undone if a tool got to them. */
+const linksIn = (
+  { links }: JointGraph,
+  piece: ReadonlySet<number>,
+  unreached: ReadonlySet<string>,
+) => links.filter(({ id, ends }) => unreached.has(id) && ends.every((at) => piece.has(at)))
+
+const NONE: ReadonlySet<string> = new Set()
+
 /** What lets a part go. */
 interface Freeing {
   readonly undo: readonly Link[]
@@ -80,9 +96,13 @@ interface Freeing {
   readonly goes: ReadonlySet<number>
 }
 
-/** What one part wants undone, and what it is joined to for good; parts by their places. */
-export function freeing(graph: JointGraph, { fixed, ends }: Holds, part: number): Freeing {
-  const piece = flood(graph, [part], ({ kind }) => FOR_GOOD.has(kind))
+/** What one part wants undone, and what it is joined to for good or by what no tool gets to; parts by their places. */
+export function freeing(
+  graph: JointGraph,
+  { fixed, ends, unreached = NONE }: Holds & { readonly unreached?: ReadonlySet<string> },
+  part: number,
+): Freeing {
+  const piece = flood(graph, [part], ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id))
   const heldBy = [...piece].filter((at) => at !== part && fixed.has(at))
   const holds = (at: number) => !piece.has(at) && (fixed.has(at) || ends.has(at))
   const undo = [...piece].flatMap((at) =>
@@ -94,21 +114,6 @@ export function freeing(graph: JointGraph, { fixed, ends }: Holds, part: number)
     }),
   )
   return { undo, heldBy, goes: piece }
-}
-
-/** Parts reached from some by links that may be passed. */
-export function flood(
-  { linksAt }: JointGraph,
-  from: readonly number[],
-  mayPass: (link: Link, to: number) => boolean,
-): Set<number> {
-  const found = new Set(from)
-  for (const at of found)
-    for (const link of linksAt[at]!) {
-      const to = acrossOf(link, at)
-      if (!found.has(to) && mayPass(link, to)) found.add(to)
-    }
-  return found
 }
 
 /** A drawn pipe that a thing is joined to for good. */
@@ -123,11 +128,20 @@ export interface GluedPipe {
 /** Every drawn pipe between a thing and what it is joined to for good. */
 export function gluedPipesOf(design: BasinDesign, { parts: own }: Thing): GluedPipe[] {
   const graph = jointGraph(design)
-  const { routes } = plumbingOf(design)
   const holds = holdsOf(design, graph)
-  const held = own.filter((part) => freeing(graph, holds, part).heldBy.length > 0)
-  const piece = flood(graph, held, ({ kind }) => FOR_GOOD.has(kind))
-  return [...piece].flatMap((at): GluedPipe[] => {
+  const unreached = outOfReach(design)
+  const held = own.filter((part) => freeing(graph, { ...holds, unreached }, part).heldBy.length > 0)
+  return pipesAmong(
+    design,
+    flood(graph, held, ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id)),
+  )
+}
+
+/** Of some parts, the drawn pipes. */
+export function pipesAmong(design: BasinDesign, parts: Iterable<number>): GluedPipe[] {
+  const graph = jointGraph(design)
+  const { routes } = plumbingOf(design)
+  return [...parts].flatMap((at): GluedPipe[] => {
     const { routeId, segmentId, at: place } = graph.parts[at]!
     const segment = routes
       .find(({ id }) => id === routeId)

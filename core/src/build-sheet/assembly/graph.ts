@@ -17,6 +17,8 @@ export interface BuiltPart {
   readonly segmentId: string | null
   /** A panel of a tank or box, that a bulkhead sits in. */
   readonly isPanel: boolean
+  /** The drawn pieces that it is or is made of; an adapter or a panel is none. */
+  readonly pieceIds: readonly string[]
   readonly at: Point
 }
 
@@ -49,6 +51,21 @@ export const acrossOf = ({ ends: [a, b] }: Link, part: number): number => (a ===
 export const jointGraph = memoize((design: BasinDesign): JointGraph =>
   new GraphMaker(design).make(plumbingOf(design)),
 )
+
+/** Parts reached from some by links that may be passed. */
+export function flood(
+  { linksAt }: JointGraph,
+  from: readonly number[],
+  mayPass: (link: Link, to: number) => boolean,
+): Set<number> {
+  const found = new Set(from)
+  for (const at of found)
+    for (const link of linksAt[at]!) {
+      const to = acrossOf(link, at)
+      if (!found.has(to) && mayPass(link, to)) found.add(to)
+    }
+  return found
+}
 
 class GraphMaker {
   private readonly parts: BuiltPart[] = []
@@ -118,6 +135,7 @@ class GraphMaker {
       routeId: route.id,
       body,
       isHalf,
+      pieceIds: body.pieceId ? [body.pieceId] : [],
       at: body.at,
     })
   }
@@ -144,11 +162,24 @@ class GraphMaker {
       yM: (from.at.yM + to.at.yM) / 2,
       zM: (from.at.zM + to.at.zM) / 2,
     }
-    return this.part(`${route.id} ${segmentId}`, { ...EMPTY, routeId: route.id, segmentId, at })
+    const { pieceIds } = route.segments[i]!
+    return this.part(`${route.id} ${segmentId}`, {
+      ...EMPTY,
+      routeId: route.id,
+      segmentId,
+      pieceIds,
+      at,
+    })
   }
 }
 
-const EMPTY = { body: null, isHalf: false, segmentId: null, isPanel: false } as const
+const EMPTY = {
+  body: null,
+  isHalf: false,
+  segmentId: null,
+  isPanel: false,
+  pieceIds: [],
+} as const
 
 /** Does a fitting have halves of its own that are undone? */
 const hasHalves = ({ kind, isTrueUnion, before }: Body): boolean =>

@@ -1,9 +1,14 @@
-import { type BasinDesign, USUAL_BUILD } from '../../design/index.ts'
+import { type BasinDesign, byId, USUAL_BUILD } from '../../design/index.ts'
 import { takeOutOf } from '../../figures/index.ts'
+import { memoize } from '../../numeric/index.ts'
 import { type Sentence, sentence } from '../../quantity/index.ts'
 import { FOR_GOOD, jointGraph } from './graph.ts'
-import type { DrilledSheet } from '../holes.ts'
+import { type DrilledSheet, drilledSheets } from '../holes.ts'
+import { plumbingOf } from '../plumbing.ts'
+import { type JointToUndo, jointToUndo } from './apart-rows.ts'
 import { type Before, putInOrder } from './in-order.ts'
+import { laidFirst } from './laid-first.ts'
+import { closingsOf, reachRules } from './reach-rules.ts'
 import { type BuildStep, type StepKind, type StepParts, stepsOf, tankOfRoute } from './steps.ts'
 import { type Pieces, type SubAssembly, subAssemblies } from './sub-assemblies.ts'
 
@@ -21,6 +26,8 @@ export interface OrderedStep extends BuildStep {
   readonly after: readonly (Why & { readonly number: number })[]
   /** Hours from the beginning before which it can't begin: what was glued or sealed needs them. */
   readonly fromH: number
+  /** Joints that were made and that no tool gets to once it is done. */
+  readonly shutsOff: readonly JointToUndo[]
 }
 
 /** The order of building; steps that wait for each other are named, not ordered. */
@@ -29,6 +36,8 @@ export interface AssemblyOrder {
   readonly stuck: readonly BuildStep[]
   /** What they wait for. */
   readonly stuckBy: readonly Sentence[]
+  /** Joints that no tool gets to when they are made. */
+  readonly outOfReach: readonly string[]
 }
 
 /** Cement before water, and before pressure, h; silicone before water (typical: the tin's own label rules). */
@@ -53,31 +62,53 @@ const RANK: Readonly<Record<StepKind, number>> = {
 /** What is glued where it stands comes once the bench is done. */
 const IN_PLACE_RANK = 8.5
 
-/** Everything that is done between the list and water, in an order that breaks no rule, each with its reasons. */
-export function assemblyOrder(design: BasinDesign, parts: StepParts): AssemblyOrder {
+/** Everything that is done between the list and water, in an order that breaks no rule, each with its reasons; made once. */
+export const assemblyOrder = memoize((design: BasinDesign): AssemblyOrder => {
+  const { routes, cuts } = plumbingOf(design)
+  const parts = { cuts, holes: drilledSheets(design, routes) }
   const steps = stepsOf(design, parts)
   const byId = new Map(steps.map((each) => [each.id, each]))
   const rules = constraintsOf(design, steps, parts)
   const { order, stuck } = putInOrder([...byId.keys()], rules, (id) => rankOf(byId.get(id)!))
-  const numbers = new Map(order.map((id, i) => [id, i + 1]))
-  const fromH = new Map<string, number>()
-  const ordered = order.map((id, i): OrderedStep => {
-    const own = rules.filter(({ next, first }) => next === id && numbers.has(first))
-    const from = Math.max(0, ...own.map(({ first, why }) => fromH.get(first)! + why.waitH))
-    fromH.set(id, from)
-    const after = own
-      .map(({ first, why }) => ({ ...why, number: numbers.get(first)! }))
-      .sort((a, b) => b.waitH - a.waitH || a.number - b.number)
-    return { ...byId.get(id)!, number: i + 1, after, fromH: from }
-  })
+  const numbered = order.map((id, i) => ({ ...byId.get(id)!, number: i + 1 }))
+  const closings = closingsOf(design, numbered)
   const isStuck = new Set(stuck)
   return {
-    steps: ordered,
+    steps: withReasons(numbered, rules).map((step) => ({
+      ...step,
+      shutsOff: closings
+        .filter(({ madeAt, shutAt }) => shutAt === step.number && madeAt < shutAt)
+        .map(({ reach }) => jointToUndo(design, reach.link)),
+    })),
     stuck: stuck.map((id) => byId.get(id)!),
     stuckBy: rules
       .filter(({ first, next }) => isStuck.has(first) && isStuck.has(next))
       .map(({ why }) => why.reason),
+    outOfReach: closings
+      .filter(({ madeAt, shutAt }) => shutAt !== null && shutAt <= madeAt)
+      .map(({ reach }) => reach.link.id),
   }
+})
+
+/** Steps with the rules that they come after, and the hours that those make them wait. */
+function withReasons(
+  numbered: readonly (BuildStep & { readonly number: number })[],
+  rules: readonly Before<Why>[],
+): Omit<OrderedStep, 'shutsOff'>[] {
+  const numbers = new Map(numbered.map(({ id, number }) => [id, number]))
+  const ofNext = new Map<string, Before<Why>[]>()
+  for (const rule of rules)
+    if (numbers.has(rule.first)) ofNext.set(rule.next, [...(ofNext.get(rule.next) ?? []), rule])
+  const fromH = new Map<string, number>()
+  return numbered.map((step) => {
+    const own = ofNext.get(step.id) ?? []
+    const from = Math.max(0, ...own.map(({ first, why }) => fromH.get(first)! + why.waitH))
+    fromH.set(step.id, from)
+    const after = own
+      .map(({ first, why }) => ({ ...why, number: numbers.get(first)! }))
+      .sort((a, b) => b.waitH - a.waitH || a.number - b.number)
+    return { ...step, after, fromH: from }
+  })
 }
 
 function rankOf({ kind, inPlace }: BuildStep): number {
@@ -103,6 +134,7 @@ function constraintsOf(
   for (const piece of pieces.all) ofPiece(design, piece, rule)
   ofBulkheads(design, holes, rule)
   ofSump(design, rule)
+  ofLaidFirst(design, rule)
   ofJoins(design, pieces, rule)
   const wet = steps.filter(({ kind }) => kind === 'join' || kind === 'place' || kind === 'lift')
   for (const { id } of wet) rule(id, 'leak-test', BEFORE_WATER)
@@ -118,6 +150,9 @@ function constraintsOf(
     'start',
     sentence('What leaks is found while the water is fresh and stands still.'),
   )
+  const reach = sentence('A tool gets to it only before this is in the way.')
+  for (const { first, next } of reachRules(design, [...found.values()], there))
+    rule(first, next, reach)
   return [...found.values()]
 }
 
@@ -187,13 +222,34 @@ const IN_THE_WAY = sentence('A bulkhead in the way can crack the floor as the ta
 const NO_HAND_UNDER = sentence('No hand gets under its floor once the tank stands.')
 const DRILLED_LYING = sentence('Glass is drilled lying, with a hand on both sides of it.')
 
+/** What a tank would be in the way of is laid in its place before it is lifted. */
+function ofLaidFirst(design: BasinDesign, rule: Rule): void {
+  for (const { piece, tankId, isInSump } of laidFirst(design)) {
+    const own = `lay ${piece.id}`
+    const made = sentence('It is made first.')
+    for (const first of [`screw ${piece.id}`, `glue ${piece.id}`]) rule(first, own, made)
+    if (isInSump) rule('place sump', own, sentence('Its end hangs in the sump.'))
+    rule(
+      own,
+      `lift ${tankId}`,
+      sentence(
+        'It goes in neither straight nor lifted and drawn aside once {tank} stands over it.',
+        { tank: byId(design.tanks, tankId, 'tank').name },
+      ),
+    )
+  }
+}
+
 /** The sump goes in while there is a way for it; what stands in it follows. */
 function ofSump(design: BasinDesign, rule: Rule): void {
   const out = takeOutOf(design)
   const isShut = out !== null && (out.way === null || out.way.doorIds.length > 1)
   rule('seal sump', 'place sump', sentence('Its walls are sealed where the light is good.'))
+  const overIt = new Set(laidFirst(design).flatMap((laid) => (laid.isInSump ? [laid.tankId] : [])))
   for (const { id } of design.tanks) {
-    if (isShut)
+    if (overIt.has(id))
+      rule('place sump', `lift ${id}`, sentence('What hangs in it goes in before the tank stands.'))
+    else if (isShut)
       rule(
         'place sump',
         `lift ${id}`,
@@ -223,6 +279,7 @@ function ofJoins(design: BasinDesign, pieces: Pieces, rule: Rule): void {
     const own = `join ${link.id}`
     for (const at of link.ends) {
       const piece = pieces.of[at]
+      if (piece) rule(`lay ${piece.id}`, own, stands)
       if (piece) for (const kind of ['screw', 'glue']) rule(`${kind} ${piece.id}`, own, made)
       rule(`take ${graph.parts[at]!.routeId}`, own, made)
       for (const part of piece?.parts ?? []) {

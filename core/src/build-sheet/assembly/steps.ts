@@ -6,6 +6,8 @@ import { type DrilledSheet, PANEL_NAME } from '../holes.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { partName } from './apart-rows.ts'
 import { type JointGraph, jointGraph, type Link } from './graph.ts'
+import { laidFirst } from './laid-first.ts'
+import { nameOfPiece } from './named-pieces.ts'
 import { type SubAssembly, subAssemblies } from './sub-assemblies.ts'
 
 /** What is done in a step. */
@@ -37,6 +39,10 @@ export interface BuildStep {
   readonly marks: readonly string[]
   /** Done where it will stand, not on the bench. */
   readonly inPlace: boolean
+  /** What is put together in it; null: no sub-assembly. */
+  readonly subAssemblyId: string | null
+  /** The tank that is lifted, or the sump that is put in its place, by its id or "sump"; null: neither. */
+  readonly boxId: string | null
 }
 
 const step = (own: Pick<BuildStep, 'id' | 'kind' | 'title'> & Partial<BuildStep>): BuildStep => ({
@@ -45,6 +51,8 @@ const step = (own: Pick<BuildStep, 'id' | 'kind' | 'title'> & Partial<BuildStep>
   pieceIds: [],
   marks: [],
   inPlace: false,
+  subAssemblyId: null,
+  boxId: null,
   ...own,
 })
 
@@ -79,6 +87,9 @@ export function stepsOf(design: BasinDesign, { cuts, holes }: StepParts): BuildS
     ...graph.links
       .filter(({ kind }) => kind === 'gasket')
       .map((link) => bulkhead(design, graph, link)),
+    ...laidFirst(design).flatMap(({ piece }, i, all) =>
+      all.findIndex((other) => other.piece === piece) === i ? [laid(design, graph, piece)] : [],
+    ),
     ...design.tanks.map(lifted),
     ...placed(design),
     ...graph.links
@@ -133,16 +144,14 @@ const sealed = step({
 
 /** A sub-assembly's threads first, then its glue; one part alone is in hand as it is. */
 function putTogether(design: BasinDesign, graph: JointGraph, piece: SubAssembly): BuildStep[] {
+  if (piece.threads.length + piece.glue.length === 0) return []
   const { parts, threads, glue, id } = piece
   const own = parts.map((at) => graph.parts[at]!)
   const partIds = own.map((part) => part.id)
-  const pieceIds = own.flatMap(({ body }) => body?.pieceId ?? [])
-  const routeIds = [...new Set(own.map(({ routeId }) => routeId))]
-  const name = routeIds
-    .map((routeId) => plumbingOf(design).routes.find((route) => route.id === routeId)!.name)
-    .join(', ')
+  const pieceIds = own.flatMap((part) => part.pieceIds)
+  const name = nameOfPiece(design, piece)
   const inPlace = own.some(({ body }) => body?.isClipped || body?.kind === 'bulkhead')
-  const common = { pieceIds, inPlace }
+  const common = { pieceIds, inPlace, subAssemblyId: piece.id }
   return [
     ...(threads.length > 0
       ? [
@@ -209,7 +218,7 @@ function looseOf(design: BasinDesign, graph: JointGraph): BuildStep[] {
               n: String(parts.length),
             }),
       partIds: parts.map((at) => graph.parts[at]!.id),
-      pieceIds: parts.flatMap((at) => graph.parts[at]!.body?.pieceId ?? []),
+      pieceIds: parts.flatMap((at) => graph.parts[at]!.pieceIds),
     })
   })
 }
@@ -229,7 +238,21 @@ function bulkhead(design: BasinDesign, graph: JointGraph, link: Link): BuildStep
     ),
     jointIds: [link.id],
     partIds: [panel.id],
-    pieceIds: parts.flatMap(({ body }) => body?.pieceId ?? []),
+    pieceIds: parts.flatMap((part) => part.pieceIds),
+    inPlace: true,
+  })
+}
+
+/** Into its place, before a tank is in the way. */
+function laid(design: BasinDesign, { parts }: JointGraph, piece: SubAssembly): BuildStep {
+  return step({
+    id: `lay ${piece.id}`,
+    kind: 'place',
+    title: sentence('{name}: lay it in its place, not joined yet', {
+      name: nameOfPiece(design, piece),
+    }),
+    pieceIds: piece.parts.flatMap((at) => parts[at]!.pieceIds),
+    subAssemblyId: piece.id,
     inPlace: true,
   })
 }
@@ -240,6 +263,7 @@ const lifted = ({ id, name }: DisplayTank) =>
     kind: 'lift',
     title: sentence('Lift {name} onto its stand, and level it', { name }),
     inPlace: true,
+    boxId: id,
   })
 
 function placed(design: BasinDesign): BuildStep[] {
@@ -252,6 +276,7 @@ function placed(design: BasinDesign): BuildStep[] {
             kind: 'place',
             title: sentence('Put the sump in its place'),
             inPlace: true,
+            boxId: 'sump',
           }),
         ]
       : []),
@@ -292,7 +317,7 @@ function joined(design: BasinDesign, graph: JointGraph, link: Link): BuildStep {
       how: HOW[link.kind as keyof typeof HOW],
     }),
     jointIds: [link.id],
-    pieceIds: parts.flatMap(({ body }) => body?.pieceId ?? []),
+    pieceIds: parts.flatMap((part) => part.pieceIds),
     inPlace: true,
   })
 }

@@ -1,7 +1,6 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { memoize } from '../../numeric/index.ts'
-import { flood } from './comes-apart.ts'
-import { FOR_GOOD, jointGraph, type Link } from './graph.ts'
+import { flood, FOR_GOOD, jointGraph, type Link } from './graph.ts'
 
 /** Parts that are one piece once they are glued and screwed; bounded by unions, barbs, gaskets and dry fits. */
 export interface SubAssembly {

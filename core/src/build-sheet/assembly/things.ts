@@ -1,10 +1,12 @@
 import { type BasinDesign, partOf } from '../../design/index.ts'
+import { clearanceOf } from '../../figures/index.ts'
 import type { BodyKind, BuiltRun } from '../route/body.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { type JointGraph, jointGraph, type BuiltPart } from './graph.ts'
 
 /** What is taken out one day: to be cleaned, changed, mended or sold. */
-export type ThingKind = 'pump' | 'sterilizer' | 'device' | 'valve' | 'drain' | 'box' | 'sump'
+export type ThingKind =
+  'pump' | 'sterilizer' | 'lamp' | 'device' | 'valve' | 'drain' | 'box' | 'sump'
 
 /** A thing of a design, and the parts that it is or that must come free with it. */
 export interface Thing {
@@ -18,6 +20,15 @@ export interface Thing {
   readonly drainId: string | null
   /** Each comes free by itself. */
   readonly parts: readonly number[]
+  /** Of a lamp: the length that it is drawn out by, and what is free beyond its better end; null: no lamp. */
+  readonly drawn: LampRoom | null
+}
+
+/** Room to draw a lamp out of its sterilizer. */
+export interface LampRoom {
+  readonly wantsM: number
+  /** null: no cabinet is given, or a door is before it. */
+  readonly freeM: number | null
 }
 
 const VALVES: ReadonlySet<BodyKind> = new Set([
@@ -53,7 +64,7 @@ export function thingsOf(design: BasinDesign): Thing[] {
 }
 
 /** Of none. */
-const NOWHERE = { pieceId: null, deviceId: null, drainId: null } as const
+const NOWHERE = { pieceId: null, deviceId: null, drainId: null, drawn: null } as const
 
 const placeOf = ({ parts }: JointGraph, id: string): number[] => {
   const at = parts.findIndex((part) => part.id === id)
@@ -71,16 +82,35 @@ function pumpsOf(design: BasinDesign, graph: JointGraph): Thing[] {
 }
 
 function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
-  return sump.devices.map(({ id, name, part, pieceId }) => ({
-    ...NOWHERE,
-    id: `device ${id}`,
-    deviceId: id,
-    kind: part.sterilizer ? 'sterilizer' : 'device',
-    name,
-    pieceId,
-    // A flow meter sits on a pipe; one without a piece stands free.
-    parts: pieceId === null ? [] : placeOf(graph, pieceId),
-  }))
+  return sump.devices.flatMap((own): Thing[] => {
+    const { id, name, part, pieceId } = own
+    const device: Thing = {
+      ...NOWHERE,
+      id: `device ${id}`,
+      deviceId: id,
+      kind: part.sterilizer ? 'sterilizer' : 'device',
+      name,
+      pieceId,
+      // A flow meter sits on a pipe; one without a piece stands free.
+      parts: pieceId === null ? [] : placeOf(graph, pieceId),
+    }
+    if (!part.sterilizer) return [device]
+    const { pullOutM = null, pullsThroughDoor = false } = clearanceOf(sump, own) ?? {}
+    const drawn = { wantsM: part.sterilizer.pullOutM, freeM: pullsThroughDoor ? null : pullOutM }
+    const isDrawn = drawn.freeM === null || drawn.freeM >= drawn.wantsM
+    return [
+      device,
+      {
+        ...device,
+        id: `lamp ${id}`,
+        kind: 'lamp',
+        name: `Lamp of ${name}`,
+        drawn,
+        // Without that room it comes out with the whole sterilizer.
+        parts: isDrawn ? [] : device.parts,
+      },
+    ]
+  })
 }
 
 function valvesOf(route: BuiltRun, graph: JointGraph): Thing[] {

@@ -15,6 +15,7 @@ export interface ThingCase extends Case {
 const STATION: Readonly<Record<ThingKind, Station>> = {
   pump: 'return',
   sterilizer: 'sterilizer',
+  lamp: 'sterilizer',
   device: 'skimmer',
   valve: 'return',
   drain: 'drains',
@@ -24,7 +25,9 @@ const STATION: Readonly<Record<ThingKind, Station>> = {
 
 /** Everything of a design that comes out one day. */
 export function thingCases(whole: Whole): ThingCase[] {
-  return comesApart(whole.design).map((found) => {
+  // A lamp that can't be drawn where it hangs is found of its sterilizer.
+  const things = comesApart(whole.design).filter(({ thing }) => thing.kind !== 'lamp')
+  return things.map((found) => {
     const { kind, deviceId, drainId } = found.thing
     return {
       whole,
@@ -41,14 +44,18 @@ export const cannotComeOut = rule({
   station: 'own',
   severities: ['stop'],
   holds:
-    'A thing that comes out one day is glued to something that stays, with nothing between that can be undone.',
+    'A thing that comes out one day is glued to something that stays, with nothing between that can be reached and undone.',
   condition: ({ found }: ThingCase) => factIf(!found.isFree && found),
   title: (_, { thing }) =>
     sentence('{name}: It can’t come out without cutting', { name: thing.name }),
-  reason: ({ whole }, { heldBy }) =>
-    sentence(
-      'It is glued or screwed to what stays where it is ({what}), and no union, hose or dry fit is between.',
-      { what: partName(whole.design, heldBy[0]!) },
-    ),
+  reason: ({ whole }, { heldBy, unreached }) => {
+    const what = partName(whole.design, heldBy[0]!)
+    return unreached.length === 0
+      ? sentence(
+          'It is glued or screwed to what stays where it is ({what}), and no union, hose or dry fit is between.',
+          { what },
+        )
+      : sentence('What would let it go of {what} is where no hand or wrench gets to it.', { what })
+  },
   where: (_, { thing }) => ({ pieceId: thing.pieceId }),
 })
