@@ -16,7 +16,7 @@ export {
   pipesAmong,
 } from './assembly/comes-apart.ts'
 export { type AssemblyOrder, assemblyOrder, type OrderedStep } from './assembly/order.ts'
-export { type RigidChain, rigidChains, threadsHeldOnBothSides } from './assembly/rigid.ts'
+export { type RigidChain, rigidChains } from './assembly/rigid.ts'
 export type { ThingKind } from './assembly/things.ts'
 export {
   type Isometric,
@@ -26,6 +26,7 @@ export {
   isometricOf,
   type IsometricSign,
 } from './isometric/isometric.ts'
+export { isometricsOf, type TitledIsometric } from './isometric/all.ts'
 export type { Spot, Turn } from './isometric/paper.ts'
 export type { BoxPanel, BoxSide, BoxToBuild } from './box-panels.ts'
 export type { BeforeWater } from './before-water.ts'

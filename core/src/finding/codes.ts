@@ -105,7 +105,6 @@ export const FINDING_CODES = [
   'wiper-in-salt-water',
   'cannot-come-out',
   'glued-between-fixed',
-  'thread-cannot-turn',
   'joint-out-of-reach',
 ] as const
 

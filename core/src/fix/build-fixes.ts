@@ -10,7 +10,6 @@ import {
   pushFitUnderPressure,
   spareStubTooShort,
   stubTooShort,
-  threadCannotTurn,
   wiperInSaltWater,
 } from '../finding/index.ts'
 import { roomFor, rowM } from '../fitting/index.ts'
@@ -35,7 +34,6 @@ export const BUILD_FIXES: readonly FindingFixes[] = [
   fixesFor(pushFitUnderPressure, (of) => joined(of, 'glued', 'Glue the nozzle')),
   fixesFor(cannotComeOut, unionBetween),
   fixesFor(gluedBetweenFixed, unionInChain),
-  fixesFor(threadCannotTurn, (of) => joined(of, 'glued', 'Glue it in place of the thread')),
   fixesFor(wiperInSaltWater, ({ whole, device }) => {
     const at = whole.design.sump.devices.findIndex(({ id }) => id === device.id)
     return [

@@ -91,6 +91,9 @@ export const OTHERWISE: Partial<Readonly<Record<FindingCode, ReturnType<typeof s
   'cannot-come-out': sentence(
     'No pipe between has room for a union: make one longer, put in a length of hose, or take the clip off.',
   ),
+  'glued-between-fixed': sentence(
+    'No pipe between has room for a union: make one longer, or put in a length of hose.',
+  ),
   'stub-too-short': sentence(
     'No stretch of this leg can be lengthened: take a street elbow, a hose, or one fitting less between them.',
   ),

@@ -1,6 +1,6 @@
 import { aBasin, aLine } from '../a-basin.ts'
 import { aSterilizer, withDevices } from '../a-device.ts'
-import { aLoop } from '../a-loop.ts'
+import { A_SUMP, aLoop } from '../a-loop.ts'
 import { type Changes, withChanges } from '../changes.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits, insertAt } from '../../src/design/edit.ts'
@@ -31,6 +31,14 @@ const wiped = (hasWiper: boolean) =>
   withChanges(withDevices(aLoop(), aSterilizer()), {
     'sump.devices.0.part.sterilizer.hasWiper': hasWiper,
   })
+
+/** A union under the rim of a sump so wide, in its middle. */
+function inSump(widthM: number): BasinDesign {
+  const design = aBasin('up 100 mm, union, up 900 mm, elbow, left 300 mm')
+  const { outlet } = design.returnSide.pumps[0]!
+  const yM = outlet.yM - widthM / 2
+  return withChanges(design, { 'sump.box': { ...A_SUMP, yM, widthM } })
+}
 
 /** A union's own half is on the pump's side of it; an elbow beyond is not. */
 const CLIPPED = (at: number): Changes => ({
@@ -68,5 +76,12 @@ export const BUILD_CASES: Partial<
     fires: withChanges(ROOMY, { 'returnSide.lines.0.run.pieces.0.lengthM': 1, ...CLIPPED(1) }),
     silent: withChanges(ROOMY, CLIPPED(3)),
   },
+  'glued-between-fixed': {
+    fires: aBasin('up 1 m, elbow, left 400 mm, bulkhead, left 100 mm, nozzle 20 mm'),
+    silent: aBasin(
+      'up 300 mm, union, up 700 mm, elbow, left 400 mm, bulkhead, left 100 mm, nozzle 20 mm',
+    ),
+  },
+  'joint-out-of-reach': { fires: inSump(0.1), silent: inSump(0.3) },
   'wiper-in-salt-water': { fires: wiped(true), silent: wiped(false) },
 }

@@ -3,29 +3,19 @@ import type { building } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
+import { runsOutWords, UNDO_WORDS } from './apart-words.ts'
 import { useLight, useMarked } from './use-light.ts'
 
 /** One thing, and how it comes out again. */
 const { row } = defineProps<{ row: building.ApartRow }>()
 const units = useUnits()
 
-const UNDO: Readonly<Record<building.EndKind, string>> = {
-  union: 'union',
-  barb: 'hose clamp',
-  'push-fit': 'dry fit, pulled',
-  gasket: 'bulkhead nut',
-  glued: 'glued',
-  threaded: 'thread',
-  spigot: 'glued',
-}
 const pieces = computed(() =>
   [row.thing.pieceId, ...row.undo.map(({ pieceId }) => pieceId)].filter((id) => id !== null),
 )
 const { isLit, light } = useLight(() => pieces.value)
 const isMarked = useMarked(() => pieces.value)
 const SIDE = { in: ', where water comes in', out: ', where it leaves' } as const
-/** Things with a body of water that nobody gave the size of. */
-const HOLDS: ReadonlySet<string> = new Set(['device', 'sterilizer', 'pump'])
 /** A lamp is drawn out lengthwise; the sleeve round it keeps the water. */
 function drawnWords({ wantsM, freeM }: NonNullable<building.ApartRow['thing']['drawn']>): string {
   const wants = `Drawn out lengthwise, cold and unplugged: it wants ${units.text('length', wantsM)} beyond one end`
@@ -38,15 +28,7 @@ const unreachedWords = computed(() =>
     ? ''
     : `, for no tool gets to ${row.unreached.map(({ name }) => name).join(', ')}`,
 )
-/** Less than a spoonful is a drop. */
-const A_DROP_M3 = 5e-6
-const runsOut = computed(() => {
-  const own = row.runsOutM3 > A_DROP_M3 ? units.text('volume', row.runsOutM3) : ''
-  const send = row.tankNames.length > 1 ? 'send' : 'sends'
-  const back = row.tankNames.length > 0 ? `what ${row.tankNames.join(' and ')} ${send} back` : ''
-  const inside = HOLDS.has(row.thing.kind) ? 'what stands in it' : ''
-  return [own, inside, back].filter(Boolean).join(', and ') || 'a few drops'
-})
+const runsOut = computed(() => runsOutWords(row, units))
 </script>
 
 <template>
@@ -76,7 +58,7 @@ const runsOut = computed(() => {
             <li v-for="joint in row.undo" :key="joint.jointId">
               {{ joint.name }}
               <span class="caption"
-                >({{ UNDO[joint.kind] }}{{ joint.side ? SIDE[joint.side] : '' }})</span
+                >({{ UNDO_WORDS[joint.kind] }}{{ joint.side ? SIDE[joint.side] : '' }})</span
               >
             </li>
           </ul>

@@ -5,13 +5,20 @@ import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import BesideSection from './BesideSection.vue'
 import ApartRow from './ApartRow.vue'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
 useBasin(() => id, 'Comes apart')
 const { sheet, findings } = useSheet()
+const OF_THIS: ReadonlySet<string> = new Set([
+  'cannot-come-out',
+  'glued-between-fixed',
+  'joint-out-of-reach',
+])
 /** What can't come out, and how it could. */
-const held = computed(() => findings.value.filter(({ code }) => code === 'cannot-come-out'))
+const held = computed(() => findings.value.filter(({ code }) => OF_THIS.has(code)))
+
 const rows = computed(() => sheet.value?.apart ?? [])
 const stuck = computed(() => rows.value.filter(({ isFree }) => !isFree).length)
 </script>
@@ -22,6 +29,7 @@ const stuck = computed(() => rows.value.filter(({ isFree }) => !isFree).length)
     heading="Comes apart"
     about="Everything comes out one day, to be cleaned, changed or sold: what to shut, what to undo, and what runs out meanwhile. Stop the pumps and unplug them first."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <BesideSection>
       <p v-if="!sheet" role="status">It is being worked out…</p>
       <template v-else>
@@ -40,8 +48,8 @@ const stuck = computed(() => rows.value.filter(({ isFree }) => !isFree).length)
         </ul>
         <p class="caption max-w-3xl">
           What runs out is counted from the lowest joint that is opened up to the valves that are
-          shut; what stands in a box is emptied first where its bulkhead is undone. Whether a hand
-          or a wrench gets to a joint is not looked at here.
+          shut; what stands in a box is emptied first where its bulkhead is undone. A wrench is
+          given 60 mm beside a nut and a hand 80 mm, with fittings of a typical size.
         </p>
       </template>
     </BesideSection>

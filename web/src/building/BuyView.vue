@@ -14,6 +14,8 @@ import HaveField from './HaveField.vue'
 import { GROUP_WORDS } from './list-words.ts'
 import { useTicker } from './ticker.ts'
 import { useTicks } from './use-ticks.ts'
+import PrintSheet from './printed/PrintSheet.vue'
+import { useList } from './use-list.ts'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -26,14 +28,7 @@ const { sheet, findings } = useSheet()
 const parts = useParts()
 onMounted(() => void parts.want())
 
-/** Every line with what is still to buy of it. */
-const lines = computed(() =>
-  (sheet.value?.list ?? []).map((line) => {
-    const { have, price } = shopping.of(line.key)
-    const toBuy = building.toBuy(line, have, sheet.value!)
-    return { line, have, price, toBuy, cost: building.costOf(line, toBuy, price) }
-  }),
-)
+const lines = useList(() => sheet.value)
 const groups = computed(() =>
   building.SHOP_GROUPS.map((group) => ({
     group,
@@ -54,6 +49,7 @@ const currency = computed(() => store.shown?.tariff?.currency ?? '')
     heading="To buy"
     about="Everything between the drawing and glued pipe, in one trip. Change a pipe in the drawing, and this follows."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <BesideSection>
       <p v-if="!sheet" role="status">The list is being made…</p>
       <template v-else>

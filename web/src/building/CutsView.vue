@@ -15,6 +15,7 @@ import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
 import IsometricsPart from './IsometricsPart.vue'
 import OwnTakeOffs from './OwnTakeOffs.vue'
 import StockBars from './StockBars.vue'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -56,6 +57,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
     heading="Cuts"
     about="How long each piece is sawn, and out of which length, so that the fewest are bought. Marks are by run, in the order of the water."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <p v-if="!sheet" role="status">The cuts are being worked out…</p>
     <div v-else class="space-y-6">
       <FindingList v-if="findings.length > 0" :own="findings" />

@@ -10,6 +10,7 @@ import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import DrilledPanel from './DrilledPanel.vue'
 import { templateDxf, templateOf, templatePdfPage, templateSvg } from './template.ts'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -45,6 +46,7 @@ const saveDxf = (shown: Shown) =>
     heading="Holes"
     about="Each panel with its holes, from two of its edges, and templates one to one. Measure your own bulkhead before you drill."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <p v-if="!sheet" role="status">The panels are being looked through…</p>
     <p v-else-if="sheets.length === 0">
       Nothing of this design is drilled. Holes are drawn

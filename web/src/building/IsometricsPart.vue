@@ -44,7 +44,7 @@ const svg = () => paper.value?.querySelector<SVGSVGElement>('svg[data-isometric]
     <h3 class="heading">Isometrics</h3>
     <p class="caption max-w-3xl">
       In true order and to no scale: at each piece its mark and what is sawn, below it the length
-      from middle to middle. Arrows lead with the water; a break passes behind.
+      from centre to centre (c–c). Arrows lead with the water; a break passes behind.
     </p>
     <div class="my-2 flex flex-wrap items-end gap-3">
       <ChoiceField

@@ -13,6 +13,7 @@ import OrderPlayer from './OrderPlayer.vue'
 import OrderStep from './OrderStep.vue'
 import { buildPlanOf, usePlan } from './plan-edits.ts'
 import { useTicker } from './ticker.ts'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 import { useTicks } from './use-ticks.ts'
 
@@ -65,6 +66,7 @@ function choose(tankId: string, school: 'before' | 'after') {
     heading="Order"
     about="What is done after what, and why: the bench first, then what is set and lifted, then what is joined where it stands. Gloves and an open window for primer and cement."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <BesideSection>
       <template v-if="order && isWide" #beside>
         <OrderPlayer v-model="playedStep" :order="order" />

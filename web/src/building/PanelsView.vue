@@ -6,6 +6,7 @@ import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import BoxPanels from './BoxPanels.vue'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -22,6 +23,7 @@ const isBuilt = computed(() => store.shown?.sump.box?.make === 'self-built')
     heading="Panels"
     about="What you build yourself of panels, the sump’s walls and overflow boxes: what is cut, how it is sealed, and in which order, so that a hand gets to each seam."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <p v-if="!store.shown!.sump.box">
       The sump has no sizes yet.
       <RouterLink class="underline" :to="`/basins/${id}/sump`">Give them at the sump</RouterLink>.

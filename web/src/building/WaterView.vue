@@ -10,6 +10,7 @@ import { useBasin } from '../workspace/use-basin.ts'
 import LeakList from './LeakList.vue'
 import LevellingFields from './LevellingFields.vue'
 import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
+import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -52,6 +53,7 @@ const peopleOf = (tankId: string) =>
     heading="Before water"
     about="What it weighs and stands on, whether it stands level, what is plugged in, what it is filled with, and each joint to look at under fresh water first."
   >
+    <template #beside-heading><PrintSheet :basin-id="id" /></template>
     <p v-if="!before || !sheet" role="status">It is being worked out…</p>
     <div v-else class="grid gap-8 lg:grid-cols-2">
       <section aria-labelledby="water-weight">

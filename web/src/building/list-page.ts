@@ -13,10 +13,6 @@ export function listPage(
   lines: readonly CsvLine[],
   units: ReturnType<typeof useUnits>,
 ): PdfPage {
-  const groups = building.SHOP_GROUPS.map((group) => ({
-    group,
-    own: lines.filter(({ line, toBuy }) => line.group === group && toBuy > 0),
-  })).filter(({ own }) => own.length > 0)
   return {
     pageSize: units.family === 'us' ? 'LETTER' : 'A4',
     pageMargins: MARGIN,
@@ -30,25 +26,36 @@ export function listPage(
     }),
     content: [
       { text: `${name}: to buy`, fontSize: 18, bold: true, margin: [0, 0, 0, 6] },
-      ...groups.flatMap(({ group, own }) => [
-        { text: GROUP_WORDS[group], bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
-        {
-          table: {
-            widths: [12, '*', 110, 80],
-            dontBreakRows: true,
-            body: own.map(({ line, toBuy }) => rowOf(line, toBuy, units)),
-          },
-          layout: 'lightHorizontalLines',
-        },
-      ]),
-      {
-        text: 'Estimates: hold a fitting against the drawing before you glue. Cement and primer: air, gloves, no flame.',
-        fontSize: 8,
-        color: SOFT,
-        margin: [0, 10, 0, 0],
-      },
+      ...listNodes(lines, units),
     ],
   }
+}
+
+/** The list by the parts of a shop, with boxes to tick. */
+export function listNodes(lines: readonly CsvLine[], units: ReturnType<typeof useUnits>) {
+  const groups = building.SHOP_GROUPS.map((group) => ({
+    group,
+    own: lines.filter(({ line, toBuy }) => line.group === group && toBuy > 0),
+  })).filter(({ own }) => own.length > 0)
+  return [
+    ...groups.flatMap(({ group, own }) => [
+      { text: GROUP_WORDS[group], bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
+      {
+        table: {
+          widths: [12, '*', 110, 80],
+          dontBreakRows: true,
+          body: own.map(({ line, toBuy }) => rowOf(line, toBuy, units)),
+        },
+        layout: 'lightHorizontalLines',
+      },
+    ]),
+    {
+      text: 'Estimates: hold a fitting against the drawing before you glue. Cement and primer: air, gloves, no flame.',
+      fontSize: 8,
+      color: SOFT,
+      margin: [0, 10, 0, 0],
+    },
+  ]
 }
 
 function rowOf(line: building.ListLine, toBuy: number, units: ReturnType<typeof useUnits>) {

@@ -48,6 +48,8 @@ export const coreCalls = {
   /** A run, a sub-assembly or all of it as a pipe fitter draws it. */
   isometric: (of: building.IsometricOf, turn: building.Turn): building.Isometric =>
     building.isometricOf(design(), of, turn),
+  /** All that is printed: each run, each sub-assembly of several joints, and the whole from two sides. */
+  isometrics: (): building.TitledIsometric[] => building.isometricsOf(design()),
   /** What is found of it as it is built. */
   buildFindings: (): Finding[] => building.buildFindings(design()),
   balance: (targets: readonly FlowTarget[], pumpIndex: number): BalanceOption[] =>

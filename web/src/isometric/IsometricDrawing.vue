@@ -45,7 +45,7 @@ const bounds = computed(() => {
   return { x0, y0, width: x1 - x0 + 2 * MARGIN, height: y1 - y0 + 2 * MARGIN }
 })
 const isMarked = (pieceIds: readonly string[]) => pieceIds.some((id) => store.marked.has(id))
-const OPACITY = { done: 1, now: 1, later: 0.22 }
+const OPACITY: Readonly<Record<string, number>> = { done: 1, now: 1, later: 0.22 }
 const bars = computed(() =>
   drawing.bars.map((bar) => {
     const state = stateOf?.(bar.partId === null ? [] : [bar.partId]) ?? 'done'
@@ -74,8 +74,10 @@ const signs = computed(() =>
     })),
 )
 const joints = computed(() =>
-  drawing.joints.map(({ id, kind, at, along }) => ({
+  drawing.joints.map(({ id, kind, at, along, partIds }) => ({
     id,
+    // A joint is there once both its sides are.
+    state: partIds.some((part) => stateOf?.([part]) === 'later') ? ('later' as const) : 'done',
     now: atJoints?.has(id) ?? false,
     strokes: JOINT_SIGNS[kind].strokes,
     at: `translate(${at.x} ${at.y}) rotate(${(Math.atan2(along.y, along.x) * 180) / Math.PI})`,
@@ -147,7 +149,12 @@ const fillOf = (fill: 'none' | 'paper' | 'ink', colour: string) =>
           stroke="none"
         />
       </g>
-      <g v-for="joint in joints" :key="joint.id" :transform="joint.at">
+      <g
+        v-for="joint in joints"
+        :key="joint.id"
+        :transform="joint.at"
+        :opacity="joint.now ? 1 : OPACITY[joint.state]"
+      >
         <circle v-if="joint.now" r="11" stroke="var(--resin)" stroke-width="2" />
         <path
           v-for="(stroke, i) in joint.strokes"

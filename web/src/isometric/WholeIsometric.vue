@@ -4,8 +4,8 @@ import { Minus, Plus, RotateCw } from '@lucide/vue'
 import { useElementSize, useStorage } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import SavePicture from '../shell/SavePicture.vue'
-import { barLabel, signLabel } from './isometric-labels.ts'
 import IsometricDrawing from './IsometricDrawing.vue'
+import { markLabels } from './mark-labels.ts'
 import { useIsometric } from './use-isometric.ts'
 
 /** All of it from the front right, to turn by quarters: where a manifold hangs, and what stands before what. */
@@ -43,12 +43,7 @@ const scale = computed(() => {
 const READABLE = 0.8
 const labels = computed(() => {
   if (!drawing.value || scale.value < READABLE) return []
-  return [
-    ...drawing.value.bars.filter(({ cut }) => cut).map((bar) => barLabel(bar, [bar.cut!.mark])),
-    ...drawing.value.signs
-      .filter(({ kind, name }) => name && (kind === 'pump' || kind === 'device'))
-      .map((sign) => signLabel(sign, [sign.name])),
-  ]
+  return markLabels(drawing.value)
 })
 const SIDES = ['front right', 'left front', 'back left', 'right back'] as const
 const next = () => (turn.value = ((turn.value + 1) % SIDES.length) as building.Turn)

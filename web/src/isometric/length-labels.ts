@@ -13,7 +13,7 @@ export function lengthLabels(
       if (!bar.cut) return []
       const { mark, cutM, centreToCentreM } = bar.cut
       const sawn = cutM > 0 ? units.cut(cutM, PIPE_PARTS) : 'no room'
-      return [barLabel(bar, [`${mark}  ${sawn}`, `↔ ${units.cut(centreToCentreM, PIPE_PARTS)}`])]
+      return [barLabel(bar, [`${mark}  ${sawn}`, `c–c ${units.cut(centreToCentreM, PIPE_PARTS)}`])]
     }),
     ...signs.filter(({ name }) => name).map((sign) => signLabel(sign, [endWords(sign)])),
   ]

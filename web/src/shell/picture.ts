@@ -25,7 +25,7 @@ const FINER = 2
 const SVG = 'http://www.w3.org/2000/svg'
 
 /** A drawing of the page as a file of its own: as large as it is, its colours and letters in it. */
-export function svgPicture(drawing: SVGSVGElement): string {
+export function svgPicture(drawing: SVGSVGElement, colour = colourOfPaper()): string {
   const copy = drawing.cloneNode(true) as SVGSVGElement
   const own = [drawing, ...drawing.querySelectorAll('*')]
   const copied = [copy, ...copy.querySelectorAll('*')]
@@ -36,11 +36,18 @@ export function svgPicture(drawing: SVGSVGElement): string {
   copy.setAttribute('xmlns', SVG)
   copy.setAttribute('width', String(Math.round(width)))
   copy.setAttribute('height', String(Math.round(height)))
-  copy.setAttribute('viewBox', `0 0 ${Math.round(width)} ${Math.round(height)}`)
+  // A drawing with units of its own keeps them.
+  const [x, y, wide, high] = drawing.getAttribute('viewBox')?.split(/\s+/) ?? [
+    '0',
+    '0',
+    String(Math.round(width)),
+    String(Math.round(height)),
+  ]
+  copy.setAttribute('viewBox', [x, y, wide, high].join(' '))
   const paper = document.createElementNS(SVG, 'rect')
-  paper.setAttribute('width', '100%')
-  paper.setAttribute('height', '100%')
-  paper.setAttribute('fill', colourOfPaper())
+  for (const [name, value] of Object.entries({ x, y, width: wide, height: high }))
+    paper.setAttribute(name, value!)
+  paper.setAttribute('fill', colour)
   copy.prepend(paper)
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(copy)}`
 }
@@ -54,7 +61,7 @@ export function printPicture(drawing: SVGSVGElement): string {
   const { theme } = root.dataset
   root.dataset.theme = 'light'
   try {
-    const picture = new DOMParser().parseFromString(svgPicture(drawing), 'image/svg+xml')
+    const picture = new DOMParser().parseFromString(svgPicture(drawing, '#ffffff'), 'image/svg+xml')
     for (const words of picture.querySelectorAll('text, tspan')) {
       words.setAttribute('stroke', 'none')
       words.removeAttribute('font-family')

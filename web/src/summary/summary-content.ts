@@ -1,6 +1,7 @@
 import { keyFigures, type KeyFigure, say, type Severity } from '@yew-basin/core'
 import type { useUnits } from '../shell/units.ts'
 import { besideFigure } from '../workspace/beside-figure.ts'
+import { STATION_NAMES, STATIONS } from '../workspace/stations.ts'
 import type { useDesign } from '../workspace/design-store.ts'
 
 /** A line of figures as the page has it. */
@@ -21,6 +22,8 @@ export interface SummaryContent {
   readonly more: number
   /** Of the figures everything rests on, so many are not given; zero: all are. */
   readonly assumed: number
+  /** The same by where they are asked: "Return 4". */
+  readonly assumedAt: readonly string[]
 }
 
 /** So many findings have room under the drawing. */
@@ -59,5 +62,9 @@ export function summaryOf(
     findings: told.slice(0, MOST_FINDINGS),
     more: Math.max(0, told.length - MOST_FINDINGS),
     assumed: store.assumed.size,
+    assumedAt: STATIONS.flatMap((station) => {
+      const count = store.standings?.[station].assumed.length ?? 0
+      return count > 0 ? [`${STATION_NAMES[station]} ${count}`] : []
+    }),
   }
 }

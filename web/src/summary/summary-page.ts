@@ -19,36 +19,46 @@ const CAUTION =
 /** The page as pdfmake lays it: name, section as lines, key figures in two columns, findings. */
 export function summaryPage(
   content: SummaryContent,
-  { drawing, family }: { readonly drawing: string | null; readonly family: UnitFamily },
+  how: { readonly drawing: string | null; readonly family: UnitFamily },
 ): PdfPage {
   return {
-    pageSize: family === 'us' ? 'LETTER' : 'A4',
+    pageSize: how.family === 'us' ? 'LETTER' : 'A4',
     pageMargins: MARGIN,
     info: { title: `${content.heading}, summary` },
     defaultStyle: { font: 'Roboto', fontSize: 9.5, color: INK, lineHeight: 1.15 },
-    content: [
-      { text: content.heading, fontSize: 18, bold: true },
-      { text: content.below, color: SOFT, margin: [0, 0, 0, 6] },
-      ...(drawing === null
-        ? []
-        : [{ svg: drawing, fit: [WIDE[family], DRAWING_HIGH], alignment: 'center' }]),
-      { columns: halves(content.figures.map(figureRow)), columnGap: 18, margin: [0, 8, 0, 6] },
-      { text: assumedWords(content.assumed), color: SOFT },
-      { text: 'What stops, and what to watch', bold: true, margin: [0, 8, 0, 2] },
-      ...(content.findings.length === 0 ? [{ text: 'Nothing.' }] : []),
-      ...content.findings.map(({ severity, words }) => ({
-        text: [{ text: `${SIGNS[severity]}  `, bold: true, color: TONES[severity] }, words],
-      })),
-      ...(content.more > 0 ? [{ text: `and ${content.more} more`, color: SOFT }] : []),
-      { text: CAUTION, color: SOFT, fontSize: 8, margin: [0, 8, 0, 0] },
-    ],
+    content: summaryNodes(content, how),
   }
 }
 
-const assumedWords = (assumed: number) =>
-  assumed === 0
-    ? 'All that this rests on is given.'
-    : `${assumed} ${assumed === 1 ? 'figure' : 'figures'} that this rests on ${assumed === 1 ? 'is' : 'are'} assumed, not given.`
+/** What stands on the page. */
+export function summaryNodes(
+  content: SummaryContent,
+  { drawing, family }: { readonly drawing: string | null; readonly family: UnitFamily },
+): PdfPage[] {
+  return [
+    { text: content.heading, fontSize: 18, bold: true },
+    { text: content.below, color: SOFT, margin: [0, 0, 0, 6] },
+    ...(drawing === null
+      ? []
+      : [{ svg: drawing, fit: [WIDE[family], DRAWING_HIGH], alignment: 'center' }]),
+    { columns: halves(content.figures.map(figureRow)), columnGap: 18, margin: [0, 8, 0, 6] },
+    { text: assumedWords(content), color: SOFT },
+    { text: 'What stops, and what to watch', bold: true, margin: [0, 8, 0, 2] },
+    ...(content.findings.length === 0 ? [{ text: 'Nothing.' }] : []),
+    ...content.findings.map(({ severity, words }) => ({
+      text: [{ text: `${SIGNS[severity]}  `, bold: true, color: TONES[severity] }, words],
+    })),
+    ...(content.more > 0 ? [{ text: `and ${content.more} more`, color: SOFT }] : []),
+    { text: CAUTION, color: SOFT, fontSize: 8, margin: [0, 8, 0, 0] },
+  ]
+}
+
+function assumedWords({ assumed, assumedAt }: SummaryContent): string {
+  if (assumed === 0) return 'All that this rests on is given.'
+  const count =
+    assumed === 1 ? '1 figure that this rests on is' : `${assumed} figures that this rests on are`
+  return `${count} assumed, not given: ${assumedAt.join(', ')}.`
+}
 
 const figureRow = ({ label, value, beside, state }: SummaryContent['figures'][number]) => [
   { text: label, color: SOFT },

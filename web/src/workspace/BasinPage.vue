@@ -19,7 +19,10 @@ useBuiltFindings()
   <div v-if="store.loadState === 'ready' && store.solved" class="min-h-dvh">
     <WorkspaceHeader />
     <main class="mx-auto max-w-6xl px-5 py-5">
-      <h2 class="text-2xl font-semibold">{{ heading }}</h2>
+      <div class="flex items-start gap-3">
+        <h2 class="grow text-2xl font-semibold">{{ heading }}</h2>
+        <slot name="beside-heading" />
+      </div>
       <p class="mb-4 max-w-3xl text-ink-soft">{{ about }}</p>
       <ChangedParts />
       <slot />

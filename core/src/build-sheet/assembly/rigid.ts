@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { comesApart } from './comes-apart.ts'
-import { acrossOf, type BuiltPart, flood, jointGraph, type JointGraph, type Link } from './graph.ts'
+import { acrossOf, type BuiltPart, jointGraph, type JointGraph } from './graph.ts'
 import { type SubAssembly, subAssemblies } from './sub-assemblies.ts'
 
 /** A sub-assembly that is glued between points that can't move: it can't be put in, nor taken out. */
@@ -56,19 +56,3 @@ function wayBetween(
   while (way.at(-1) !== from) way.push(cameFrom.get(way.at(-1)!)!)
   return way
 }
-
-/** Threads of which neither side can be turned while they are screwed, both being held where they are; by their joints. */
-export const threadsHeldOnBothSides = memoize((design: BasinDesign): ReadonlySet<string> => {
-  const graph = jointGraph(design)
-  const isHeld = (side: number, thread: Link) =>
-    [...flood(graph, [side], (link) => link.kind === 'threaded' && link !== thread)].some((at) => {
-      const { body } = graph.parts[at]!
-      return body?.isClipped || body?.kind === 'bulkhead'
-    })
-  const threads = graph.links.filter(({ kind }) => kind === 'threaded')
-  return new Set(
-    threads
-      .filter((thread) => thread.ends.every((side) => isHeld(side, thread)))
-      .map(({ id }) => id),
-  )
-})

@@ -56,6 +56,8 @@ export interface IsometricSign {
 /** A joint's sign on its bar. */
 export interface IsometricJoint {
   readonly id: string
+  /** The parts that it joins. */
+  readonly partIds: readonly string[]
   readonly kind: EndKind
   readonly at: Spot
   /** The bar's direction there, of length one. */
@@ -186,7 +188,7 @@ function signsOf({ design, on, shown }: Drawing): IsometricSign[] {
         at,
         before: bars.includes(i - 1) ? on(places[i - 1]!) : null,
         after: bars.includes(i) ? on(places[i + 1]!) : null,
-        name: nameOf(design, route, body),
+        name: nameOf(design, route, body, shown),
         partIds: ofBody.get(body) ?? [],
         pieceId: body.pieceId,
       }
@@ -195,7 +197,12 @@ function signsOf({ design, on, shown }: Drawing): IsometricSign[] {
 }
 
 /** What a pump or device is called, and where a run's ends are. */
-function nameOf(design: BasinDesign, route: BuiltRun, { id, kind }: Body): string {
+function nameOf(
+  design: BasinDesign,
+  route: BuiltRun,
+  { id, kind }: Body,
+  shown: readonly Shown[],
+): string {
   const { tanks, sump, returnSide, drains } = design
   const line = returnSide.lines.find((other) => other.id === route.id)
   if (kind === 'pump')
@@ -204,7 +211,11 @@ function nameOf(design: BasinDesign, route: BuiltRun, { id, kind }: Body): strin
   const isFirst = route.bodies[0]!.id === id
   const drain = drains.find((other) => other.id === route.id)
   if (isFirst && drain) return tanks.find(({ id: tankId }) => tankId === drain.tankId)?.name ?? ''
-  if (kind === 'leg') return legName(design, isFirst ? line!.start.id : (line ?? drain!).end.id!)
+  if (kind === 'leg') {
+    const host = hostOf(design, isFirst ? line!.start.id : (line ?? drain!).end.id!)
+    // What it meets is drawn too: that says it.
+    return !host || shown.some((other) => other.route.id === host.id) ? '' : host.name
+  }
   if (route.bodies.at(-1)!.id !== id) return ''
   const { at, id: endId } = (line ?? drain!).end
   if (at === 'tank') return tanks.find((tank) => tank.id === endId)?.name ?? ''
@@ -213,17 +224,16 @@ function nameOf(design: BasinDesign, route: BuiltRun, { id, kind }: Body): strin
 }
 
 /** The run in which a leg's tee sits. */
-function legName({ returnSide, drains }: BasinDesign, teeId: string): string {
-  const host = [...returnSide.lines, ...drains].find(({ run }) =>
-    run.pieces.some((piece) => piece.id === teeId),
-  )
-  return host?.name ?? ''
-}
+const hostOf = ({ returnSide, drains }: BasinDesign, teeId: string) =>
+  [...returnSide.lines, ...drains].find(({ run }) => run.pieces.some(({ id }) => id === teeId)) ??
+  null
 
 /** So far from its fitting's middle a joint's sign stands, units; never past the middle of a bar. */
 const JOINT_OFF = 13
 
-function jointsOf({ plumbing, on, shown }: Drawing): IsometricJoint[] {
+function jointsOf({ design, plumbing, on, shown }: Drawing): IsometricJoint[] {
+  const { links, parts } = jointGraph(design)
+  const ends = new Map(links.map((link) => [link.id, link.ends.map((at) => parts[at]!.id)]))
   return shown.flatMap(({ route, places, bars, bodies }) =>
     plumbing.joints.flatMap((joint): IsometricJoint[] => {
       if (joint.routeId !== route.id || joint.adapterAt === 'pipe') return []
@@ -242,6 +252,7 @@ function jointsOf({ plumbing, on, shown }: Drawing): IsometricJoint[] {
       return [
         {
           id: joint.id,
+          partIds: ends.get(joint.id) ?? [],
           kind: joint.kind,
           at: { x: from.x + off * along.x, y: from.y + off * along.y },
           along,

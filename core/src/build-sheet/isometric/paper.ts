@@ -18,7 +18,7 @@ export type Turn = 0 | 1 | 2 | 3
 export type Spacing = (gapM: number) => number
 
 /** To no scale: long is longer than short, and what is short has room for its mark. */
-export const TO_NO_SCALE: Spacing = (gapM) => 46 + 58 * Math.log2(1 + gapM / 0.15)
+export const TO_NO_SCALE: Spacing = (gapM) => 44 + 42 * Math.log2(1 + gapM / 0.15)
 
 /** Nearly to scale: what stands close is drawn a little apart. */
 export const NEARLY_TO_SCALE: Spacing = (gapM) => 10 + 420 * gapM

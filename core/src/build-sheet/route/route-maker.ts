@@ -83,8 +83,11 @@ export class RouteMaker {
     if (body.kind !== 'open-end' && body.id !== this.hung?.id) this.leaveHose()
     if (this.bodies.length > 0) {
       const { lengthM, ids } = this.pending
+      const between = `${this.bodies.at(-1)!.id}-${body.id}`
+      // A pipe that goes on past a panel is two segments of one piece.
+      const isOn = this.segments.some(({ id }) => id === ids[0])
       this.segments.push({
-        id: ids[0] ?? `${this.bodies.at(-1)!.id}-${body.id}`,
+        id: isOn ? between : (ids[0] ?? between),
         kind: this.isHoseNow ? 'hose' : 'pipe',
         size: this.hung?.hose ?? this.size,
         lengthM,

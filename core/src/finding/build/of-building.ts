@@ -9,7 +9,6 @@ import { noSingleAdapter } from './no-single-adapter.ts'
 import { pushFitUnderPressure } from './push-fit-under-pressure.ts'
 import { spareStubTooShort } from './spare-stub-too-short.ts'
 import { stubTooShort } from './stub-too-short.ts'
-import { threadCannotTurn } from './thread-cannot-turn.ts'
 import { wiperCases, wiperInSaltWater } from './wiper-in-salt-water.ts'
 
 /** Rules of a design as it is built. */
@@ -23,7 +22,6 @@ export const OF_BUILDING: Asked<Whole> = each(
       hoseWithoutClamp,
       hoseStretched,
       pushFitUnderPressure,
-      threadCannotTurn,
       jointOutOfReach,
     ),
     each(cutCases, stubTooShort, spareStubTooShort),

@@ -1,0 +1,27 @@
+import type { building } from '@yew-basin/core'
+import type { useUnits } from '../shell/units.ts'
+
+/** How each kind of joint is undone, in a word. */
+export const UNDO_WORDS: Readonly<Record<building.EndKind, string>> = {
+  union: 'union',
+  barb: 'hose clamp',
+  'push-fit': 'dry fit, pulled',
+  gasket: 'bulkhead nut',
+  glued: 'glued',
+  threaded: 'thread',
+  spigot: 'glued',
+}
+
+/** Things with a body of water that nobody gave the size of. */
+const HOLDS: ReadonlySet<string> = new Set(['device', 'sterilizer', 'pump'])
+/** Less than a spoonful is a drop. */
+const A_DROP_M3 = 5e-6
+
+/** What runs out while a thing is taken out. */
+export function runsOutWords(row: building.ApartRow, units: ReturnType<typeof useUnits>): string {
+  const own = row.runsOutM3 > A_DROP_M3 ? units.text('volume', row.runsOutM3) : ''
+  const send = row.tankNames.length > 1 ? 'send' : 'sends'
+  const back = row.tankNames.length > 0 ? `what ${row.tankNames.join(' and ')} ${send} back` : ''
+  const inside = HOLDS.has(row.thing.kind) ? 'what stands in it' : ''
+  return [own, inside, back].filter(Boolean).join(', and ') || 'a few drops'
+}
