@@ -3,6 +3,7 @@ import { type BasinDesign, building, dutyCurves, solveBasin, workingOf } from '@
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { STARTER_DESIGN } from '../../server/src/demo/starter.ts'
 import { nudged } from './nudged.ts'
+import { withManyJoints } from './many-joints.ts'
 import { inBudget } from './rounds.ts'
 
 // What the page's own thread does between a keystroke and the next frame, in a process of its own:
@@ -32,6 +33,15 @@ const kept = await inBudget(
     bench.add('Two Sisters, list and cuts', () => void listAndCuts({ ...sisters }))
     bench.add('Two Sisters, the whole sheet', () => {
       building.sheetOf({ ...sisters }, sistersSolved)
+    })
+    bench.add('Two Sisters, the whole in an isometric', () => {
+      building.isometricOf({ ...sisters }, { kind: 'whole' })
+    })
+    const many = withManyJoints(STARTER_DESIGN)
+    const manySolved = solveBasin(many)
+    const joints = building.sheetOf(many, manySolved).joints.length
+    bench.add(`${joints} joints, the whole sheet`, () => {
+      building.sheetOf({ ...many }, manySolved)
     })
     bench.add('nesting of 40 cuts', () => void nest(FORTY_CUTS_M, { stockM: 5, sawCutM: 0.003 }))
     bench.add('Lantern, curves for the chart', () => void dutyCurves(nudged(lantern), 'main'))

@@ -142,9 +142,9 @@ class GraphMaker {
 
   /** A leg is the tee it meets, in whichever run that is; a pump is one thing however many lines begin at it. */
   private nameOf(route: BuiltRun, { id, kind }: Body): string {
+    if (kind !== 'pump' && kind !== 'leg') return id
     const line = this.design.returnSide.lines.find((other) => other.id === route.id)
     if (kind === 'pump') return `pump ${line!.start.id}`
-    if (kind !== 'leg') return id
     const drain = this.design.drains.find((other) => other.id === route.id)
     if (!line) return drain!.end.id
     return id === `${line.id}-start` ? line.start.id : line.end.id!

@@ -16,8 +16,8 @@ export const HAND: Tool = { clearanceM: 0.08, halfM: 0.015 }
 /** Directions round a joint that are looked at; so many beside each other let a tool in and turn: a quarter. */
 const ROUND = 16
 const OPEN = 5
-/** A direction is looked along in steps of this, m. */
-const STEP_M = 0.02
+/** Places along a direction that are looked at, from the joint's outside to the end of the room it wants. */
+const LOOKS = 5
 
 /**
  * Ways in to a joint, each a quarter of the circle round it, with what stands in it; no way's list is empty
@@ -29,24 +29,51 @@ export function waysTo(
   solids: readonly Solid[],
 ): (readonly Solid[])[] {
   const reachM = radiusM + tool.clearanceM
+  const fromM = radiusM + tool.halfM
   const near = solids.filter(({ distanceM }) => distanceM(at) < reachM + tool.halfM)
   if (near.length === 0) return [[]]
+  const inTheWay = directions(axis).map((direction) => {
+    const points = Array.from({ length: LOOKS }, (_, i) => {
+      const r = fromM + (i / (LOOKS - 1)) * (reachM - fromM)
+      return moved(at, direction, r)
+    })
+    const middle = points[LOOKS >> 1]!
+    // What is farther from the middle than the ends are is farther from all of it.
+    const farM = tool.halfM + (reachM - fromM) / 2
+    return near.filter(({ distanceM }) => {
+      const offM = distanceM(middle)
+      return (
+        offM < tool.halfM || (offM < farM && points.some((point) => distanceM(point) < tool.halfM))
+      )
+    })
+  })
+  const beside = Array.from({ length: ROUND }, (_, k) =>
+    Array.from({ length: OPEN }, (__, i) => inTheWay[(k + i) % ROUND]!),
+  )
+  // One way that nothing stands in is enough.
+  if (beside.some((way) => way.every(({ length }) => length === 0))) return [[]]
+  return beside.map((way) => [...new Set(way.flat())])
+}
+
+/** Directions round an axis. */
+function directions(axis: Point): Point[] {
   const [u, v] = acrossOf(axis)
-  const inTheWay = Array.from({ length: ROUND }, (_, k) => {
+  return Array.from({ length: ROUND }, (_, k) => {
     const angle = (2 * Math.PI * k) / ROUND
     const [c, s] = [Math.cos(angle), Math.sin(angle)]
-    const dx = c * u.xM + s * v.xM
-    const dy = c * u.yM + s * v.yM
-    const dz = c * u.zM + s * v.zM
-    const points: Point[] = []
-    for (let r = radiusM + tool.halfM; r <= reachM + 1e-9; r += STEP_M)
-      points.push({ xM: at.xM + r * dx, yM: at.yM + r * dy, zM: at.zM + r * dz })
-    return near.filter(({ distanceM }) => points.some((point) => distanceM(point) < tool.halfM))
+    return {
+      xM: c * u.xM + s * v.xM,
+      yM: c * u.yM + s * v.yM,
+      zM: c * u.zM + s * v.zM,
+    }
   })
-  return Array.from({ length: ROUND }, (_, k) => [
-    ...new Set(Array.from({ length: OPEN }, (__, i) => inTheWay[(k + i) % ROUND]!).flat()),
-  ])
 }
+
+const moved = (from: Point, along: Point, byM: number): Point => ({
+  xM: from.xM + byM * along.xM,
+  yM: from.yM + byM * along.yM,
+  zM: from.zM + byM * along.zM,
+})
 
 /** Two directions across an axis and each other. */
 function acrossOf({ xM, yM, zM }: Point): [Point, Point] {
