@@ -53,6 +53,29 @@ export function aPage(): void {
   globalThis.Worker = AWorker as unknown as typeof Worker
 }
 
+/** Elements that are watched have a size, as a page's have; until what it gives is called. */
+export function aPageWithSizes(width = 800, height = 600): () => void {
+  const before = globalThis.ResizeObserver
+  globalThis.ResizeObserver = class {
+    constructor(private readonly told: ResizeObserverCallback) {}
+    observe(target: Element) {
+      const box = [{ inlineSize: width, blockSize: height }]
+      const entry = {
+        target,
+        contentRect: { width, height },
+        contentBoxSize: box,
+        borderBoxSize: box,
+      }
+      this.told([entry as unknown as ResizeObserverEntry], this)
+    }
+    unobserve() {}
+    disconnect() {}
+  }
+  return () => {
+    globalThis.ResizeObserver = before
+  }
+}
+
 /** Waits until it holds, looking often. */
 export async function until(holds: () => boolean, what: string, mostMs = 50_000): Promise<void> {
   const begun = Date.now()

@@ -7,13 +7,14 @@ import BuyView from '../src/building/BuyView.vue'
 import CutsView from '../src/building/CutsView.vue'
 import HolesView from '../src/building/HolesView.vue'
 import OrderView from '../src/building/OrderView.vue'
+import { PARTS } from '../src/building/printed/parts.ts'
 import PanelsView from '../src/building/PanelsView.vue'
 import { useShopping } from '../src/building/shopping-store.ts'
 import WaterView from '../src/building/WaterView.vue'
 import { useDesign } from '../src/workspace/design-store.ts'
 import { aBrowser, AServer } from './a-server.ts'
 import { enter, field, press, shownAt, text } from './a-view.ts'
-import { aPage, endWorkers, until } from './a-worker.ts'
+import { aPage, aPageWithSizes, endWorkers, until } from './a-worker.ts'
 import { aFullDesign } from './open-basin.ts'
 
 let server: AServer
@@ -149,12 +150,89 @@ test('the order has its days and reasons, is ticked step by step, and follows th
   await flushPromises()
   expect(text()).toMatch(/1 of \d+ steps done/)
   expect(known().map(({ key }) => key.split(' ')[0])).toEqual(['step'])
+  // What is ticked too soon is said, with what it comes after and why.
+  const glued = document.querySelector<HTMLInputElement>('li[data-step=glue] input')!
+  glued.click()
+  await flushPromises()
+  expect(document.querySelector('li[data-step=glue]')!.textContent).toMatch(
+    /Done before step \d+, which is open: \S.*/,
+  )
+  glued.click()
   const tank = store.design!.tanks.find(({ overflow }) => (overflow?.holes.length ?? 0) > 0)!
   const school = field(`Bulkheads of ${tank.name} go in`) as unknown as HTMLSelectElement
   school.value = 'after'
   school.dispatchEvent(new Event('change', { bubbles: true }))
   await until(() => text().includes('can crack the floor as the tank is set down'), 'school', 9_000)
   expect(store.design!.build!.bulkheadsAfter).toEqual([tank.id])
+})
+
+test('the order is played step by step in the isometric, and what is chosen there is marked in the list', async () => {
+  const withoutSizes = aPageWithSizes()
+  await open(OrderView, 'order', 'steps done')
+  await until(() => document.querySelector('[data-isometric]') !== null, 'isometric', 9_000)
+  const bars = (state: string) => document.querySelectorAll(`[data-state=${state}]`).length
+  const all = bars('later') + bars('now') + bars('done')
+  expect(bars('later')).toBeGreaterThan(0)
+  const glue = [...document.querySelectorAll('li[data-step=glue]')].at(-1)!
+  glue.querySelector<HTMLButtonElement>('button')!.click()
+  await flushPromises()
+  expect(glue.getAttribute('aria-current')).toBe('step')
+  expect(bars('now')).toBeGreaterThan(0)
+  expect(bars('later') + bars('now') + bars('done')).toBe(all)
+  await press('The next step')
+  expect(document.querySelectorAll('li[aria-current=step]')).toHaveLength(1)
+  expect(glue.getAttribute('aria-current')).toBeNull()
+  // Turned, the same lengths are seen from another side.
+  const seen = () => document.querySelector('[data-isometric]')!.getAttribute('aria-label')
+  const before = seen()
+  await press('Turn by a quarter')
+  await until(() => seen() !== before, 'turned', 9_000)
+  const bar = document.querySelector<SVGGElement>('[data-isometric] .part')!
+  bar.dispatchEvent(new MouseEvent('click', { bubbles: true }))
+  expect(useDesign().marked.size).toBeGreaterThan(0)
+  withoutSizes()
+})
+
+test('runs and sub-assemblies are drawn with every length that is sawn', async () => {
+  await open(CutsView, 'cuts', 'In true order')
+  await until(() => document.querySelector('[data-isometric]') !== null, 'isometric', 9_000)
+  const marks = () =>
+    [...document.querySelectorAll('[data-isometric] text')].flatMap(
+      ({ textContent }) => /^\s*([A-Z]+\d+)\s/.exec(textContent)?.[1] ?? [],
+    )
+  expect(marks().filter((mark) => mark.startsWith('A')).length).toBeGreaterThan(3)
+  const choice = field('Drawn is') as unknown as HTMLSelectElement
+  const piece = [...choice.options].find(({ text: words }) => words.startsWith('Sub-assembly S2'))!
+  choice.value = piece.value
+  choice.dispatchEvent(new Event('change', { bubbles: true }))
+  await until(
+    () => document.querySelector('[data-isometric]')!.getAttribute('aria-label')!.includes('S2'),
+    'sub-assembly',
+    9_000,
+  )
+  expect(marks().length).toBeGreaterThan(0)
+})
+
+test('the sheet is printed by the parts that are chosen; none is asked for', async () => {
+  await open(ApartView, 'comes-apart', 'things')
+  await press('Print')
+  const parts = () => [...document.querySelectorAll<HTMLInputElement>('fieldset input')]
+  await until(() => parts().length === PARTS.length, 'parts', 9_000)
+  expect(parts().every(({ checked }) => checked)).toBe(true)
+  for (const part of parts()) part.click()
+  await flushPromises()
+  await press('Save as PDF')
+  expect(text()).toContain('Choose at least one part.')
+  parts()[2]!.click()
+  await flushPromises()
+  expect(JSON.parse(localStorage.getItem('yew.printed')!)).toContain('list')
+  expect(
+    parts()
+      .map(({ checked }) => checked)
+      .filter(Boolean),
+  ).toHaveLength(1)
+  await press('Cancel')
+  expect(document.querySelector('fieldset')).toBeNull()
 })
 
 test('what comes apart names what to shut and undo, lights it up, and says what is stuck and why', async () => {

@@ -8,7 +8,12 @@ import { tickOf, useTicker, whoAndWhen } from './ticker.ts'
 import { useLight, useMarked } from './use-light.ts'
 
 /** One step of building, with a box to tick. */
-const { step } = defineProps<{ step: building.OrderedStep; isPlayed: boolean }>()
+const { step, tickedNumbers } = defineProps<{
+  step: building.OrderedStep
+  isPlayed: boolean
+  /** Steps that are done, by their numbers. */
+  tickedNumbers: ReadonlySet<number>
+}>()
 const emit = defineEmits<{ play: [] }>()
 const shopping = useShopping()
 const ticker = useTicker()
@@ -26,6 +31,10 @@ function show() {
   emit('play')
   if (step.pieceIds.length > 0 && !isLit.value) light()
 }
+/** Done while something it comes after is not: the thread that nothing turns any more, the hole under the tank. */
+const early = computed(() =>
+  isDone.value ? (step.after.find(({ number }) => !tickedNumbers.has(number)) ?? null) : null,
+)
 /** What it leaves no way to. */
 const shutsOff = computed(() => step.shutsOff.map(({ name }) => name).join(', '))
 const why = (rule: building.OrderedStep['after'][number]) =>
@@ -64,6 +73,9 @@ const why = (rule: building.OrderedStep['after'][number]) =>
     </div>
     <div class="ml-16">
       <p v-if="isDone" class="caption">{{ whoAndWhen(known) }}</p>
+      <p v-if="early" class="text-[0.92rem] text-aril" role="alert">
+        Done before step {{ early.number }}, which is open: {{ say(early.reason, units.family) }}
+      </p>
       <p v-if="shutsOff" class="text-[0.92rem] text-resin">
         After it no tool gets to {{ shutsOff }}: look that it is tight first.
       </p>

@@ -28,10 +28,13 @@ const plan = computed(() => buildPlanOf(store.shown))
 
 const order = computed(() => sheet.value?.order ?? null)
 const days = computed(() => daysOf(order.value?.steps ?? [], plan.value.startsOn))
-const done = computed(
+const tickedNumbers = computed(
   () =>
-    (order.value?.steps ?? []).filter((step) => shopping.of(`step ${step.id}`).tickedAt !== null)
-      .length,
+    new Set(
+      (order.value?.steps ?? [])
+        .filter((step) => shopping.of(`step ${step.id}`).tickedAt !== null)
+        .map(({ number }) => number),
+    ),
 )
 /** Tanks that have a bulkhead to set. */
 const drilled = computed(() => {
@@ -42,8 +45,7 @@ const drilled = computed(() => {
 const chosenStep = ref<number | null>(null)
 const playedStep = computed({
   get: () => {
-    const steps = order.value?.steps ?? []
-    const open = steps.find((step) => shopping.of(`step ${step.id}`).tickedAt === null)
+    const open = order.value?.steps.find(({ number }) => !tickedNumbers.value.has(number))
     return chosenStep.value ?? open?.number ?? 1
   },
   set: (number) => (chosenStep.value = number),
@@ -110,7 +112,7 @@ function choose(tankId: string, school: 'before' | 'after') {
           there. Once it stands, nothing can crack the floor, and there must be room below for a
           wrench.
         </p>
-        <p>{{ done }} of {{ order.steps.length }} steps done.</p>
+        <p>{{ tickedNumbers.size }} of {{ order.steps.length }} steps done.</p>
         <p v-if="stateWords" class="caption" role="status">{{ stateWords }}</p>
         <details v-if="!isWide" class="rounded-lg border border-rule bg-sheet">
           <summary class="cursor-pointer px-3 py-2">Step by step in the isometric</summary>
@@ -125,6 +127,7 @@ function choose(tankId: string, school: 'before' | 'after') {
               v-for="step in day.steps"
               :key="step.id"
               :step="step"
+              :ticked-numbers="tickedNumbers"
               :is-played="step.number === playedStep"
               @play="playedStep = step.number"
             />

@@ -32,7 +32,9 @@ interface Box {
 export const LINE_HIGH = 14
 const LETTER_WIDE = 6.9
 /** How far off what it is about a label stands, units; from the third on a line leads back. */
-const OFFS = [12, 20, 30, 46, 64, 90]
+const OFFS = [12, 20, 30, 46, 64, 90, 130, 180]
+/** Words over words are so much worse than words over a bar. */
+const OTHER_WORDS = 20
 const LEADER_FROM = 30
 /** A bar counts as boxes of this many units along it. */
 const STEP = 8
@@ -45,6 +47,7 @@ export function placeLabels(
   drawing: Pick<building.Isometric, 'bars' | 'signs'>,
 ): PlacedLabel[] {
   const taken: Box[] = [...drawing.bars.flatMap(boxesAlong), ...drawing.signs.flatMap(boxOfSign)]
+  const written: Box[] = []
   return labels.map(({ key, lines, beside, across }) => {
     let best: { box: Box; spot: building.Spot; off: number } | null = null
     let least = Infinity
@@ -52,7 +55,7 @@ export function placeLabels(
       for (const spot of beside)
         for (const { x, y } of sides(across)) {
           const box = boxAt(lines, spot, { x: x * off, y: y * off })
-          const covers = taken.reduce((sum, other) => sum + shared(box, other), 0)
+          const covers = sharedWith(box, taken) + OTHER_WORDS * sharedWith(box, written)
           if (covers < least) {
             least = covers
             best = { box, spot, off }
@@ -61,7 +64,7 @@ export function placeLabels(
       if (least === 0) break
     }
     const { box, spot, off } = best!
-    taken.push(box)
+    written.push(box)
     return {
       key,
       lines,
@@ -115,6 +118,9 @@ const round = ({ x, y }: building.Spot, half: number): Box => ({
   top: y - half,
   bottom: y + half,
 })
+
+const sharedWith = (box: Box, others: readonly Box[]) =>
+  others.reduce((sum, other) => sum + shared(box, other), 0)
 
 function shared(a: Box, b: Box): number {
   const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left)
