@@ -8,6 +8,7 @@ import { isometricPages } from '../src/building/printed/isometric-pages.ts'
 import { PARTS } from '../src/building/printed/parts.ts'
 import { sheetPdf } from '../src/building/printed/sheet-pdf.ts'
 import { useUnits } from '../src/shell/units.ts'
+import { withPlainSpaces } from '../src/summary/summary-pdf.ts'
 import type { useDesign } from '../src/workspace/design-store.ts'
 import { aFullDesign, anOpenBasin } from './open-basin.ts'
 
@@ -132,4 +133,13 @@ test('the printed sheet has every part that is asked for, each on pages of its o
   const order = await print(['order'])
   expect((order.content as Record<string, unknown>[])[0]).toMatchObject({ text: 'Order' })
   expect(JSON.stringify(order)).not.toContain('<svg')
+})
+
+test('numbers keep their groups together in print, at the foot of each page too', () => {
+  const page = withPlainSpaces({
+    content: [{ text: '1\u202f504', bold: true }, null, 3],
+    footer: (now: number, of: number) => ({ text: `${now}\u2009of ${of}` }),
+  }) as { content: unknown; footer: (now: number, of: number) => unknown }
+  expect(page.content).toEqual([{ text: '1\u00a0504', bold: true }, null, 3])
+  expect(page.footer(2, 9)).toEqual({ text: '2\u00a0of 9' })
 })

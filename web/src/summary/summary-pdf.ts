@@ -1,8 +1,16 @@
 import type { PdfPage } from './summary-page.ts'
 
 /** The letters have no narrow spaces: numbers are grouped by common ones that keep together. */
-const withPlainSpaces = (page: PdfPage): PdfPage =>
-  JSON.parse(JSON.stringify(page).replaceAll(/[\u202f\u2009]/g, '\u00a0')) as PdfPage
+export function withPlainSpaces(node: unknown): unknown {
+  if (typeof node === 'string') return node.replaceAll(/[\u202f\u2009]/g, '\u00a0')
+  if (Array.isArray(node)) return node.map(withPlainSpaces)
+  // What stands at a page's foot is asked for page by page.
+  if (typeof node === 'function')
+    return (...given: unknown[]) =>
+      withPlainSpaces((node as (...all: unknown[]) => unknown)(...given))
+  if (node === null || typeof node !== 'object') return node
+  return Object.fromEntries(Object.entries(node).map(([key, of]) => [key, withPlainSpaces(of)]))
+}
 
 interface PdfMake {
   addVirtualFileSystem(files: object): void
@@ -17,5 +25,5 @@ export async function pdfOf(page: PdfPage): Promise<Blob> {
   ])
   const pdfMake = maker as PdfMake
   pdfMake.addVirtualFileSystem(letters)
-  return pdfMake.createPdf(withPlainSpaces(page)).getBlob()
+  return pdfMake.createPdf(withPlainSpaces(page) as PdfPage).getBlob()
 }
