@@ -52,7 +52,7 @@ export {
   SHOP_GROUPS,
   takeOffsOf,
   type ShopGroup,
-  type Spot,
+  type PaperSpot,
   type TankPanels,
   type TitledIsometric,
   toBuy,

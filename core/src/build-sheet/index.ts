@@ -27,7 +27,7 @@ export {
   type IsometricSign,
 } from './isometric/isometric.ts'
 export { isometricsOf, type TitledIsometric } from './isometric/all.ts'
-export type { Spot, Turn } from './isometric/paper.ts'
+export type { PaperSpot, Turn } from './isometric/paper.ts'
 export type { BoxPanel, BoxSide, BoxToBuild } from './box-panels.ts'
 export type { BeforeWater } from './before-water.ts'
 export { type Cut, type CutPlan, takeOffsOf } from './cuts.ts'

@@ -47,7 +47,7 @@ describe.each(DESIGNS)('%s', (_, design) => {
       const own = piece.partIds.filter((id) =>
         parts.some((part) => part.id === id && part.segmentId !== null),
       )
-      expect(bars.map(({ partId }) => partId).sort()).toEqual([...own].sort())
+      expect(bars.map(({ partId }) => partId ?? 'none').toSorted()).toEqual(own.toSorted())
     }
   })
   test('all of it stands within its bounds', () => {
@@ -134,4 +134,41 @@ test('a pipe that goes on past its bulkhead is two lengths, each with a mark of 
   for (const { segments } of routes)
     expect(new Set(segments.map(({ id }) => id)).size).toBe(segments.length)
   expect(routes.some(({ bodies }) => bodies.some(({ kind }) => kind === 'bulkhead'))).toBe(true)
+})
+
+describe('what it is of', () => {
+  const design = aBasin('up 300 mm, union, up 700 mm, elbow, left 300 mm')
+  test('is named: its pump, and where its water ends', () => {
+    const { signs } = isometricOf(design, { kind: 'run', routeId: 'main' })
+    expect([signs[0]!.name, signs.at(-1)!.name]).toEqual([
+      design.pumps[0]!.name,
+      design.tanks[0]!.name,
+    ])
+  })
+  test('of a run that is teed off, the run it leaves, unless that is drawn with it', () => {
+    const teed = DESIGNS.map(([, each]) => each).find(({ returnSide }) =>
+      returnSide.lines.some(({ start }) => start.at === 'tee'),
+    )!
+    const line = teed.returnSide.lines.find(({ start }) => start.at === 'tee')!
+    const host = teed.returnSide.lines.find(({ run }) =>
+      run.pieces.some(({ id }) => id === line.start.id),
+    )!
+    const first = (of: Parameters<typeof isometricOf>[1]) =>
+      isometricOf(teed, of).signs.find(({ id }) => id === `${line.id} ${line.id}-start`)!
+    expect(first({ kind: 'run', routeId: line.id }).name).toBe(host.name)
+    expect(first({ kind: 'whole' }).name).toBe('')
+  })
+  test('joints stand on their bars, off the middle of their fitting', () => {
+    const { joints, signs } = isometricOf(design, { kind: 'whole' })
+    expect(joints.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['glued', 'union']))
+    const union = signs.find(({ kind }) => kind === 'union')!
+    const [nut] = joints.filter(({ kind }) => kind === 'union')
+    expect(key(nut!.at)).toBe(key(union.at))
+    for (const { along } of joints) expect(Math.hypot(along.x, along.y)).toBeCloseTo(1, 9)
+  })
+  test('an unknown run or sub-assembly draws nothing', () => {
+    expect(isometricOf(design, { kind: 'run', routeId: 'gone' }).bars).toEqual([])
+    const gone = isometricOf(design, { kind: 'sub-assembly', id: 'gone' })
+    expect([gone.signs.length, gone.width, gone.height]).toEqual([0, 0, 0])
+  })
 })

@@ -8,7 +8,7 @@ import { closingsOf, reachRules } from '../../src/build-sheet/assembly/reach-rul
 import { laidFirst } from '../../src/build-sheet/assembly/laid-first.ts'
 import { rigidChains } from '../../src/build-sheet/assembly/rigid.ts'
 import { assemblyOrder } from '../../src/build-sheet/index.ts'
-import { outOfReach, reachOf } from '../../src/build-sheet/reach/reach.ts'
+import { outOfReach, jointReaches } from '../../src/build-sheet/reach/reach.ts'
 import { HAND, waysTo, WRENCH } from '../../src/build-sheet/reach/ring.ts'
 import type { Solid } from '../../src/build-sheet/reach/solid.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
@@ -58,12 +58,12 @@ describe.each(DESIGNS)('%s', (_, design) => {
   })
   test('what becomes unreachable is said at the step that shuts it off, once', () => {
     const said = steps.flatMap(({ number, shutsOff }) =>
-      shutsOff.map(({ jointId }) => [jointId, number] as const),
+      shutsOff.map(({ jointId }) => `${jointId} at ${number}`),
     )
     const found = closings.flatMap(({ reach, madeAt, shutAt }) =>
-      shutAt !== null && madeAt < shutAt ? [[reach.link.id, shutAt] as const] : [],
+      shutAt !== null && madeAt < shutAt ? [`${reach.link.id} at ${shutAt}`] : [],
     )
-    expect([...said].sort()).toEqual([...found].sort())
+    expect(said.toSorted()).toEqual(found.toSorted())
   })
   test('what a tank would be in the way of is made, laid, and only then is the tank lifted', () => {
     const at = (id: string) => steps.find((step) => step.id === id)?.number
@@ -105,7 +105,7 @@ test('a union low in a narrow sump can’t be reached, and holds its pump for go
     })
   expect([...outOfReach(inSump(0.1))]).toHaveLength(1)
   expect([...outOfReach(inSump(0.3))]).toEqual([])
-  expect(reachOf(inSump(0.3)).map(({ tool }) => tool)).toContain('wrench')
+  expect(jointReaches(inSump(0.3)).map(({ tool }) => tool)).toContain('wrench')
 })
 
 test('a line glued from its pump to a bulkhead is a chain; one with a union is none', () => {

@@ -16,9 +16,9 @@ export interface LabelOf {
   readonly key: string
   readonly lines: readonly string[]
   /** Places that they may stand beside, the best first. */
-  readonly beside: readonly building.Spot[]
+  readonly beside: readonly building.PaperSpot[]
   /** Across the bar; of a sign any direction. */
-  readonly across: building.Spot
+  readonly across: building.PaperSpot
 }
 
 interface Box {
@@ -49,7 +49,7 @@ export function placeLabels(
   const taken: Box[] = [...drawing.bars.flatMap(boxesAlong), ...drawing.signs.flatMap(boxOfSign)]
   const written: Box[] = []
   return labels.map(({ key, lines, beside, across }) => {
-    let best: { box: Box; spot: building.Spot; off: number } | null = null
+    let best: { box: Box; spot: building.PaperSpot; off: number } | null = null
     let least = Infinity
     for (const off of OFFS) {
       for (const spot of beside)
@@ -76,7 +76,7 @@ export function placeLabels(
 }
 
 /** Both sides of a bar; straight up, down and aside as well. */
-function sides({ x, y }: building.Spot): building.Spot[] {
+function sides({ x, y }: building.PaperSpot): building.PaperSpot[] {
   return [
     { x, y },
     { x: -x, y: -y },
@@ -88,7 +88,7 @@ function sides({ x, y }: building.Spot): building.Spot[] {
 }
 
 /** Words so far off a spot that their nearest edge is there. */
-function boxAt(lines: readonly string[], spot: building.Spot, off: building.Spot): Box {
+function boxAt(lines: readonly string[], spot: building.PaperSpot, off: building.PaperSpot): Box {
   const wide = Math.max(...lines.map(({ length }) => length)) * LETTER_WIDE
   const high = lines.length * LINE_HIGH
   const long = Math.hypot(off.x, off.y) || 1
@@ -112,7 +112,7 @@ const SMALL: ReadonlySet<building.IsometricSign['kind']> = new Set(['leg', 'elbo
 const boxOfSign = ({ at, kind }: building.IsometricSign): Box[] =>
   SMALL.has(kind) ? [] : [round(at, SIGN_HALF)]
 
-const round = ({ x, y }: building.Spot, half: number): Box => ({
+const round = ({ x, y }: building.PaperSpot, half: number): Box => ({
   left: x - half,
   right: x + half,
   top: y - half,

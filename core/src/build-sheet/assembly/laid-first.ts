@@ -106,7 +106,7 @@ const meet = (a: Slab, b: Slab) => a.every((range, axis) => overlap(range, b[axi
 const DIRECTIONS = [0, 1, 2].flatMap((axis) => [[axis, 1] as const, [axis, -1] as const])
 
 /** Is there a way out: straight, or lifted and then aside? What it passes through as it stands is a hole, and no hindrance. */
-function comesOut(shape: readonly Slab[], about: readonly Slab[]): boolean {
+export function comesOut(shape: readonly Slab[], about: readonly Slab[]): boolean {
   const others = about.filter((slab) => !shape.some((own) => meet(own, slab)))
   if (DIRECTIONS.some(([axis, way]) => isFree(shape, others, axis, way))) return true
   const liftM = liftOf(shape, others)

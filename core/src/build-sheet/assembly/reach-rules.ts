@@ -1,5 +1,5 @@
 import type { BasinDesign } from '../../design/index.ts'
-import { type Reach, reachOf, type WayIn } from '../reach/reach.ts'
+import { type JointReach, jointReaches, type WayIn } from '../reach/reach.ts'
 import { broughtBy } from './brought.ts'
 import type { BuildStep } from './steps.ts'
 
@@ -10,7 +10,7 @@ export interface ReachRule {
 }
 
 /** The step that a joint is made in. */
-export const stepOfJoint = ({ link }: Pick<Reach, 'link'>): string =>
+export const stepOfJoint = ({ link }: Pick<JointReach, 'link'>): string =>
   link.kind === 'gasket' ? `bulkhead ${link.id}` : `join ${link.id}`
 
 /**
@@ -26,7 +26,7 @@ export function reachRules(
   const after = new Map<string, string[]>()
   for (const { first, next } of known) after.set(first, [...(after.get(first) ?? []), next])
   const found: ReachRule[] = []
-  for (const reach of reachOf(design)) {
+  for (const reach of jointReaches(design)) {
     const first = stepOfJoint(reach)
     const way = reach.ways
       .filter(({ isShut }) => !isShut)
@@ -57,7 +57,7 @@ function leadsTo(after: ReadonlyMap<string, readonly string[]>, from: string, to
 
 /** When the last way to a joint is shut, by the numbers of steps. */
 export interface Closing {
-  readonly reach: Reach
+  readonly reach: JointReach
   /** Of the step that it is made in. */
   readonly madeAt: number
   /** Of the step after which no tool gets to it; null: it stays within reach. */
@@ -76,7 +76,7 @@ export function closingsOf(
   )
   const first = (ids: readonly string[]) =>
     Math.min(...ids.map((id) => numbers.get(id) ?? Infinity))
-  return reachOf(design).flatMap((reach) => {
+  return jointReaches(design).flatMap((reach) => {
     const madeAt = numbers.get(stepOfJoint(reach))
     if (madeAt === undefined) return []
     const shutAt = Math.max(

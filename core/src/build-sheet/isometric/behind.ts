@@ -1,4 +1,4 @@
-import type { DeepSpot, Spot } from './paper.ts'
+import type { DeepSpot, PaperSpot } from './paper.ts'
 
 /** A straight stretch on paper. */
 export interface Stretch {
@@ -15,7 +15,9 @@ const END = 3
  * The parts of each stretch that are drawn: where two cross on paper the one that is farther from the eye is
  * broken, as a fitter's drawing has it.
  */
-export function brokenWhereBehind(stretches: readonly Stretch[]): (readonly [Spot, Spot])[][] {
+export function brokenWhereBehind(
+  stretches: readonly Stretch[],
+): (readonly [PaperSpot, PaperSpot])[][] {
   const gaps: [number, number][][] = stretches.map(() => [])
   for (let i = 0; i < stretches.length; i++)
     for (let j = i + 1; j < stretches.length; j++) {
@@ -59,8 +61,8 @@ function whatIsLeft(gaps: readonly (readonly [number, number])[]): [number, numb
   return left
 }
 
-function part({ from, to }: Stretch, a: number, b: number): readonly [Spot, Spot] {
-  const at = (share: number): Spot => ({
+function part({ from, to }: Stretch, a: number, b: number): readonly [PaperSpot, PaperSpot] {
+  const at = (share: number): PaperSpot => ({
     x: from.x + share * (to.x - from.x),
     y: from.y + share * (to.y - from.y),
   })

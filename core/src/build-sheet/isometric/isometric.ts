@@ -11,7 +11,7 @@ import {
   type DeepSpot,
   NEARLY_TO_SCALE,
   paperFor,
-  type Spot,
+  type PaperSpot,
   TO_NO_SCALE,
   type Turn,
 } from './paper.ts'
@@ -28,10 +28,10 @@ export interface IsometricBar {
   readonly id: string
   readonly kind: 'pipe' | 'hose'
   /** In the order of the water. */
-  readonly from: Spot
-  readonly to: Spot
+  readonly from: PaperSpot
+  readonly to: PaperSpot
   /** What is seen of it: broken where something stands before it. */
-  readonly seen: readonly (readonly [Spot, Spot])[]
+  readonly seen: readonly (readonly [PaperSpot, PaperSpot])[]
   /** null: nothing is cut there. */
   readonly cut: Pick<Cut, 'mark' | 'cutM' | 'centreToCentreM' | 'verdict'> | null
   readonly partId: string | null
@@ -42,10 +42,10 @@ export interface IsometricBar {
 export interface IsometricSign {
   readonly id: string
   readonly kind: BodyKind
-  readonly at: Spot
+  readonly at: PaperSpot
   /** Where its pipe leads on paper, from it: towards what is before it and what is after; null: nothing is. */
-  readonly before: Spot | null
-  readonly after: Spot | null
+  readonly before: PaperSpot | null
+  readonly after: PaperSpot | null
   /** What it is called, or where the end is; empty: its sign says all. */
   readonly name: string
   /** A fitting, and its halves where it comes apart. */
@@ -59,9 +59,9 @@ export interface IsometricJoint {
   /** The parts that it joins. */
   readonly partIds: readonly string[]
   readonly kind: EndKind
-  readonly at: Spot
+  readonly at: PaperSpot
   /** The bar's direction there, of length one. */
-  readonly along: Spot
+  readonly along: PaperSpot
 }
 
 /** A run, a sub-assembly or the whole as a pipe fitter draws it. */
@@ -73,7 +73,7 @@ export interface Isometric {
   readonly frames: readonly {
     readonly id: string
     readonly name: string
-    readonly edges: readonly (readonly [Spot, Spot])[]
+    readonly edges: readonly (readonly [PaperSpot, PaperSpot])[]
   }[]
   /** Leftmost and highest place and size of it all, units. */
   readonly left: number
@@ -267,7 +267,8 @@ function edgesOf(corners: Frame['corners'], on: Drawing['on']) {
   return EDGES.map(([a, b]) => [spots[a]!, spots[b]!] as const)
 }
 
-function boundsOf(spots: readonly Spot[]) {
+function boundsOf(spots: readonly PaperSpot[]) {
+  if (spots.length === 0) return { left: 0, top: 0, width: 0, height: 0 }
   const xs = spots.map(({ x }) => x)
   const ys = spots.map(({ y }) => y)
   const [left, top] = [Math.min(...xs), Math.min(...ys)]

@@ -1,13 +1,13 @@
 import type { Point } from '../../run/index.ts'
 
 /** A place on paper, in the drawing's own units; x to the right, y down. */
-export interface Spot {
+export interface PaperSpot {
   readonly x: number
   readonly y: number
 }
 
 /** A place on paper, and how near to the eye it is there: the larger, the nearer. */
-export interface DeepSpot extends Spot {
+export interface DeepSpot extends PaperSpot {
   readonly near: number
 }
 

@@ -19,7 +19,7 @@ export interface WayIn {
 }
 
 /** A joint that is made where it stands, and how a hand or a wrench gets to it. */
-export interface Reach {
+export interface JointReach {
   readonly link: Link
   readonly tool: 'hand' | 'wrench'
   /** A way with nothing in it is open whatever else stands. */
@@ -37,12 +37,12 @@ const NUT_OFF_M = 0.02
 const CLAMP_OFF_M = 0.03
 
 /** Every joint of a design that is made where it stands, with what stands about it; made once. */
-export const reachOf = memoize((design: BasinDesign): readonly Reach[] => {
+export const jointReaches = memoize((design: BasinDesign): readonly JointReach[] => {
   const graph = jointGraph(design)
   const { of } = subAssemblies(design)
   const solids = solidsOf(design)
   const places = new PlacesOfJoints(design)
-  return graph.links.flatMap((link): Reach[] => {
+  return graph.links.flatMap((link): JointReach[] => {
     if (!IN_PLACE.has(link.kind) || isLiftedOut(design, link)) return []
     const where = places.of(link)
     if (!where) return []
@@ -82,12 +82,12 @@ function wayIn(solids: readonly Solid[], joined: ReadonlySet<number>): WayIn {
 }
 
 /** Is there no way to a joint, in whichever order things are put in? */
-export const isOutOfReach = ({ ways }: Reach): boolean => ways.every(({ isShut }) => isShut)
+export const isOutOfReach = ({ ways }: JointReach): boolean => ways.every(({ isShut }) => isShut)
 
 /** Joints that no tool gets to, in whichever order things are put in; made once. */
 export const outOfReach = memoize(
   (design: BasinDesign): ReadonlySet<string> =>
-    new Set(reachOf(design).flatMap((reach) => (isOutOfReach(reach) ? [reach.link.id] : []))),
+    new Set(jointReaches(design).flatMap((reach) => (isOutOfReach(reach) ? [reach.link.id] : []))),
 )
 
 /** Where joints are, and which way their pipe leads there. */
