@@ -22,10 +22,16 @@ export function tapeInches(m: number, parts: TapeParts): string {
 }
 
 /** A length to mark and cut: in inches as a tape has them with the decimal beside, else to half a millimetre. */
-export function cutText(m: number, family: UnitFamily, parts: TapeParts): string {
+export function cutText(
+  m: number,
+  family: UnitFamily,
+  parts: TapeParts,
+  withDecimal = true,
+): string {
   if (family === 'metric') {
     const mm = Math.round(m * 2000) / 2
     return joined(grouped(mm, Number.isInteger(mm) ? 0 : 1), 'mm')
   }
-  return `${joined(tapeInches(m, parts), 'in')} (${(m / INCH_M).toFixed(parts === 64 ? 3 : 2)})`
+  const asTape = joined(tapeInches(m, parts), 'in')
+  return withDecimal ? `${asTape} (${(m / INCH_M).toFixed(parts === 64 ? 3 : 2)})` : asTape
 }

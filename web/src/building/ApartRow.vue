@@ -14,7 +14,8 @@ const pieces = computed(() =>
   [row.thing.pieceId, ...row.undo.map(({ pieceId }) => pieceId)].filter((id) => id !== null),
 )
 const { isLit, light } = useLight(() => pieces.value)
-const isMarked = useMarked(() => pieces.value)
+/** Joints that it shares with others mark none of them. */
+const isMarked = useMarked(() => (row.thing.pieceId === null ? [] : [row.thing.pieceId]))
 const SIDE = { in: ', where water comes in', out: ', where it leaves' } as const
 /** A lamp is drawn out lengthwise; the sleeve round it keeps the water. */
 function drawnWords({ wantsM, freeM }: NonNullable<building.ApartRow['thing']['drawn']>): string {

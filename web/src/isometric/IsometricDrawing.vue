@@ -185,7 +185,7 @@ const fillOf = (fill: 'none' | 'paper' | 'ink', colour: string) =>
       <g v-for="label in placed" :key="label.key" font-size="12.5" text-anchor="middle">
         <path
           v-if="label.leader"
-          :d="`M${label.leader.x} ${label.leader.y}L${label.x} ${label.y - 4}`"
+          :d="`M${label.leader.from.x} ${label.leader.from.y}L${label.leader.to.x} ${label.leader.to.y}`"
           stroke="var(--ink-soft)"
           stroke-width="0.7"
         />

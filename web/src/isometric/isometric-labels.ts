@@ -7,8 +7,8 @@ export interface PlacedLabel {
   /** Of the middle of its first line's foot. */
   readonly x: number
   readonly y: number
-  /** To what it is about, where it had to stand off. */
-  readonly leader: { readonly x: number; readonly y: number } | null
+  /** From its nearest edge to what it is about, where it had to stand off. */
+  readonly leader: { readonly from: building.PaperSpot; readonly to: building.PaperSpot } | null
 }
 
 /** Words and what they are about. */
@@ -70,10 +70,15 @@ export function placeLabels(
       lines,
       x: (box.left + box.right) / 2,
       y: box.top + LINE_HIGH - 3,
-      leader: off >= LEADER_FROM ? spot : null,
+      leader: off >= LEADER_FROM ? { from: nearestOf(box, spot), to: spot } : null,
     }
   })
 }
+
+const nearestOf = (box: Box, { x, y }: building.PaperSpot): building.PaperSpot => ({
+  x: Math.min(box.right, Math.max(box.left, x)),
+  y: Math.min(box.bottom, Math.max(box.top, y)),
+})
 
 /** Both sides of a bar; straight up, down and aside as well. */
 function sides({ x, y }: building.PaperSpot): building.PaperSpot[] {

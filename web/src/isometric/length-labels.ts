@@ -12,8 +12,10 @@ export function lengthLabels(
     ...bars.flatMap((bar) => {
       if (!bar.cut) return []
       const { mark, cutM, centreToCentreM } = bar.cut
-      const sawn = cutM > 0 ? units.cut(cutM, PIPE_PARTS) : 'no room'
-      return [barLabel(bar, [`${mark}  ${sawn}`, `c–c ${units.cut(centreToCentreM, PIPE_PARTS)}`])]
+      const sawn = cutM > 0 ? units.cut(cutM, PIPE_PARTS, false) : 'no room'
+      return [
+        barLabel(bar, [`${mark}  ${sawn}`, `c–c ${units.cut(centreToCentreM, PIPE_PARTS, false)}`]),
+      ]
     }),
     ...signs.filter(({ name }) => name).map((sign) => signLabel(sign, [endWords(sign)])),
   ]

@@ -21,8 +21,9 @@ export const useUnits = defineStore('units', () => {
   const shown = (value: Measured) => show(value, family.value)
   const band = (value: Measured, bandSi: number) => showBand(value, bandSi, family.value).number
 
-  /** A length to mark and cut. */
-  const cut = (si: number, parts: 64 | 32) => cutText(si, family.value, parts)
+  /** A length to mark and cut; in a drawing without the decimal that stands beside a fraction. */
+  const cut = (si: number, parts: 64 | 32, withDecimal = true) =>
+    cutText(si, family.value, parts, withDecimal)
 
   return { family, text, shown, band, cut }
 })

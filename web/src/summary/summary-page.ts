@@ -8,9 +8,9 @@ const INK = '#22302B'
 const SOFT = '#5b6862'
 const TONES = { stop: '#B8352F', watch: '#8a5a12', '': INK, fine: INK } as const
 const SIGNS = { stop: 'Stop', watch: 'Watch', fine: '' } as const
-/** Width between the margins of A4 and of letter, and what the drawing may take of the height, pt. */
+/** Width between the margins of A4 and of letter, and what the drawing may take of the height, pt: letter is lower. */
 const WIDE = { metric: 523, us: 540 } as const
-const DRAWING_HIGH = 350
+const DRAWING_HIGH = { metric: 350, us: 300 } as const
 const MARGIN = 36
 
 const CAUTION =
@@ -40,7 +40,7 @@ export function summaryNodes(
     { text: content.below, color: SOFT, margin: [0, 0, 0, 6] },
     ...(drawing === null
       ? []
-      : [{ svg: drawing, fit: [WIDE[family], DRAWING_HIGH], alignment: 'center' }]),
+      : [{ svg: drawing, fit: [WIDE[family], DRAWING_HIGH[family]], alignment: 'center' }]),
     { columns: halves(content.figures.map(figureRow)), columnGap: 18, margin: [0, 8, 0, 6] },
     { text: assumedWords(content), color: SOFT },
     { text: 'What stops, and what to watch', bold: true, margin: [0, 8, 0, 2] },

@@ -12,6 +12,11 @@ const sheet = computed(() => {
   const high = Math.max(...laid.value.map(({ height }) => height))
   return { width: last.x + last.width, height: high }
 })
+/** In two lines where a fraction makes it long. */
+function sizeOf({ widthM, heightM }: PanelToCut): string[] {
+  const [wide, high] = [widthM, heightM].map((m) => units.cut(m, PANEL_PARTS, false))
+  return units.family === 'us' ? [`${wide} ×`, high!] : [`${wide} × ${high}`]
+}
 const points = (index: number) =>
   outlineOf(laid.value[index]!)
     .map(([x, y]) => `${x},${sheet.value.height - y}`)
@@ -29,7 +34,7 @@ const points = (index: number) =>
       xmlns="http://www.w3.org/2000/svg"
       role="img"
       :aria-label="`${label}, side by side, with their sizes`"
-      :viewBox="`-20 -20 ${sheet.width + 40} ${sheet.height + 70}`"
+      :viewBox="`-20 -20 ${sheet.width + 40} ${sheet.height + 90}`"
       class="h-44 max-w-none"
       font-family="sans-serif"
     >
@@ -61,8 +66,14 @@ const points = (index: number) =>
           font-size="20"
           fill="currentColor"
         >
-          {{ units.cut(piece.panel.widthM, PANEL_PARTS) }} ×
-          {{ units.cut(piece.panel.heightM, PANEL_PARTS) }}
+          <tspan
+            v-for="(line, k) in sizeOf(piece.panel)"
+            :key="k"
+            :x="piece.x + piece.width / 2"
+            :dy="k * 24"
+          >
+            {{ line }}
+          </tspan>
         </text>
       </g>
     </svg>

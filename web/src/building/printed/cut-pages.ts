@@ -21,11 +21,18 @@ export function cutPages(
       const title = sheet.list.find(({ key }) => key === `${plan.kind} ${series} ${size}`)
       const bar = bars.get(plan)
       return [
-        smallHeading(title?.size ?? ''),
-        plan.nesting
-          ? { text: `${plan.nesting.stocks.length} × ${units.text('head', plan.nesting.stockM)}` }
-          : { text: `${units.text('head', plan.totalM)} of hose, slack and barbs in it` },
-        ...(bar ? [drawing(bar, WIDE[units.family], 220)] : []),
+        {
+          unbreakable: true,
+          stack: [
+            smallHeading(title?.size ?? ''),
+            plan.nesting
+              ? {
+                  text: `${plan.nesting.stocks.length} × ${units.text('head', plan.nesting.stockM)}`,
+                }
+              : { text: `${units.text('head', plan.totalM)} of hose, slack and barbs in it` },
+            ...(bar ? [drawing(bar, WIDE[units.family], 220)] : []),
+          ],
+        },
         table(
           [30, 70, '*', 80],
           ['Mark', 'Cut', 'Between', 'Middle to middle'],

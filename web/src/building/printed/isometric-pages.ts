@@ -12,6 +12,8 @@ const LEAST = 0.62
 const MOST = 0.8
 /** A title over it, pt; between two beside each other, pt. */
 const TITLE = 30
+/** What stands over the first, pt. */
+const HEADING = 75
 const GAP = 16
 
 /** Runs and sub-assemblies as large as they can be read: two narrow ones beside each other, others by themselves. */
@@ -30,12 +32,15 @@ export function isometricPages(drawings: readonly PrintedDrawing[], family: Unit
     caption(
       'In true order and to no scale: at each piece its mark and what is sawn, below it the length from centre to centre (c–c). Arrows lead with the water; what is broken passes behind. A dot is glued, three strokes are a thread, two a union, a box a clamp.',
     ),
-    ...rows.map((row) => ({
+    ...rows.map((row, i) => ({
       unbreakable: true,
       columnGap: GAP,
       columns: row.map((own) => ({
         width: row.length > 1 || fits(own, half, family) ? half : wide,
-        stack: [smallHeading(own.title), sized(own, row.length > 1 ? half : wide, family)],
+        stack: [
+          smallHeading(own.title),
+          sized(own, row.length > 1 ? half : wide, HIGH[family] - TITLE - (i === 0 ? HEADING : 0)),
+        ],
       })),
     })),
   ]
@@ -52,8 +57,8 @@ function fits(own: PrintedDrawing, wide: number, family: UnitFamily): boolean {
   return width * Math.min(MOST, (HIGH[family] - TITLE) / height) <= wide || width * LEAST <= wide
 }
 
-function sized(own: PrintedDrawing, wide: number, family: UnitFamily): PdfNode {
+function sized(own: PrintedDrawing, wide: number, high: number): PdfNode {
   const [width, height] = sizeOf(own)
-  const scale = Math.min(MOST, wide / width, (HIGH[family] - TITLE) / height)
+  const scale = Math.min(MOST, wide / width, high / height)
   return { svg: own.svg, width: width * scale, height: height * scale, margin: [0, 4, 0, 4] }
 }
