@@ -22,7 +22,7 @@ interface Why {
 export interface OrderedStep extends BuildStep {
   /** From 1. */
   readonly number: number
-  /** Steps that must be done before it, by their numbers, each with its reason; the longest wait first. */
+  /** Steps that must be done before it, by their numbers, each with its reason; the longest wait first, then the latest. */
   readonly after: readonly (Why & { readonly number: number })[]
   /** Hours from the beginning before which it can't begin: what was glued or sealed needs them. */
   readonly fromH: number
@@ -106,7 +106,7 @@ function withReasons(
     fromH.set(step.id, from)
     const after = own
       .map(({ first, why }) => ({ ...why, number: numbers.get(first)! }))
-      .sort((a, b) => b.waitH - a.waitH || a.number - b.number)
+      .sort((a, b) => b.waitH - a.waitH || b.number - a.number)
     return { ...step, after, fromH: from }
   })
 }
