@@ -16,6 +16,9 @@ test('a basin comes to one page: its figures with their bands, what stops, what 
   const content = summaryOf(store, units, '2026-11-30')
   const figures = keyFigures(store.solved!)
   expect(content.figures.map(({ label }) => label)).toEqual(figures.map(({ label }) => label))
+  for (const [i, { value }] of figures.entries())
+    expect(content.figures[i]!.beside.includes('±')).toBe((value.bandSi ?? 0) > 0)
+  expect(content.figures.filter(({ beside }) => beside.includes('±')).length).toBeGreaterThan(3)
   expect(content.findings.length + content.more).toBe(
     store.solved!.findings.filter(({ severity }) => severity !== 'fine').length,
   )

@@ -1,2 +1,2 @@
-export type { DeviceKind, DevicePart, NoiseClass } from './part.ts'
+export { comesOutUpright, type DeviceKind, type DevicePart, type NoiseClass } from './part.ts'
 export { clearanceM, type Rectangle, sticksOutM, widestGapM } from './plan.ts'

@@ -34,3 +34,7 @@ export interface DevicePart {
   /** Of a sterilizer; null: it is none. */
   readonly sterilizer: SterilizerSpec | null
 }
+
+/** Is it lifted out upright? A rod is tilted, and what stands beside the sump is carried off. */
+export const comesOutUpright = (kind: DeviceKind): boolean =>
+  kind === 'skimmer' || kind === 'reactor'

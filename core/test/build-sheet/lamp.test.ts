@@ -73,3 +73,39 @@ test('a thing that only an unreachable union would let go is held, and the union
   expect(wide.undo.map(({ kind }) => kind)).toContain('union')
   expect(wide.unreached).toEqual([])
 })
+
+describe('free of its pipes, a thing may still be shut in', () => {
+  const inCabinet = (topM: number, doorToM: number) =>
+    withChanges(aLoop(), {
+      'sump.cabinet': {
+        xM: A_SUMP.xM - 0.1,
+        yM: A_SUMP.yM - 0.1,
+        lengthM: A_SUMP.lengthM + 0.2,
+        widthM: A_SUMP.widthM + 0.2,
+        topM,
+        doors: [{ id: 'door', face: 'front', fromM: 0.02, toM: doorToM, bottomM: 0, topM }],
+      },
+    })
+  const sumpOf = (of: BasinDesign) => thingsOf(of).find(({ kind }) => kind === 'sump')!
+  test('a sump by the cabinet’s doors', () => {
+    expect(sumpOf(inCabinet(0.8, 0.4)).shutInBy).toBe('doors')
+    expect(sumpOf(inCabinet(0.8, A_SUMP.lengthM + 0.15)).shutInBy).toBeNull()
+    expect(sumpOf(aLoop()).shutInBy).toBeNull()
+  })
+  test('a device in it by the cabinet’s top', () => {
+    const inIt = (topM: number, kind: 'skimmer' | 'heater') => {
+      const design = inCabinet(topM, 1)
+      const chamberId = design.sump.chambers[0]!.id
+      const inWater = { ...device!, chamberId, lineId: null, pieceId: null, lamp: null }
+      const part = { ...device!.part, kind, sterilizer: null }
+      return thingsOf(withDevices(design, { ...inWater, part })).find(
+        ({ kind }) => kind === 'device',
+      )!
+    }
+    const highM = A_SUMP.floorHeightM + A_SUMP.heightM + device!.part.heightM
+    expect(inIt(highM - 0.05, 'skimmer').shutInBy).toBe('top')
+    expect(inIt(highM + 0.05, 'skimmer').shutInBy).toBeNull()
+    // A rod is tilted.
+    expect(inIt(highM - 0.05, 'heater').shutInBy).toBeNull()
+  })
+})

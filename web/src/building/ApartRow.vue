@@ -3,7 +3,7 @@ import type { building } from '@yew-basin/core'
 import { computed } from 'vue'
 import StateMark from '../shell/StateMark.vue'
 import { useUnits } from '../shell/units.ts'
-import { runsOutWords, UNDO_WORDS } from './apart-words.ts'
+import { runsOutWords, SHUT_IN, UNDO_WORDS } from './apart-words.ts'
 import { useLight, useMarked } from './use-light.ts'
 
 /** One thing, and how it comes out again. */
@@ -39,9 +39,14 @@ const runsOut = computed(() => runsOutWords(row, units))
     :data-thing="row.thing.id"
   >
     <div class="flex items-start gap-2">
-      <StateMark :state="row.isFree ? 'fine' : 'stop'" :size="14" class="mt-1" />
+      <StateMark
+        :state="!row.isFree ? 'stop' : row.thing.shutInBy ? 'watch' : 'fine'"
+        :size="14"
+        class="mt-1"
+      />
       <div class="min-w-0 grow">
         <p class="font-semibold leading-snug">{{ row.thing.name }}</p>
+        <p v-if="row.thing.shutInBy" class="text-resin">{{ SHUT_IN[row.thing.shutInBy] }}</p>
         <p v-if="!row.isFree" class="text-aril">
           Can’t come out without cutting: joined for good to {{ row.heldBy.join(', ')
           }}{{ unreachedWords }}.

@@ -12,6 +12,14 @@ export const UNDO_WORDS: Readonly<Record<building.EndKind, string>> = {
   spigot: 'glued',
 }
 
+/** What keeps a thing in its place once its pipes are off. */
+export const SHUT_IN: Readonly<
+  Record<NonNullable<building.ApartRow['thing']['shutInBy']>, string>
+> = {
+  top: 'It can’t be lifted out: the cabinet’s top is in the way.',
+  doors: 'It can’t be taken out: no door of the cabinet lets it through (see Room).',
+}
+
 /** Things with a body of water that nobody gave the size of. */
 const HOLDS: ReadonlySet<string> = new Set(['device', 'sterilizer', 'pump'])
 /** Less than a spoonful is a drop. */

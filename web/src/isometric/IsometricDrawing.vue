@@ -83,11 +83,13 @@ const joints = computed(() =>
     at: `translate(${at.x} ${at.y}) rotate(${(Math.atan2(along.y, along.x) * 180) / Math.PI})`,
   })),
 )
-/** A tap chooses a piece; another lets go of it. */
+/** A tap chooses a piece, in every drawing and list; another lets go of it. */
 function choose(pieceIds: readonly string[]) {
   if (pieceIds.length === 0) return
-  store.selectedPieceId = null
-  store.litPieces = isMarked(pieceIds) ? [] : pieceIds
+  const wasMarked = isMarked(pieceIds)
+  const [only, ...more] = pieceIds
+  store.selectedPieceId = wasMarked || more.length > 0 ? null : only!
+  store.litPieces = wasMarked || more.length === 0 ? [] : pieceIds
 }
 const inkOf = (marked: boolean, state: string) =>
   marked ? 'var(--aril-mark)' : state === 'now' ? 'var(--resin)' : 'var(--ink)'

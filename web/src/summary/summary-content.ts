@@ -26,6 +26,13 @@ export interface SummaryContent {
   readonly assumedAt: readonly string[]
 }
 
+/** On paper a figure has its band, and then what stands beside it on a screen. */
+function besideWithBand(figure: KeyFigure, units: ReturnType<typeof useUnits>): string {
+  const { value, beside } = figure
+  const band = value.bandSi && beside?.is !== 'band' ? `± ${units.band(value, value.bandSi)}` : ''
+  return [band, besideFigure(figure, units)].filter(Boolean).join(', ')
+}
+
 /** So many findings have room under the drawing. */
 const MOST_FINDINGS = 11
 const ORDER: readonly Severity[] = ['stop', 'watch']
@@ -55,7 +62,7 @@ export function summaryOf(
       return {
         label: figure.label,
         value: `${number} ${unit}`,
-        beside: besideFigure(figure, units),
+        beside: besideWithBand(figure, units),
         state: STATE_WORDS[figure.state],
       }
     }),

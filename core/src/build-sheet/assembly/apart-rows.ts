@@ -20,7 +20,7 @@ export interface JointToUndo {
 
 /** A thing, and how it comes out again. */
 export interface ApartRow {
-  readonly thing: Pick<Thing, 'id' | 'kind' | 'name' | 'pieceId' | 'drawn'>
+  readonly thing: Pick<Thing, 'id' | 'kind' | 'name' | 'pieceId' | 'drawn' | 'shutInBy'>
   readonly isFree: boolean
   /** Nothing of the plumbing holds it: it stands or hangs free. */
   readonly standsFree: boolean
@@ -41,10 +41,10 @@ export function apartRows(design: BasinDesign): ApartRow[] {
 }
 
 function rowOf(design: BasinDesign, found: ComesApart): ApartRow {
-  const { id, kind, name, pieceId, drawn } = found.thing
+  const { id, kind, name, pieceId, drawn, shutInBy } = found.thing
   const nameOf = (part: BuiltPart) => partName(design, part)
   return {
-    thing: { id, kind, name, pieceId, drawn },
+    thing: { id, kind, name, pieceId, drawn, shutInBy },
     isFree: found.isFree,
     standsFree: found.isFree && found.undo.length === 0,
     undo: found.undo.map((link) => jointToUndo(design, link)),

@@ -1,5 +1,6 @@
 import { type BasinDesign, partOf } from '../../design/index.ts'
-import { clearanceOf } from '../../figures/index.ts'
+import { comesOutUpright } from '../../device/index.ts'
+import { clearanceOf, takeOutOf } from '../../figures/index.ts'
 import type { BodyKind, BuiltRun } from '../route/body.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { type JointGraph, jointGraph, type BuiltPart } from './graph.ts'
@@ -22,6 +23,8 @@ export interface Thing {
   readonly parts: readonly number[]
   /** Of a lamp: the length that it is drawn out by, and what is free beyond its better end; null: no lamp. */
   readonly drawn: LampRoom | null
+  /** Free of its pipes it still does not get out: under the cabinet's top, or by any of its doors. */
+  readonly shutInBy: 'top' | 'doors' | null
 }
 
 /** Room to draw a lamp out of its sterilizer. */
@@ -64,7 +67,13 @@ export function thingsOf(design: BasinDesign): Thing[] {
 }
 
 /** Of none. */
-const NOWHERE = { pieceId: null, deviceId: null, drainId: null, drawn: null } as const
+const NOWHERE = {
+  pieceId: null,
+  deviceId: null,
+  drainId: null,
+  drawn: null,
+  shutInBy: null,
+} as const
 
 const placeOf = ({ parts }: JointGraph, id: string): number[] => {
   const at = parts.findIndex((part) => part.id === id)
@@ -84,6 +93,11 @@ function pumpsOf(design: BasinDesign, graph: JointGraph): Thing[] {
 function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
   return sump.devices.flatMap((own): Thing[] => {
     const { id, name, part, pieceId } = own
+    const {
+      liftsOutM = null,
+      pullOutM = null,
+      pullsThroughDoor = false,
+    } = clearanceOf(sump, own) ?? {}
     const device: Thing = {
       ...NOWHERE,
       id: `device ${id}`,
@@ -91,11 +105,11 @@ function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
       kind: part.sterilizer ? 'sterilizer' : 'device',
       name,
       pieceId,
+      shutInBy: comesOutUpright(part.kind) && liftsOutM !== null && liftsOutM < 0 ? 'top' : null,
       // A flow meter sits on a pipe; one without a piece stands free.
       parts: pieceId === null ? [] : placeOf(graph, pieceId),
     }
     if (!part.sterilizer) return [device]
-    const { pullOutM = null, pullsThroughDoor = false } = clearanceOf(sump, own) ?? {}
     const drawn = { wantsM: part.sterilizer.pullOutM, freeM: pullsThroughDoor ? null : pullOutM }
     const isDrawn = drawn.freeM === null || drawn.freeM >= drawn.wantsM
     return [
@@ -104,6 +118,7 @@ function devicesOf({ sump }: BasinDesign, graph: JointGraph): Thing[] {
         ...device,
         id: `lamp ${id}`,
         kind: 'lamp',
+        shutInBy: null,
         name: `Lamp of ${name}`,
         drawn,
         // Without that room it comes out with the whole sterilizer.
@@ -162,11 +177,8 @@ function boxesOf({ tanks, drains }: BasinDesign, graph: JointGraph): Thing[] {
 }
 
 /** The sump comes out when every pipe that ends in it and every pump comes free. */
-function sumpOf(
-  { sump, returnSide, drains }: BasinDesign,
-  graph: JointGraph,
-  routes: readonly BuiltRun[],
-): Thing[] {
+function sumpOf(design: BasinDesign, graph: JointGraph, routes: readonly BuiltRun[]): Thing[] {
+  const { sump, returnSide, drains } = design
   if (!sump.box) return []
   const into = [...returnSide.lines, ...drains].filter(({ end }) => end.at === 'chamber')
   const ends = into.flatMap(({ id }) => {
@@ -175,5 +187,15 @@ function sumpOf(
     return last ? placeOf(graph, `${id} ${last.id}`) : []
   })
   const pumps = returnSide.pumps.flatMap(({ id }) => placeOf(graph, `pump ${id}`))
-  return [{ ...NOWHERE, id: 'sump', kind: 'sump', name: 'Sump', parts: [...ends, ...pumps] }]
+  const out = takeOutOf(design)
+  return [
+    {
+      ...NOWHERE,
+      id: 'sump',
+      kind: 'sump',
+      name: 'Sump',
+      shutInBy: out !== null && out.way === null ? 'doors' : null,
+      parts: [...ends, ...pumps],
+    },
+  ]
 }

@@ -1,12 +1,10 @@
-import type { DeviceKind } from '../../device/index.ts'
+import { comesOutUpright } from '../../device/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
 import { rule } from '../rule.ts'
 import { placedClearance } from './placed-clearance.ts'
 
-/** What comes out upright; a rod is tilted. */
-const LIFTED: ReadonlySet<DeviceKind> = new Set<DeviceKind>(['skimmer', 'reactor'])
-
+/** A device that comes out upright meets the cabinet's top on its way. */
 export const cannotLiftOut = rule({
   code: 'cannot-lift-out',
   station: 'own',
@@ -14,7 +12,7 @@ export const cannotLiftOut = rule({
   holds: 'A device meets the cabinet’s top before it is out of the sump.',
   condition: (deviceCase: DeviceCase) => {
     const liftsOutM = placedClearance(deviceCase)?.liftsOutM ?? null
-    return LIFTED.has(deviceCase.device.part.kind) && liftsOutM !== null && liftsOutM < 0
+    return comesOutUpright(deviceCase.device.part.kind) && liftsOutM !== null && liftsOutM < 0
       ? [liftsOutM]
       : []
   },

@@ -1,6 +1,6 @@
 import type { building } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
-import { runsOutWords, UNDO_WORDS } from '../apart-words.ts'
+import { runsOutWords, SHUT_IN, UNDO_WORDS } from '../apart-words.ts'
 import { heading, type PdfNode, table } from './paper.ts'
 
 type Units = ReturnType<typeof useUnits>
@@ -13,7 +13,12 @@ export const apartPages = ({ apart }: building.BuildSheet, units: Units): PdfNod
     [120, 120, '*', 90],
     ['Thing', 'Shut first', 'Undo', 'Runs out'],
     apart.map((row) => [
-      { text: row.thing.name, bold: true },
+      {
+        text: [
+          { text: row.thing.name, bold: true },
+          row.thing.shutInBy ? `\n${SHUT_IN[row.thing.shutInBy]}` : '',
+        ],
+      },
       row.shut.map(({ name }) => name).join('\n') || '–',
       row.isFree
         ? row.undo.map(({ name, kind }) => `${name} (${UNDO_WORDS[kind]})`).join('\n') ||
