@@ -1,5 +1,5 @@
 import type { BasinDesign } from '../../design/index.ts'
-import { FOR_GOOD, jointGraph } from './graph.ts'
+import { FOR_GOOD, isHeld, jointGraph } from './graph.ts'
 import { laidFirst } from './laid-first.ts'
 import { subAssemblies } from './sub-assemblies.ts'
 
@@ -13,8 +13,7 @@ export function broughtBy(design: BasinDesign): (part: number) => readonly strin
     if (!piece) return []
     if (laid.has(piece)) return [`lay ${piece.id}`]
     const own = piece.parts.map((at) => graph.parts[at]!)
-    const isInPlace = own.some(({ body }) => body?.isClipped || body?.kind === 'bulkhead')
-    if (isInPlace) return [`screw ${piece.id}`, `glue ${piece.id}`]
+    if (own.some(isHeld)) return [`screw ${piece.id}`, `glue ${piece.id}`]
     const pump = own.find(({ body }) => body?.kind === 'pump')
     return [
       ...(pump ? [`place ${pump.id}`] : []),

@@ -44,6 +44,10 @@ export interface JointGraph {
 /** Joints that are for good: what they join is one piece from then on. */
 export const FOR_GOOD: ReadonlySet<EndKind> = new Set(['glued', 'threaded', 'spigot'])
 
+/** Is it held where it is, in a panel or by a clip? What is glued to it is glued there. */
+export const isHeld = ({ body }: BuiltPart): boolean =>
+  body !== null && (body.isClipped || body.kind === 'bulkhead')
+
 /** The part at a link's other end. */
 export const acrossOf = ({ ends: [a, b] }: Link, part: number): number => (a === part ? b : a)
 

@@ -10,7 +10,7 @@ import {
   type Slab,
   tankPanels,
 } from '../reach/solid.ts'
-import { jointGraph } from './graph.ts'
+import { isHeld, jointGraph } from './graph.ts'
 import { type SubAssembly, subAssemblies } from './sub-assemblies.ts'
 
 /** A sub-assembly that can't be put where it belongs once a tank stands, and that tank. */
@@ -39,8 +39,10 @@ export const laidFirst = memoize((design: BasinDesign): readonly LaidFirst[] => 
   const sump = design.sump.box ? panelsOf(design.sump.box) : []
   const about = [ROOM_FLOOR, ...sump]
   const shapeOf = shapes(design)
+  const { parts } = jointGraph(design)
   return subAssemblies(design).all.flatMap((piece): LaidFirst[] => {
-    if (piece.threads.length + piece.glue.length === 0 || isMadeInPlace(design, piece)) return []
+    const isInPlace = piece.parts.some((at) => isHeld(parts[at]!))
+    if (piece.threads.length + piece.glue.length === 0 || isInPlace) return []
     const shape = shapeOf(piece)
     return design.tanks.flatMap((tank): LaidFirst[] => {
       const withTank = [...about, ...tankPanels(tank)]
@@ -54,14 +56,6 @@ export const laidFirst = memoize((design: BasinDesign): readonly LaidFirst[] => 
     })
   })
 })
-
-function isMadeInPlace(design: BasinDesign, { parts }: SubAssembly): boolean {
-  const graph = jointGraph(design)
-  return parts.some((at) => {
-    const { body } = graph.parts[at]!
-    return body?.isClipped || body?.kind === 'bulkhead'
-  })
-}
 
 /** Below the sump's rim and between its sides. */
 function reaches(shape: readonly Slab[], sump: readonly Slab[]): boolean {

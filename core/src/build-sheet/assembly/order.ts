@@ -2,7 +2,7 @@ import { type BasinDesign, byId, USUAL_BUILD } from '../../design/index.ts'
 import { takeOutOf } from '../../figures/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { type Sentence, sentence } from '../../quantity/index.ts'
-import { FOR_GOOD, jointGraph } from './graph.ts'
+import { FOR_GOOD, isHeld, jointGraph } from './graph.ts'
 import { type DrilledSheet, drilledSheets } from '../holes.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { type JointToUndo, jointToUndo } from './apart-rows.ts'
@@ -179,11 +179,12 @@ function ofPiece(design: BasinDesign, { id, parts }: SubAssembly, rule: Rule): v
     for (const next of [screw, glue, `take ${routeId}`]) rule(`saw ${routeId}`, next, sawn)
   }
   for (const at of parts) {
-    const { id: partId, routeId, body } = graph.parts[at]!
+    const part = graph.parts[at]!
+    const { id: partId, routeId, body } = part
     if (body?.kind === 'pump')
       for (const first of [screw, glue])
         rule(first, `place ${partId}`, sentence('It is put together with the pump on the bench.'))
-    if (body?.kind === 'bulkhead' || body?.isClipped) {
+    if (isHeld(part)) {
       const tank = tankOfRoute(design, routeId)
       if (tank)
         rule(

@@ -1,7 +1,7 @@
 import type { BasinDesign } from '../../design/index.ts'
 import { memoize } from '../../numeric/index.ts'
 import { comesApart } from './comes-apart.ts'
-import { acrossOf, type BuiltPart, jointGraph, type JointGraph } from './graph.ts'
+import { acrossOf, type BuiltPart, isHeld, jointGraph, type JointGraph } from './graph.ts'
 import { type SubAssembly, subAssemblies } from './sub-assemblies.ts'
 
 /** A sub-assembly that is glued between points that can't move: it can't be put in, nor taken out. */
@@ -14,10 +14,8 @@ export interface RigidChain {
 }
 
 /** A bulkhead in its panel, a pump or a device where it stands, what is clipped. */
-const isFixedPoint = ({ body, isHalf }: BuiltPart): boolean =>
-  body !== null &&
-  !isHalf &&
-  (body.isClipped || body.kind === 'bulkhead' || body.kind === 'pump' || body.kind === 'device')
+const isFixedPoint = (part: BuiltPart): boolean =>
+  !part.isHalf && (isHeld(part) || part.body?.kind === 'pump' || part.body?.kind === 'device')
 
 /** Every sub-assembly between two fixed points, but those that hold a thing that comes out one day: those are told of that thing. */
 export const rigidChains = memoize((design: BasinDesign): readonly RigidChain[] => {

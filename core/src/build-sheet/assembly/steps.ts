@@ -5,7 +5,7 @@ import type { Cut } from '../cuts.ts'
 import { type DrilledSheet, PANEL_NAME } from '../holes.ts'
 import { plumbingOf } from '../plumbing.ts'
 import { partName } from './apart-rows.ts'
-import { type JointGraph, jointGraph, type Link } from './graph.ts'
+import { isHeld, type JointGraph, jointGraph, type Link } from './graph.ts'
 import { laidFirst } from './laid-first.ts'
 import { nameOfPiece } from './named-pieces.ts'
 import { type SubAssembly, subAssemblies } from './sub-assemblies.ts'
@@ -150,7 +150,7 @@ function putTogether(design: BasinDesign, graph: JointGraph, piece: SubAssembly)
   const partIds = own.map((part) => part.id)
   const pieceIds = own.flatMap((part) => part.pieceIds)
   const name = nameOfPiece(design, piece)
-  const inPlace = own.some(({ body }) => body?.isClipped || body?.kind === 'bulkhead')
+  const inPlace = own.some(isHeld)
   const common = { pieceIds, inPlace, subAssemblyId: piece.id }
   return [
     ...(threads.length > 0
