@@ -99,7 +99,8 @@ describe('a body over its budget is refused before it is walked', () => {
     const body = make()
     const started = performance.now()
     const read = check(SaveDesign, body)
-    expect(performance.now() - started).toBeLessThan(500)
+    // Some 100 ms on a quiet machine; walked, it takes minutes.
+    expect(performance.now() - started).toBeLessThan(1500)
     expect(read.ok ? 0 : read.faults.length).toBeGreaterThan(0)
   })
 

@@ -130,7 +130,6 @@ const SCENES = [
   },
   {
     name: 'dev beside a running one leaves its database alone',
-    short: true,
     run: () =>
       withApp(async (app) => {
         const before = app.postmasterPid()
@@ -297,7 +296,6 @@ const SCENES = [
   },
   {
     name: 'half a restore is left alone',
-    short: true,
     run: () => refused(half, /is not empty and is no database/),
   },
   {
