@@ -117,7 +117,7 @@ const ROUNDS = {
     const damage = (into, count) => beside('damage', { count, seed, folder, into })
     return commands({ count: short ? 5 : 2000, seed, solve, damage })
   },
-  requests: () => requests(short ? 1000 : 20_000),
+  requests: () => requests(short ? 600 : 20_000),
   kills: () => kills({ rounds: short ? 2 : 100, seed, say }),
   starts: () => starts({ short, say }),
   // In npm test they are among the journeys.

@@ -12,7 +12,7 @@ import type { BasinDesign } from '../../src/design/design.ts'
 
 const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
   ['a loop', aLoop()],
-  ...Array.from({ length: 12 }, (_, seed) => [`lot ${seed}`, randomDesign(seed)] as const),
+  ...Array.from({ length: 8 }, (_, seed) => [`lot ${seed}`, randomDesign(seed)] as const),
 ]
 const TURNS = [0, 1, 2, 3] as const
 const key = ({ x, y }: { readonly x: number; readonly y: number }) =>
