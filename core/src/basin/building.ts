@@ -33,6 +33,7 @@ export {
   type CutPlan,
   type DrilledSheet,
   type EndKind,
+  HAND,
   type HadFault,
   type HadLine,
   type Isometric,
@@ -58,6 +59,7 @@ export {
   toBuy,
   type Turn,
   USUAL_BUILD,
+  WRENCH,
 } from '../build-sheet/index.ts'
 
 /** The sheet of a solved design: what to buy, cut and drill, and what to know before water. */

@@ -14,7 +14,6 @@ import {
   type Link,
 } from '../../src/build-sheet/assembly/graph.ts'
 import { plumbingOf } from '../../src/build-sheet/index.ts'
-import { outOfReach } from '../../src/build-sheet/reach/reach.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { boreAreaM2, boreOf } from '../../src/pipe/index.ts'
 import { AS_USUAL } from '../../src/run/index.ts'
@@ -27,7 +26,7 @@ const DESIGNS: readonly (readonly [string, BasinDesign])[] = [
 describe.each(DESIGNS)('%s', (_, design) => {
   const graph = jointGraph(design)
   const holds = holdsOf(design, graph)
-  const unreached = outOfReach(design)
+  const { unreached } = holds
   /** What holds a part once some joints are undone, but for the ends of its own piece. */
   function held(part: number, undone: ReadonlySet<Link>): boolean {
     const piece = flood(graph, [part], ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id))

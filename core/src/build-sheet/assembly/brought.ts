@@ -11,6 +11,8 @@ export function broughtBy(design: BasinDesign): (part: number) => readonly strin
   return (part) => {
     const piece = of[part]
     if (!piece) return []
+    const gasket = graph.linksAt[part]!.find(({ kind }) => kind === 'gasket')
+    if (gasket) return [`bulkhead ${gasket.id}`]
     if (laid.has(piece)) return [`lay ${piece.id}`]
     const own = piece.parts.map((at) => graph.parts[at]!)
     if (own.some(isHeld)) return [`screw ${piece.id}`, `glue ${piece.id}`]

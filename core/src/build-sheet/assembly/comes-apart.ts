@@ -31,9 +31,8 @@ export interface ComesApart extends RunsOut {
 export const comesApart = memoize((design: BasinDesign): readonly ComesApart[] => {
   const graph = jointGraph(design)
   const holds = holdsOf(design, graph)
-  const unreached = outOfReach(design)
   return thingsOf(design).map((thing) => {
-    const found = thing.parts.map((part) => freeing(graph, { ...holds, unreached }, part))
+    const found = thing.parts.map((part) => freeing(graph, holds, part))
     const undo = [...new Set(found.flatMap((each) => each.undo))]
     const heldBy = [...new Set(found.flatMap((each) => each.heldBy))].map((at) => graph.parts[at]!)
     const goes = new Set(found.flatMap((each) => [...each.goes]))
@@ -42,7 +41,7 @@ export const comesApart = memoize((design: BasinDesign): readonly ComesApart[] =
       isFree: heldBy.length === 0,
       undo,
       heldBy,
-      unreached: heldBy.length === 0 ? [] : linksIn(graph, goes, unreached),
+      unreached: heldBy.length === 0 ? [] : linksIn(graph, goes, holds.unreached),
       ...runsOutOf(design, graph, { undo, goes }),
     }
   })
@@ -54,7 +53,13 @@ export interface Holds {
   readonly fixed: ReadonlySet<number>
   /** Pipe that hangs in a tank or stands in a chamber: it comes along with what it is joined to, and holds what it is not. */
   readonly ends: ReadonlySet<number>
+  /** Joints, by their ids, that could be undone if a tool got to them. */
+  readonly unreached: ReadonlySet<string>
 }
+
+/** Is it joined for good, or as good as that? */
+const isForGood = ({ unreached }: Holds, { kind, id }: Link) =>
+  FOR_GOOD.has(kind) || unreached.has(id)
 
 /** The parts of a graph that hold. */
 export function holdsOf(design: BasinDesign, { parts }: JointGraph): Holds {
@@ -76,7 +81,7 @@ export function holdsOf(design: BasinDesign, { parts }: JointGraph): Holds {
     if (segmentId !== null && end?.body.kind === 'open-end' && end.segmentId === segmentId)
       ends.add(at)
   })
-  return { fixed, ends }
+  return { fixed, ends, unreached: outOfReach(design) }
 }
 
 /** Links inside of a piece that could be undone if a tool got to them. */
@@ -85,8 +90,6 @@ const linksIn = (
   piece: ReadonlySet<number>,
   unreached: ReadonlySet<string>,
 ) => links.filter(({ id, ends }) => unreached.has(id) && ends.every((at) => piece.has(at)))
-
-const NONE: ReadonlySet<string> = new Set()
 
 /** What lets a part go. */
 interface Freeing {
@@ -97,12 +100,9 @@ interface Freeing {
 }
 
 /** What one part wants undone, and what it is joined to for good or by what no tool gets to; parts by their places. */
-export function freeing(
-  graph: JointGraph,
-  { fixed, ends, unreached = NONE }: Holds & { readonly unreached?: ReadonlySet<string> },
-  part: number,
-): Freeing {
-  const piece = flood(graph, [part], ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id))
+export function freeing(graph: JointGraph, own: Holds, part: number): Freeing {
+  const { fixed, ends } = own
+  const piece = flood(graph, [part], (link) => isForGood(own, link))
   const heldBy = [...piece].filter((at) => at !== part && fixed.has(at))
   const holds = (at: number) => !piece.has(at) && (fixed.has(at) || ends.has(at))
   const undo = [...piece].flatMap((at) =>
@@ -129,11 +129,10 @@ export interface GluedPipe {
 export function gluedPipesOf(design: BasinDesign, { parts: own }: Thing): GluedPipe[] {
   const graph = jointGraph(design)
   const holds = holdsOf(design, graph)
-  const unreached = outOfReach(design)
-  const held = own.filter((part) => freeing(graph, { ...holds, unreached }, part).heldBy.length > 0)
+  const held = own.filter((part) => freeing(graph, holds, part).heldBy.length > 0)
   return pipesAmong(
     design,
-    flood(graph, held, ({ kind, id }) => FOR_GOOD.has(kind) || unreached.has(id)),
+    flood(graph, held, (link) => isForGood(holds, link)),
   )
 }
 

@@ -33,7 +33,7 @@ export interface IsometricBar {
   /** What is seen of it: broken where something stands before it. */
   readonly seen: readonly (readonly [PaperSpot, PaperSpot])[]
   /** null: nothing is cut there. */
-  readonly cut: Pick<Cut, 'mark' | 'cutM' | 'centreToCentreM' | 'verdict'> | null
+  readonly cut: Pick<Cut, 'mark' | 'cutM' | 'centreToCentreM'> | null
   readonly partId: string | null
   readonly pieceIds: readonly string[]
 }

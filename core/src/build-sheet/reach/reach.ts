@@ -4,9 +4,12 @@ import type { Point } from '../../run/index.ts'
 import { jointGraph, type Link } from '../assembly/graph.ts'
 import { subAssemblies } from '../assembly/sub-assemblies.ts'
 import { plumbingOf } from '../plumbing.ts'
+import type { Joint } from '../joint.ts'
 import { placesOf } from '../places.ts'
-import { HAND, waysTo, WRENCH } from './ring.ts'
+import type { BuiltRun } from '../route/body.ts'
+import { HAND, type Tool, waysTo, WRENCH } from './ring.ts'
 import { FITTING_SHARE, fittingRadiusOf, radiusOf, type Solid, solidsOf } from './solid.ts'
+import { along, towards } from './space.ts'
 
 /** What stands in one way to a joint. */
 export interface WayIn {
@@ -21,7 +24,6 @@ export interface WayIn {
 /** A joint that is made where it stands, and how a hand or a wrench gets to it. */
 export interface JointReach {
   readonly link: Link
-  readonly tool: 'hand' | 'wrench'
   /** A way with nothing in it is open whatever else stands. */
   readonly ways: readonly WayIn[]
 }
@@ -36,28 +38,24 @@ const NUT_OFF_M = 0.02
 /** And a hose's clamp so far from its fitting's middle (typical). */
 const CLAMP_OFF_M = 0.03
 
+/** A nut wants a wrench, a clamp a hand. */
+export const toolFor = ({ kind }: Pick<Link, 'kind'>): Tool => (kind === 'barb' ? HAND : WRENCH)
+
 /** Every joint of a design that is made where it stands, with what stands about it; made once. */
 export const jointReaches = memoize((design: BasinDesign): readonly JointReach[] => {
   const graph = jointGraph(design)
   const { of } = subAssemblies(design)
   const solids = solidsOf(design)
-  const places = new PlacesOfJoints(design)
+  const places = placesOfJoints(design)
   return graph.links.flatMap((link): JointReach[] => {
     if (!IN_PLACE.has(link.kind) || isLiftedOut(design, link)) return []
-    const where = places.of(link)
+    const where = places.get(link.id)
     if (!where) return []
-    const isNut = link.kind === 'union' || link.kind === 'gasket'
     const own = new Set(link.ends)
     const joined = new Set(link.ends.flatMap((at) => of[at]?.parts ?? []))
     const about = solids.filter(({ parts }) => !parts.some((part) => own.has(part)))
-    const ways = waysTo(where.at, { ...where, tool: isNut ? WRENCH : HAND }, about)
-    return [
-      {
-        link,
-        tool: isNut ? 'wrench' : 'hand',
-        ways: ways.map((inIt) => wayIn(inIt, joined)),
-      },
-    ]
+    const ways = waysTo(where.at, { ...where, tool: toolFor(link) }, about)
+    return [{ link, ways: ways.map((inIt) => wayIn(inIt, joined)) }]
   })
 })
 
@@ -82,7 +80,7 @@ function wayIn(solids: readonly Solid[], joined: ReadonlySet<number>): WayIn {
 }
 
 /** Is there no way to a joint, in whichever order things are put in? */
-export const isOutOfReach = ({ ways }: JointReach): boolean => ways.every(({ isShut }) => isShut)
+const isOutOfReach = ({ ways }: JointReach): boolean => ways.every(({ isShut }) => isShut)
 
 /** Joints that no tool gets to, in whichever order things are put in; made once. */
 export const outOfReach = memoize(
@@ -90,56 +88,42 @@ export const outOfReach = memoize(
     new Set(jointReaches(design).flatMap((reach) => (isOutOfReach(reach) ? [reach.link.id] : []))),
 )
 
-/** Where joints are, and which way their pipe leads there. */
-class PlacesOfJoints {
-  private readonly known = new Map<string, { at: Point; axis: Point; radiusM: number }>()
-
-  constructor(design: BasinDesign) {
-    const { routes, joints } = plumbingOf(design)
-    for (const route of routes) {
-      const places = placesOf(route)
-      const numbers = new Map(route.bodies.map(({ id }, i) => [id, i]))
-      for (const joint of joints) {
-        if (joint.routeId !== route.id) continue
-        const i = numbers.get(joint.bodyId)
-        if (i === undefined) continue
-        const body = route.bodies[i]!
-        const at = places[i]!
-        const isBefore = joint.side === 'before' || i === places.length - 1
-        const axis = towards(at, places[isBefore ? i - 1 : i + 1] ?? at)
-        const end = body[isBefore ? 'before' : 'after']
-        const radiusM =
-          joint.kind === 'barb' ? FITTING_SHARE * radiusOf(end.size) : fittingRadiusOf(body)
-        // The nut is outside of the tank: where a drain goes on, where a return line comes from.
-        const out =
-          route.of === 'drain' ? towards(at, places[i + 1] ?? at) : towards(at, places[i - 1] ?? at)
-        this.known.set(joint.id, {
-          at:
-            joint.kind === 'gasket'
-              ? moved(at, out, NUT_OFF_M)
-              : joint.kind === 'barb'
-                ? moved(at, axis, CLAMP_OFF_M)
-                : at,
-          axis: joint.kind === 'gasket' ? out : axis,
-          radiusM,
-        })
-      }
-    }
-  }
-
-  of({ id }: Link) {
-    return this.known.get(id) ?? null
-  }
+/** Where a joint is, which way its pipe leads there, and how thick it is. */
+interface PlaceOfJoint {
+  readonly at: Point
+  readonly axis: Point
+  readonly radiusM: number
 }
 
-function towards(from: Point, to: Point): Point {
-  const [xM, yM, zM] = [to.xM - from.xM, to.yM - from.yM, to.zM - from.zM]
-  const long = Math.hypot(xM, yM, zM)
-  return long === 0 ? { xM: 0, yM: 0, zM: 1 } : { xM: xM / long, yM: yM / long, zM: zM / long }
+/** Of each joint, by its id. */
+function placesOfJoints(design: BasinDesign): ReadonlyMap<string, PlaceOfJoint> {
+  const { routes, joints } = plumbingOf(design)
+  const byRoute = new Map(routes.map((route) => [route.id, { route, places: placesOf(route) }]))
+  return new Map(
+    joints.flatMap((joint) => {
+      const { route, places } = byRoute.get(joint.routeId)!
+      const i = route.bodies.findIndex(({ id }) => id === joint.bodyId)
+      return i < 0 ? [] : [[joint.id, placeOf(joint, route, places, i)] as const]
+    }),
+  )
 }
 
-const moved = (from: Point, along: Point, byM: number): Point => ({
-  xM: from.xM + along.xM * byM,
-  yM: from.yM + along.yM * byM,
-  zM: from.zM + along.zM * byM,
-})
+function placeOf(
+  { side, kind }: Joint,
+  { of, bodies }: BuiltRun,
+  places: readonly Point[],
+  i: number,
+): PlaceOfJoint {
+  const [body, at] = [bodies[i]!, places[i]!]
+  const [before, after] = [places[i - 1] ?? at, places[i + 1] ?? at]
+  if (kind === 'gasket') {
+    // The nut is outside of the tank: where a drain goes on, where a return line comes from.
+    const axis = towards(at, of === 'drain' ? after : before)
+    return { at: along(at, axis, NUT_OFF_M), axis, radiusM: fittingRadiusOf(body) }
+  }
+  const isBefore = side === 'before' || i === places.length - 1
+  const axis = towards(at, isBefore ? before : after)
+  if (kind !== 'barb') return { at, axis, radiusM: fittingRadiusOf(body) }
+  const { size } = isBefore ? body.before : body.after
+  return { at: along(at, axis, CLAMP_OFF_M), axis, radiusM: FITTING_SHARE * radiusOf(size) }
+}

@@ -1,4 +1,4 @@
-import { assemblyOrder, BODY_NAME } from '../../build-sheet/index.ts'
+import { assemblyOrder, BODY_NAME, toolFor } from '../../build-sheet/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { JointCase } from '../case/build-case.ts'
 import { factIf, rule } from '../rule.ts'
@@ -27,19 +27,17 @@ export const jointOutOfReach = rule({
           run: route.name,
           what: BODY_NAME[body.kind],
         }),
-  reason: (_, { kind }) =>
-    kind === 'barb'
+  reason: (_, { kind }) => {
+    const room = { room: ['length', toolFor({ kind }).clearanceM] } as const
+    return kind === 'barb'
       ? sentence(
           'A hand wants {room} beside it, from one side at least, and other pipe or a panel is in the way. Sizes of fittings are typical: try it dry.',
-          {
-            room: ['length', 0.08],
-          },
+          room,
         )
       : sentence(
           'A wrench wants {room} beside it, from one side at least, and other pipe or a panel is in the way. Sizes of fittings are typical: try it dry.',
-          {
-            room: ['length', 0.06],
-          },
-        ),
+          room,
+        )
+  },
   where: ({ joint }) => ({ pieceId: joint.pieceIds[0] ?? null }),
 })
