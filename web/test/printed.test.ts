@@ -83,12 +83,12 @@ test('a step that is played shows what is done, what is in hand and what comes l
   expect(playedAt(order, order.steps.length).without.size).toBe(0)
 })
 
-const svg = (width: number, height: number) => `<svg width="${width}" height="${height}"></svg>`
+const drawn = (width: number, height: number) => ({ svg: '<svg/>', width, height })
 
 test('isometrics stand two on a page where both can be read there, and by themselves where not', () => {
   const rows = (sizes: readonly (readonly [number, number])[]) =>
     isometricPages(
-      sizes.map(([width, height], i) => ({ title: `Run ${i}`, svg: svg(width, height) })),
+      sizes.map(([width, height], i) => ({ title: `Run ${i}`, ...drawn(width, height) })),
       'metric',
     )
       .slice(2)
@@ -107,14 +107,14 @@ test('isometrics stand two on a page where both can be read there, and by themse
       [320, 400],
     ]),
   ).toEqual([1, 2])
-  const [, , row] = isometricPages([{ title: 'Tall', svg: svg(300, 2000) }], 'metric')
+  const [, , row] = isometricPages([{ title: 'Tall', ...drawn(300, 2000) }], 'metric')
   expect(JSON.stringify(row)).toMatch(/"height":665/)
 })
 
 test('the printed sheet has every part that is asked for, each on pages of its own, drawings as vectors', async () => {
   const units = useUnits()
-  const drawn = async () => svg(400, 300)
-  const drawings = { section: drawn, isometric: drawn, bars: drawn, panels: drawn }
+  const make = async () => drawn(400, 300)
+  const drawings = { section: make, isometric: make, bars: make, panels: make }
   const lines = sheet.list.map((line) => ({ line, have: null, price: null, toBuy: line.count }))
   const isometrics = building.isometricsOf(store.design!)
   const by = { store, units, today: '2026-11-30', drawings }

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import FindingList from '../bench/FindingList.vue'
+import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import BesideSection from './BesideSection.vue'
 import ApartRow from './ApartRow.vue'
+import { roomWords } from './apart-words.ts'
 import PrintSheet from './printed/PrintSheet.vue'
 import { useSheet } from './use-sheet.ts'
 
 const { id } = defineProps<{ id: string }>()
 useBasin(() => id, 'Comes apart')
+const units = useUnits()
 const { sheet, findings } = useSheet()
 const OF_THIS: ReadonlySet<string> = new Set([
   'cannot-come-out',
@@ -48,8 +51,8 @@ const stuck = computed(() => rows.value.filter(({ isFree }) => !isFree).length)
         </ul>
         <p class="caption max-w-3xl">
           What runs out is counted from the lowest joint that is opened up to the valves that are
-          shut; what stands in a box is emptied first where its bulkhead is undone. A wrench is
-          given 60 mm beside a nut and a hand 80 mm, with fittings of a typical size.
+          shut; what stands in a box is emptied first where its bulkhead is undone.
+          {{ roomWords(units) }}.
         </p>
       </template>
     </BesideSection>

@@ -10,7 +10,7 @@ import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
 import { cutsCsv } from './cuts-csv.ts'
-import { betweenWords, CUT_WORDS, PIPE_PARTS } from './cut-words.ts'
+import { betweenWords, CUT_WORDS, cutGroups, PIPE_PARTS } from './cut-words.ts'
 import { buildPlanOf, usePlan, usualHint } from './plan-edits.ts'
 import IsometricsPart from './IsometricsPart.vue'
 import OwnTakeOffs from './OwnTakeOffs.vue'
@@ -25,21 +25,7 @@ const { sheet, findings } = useSheet()
 const { set } = usePlan()
 const plan = computed(() => buildPlanOf(store.shown))
 
-const sizeOf = ({ size }: Pick<building.Cut, 'size'>) => `${size.series} ${size.size}`
-/** Cuts of each size, with their bars. */
-const groups = computed(() =>
-  (sheet.value?.plans ?? []).map((cutPlan) => {
-    const own = sheet.value!.cuts.filter(
-      (cut) => cut.kind === cutPlan.kind && sizeOf(cut) === sizeOf(cutPlan),
-    )
-    return {
-      cutPlan,
-      own,
-      title: sheet.value!.list.find(({ key }) => key === `${cutPlan.kind} ${sizeOf(cutPlan)}`)
-        ?.size,
-    }
-  }),
-)
+const groups = computed(() => (sheet.value ? cutGroups(sheet.value) : []))
 const nameOf = (routeId: string) =>
   sheet.value!.routes.find((run) => run.id === routeId)?.name ?? ''
 /** Whether so many lengths are the fewest. */
@@ -88,7 +74,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
         />
         <button class="button" @click="save"><Download :size="15" /> CSV</button>
       </div>
-      <section v-for="group in groups" :key="sizeOf(group.cutPlan)" :aria-label="group.title">
+      <section v-for="group in groups" :key="group.key" :aria-label="group.title">
         <h3 class="heading">{{ group.title }}</h3>
         <p v-if="group.cutPlan.nesting">
           {{ group.cutPlan.nesting.stocks.length }} ×

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { building } from '@yew-basin/core'
+import type { building } from '@yew-basin/core'
 import { computed } from 'vue'
+import { leaksOf } from './leak-words.ts'
 import { tickOf, useTicker } from './ticker.ts'
 import { useTicks } from './use-ticks.ts'
 
@@ -9,27 +10,14 @@ const { sheet, basinId } = defineProps<{ sheet: building.BuildSheet; basinId: st
 const { shopping, stateWords } = useTicks(() => basinId)
 const ticker = useTicker()
 
-const KINDS: Readonly<Record<building.EndKind, string>> = {
-  glued: 'glued',
-  threaded: 'thread',
-  union: 'union',
-  barb: 'clamp',
-  'push-fit': 'pushed on',
-  gasket: 'gasket',
-  spigot: 'spigot, glued',
-}
 /** Ticks of joints are kept beside those of the list. */
 const keyOf = (joint: building.Joint) => `leak ${joint.id}`
 const runs = computed(() =>
   sheet.routes.map((run) => {
-    const joints = sheet.joints
-      .filter(({ routeId }) => routeId === run.id)
-      .map((joint, i) => {
-        const body = run.bodies.find(({ id }) => id === joint.bodyId)
-        const { tickedAt } = shopping.of(keyOf(joint))
-        const words = `${i + 1}. ${body ? building.BODY_NAME[body.kind] : 'coupling'}, ${KINDS[joint.kind]}`
-        return { joint, words, isDry: tickedAt !== null }
-      })
+    const joints = leaksOf(run, sheet).map((leak) => ({
+      ...leak,
+      isDry: shopping.of(keyOf(leak.joint)).tickedAt !== null,
+    }))
     return { run, joints, dry: joints.filter(({ isDry }) => isDry).length }
   }),
 )

@@ -7,6 +7,7 @@ import TextField from '../bench/TextField.vue'
 import { useUnits } from '../shell/units.ts'
 import BasinPage from '../workspace/BasinPage.vue'
 import { useBasin } from '../workspace/use-basin.ts'
+import { roomWords } from './apart-words.ts'
 import BesideSection from './BesideSection.vue'
 import { daysOf } from './days.ts'
 import OrderPlayer from './OrderPlayer.vue'
@@ -135,8 +136,7 @@ function choose(tankId: string, school: 'before' | 'after') {
         </section>
         <p class="caption max-w-3xl">
           Hours of cement and silicone are typical, at 20 °C; the tin’s and the tube’s own label
-          rules. A wrench is given 60 mm beside a nut and a hand 80 mm; sizes of fittings are
-          typical: fit all of it dry once.
+          rules. {{ roomWords(units) }}: fit all of it dry once.
         </p>
       </template>
     </BesideSection>

@@ -1,4 +1,4 @@
-import type { building } from '@yew-basin/core'
+import { building } from '@yew-basin/core'
 import type { useUnits } from '../shell/units.ts'
 
 /** How each kind of joint is undone, in a word. */
@@ -33,3 +33,7 @@ export function runsOutWords(row: building.ApartRow, units: ReturnType<typeof us
   const inside = HOLDS.has(row.thing.kind) ? 'what stands in it' : ''
   return [own, inside, back].filter(Boolean).join(', and ') || 'a few drops'
 }
+
+/** What room a tool is given beside a joint. */
+export const roomWords = (units: ReturnType<typeof useUnits>): string =>
+  `A wrench is given ${units.text('length', building.WRENCH.clearanceM)} beside a nut and a hand ${units.text('length', building.HAND.clearanceM)}, with fittings of a typical size`

@@ -34,3 +34,21 @@ export const TAKE_OFF_WORDS: Readonly<Record<building.OwnTakeOff['kind'], string
   device: 'device’s port',
   'open-end': 'open end',
 }
+
+/** Cuts of each size, with the stocks they come out of and what the size is called. */
+export const cutGroups = ({
+  plans,
+  cuts,
+  list,
+}: Pick<building.BuildSheet, 'plans' | 'cuts' | 'list'>) =>
+  plans.map((cutPlan) => {
+    const keyOf = ({ kind, size }: Pick<building.Cut, 'kind' | 'size'>) =>
+      `${kind} ${size.series} ${size.size}`
+    const key = keyOf(cutPlan)
+    return {
+      key,
+      cutPlan,
+      own: cuts.filter((cut) => keyOf(cut) === key),
+      title: list.find((line) => line.key === key)?.size ?? '',
+    }
+  })

@@ -1,35 +1,21 @@
 import { building } from '@yew-basin/core'
 import type { useUnits } from '../shell/units.ts'
-import type { PdfPage } from '../summary/summary-page.ts'
 import type { CsvLine } from './list-csv.ts'
+import { box, caption, heading, type PdfNode, SOFT, smallHeading } from '../summary/paper.ts'
+import { sheetPage } from './printed/sheet-page.ts'
 import { countWords, GROUP_WORDS, askedSize } from './list-words.ts'
 
-const MARGIN = 36
-const SOFT = '#5b6862'
-
 /** A list to print, with boxes to tick; black on white. */
-export function listPage(
+export const listPage = (
   name: string,
   lines: readonly CsvLine[],
   units: ReturnType<typeof useUnits>,
-): PdfPage {
-  return {
-    pageSize: units.family === 'us' ? 'LETTER' : 'A4',
-    pageMargins: MARGIN,
-    info: { title: `${name}, to buy` },
-    defaultStyle: { font: 'Roboto', fontSize: 10, lineHeight: 1.15 },
-    footer: (now: number, of: number) => ({
-      text: `${name}, to buy: ${now} of ${of}`,
-      alignment: 'center',
-      fontSize: 8,
-      color: SOFT,
-    }),
-    content: [
-      { text: `${name}: to buy`, fontSize: 18, bold: true, margin: [0, 0, 0, 6] },
-      ...listNodes(lines, units),
-    ],
-  }
-}
+): PdfNode =>
+  sheetPage(
+    `${name}, to buy`,
+    [[heading(`${name}: to buy`), ...listNodes(lines, units)]],
+    units.family,
+  )
 
 /** The list by the parts of a shop, with boxes to tick. */
 export function listNodes(lines: readonly CsvLine[], units: ReturnType<typeof useUnits>) {
@@ -39,7 +25,7 @@ export function listNodes(lines: readonly CsvLine[], units: ReturnType<typeof us
   })).filter(({ own }) => own.length > 0)
   return [
     ...groups.flatMap(({ group, own }) => [
-      { text: GROUP_WORDS[group], bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
+      smallHeading(GROUP_WORDS[group]),
       {
         table: {
           widths: [12, '*', 110, 80],
@@ -49,19 +35,16 @@ export function listNodes(lines: readonly CsvLine[], units: ReturnType<typeof us
         layout: 'lightHorizontalLines',
       },
     ]),
-    {
-      text: 'Estimates: hold a fitting against the drawing before you glue. Cement and primer: air, gloves, no flame.',
-      fontSize: 8,
-      color: SOFT,
-      margin: [0, 10, 0, 0],
-    },
+    caption(
+      'Estimates: hold a fitting against the drawing before you glue. Cement and primer: air, gloves, no flame.',
+    ),
   ]
 }
 
 function rowOf(line: building.ListLine, toBuy: number, units: ReturnType<typeof useUnits>) {
   const spare = line.spare > 0 ? `, ${line.spare} of them spare` : ''
   return [
-    { canvas: [{ type: 'rect', x: 0, y: 2, w: 9, h: 9, lineWidth: 0.8 }] },
+    box(),
     {
       text: [
         { text: line.name, bold: true },

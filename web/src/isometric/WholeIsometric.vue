@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { building } from '@yew-basin/core'
-import { Minus, Plus, RotateCw } from '@lucide/vue'
+import { RotateCw } from '@lucide/vue'
 import { useElementSize, useStorage } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import SavePicture from '../shell/SavePicture.vue'
+import LensBar from '../section/LensBar.vue'
+import { ZOOM_STEP } from '../section/lens.ts'
 import IsometricDrawing from './IsometricDrawing.vue'
 import { markLabels } from './mark-labels.ts'
 import { useIsometric } from './use-isometric.ts'
@@ -26,7 +27,6 @@ const drawing = useIsometric(
   () => turn.value,
 )
 
-const STEP = 1.5
 const NEAREST = 6
 const zoom = ref(1)
 /** Room for signs and words at the edges, units. */
@@ -71,12 +71,15 @@ const svg = () => frame.value?.querySelector<SVGSVGElement>('svg[data-isometric]
       :name="`All pipes, seen from the ${SIDES[turn]}`"
     />
   </figure>
-  <div
-    class="absolute bottom-2 right-3 z-5 flex rounded-lg border border-rule bg-sheet"
-    role="group"
-    aria-label="How the isometric is seen"
+  <LensBar
+    whole
+    :zoom="zoom"
+    :drawing="svg"
+    name="isometric"
+    @nearer="zoom = Math.min(NEAREST, zoom * ZOOM_STEP)"
+    @farther="zoom = Math.max(1, zoom / ZOOM_STEP)"
+    @all="zoom = 1"
   >
-    <SavePicture :drawing="svg" name="isometric" above />
     <button
       class="icon-button"
       aria-label="Turn by a quarter"
@@ -85,23 +88,5 @@ const svg = () => frame.value?.querySelector<SVGSVGElement>('svg[data-isometric]
     >
       <RotateCw :size="16" />
     </button>
-    <button
-      v-if="zoom > 1"
-      class="icon-button"
-      aria-label="Farther"
-      title="Farther"
-      @click="zoom = Math.max(1, zoom / STEP)"
-    >
-      <Minus :size="16" />
-    </button>
-    <button
-      v-if="zoom < NEAREST"
-      class="icon-button"
-      aria-label="Nearer"
-      title="Nearer"
-      @click="zoom *= STEP"
-    >
-      <Plus :size="16" />
-    </button>
-  </div>
+  </LensBar>
 </template>

@@ -1,4 +1,5 @@
 import type { building } from '@yew-basin/core'
+import { type PxBox, sharedWith } from '../section/px-box.ts'
 
 /** Words beside a bar or a sign of an isometric. */
 export interface PlacedLabel {
@@ -21,13 +22,6 @@ export interface LabelOf {
   readonly across: building.PaperSpot
 }
 
-interface Box {
-  readonly left: number
-  readonly right: number
-  readonly top: number
-  readonly bottom: number
-}
-
 /** Height of a line of words, and width of one letter, units. */
 export const LINE_HIGH = 14
 const LETTER_WIDE = 6.9
@@ -46,10 +40,10 @@ export function placeLabels(
   labels: readonly LabelOf[],
   drawing: Pick<building.Isometric, 'bars' | 'signs'>,
 ): PlacedLabel[] {
-  const taken: Box[] = [...drawing.bars.flatMap(boxesAlong), ...drawing.signs.flatMap(boxOfSign)]
-  const written: Box[] = []
+  const taken: PxBox[] = [...drawing.bars.flatMap(boxesAlong), ...drawing.signs.flatMap(boxOfSign)]
+  const written: PxBox[] = []
   return labels.map(({ key, lines, beside, across }) => {
-    let best: { box: Box; spot: building.PaperSpot; off: number } | null = null
+    let best: { box: PxBox; spot: building.PaperSpot; off: number } | null = null
     let least = Infinity
     for (const off of OFFS) {
       for (const spot of beside)
@@ -75,7 +69,7 @@ export function placeLabels(
   })
 }
 
-const nearestOf = (box: Box, { x, y }: building.PaperSpot): building.PaperSpot => ({
+const nearestOf = (box: PxBox, { x, y }: building.PaperSpot): building.PaperSpot => ({
   x: Math.min(box.right, Math.max(box.left, x)),
   y: Math.min(box.bottom, Math.max(box.top, y)),
 })
@@ -93,7 +87,7 @@ function sides({ x, y }: building.PaperSpot): building.PaperSpot[] {
 }
 
 /** Words so far off a spot that their nearest edge is there. */
-function boxAt(lines: readonly string[], spot: building.PaperSpot, off: building.PaperSpot): Box {
+function boxAt(lines: readonly string[], spot: building.PaperSpot, off: building.PaperSpot): PxBox {
   const wide = Math.max(...lines.map(({ length }) => length)) * LETTER_WIDE
   const high = lines.length * LINE_HIGH
   const long = Math.hypot(off.x, off.y) || 1
@@ -102,7 +96,7 @@ function boxAt(lines: readonly string[], spot: building.PaperSpot, off: building
   return { left: x - wide / 2, right: x + wide / 2, top: y - high / 2, bottom: y + high / 2 }
 }
 
-function boxesAlong({ from, to }: building.IsometricBar): Box[] {
+function boxesAlong({ from, to }: building.IsometricBar): PxBox[] {
   const n = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / STEP))
   return Array.from({ length: n + 1 }, (_, i) =>
     round(
@@ -114,24 +108,15 @@ function boxesAlong({ from, to }: building.IsometricBar): Box[] {
 
 const SMALL: ReadonlySet<building.IsometricSign['kind']> = new Set(['leg', 'elbow-90', 'elbow-45'])
 
-const boxOfSign = ({ at, kind }: building.IsometricSign): Box[] =>
+const boxOfSign = ({ at, kind }: building.IsometricSign): PxBox[] =>
   SMALL.has(kind) ? [] : [round(at, SIGN_HALF)]
 
-const round = ({ x, y }: building.PaperSpot, half: number): Box => ({
+const round = ({ x, y }: building.PaperSpot, half: number): PxBox => ({
   left: x - half,
   right: x + half,
   top: y - half,
   bottom: y + half,
 })
-
-const sharedWith = (box: Box, others: readonly Box[]) =>
-  others.reduce((sum, other) => sum + shared(box, other), 0)
-
-function shared(a: Box, b: Box): number {
-  const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left)
-  const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
-  return wide > 0 && high > 0 ? wide * high : 0
-}
 
 /** Where along a bar its words may stand. */
 const ALONG = [0.5, 0.38, 0.62, 0.25, 0.75]

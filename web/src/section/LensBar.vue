@@ -4,7 +4,13 @@ import { Maximize, Minus, Plus, ScanSearch } from '@lucide/vue'
 import SavePicture from '../shell/SavePicture.vue'
 
 /** Saved as a picture, nearer, farther, all of it, and what is chosen. */
-defineProps<{ zoom: number; drawing: () => SVGSVGElement | null; name: string }>()
+defineProps<{
+  zoom: number
+  drawing: () => SVGSVGElement | null
+  name: string
+  /** Nothing of it is fitted by itself. */
+  whole?: boolean
+}>()
 defineEmits<{ nearer: []; farther: []; all: []; chosen: [] }>()
 </script>
 
@@ -17,6 +23,7 @@ defineEmits<{ nearer: []; farther: []; all: []; chosen: [] }>()
     <SavePicture :drawing="drawing" :name="name" above />
     <slot />
     <button
+      v-if="!whole"
       class="icon-button"
       aria-label="Fit what is chosen"
       title="Fit what is chosen"

@@ -1,4 +1,5 @@
 import type { BasinDesign, SolvedBasin, Solved } from '@yew-basin/core'
+import { type PxBox, sharedWith } from './px-box.ts'
 import type { Scale } from './scale.ts'
 
 /** A flow written beside its pipe. */
@@ -95,14 +96,6 @@ function spotsBeside(
   return spots
 }
 
-/** Room that something takes on the sheet, px. */
-export interface PxBox {
-  readonly left: number
-  readonly right: number
-  readonly top: number
-  readonly bottom: number
-}
-
 /** Half of a pipe's width and a little air, px. */
 const PIPE_PX = 8
 
@@ -131,18 +124,11 @@ function clearest(spots: readonly Spot[], name: string, taken: readonly PxBox[])
   let least = Infinity
   for (const spot of spots) {
     const box = textBox(spot, name)
-    const covers = taken.reduce((sum, other) => sum + shared(box, other), 0)
+    const covers = sharedWith(box, taken)
     if (covers < least) {
       least = covers
       best = spot
     }
   }
   return best
-}
-
-/** Room that two boxes share, px². */
-function shared(a: PxBox, b: PxBox): number {
-  const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left)
-  const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
-  return wide > 0 && high > 0 ? wide * high : 0
 }

@@ -2,7 +2,8 @@ import type { BasinDesign, DrainRole, DrainState, SolvedBasin, Solved } from '@y
 import { drawOverflows, type DrawnOverflow } from './overflow-drawing.ts'
 import { drawRun, type Filling } from './run-drawing.ts'
 import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
-import { flowLabels, type PxBox } from './flow-labels.ts'
+import { flowLabels } from './flow-labels.ts'
+import type { PxBox } from './px-box.ts'
 import { drawnChambers, drawnSump, fallingWater, levelMarkX } from './section-layout.ts'
 import { drawSump } from './sump-drawing.ts'
 

@@ -1,17 +1,12 @@
 import type { UnitFamily } from '@yew-basin/core'
+import { MARGIN, type PdfNode, SOFT, WIDE } from './paper.ts'
 import type { SummaryContent } from './summary-content.ts'
 
-/** What pdfmake takes: its own types are not published with it. */
-export type PdfPage = Readonly<Record<string, unknown>>
-
 const INK = '#22302B'
-const SOFT = '#5b6862'
 const TONES = { stop: '#B8352F', watch: '#8a5a12', '': INK, fine: INK } as const
 const SIGNS = { stop: 'Stop', watch: 'Watch', fine: '' } as const
-/** Width between the margins of A4 and of letter, and what the drawing may take of the height, pt: letter is lower. */
-const WIDE = { metric: 523, us: 540 } as const
+/** What the drawing may take of the height of A4 and of letter, pt: letter is lower. */
 const DRAWING_HIGH = { metric: 350, us: 300 } as const
-const MARGIN = 36
 
 const CAUTION =
   'Estimates with bands: measure before trusting. Mains near salt water wants a residual-current device and drip loops; local codes and licensed people decide. Test with fresh water before any animal.'
@@ -20,7 +15,7 @@ const CAUTION =
 export function summaryPage(
   content: SummaryContent,
   how: { readonly drawing: string | null; readonly family: UnitFamily },
-): PdfPage {
+): PdfNode {
   return {
     pageSize: how.family === 'us' ? 'LETTER' : 'A4',
     pageMargins: MARGIN,
@@ -34,7 +29,7 @@ export function summaryPage(
 export function summaryNodes(
   content: SummaryContent,
   { drawing, family }: { readonly drawing: string | null; readonly family: UnitFamily },
-): PdfPage[] {
+): PdfNode[] {
   return [
     { text: content.heading, fontSize: 18, bold: true },
     { text: content.below, color: SOFT, margin: [0, 0, 0, 6] },

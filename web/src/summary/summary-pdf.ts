@@ -1,4 +1,4 @@
-import type { PdfPage } from './summary-page.ts'
+import type { PdfNode } from './paper.ts'
 
 /** The letters have no narrow spaces: numbers are grouped by common ones that keep together. */
 export function withPlainSpaces(node: unknown): unknown {
@@ -14,16 +14,16 @@ export function withPlainSpaces(node: unknown): unknown {
 
 interface PdfMake {
   addVirtualFileSystem(files: object): void
-  createPdf(page: PdfPage): { getBlob(): Promise<Blob> }
+  createPdf(page: PdfNode): { getBlob(): Promise<Blob> }
 }
 
 /** A page as a PDF. Its maker and its letters are fetched when the first one is wanted. */
-export async function pdfOf(page: PdfPage): Promise<Blob> {
+export async function pdfOf(page: PdfNode): Promise<Blob> {
   const [{ default: maker }, { default: letters }] = await Promise.all([
     import('pdfmake/build/pdfmake.js'),
     import('pdfmake/build/vfs_fonts.js'),
   ])
   const pdfMake = maker as PdfMake
   pdfMake.addVirtualFileSystem(letters)
-  return pdfMake.createPdf(withPlainSpaces(page) as PdfPage).getBlob()
+  return pdfMake.createPdf(withPlainSpaces(page) as PdfNode).getBlob()
 }

@@ -1,7 +1,7 @@
 import type { building } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
 import { runsOutWords, SHUT_IN, UNDO_WORDS } from '../apart-words.ts'
-import { heading, type PdfNode, table } from './paper.ts'
+import { heading, type PdfNode, table } from '../../summary/paper.ts'
 
 type Units = ReturnType<typeof useUnits>
 

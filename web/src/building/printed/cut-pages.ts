@@ -1,7 +1,15 @@
 import type { building } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
-import { betweenWords, CUT_WORDS, PIPE_PARTS } from '../cut-words.ts'
-import { caption, drawing, heading, type PdfNode, smallHeading, table, WIDE } from './paper.ts'
+import { betweenWords, CUT_WORDS, cutGroups, PIPE_PARTS } from '../cut-words.ts'
+import {
+  caption,
+  drawing,
+  heading,
+  type PdfNode,
+  smallHeading,
+  table,
+  WIDE,
+} from '../../summary/paper.ts'
 
 type Units = ReturnType<typeof useUnits>
 
@@ -13,18 +21,13 @@ export function cutPages(
 ): PdfNode[] {
   return [
     heading('Cuts'),
-    ...sheet.plans.flatMap((plan) => {
-      const { series, size } = plan.size
-      const own = sheet.cuts.filter(
-        (cut) => cut.kind === plan.kind && cut.size.series === series && cut.size.size === size,
-      )
-      const title = sheet.list.find(({ key }) => key === `${plan.kind} ${series} ${size}`)
+    ...cutGroups(sheet).flatMap(({ cutPlan: plan, own, title }) => {
       const bar = bars.get(plan)
       return [
         {
           unbreakable: true,
           stack: [
-            smallHeading(title?.size ?? ''),
+            smallHeading(title),
             plan.nesting
               ? {
                   text: `${plan.nesting.stocks.length} × ${units.text('head', plan.nesting.stockM)}`,

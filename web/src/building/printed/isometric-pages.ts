@@ -1,10 +1,10 @@
 import type { UnitFamily } from '@yew-basin/core'
-import { caption, heading, HIGH, type PdfNode, smallHeading, WIDE } from './paper.ts'
+import type { Drawn } from './off-screen.ts'
+import { caption, heading, HIGH, type PdfNode, smallHeading, WIDE } from '../../summary/paper.ts'
 
-/** A drawing as it is printed, with its size in its own units. */
-export interface PrintedDrawing {
+/** A drawing as it is printed, and what it is of. */
+export interface PrintedDrawing extends Drawn {
   readonly title: string
-  readonly svg: string
 }
 
 /** Letters of 12.5 units are read at arm's length from this scale on, and are large enough at the other. */
@@ -46,19 +46,12 @@ export function isometricPages(drawings: readonly PrintedDrawing[], family: Unit
   ]
 }
 
-const sizeOf = ({ svg }: PrintedDrawing): readonly [number, number] => {
-  const of = (name: string) => Number(new RegExp(`<svg[^>]* ${name}="([\\d.]+)"`).exec(svg)?.[1])
-  return [of('width'), of('height')]
-}
-
 /** Can it be read at this width? */
-function fits(own: PrintedDrawing, wide: number, family: UnitFamily): boolean {
-  const [width, height] = sizeOf(own)
+function fits({ width, height }: PrintedDrawing, wide: number, family: UnitFamily): boolean {
   return width * Math.min(MOST, (HIGH[family] - TITLE) / height) <= wide || width * LEAST <= wide
 }
 
-function sized(own: PrintedDrawing, wide: number, high: number): PdfNode {
-  const [width, height] = sizeOf(own)
+function sized({ svg, width, height }: PrintedDrawing, wide: number, high: number): PdfNode {
   const scale = Math.min(MOST, wide / width, high / height)
-  return { svg: own.svg, width: width * scale, height: height * scale, margin: [0, 4, 0, 4] }
+  return { svg, width: width * scale, height: height * scale, margin: [0, 4, 0, 4] }
 }

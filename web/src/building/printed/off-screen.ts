@@ -6,12 +6,19 @@ const FRAMES = 2
 /** A page in the background has no frames, ms. */
 const AT_MOST_MS = 120
 
+/** A drawing as it is printed, and how large it is in its own units. */
+export interface Drawn {
+  readonly svg: string
+  readonly width: number
+  readonly height: number
+}
+
 /** A drawing as it is printed, made beside the screen and taken away again; null: it draws nothing. */
 export async function drawnOffScreen(
   component: Component,
   props: Readonly<Record<string, unknown>>,
   { context, size }: { readonly context: AppContext; readonly size: readonly [number, number] },
-): Promise<string | null> {
+): Promise<Drawn | null> {
   const host = document.createElement('div')
   host.setAttribute('aria-hidden', 'true')
   host.style.cssText = `position:fixed;left:-20000px;top:0;width:${size[0]}px;height:${size[1]}px`
@@ -23,7 +30,9 @@ export async function drawnOffScreen(
     await nextTick()
     for (let i = 0; i < FRAMES; i++) await frame()
     const svg = host.querySelector<SVGSVGElement>('svg')
-    return svg && printPicture(svg)
+    if (!svg) return null
+    const { width, height } = svg.getBoundingClientRect()
+    return { svg: printPicture(svg), width, height }
   } finally {
     render(null, host)
     host.remove()

@@ -1,7 +1,7 @@
 import { type building, say } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
 import { daysOf } from '../days.ts'
-import { box, caption, heading, type PdfNode, SOFT, smallHeading } from './paper.ts'
+import { box, caption, heading, type PdfNode, SOFT, smallHeading } from '../../summary/paper.ts'
 
 type Units = ReturnType<typeof useUnits>
 

@@ -1,7 +1,7 @@
 import type { UnitFamily } from '@yew-basin/core'
 import { type TemplateSheet, templatePages } from '../template.ts'
 import type { PrintedDrawing } from './isometric-pages.ts'
-import { caption, drawing, heading, type PdfNode, smallHeading, WIDE } from './paper.ts'
+import { caption, drawing, heading, type PdfNode, smallHeading, WIDE } from '../../summary/paper.ts'
 
 /** Panels to cut, drawn with their sizes. */
 export const panelPages = (drawings: readonly PrintedDrawing[], family: UnitFamily): PdfNode[] => [

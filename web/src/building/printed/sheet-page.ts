@@ -1,19 +1,18 @@
 import type { UnitFamily } from '@yew-basin/core'
-import type { PdfPage } from '../../summary/summary-page.ts'
-import { MARGIN, type PdfNode, SOFT } from './paper.ts'
+import { MARGIN, type PdfNode, SOFT } from '../../summary/paper.ts'
 
-/** All chosen parts as one document; its first page has no number, templates have theirs at the foot. */
+/** Parts as one document, "Lantern, build sheet"; each page says at its foot which it is. */
 export const sheetPage = (
-  name: string,
+  title: string,
   parts: readonly (readonly PdfNode[])[],
   family: UnitFamily,
-): PdfPage => ({
+): PdfNode => ({
   pageSize: family === 'us' ? 'LETTER' : 'A4',
   pageMargins: MARGIN,
-  info: { title: `${name}, build sheet` },
+  info: { title },
   defaultStyle: { font: 'Roboto', fontSize: 10, lineHeight: 1.15 },
   footer: (now: number, of: number) => ({
-    text: `${name}, build sheet: ${now} of ${of}`,
+    text: `${title}: ${now} of ${of}`,
     alignment: 'center',
     fontSize: 8,
     color: SOFT,

@@ -2,7 +2,7 @@ import { building } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
 import { wallToCut } from '../../sump/cut-drawing.ts'
 import { summaryOf } from '../../summary/summary-content.ts'
-import { type PdfPage, summaryNodes } from '../../summary/summary-page.ts'
+import { summaryNodes } from '../../summary/summary-page.ts'
 import type { useDesign } from '../../workspace/design-store.ts'
 import type { CsvLine } from '../list-csv.ts'
 import { listNodes } from '../list-page.ts'
@@ -11,9 +11,10 @@ import { templateOf } from '../template.ts'
 import { apartPages } from './apart-pages.ts'
 import { cutPages } from './cut-pages.ts'
 import { isometricPages, type PrintedDrawing } from './isometric-pages.ts'
+import type { Drawn } from './off-screen.ts'
 import { orderPages } from './order-pages.ts'
 import { holePages, panelPages } from './panel-pages.ts'
-import { heading, type PdfNode } from './paper.ts'
+import { heading, type PdfNode } from '../../summary/paper.ts'
 import type { PartId } from './parts.ts'
 import { sheetPage } from './sheet-page.ts'
 import type { useDrawings } from './use-drawings.ts'
@@ -39,10 +40,10 @@ export async function sheetPdf(
   wanted: readonly PartId[],
   content: PrintedContent,
   by: PrintedWith,
-): Promise<PdfPage> {
+): Promise<PdfNode> {
   const parts: (readonly PdfNode[])[] = []
   for (const id of wanted) parts.push(await PAGES[id](content, by))
-  return sheetPage(by.store.basin!.name, parts, by.units.family)
+  return sheetPage(`${by.store.basin!.name}, build sheet`, parts, by.units.family)
 }
 
 type Pages = (content: PrintedContent, by: PrintedWith) => Promise<readonly PdfNode[]>
@@ -50,22 +51,19 @@ type Pages = (content: PrintedContent, by: PrintedWith) => Promise<readonly PdfN
 const PAGES: Readonly<Record<PartId, Pages>> = {
   summary: async (_, { store, units, today, drawings }) =>
     summaryNodes(summaryOf(store, units, today), {
-      drawing: await drawings.section(),
+      drawing: (await drawings.section())?.svg ?? null,
       family: units.family,
     }),
   isometrics: async ({ isometrics }, { units, drawings }) => {
-    const made = await drawn(isometrics, async (own) => ({
-      title: own.title,
-      svg: await drawings.isometric(own, units),
-    }))
+    const made = await titled(isometrics, (own) => drawings.isometric(own, units))
     return isometricPages(made, units.family)
   },
   list: async ({ lines }, { units }) => [heading('To buy'), ...listNodes(lines, units)],
   cuts: async ({ sheet }, { units, drawings }) => {
     const bars = new Map<building.CutPlan, string>()
     for (const plan of sheet.plans) {
-      const svg = plan.nesting && (await drawings.bars(plan))
-      if (svg) bars.set(plan, svg)
+      const bar = plan.nesting && (await drawings.bars(plan))
+      if (bar) bars.set(plan, bar.svg)
     }
     return cutPages(sheet, bars, units)
   },
@@ -82,10 +80,7 @@ const PAGES: Readonly<Record<PartId, Pages>> = {
         panels: box.panels.map(({ side, ...panel }) => ({ ...panel, label: side })),
       })),
     ]
-    const made = await drawn(groups, async ({ title, panels }) => ({
-      title,
-      svg: await drawings.panels(panels, title),
-    }))
+    const made = await titled(groups, ({ title, panels }) => drawings.panels(panels, title))
     return panelPages(made, units.family)
   },
   water: async ({ sheet }, { units }) => waterPages(sheet, units),
@@ -100,15 +95,15 @@ const PAGES: Readonly<Record<PartId, Pages>> = {
     ),
 }
 
-/** One drawing after the other; what draws nothing is left out. */
-async function drawn<Of>(
+/** One drawing after the other, with its title; what draws nothing is left out. */
+async function titled<Of extends { readonly title: string }>(
   all: readonly Of[],
-  make: (own: Of) => Promise<{ title: string; svg: string | null }>,
+  make: (own: Of) => Promise<Drawn | null>,
 ): Promise<PrintedDrawing[]> {
   const made: PrintedDrawing[] = []
   for (const own of all) {
-    const { title, svg } = await make(own)
-    if (svg) made.push({ title, svg })
+    const drawn = await make(own)
+    if (drawn) made.push({ ...drawn, title: own.title })
   }
   return made
 }

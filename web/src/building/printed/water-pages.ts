@@ -1,6 +1,7 @@
-import { building } from '@yew-basin/core'
+import type { building } from '@yew-basin/core'
 import type { useUnits } from '../../shell/units.ts'
-import { box, caption, heading, type PdfNode, smallHeading } from './paper.ts'
+import { leaksOf } from '../leak-words.ts'
+import { box, caption, heading, type PdfNode, smallHeading } from '../../summary/paper.ts'
 
 type Units = ReturnType<typeof useUnits>
 
@@ -25,18 +26,12 @@ export function waterPages(sheet: building.BuildSheet, units: Units): PdfNode[] 
       'Whether a floor carries that is for somebody licensed to say. Cords hang in a loop lower than their sockets; sockets stand beside the water, behind a residual-current device.',
     ),
     smallHeading('Leak test, with fresh water'),
-    ...sheet.routes.map((run) => leaksOf(run, sheet)),
+    ...sheet.routes.map((run) => leakNode(run, sheet)),
   ]
 }
 
-function leaksOf(run: building.BuiltRun, { joints }: building.BuildSheet): PdfNode {
-  const rows = joints
-    .filter(({ routeId }) => routeId === run.id)
-    .map((joint, i) => {
-      const body = run.bodies.find(({ id }) => id === joint.bodyId)
-      const what = body ? building.BODY_NAME[body.kind] : 'coupling'
-      return [box(), `${i + 1}. ${what}, ${joint.kind.replace('push-fit', 'pushed in')}`]
-    })
+function leakNode(run: building.BuiltRun, sheet: building.BuildSheet): PdfNode {
+  const rows = leaksOf(run, sheet).map(({ words }) => [box(), words])
   const third = Math.ceil(rows.length / 3)
   const columns = [0, 1, 2].map((k) => rows.slice(k * third, (k + 1) * third))
   return {
