@@ -77,6 +77,15 @@ describe('what is written on the section', () => {
     expect(label!.name).toBe('')
     expect(label!.x).toBeLessThanOrEqual(scale.x(1) - 14)
   })
+  test('a flow stands off its pipe as far as that is wide, however near it is looked at', () => {
+    const pxPerM = 6 * scale.pxPerM
+    const near = { pxPerM, x: (m: number) => m * pxPerM, y: (m: number) => -m * pxPerM }
+    const [label] = flowLabels(design, solved, { scale: near, words: [] })
+    for (const { kind, from, to, boreM } of solved.returnSide.lines[0]!.pieces) {
+      if (kind !== 'pipe' || from.xM !== to.xM) continue
+      expect(Math.abs(label!.x - near.x(to.xM))).toBeGreaterThan((boreM / 2) * pxPerM)
+    }
+  })
   test('a flow keeps clear of a pipe that runs where it would stand', () => {
     const [plain] = flowLabels(design, solved, { scale, words: [] })
     const [drain, ...drains] = solved.drains

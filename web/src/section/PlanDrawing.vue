@@ -81,7 +81,10 @@ const drawing = computed(() => {
     aria-labelledby="plan-title"
     @keydown="key"
   >
-    <figcaption id="plan-title" class="caption absolute left-4 top-2">
+    <figcaption
+      id="plan-title"
+      class="caption pointer-events-none absolute left-3 top-2 z-4 rounded bg-sheet/85 px-1"
+    >
       Plan<template v-if="drawing">, {{ drawing.words }}, the front at the bottom</template>
     </figcaption>
     <svg

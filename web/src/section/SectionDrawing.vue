@@ -100,7 +100,10 @@ function go(to: Station) {
     aria-labelledby="section-title"
     @keydown="key"
   >
-    <figcaption id="section-title" class="caption absolute left-4 top-2">
+    <figcaption
+      id="section-title"
+      class="caption pointer-events-none absolute left-3 top-2 z-4 rounded bg-sheet/85 px-1"
+    >
       Section<template v-if="drawing">, {{ drawing.words }}</template>
     </figcaption>
     <svg

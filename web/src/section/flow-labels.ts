@@ -61,9 +61,11 @@ const overMouth = ({ mouth }: Solved<'line'>, scale: Scale): Spot => ({
   speedMPerS: null,
 })
 
-/** Words stand this far from their pipe, past a neighbour of it where they must, and move along it by so much, px. */
-const BESIDE_PX = 14
-const PAST_NEIGHBOUR_PX = 40
+/** Words stand this far off their pipe, past a neighbour of it where they must, and move along it by so much, px. */
+const OFF_PX = 6
+const PAST_NEIGHBOUR_PX = 32
+/** The tank's right end is kept free so far, px. */
+const END_PX = 14
 const ALONG_PX = 17
 /** A little past the pipe's low end they still read as its own, px. */
 const BEYOND_PX = 50
@@ -83,31 +85,42 @@ function spotsBeside(
     )
   if (!longest) return []
   const { speedMPerS } = longest
+  const besidePx = halfPx(longest, scale) + OFF_PX
   const high = scale.y(Math.max(longest.from.zM, longest.to.zM))
   const low = scale.y(Math.min(longest.from.zM, longest.to.zM))
   const wanted = low - underTank > 60 ? underTank + 34 : (high + low) / 2
   const at = scale.x(longest.to.xM)
   const spots: Spot[] = []
-  for (const beside of [BESIDE_PX, PAST_NEIGHBOUR_PX])
+  for (const beside of [besidePx, besidePx + PAST_NEIGHBOUR_PX])
     for (let y = wanted; y < Math.max(wanted + 1, low + BEYOND_PX); y += ALONG_PX) {
-      spots.push({ x: Math.min(at - beside, right - BESIDE_PX), y, anchor: 'end', speedMPerS })
+      spots.push({ x: Math.min(at - beside, right - END_PX), y, anchor: 'end', speedMPerS })
       spots.push({ x: at + beside, y, anchor: 'start', speedMPerS })
     }
   return spots
 }
 
-/** Half of a pipe's width and a little air, px. */
-const PIPE_PX = 8
+/** Half of the narrowest pipe as it is drawn, with a little air, px; a pipe's outside over its bore, at most. */
+const LEAST_HALF_PX = 8
+const OUTSIDE_OVER_BORE = 1.3
+
+/** Half of a pipe's width on the sheet, with a little air, px. */
+const halfPx = ({ boreM }: Solved<'piece'>, { pxPerM }: Scale): number =>
+  Math.max(LEAST_HALF_PX, (OUTSIDE_OVER_BORE / 2) * boreM * pxPerM + 2)
 
 /** The room that every pipe takes on the sheet. */
 function pipeBoxes({ returnSide, drains }: SolvedBasin, scale: Scale): PxBox[] {
   return [...returnSide.lines, ...drains].flatMap(({ pieces }) =>
-    pieces.map(({ from, to }) => ({
-      left: Math.min(scale.x(from.xM), scale.x(to.xM)) - PIPE_PX,
-      right: Math.max(scale.x(from.xM), scale.x(to.xM)) + PIPE_PX,
-      top: Math.min(scale.y(from.zM), scale.y(to.zM)) - PIPE_PX,
-      bottom: Math.max(scale.y(from.zM), scale.y(to.zM)) + PIPE_PX,
-    })),
+    pieces.map((piece) => {
+      const half = halfPx(piece, scale)
+      const x = [scale.x(piece.from.xM), scale.x(piece.to.xM)]
+      const y = [scale.y(piece.from.zM), scale.y(piece.to.zM)]
+      return {
+        left: Math.min(...x) - half,
+        right: Math.max(...x) + half,
+        top: Math.min(...y) - half,
+        bottom: Math.max(...y) + half,
+      }
+    }),
   )
 }
 

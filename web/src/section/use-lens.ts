@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core'
-import { computed, type Ref, watchPostEffect } from 'vue'
+import { computed, type Ref, ref, watchPostEffect } from 'vue'
 import { useDesign } from '../workspace/design-store.ts'
 import {
   fittedTo,
@@ -92,12 +92,20 @@ export function useLens({ view, frame, layer, size, scaleAt }: Sheet) {
     zoomBy(Math.exp(-event.deltaY * PER_WHEEL_PX), placeOf(event, frame.value!))
   }
 
-  // Moved without being drawn anew: nothing but the window goes.
-  watchPostEffect(() =>
-    layer.value?.setAttribute('transform', `translate(${lens.value.x} ${lens.value.y})`),
-  )
+  const isHeld = ref(false)
+  // Moved without being drawn anew: nothing but the window goes, over what was drawn once, in which
+  // no water runs meanwhile.
+  watchPostEffect(() => {
+    layer.value?.setAttribute('transform', `translate(${lens.value.x} ${lens.value.y})`)
+    layer.value?.classList.toggle('held', isHeld.value)
+  })
   useEventListener(frame, 'wheel', wheel, { passive: false })
-  useHands(frame, { zoomBy, panBy, isNear: () => lens.value.zoom > 1 })
+  useHands(frame, {
+    zoomBy,
+    panBy,
+    hold: (held) => (isHeld.value = held),
+    isNear: () => lens.value.zoom > 1,
+  })
   const zoom = computed(() => lens.value.zoom)
   return { zoom, zoomBy, fitAll, fitChosen, key }
 }
@@ -113,6 +121,8 @@ function useHands(
   act: {
     readonly zoomBy: (by: number, at: WindowPlace) => void
     readonly panBy: (byX: number, byY: number) => void
+    /** The sheet is being dragged, or no more. */
+    readonly hold: (held: boolean) => void
     readonly isNear: () => boolean
   },
 ): void {
@@ -137,11 +147,13 @@ function useHands(
       const between = { x: (now.x + other.x) / 2, y: (now.y + other.y) / 2 }
       if (was! > 0) act.zoomBy(is! / was!, between)
     } else if (act.isNear()) {
+      act.hold(true)
       act.panBy(now.x - before.x, now.y - before.y)
     }
   })
   useEventListener(window, ['pointerup', 'pointercancel'], ({ pointerId }) => {
     down.delete(pointerId)
+    act.hold(false)
   })
   // A drag that ends over a part has not pressed it.
   useEventListener(
