@@ -229,6 +229,7 @@ export {
   type RockLayoutName,
   simulateDye,
   simulateField,
+  simulateFields,
   SAND,
   domainMark,
   domainOf,
@@ -245,7 +246,6 @@ export {
   updatesOf,
   WATER,
   type FlowDomain,
-  COARSER,
   type GridsApart,
   gridsApart,
 } from './currents/index.ts'

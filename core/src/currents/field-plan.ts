@@ -1,6 +1,6 @@
 import { momentumOf } from '../jet/index.ts'
 import { meanSquareLevel } from '../scene/index.ts'
-import { type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
+import { COARSER, type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
 /** How a field will be run, before it is. */
@@ -17,6 +17,8 @@ export interface FieldPlan {
   /** So much faster than set the patterns run, so that the longest one is seen whole. */
   readonly patternPace: number
   readonly waterCells: number
+  /** The same on a coarser grid, whose water it begins with; null: it begins from rest. */
+  readonly begins: FieldPlan | null
 }
 
 /** Fastest water in cells a step: sound goes at 0.577. */
@@ -24,29 +26,37 @@ const FASTEST = 0.15
 /** The water's own pace: √M over the tank's size, times what fields of tanks gave. */
 const PACE = 1.5
 /** Ways round the tank until it has settled, and over which it is watched. */
-const SETTLE_ROUNDS = 2
-const WATCH_ROUNDS = 1
+interface Rounds {
+  readonly settle: number
+  readonly watch: number
+}
+/** A look by itself, from rest. */
+const LOOK: Rounds = { settle: 2, watch: 1 }
+/** From rest too, until what is slowest goes round: cheap on a coarse grid, whose water a finer one begins with. */
+const FIRST: Rounds = { settle: 4, watch: 4 }
+/** From that water on. */
+const ON: Rounds = { settle: 1, watch: 2 }
 const LEAST_S = 6
 const MOST_S = 90
 
 /** Grid, step and length of a run for a tank, by its size and its streams; null: nothing moves the water. */
 export function planField(domain: FlowDomain, fineness: Fineness): FieldPlan | null {
+  return planOf(domain, fineness, LOOK)
+}
+
+function planOf(domain: FlowDomain, fineness: Fineness, fromRest: Rounds): FieldPlan | null {
   const pushed = domain.streams.filter(({ jet }) => momentumOf(jet) > 0)
   if (pushed.length === 0) return null
   const grid = gridOf(domain, fineness)
   const cells = waterCells(grid).length
   if (cells === 0) return null
+  const coarser = COARSER[fineness]
+  const begins = coarser && planOf(domain, coarser, FIRST)
+  const rounds = begins ? ON : fromRest
   const fastest = Math.max(...pushed.map(({ jet }) => seenSpeed(jet, grid.cellM)))
   const stepS = (FASTEST * grid.cellM) / fastest
-  const momentum = pushed.reduce(
-    (sum, { jet, pattern }) => sum + momentumOf(jet) * (pattern ? meanSquareLevel(pattern) : 1),
-    0,
-  )
-  const { lengthM, widthM, depthM } = domain
-  const sizeM = Math.cbrt(lengthM * widthM * depthM)
-  const roundS = (Math.max(lengthM, widthM) * sizeM) / (PACE * Math.sqrt(momentum))
-  const settleS = within(SETTLE_ROUNDS * roundS)
-  const watchS = within(WATCH_ROUNDS * roundS)
+  const roundS = roundOf(domain, pushed)
+  const watchS = within(rounds.watch * roundS)
   const longestS = Math.max(
     0,
     ...pushed.map(({ pattern }) => (pattern && pattern.kind !== 'steady' ? pattern.periodS : 0)),
@@ -56,11 +66,22 @@ export function planField(domain: FlowDomain, fineness: Fineness): FieldPlan | n
     fineness,
     grid,
     stepS,
-    settleSteps: Math.ceil(settleS / stepS),
+    settleSteps: Math.ceil(within(rounds.settle * roundS) / stepS),
     watchSteps: Math.ceil(watchS / stepS),
     patternPace: Math.max(1, longestS / watchS),
     waterCells: cells,
+    begins,
   }
+}
+
+/** About how long the water takes once round the tank. */
+function roundOf({ lengthM, widthM, depthM }: FlowDomain, pushed: FlowDomain['streams']): number {
+  const momentum = pushed.reduce(
+    (sum, { jet, pattern }) => sum + momentumOf(jet) * (pattern ? meanSquareLevel(pattern) : 1),
+    0,
+  )
+  const sizeM = Math.cbrt(lengthM * widthM * depthM)
+  return (Math.max(lengthM, widthM) * sizeM) / (PACE * Math.sqrt(momentum))
 }
 
 /** A nozzle finer than the grid leaves it as wide as the grid and as much slower, its momentum kept. */
@@ -73,7 +94,7 @@ function within(seconds: number): number {
   return Math.min(MOST_S, Math.max(LEAST_S, seconds))
 }
 
-/** Updates of cells that a plan comes to: what its time is estimated by. */
-export function updatesOf({ grid, settleSteps, watchSteps }: FieldPlan): number {
-  return grid.fill.length * (settleSteps + watchSteps)
+/** Updates of cells that a plan comes to, with what it begins with: what its time is estimated by. */
+export function updatesOf({ grid, settleSteps, watchSteps, begins }: FieldPlan): number {
+  return grid.fill.length * (settleSteps + watchSteps) + (begins ? updatesOf(begins) : 0)
 }

@@ -29,11 +29,19 @@ export interface Field {
   readonly massDrift: number
 }
 
+/** How the water of a grid moves at one moment, m/s. */
+export interface Motion {
+  readonly grid: Grid
+  readonly x: Float32Array
+  readonly y: Float32Array
+  readonly z: Float32Array
+}
+
 /** What can be drawn of a field. */
 export type FieldFigure = 'speed' | 'peak'
 
 /** Mean motion at a place, between the cells' middles; zero where it is solid. */
-export function motionAt(field: Field, place: Vector): Vector {
+export function motionAt(field: Motion, place: Vector): Vector {
   return {
     x: between(field.grid, field.x, place),
     y: between(field.grid, field.y, place),

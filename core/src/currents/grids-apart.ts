@@ -1,4 +1,3 @@
-import type { Fineness } from './grid.ts'
 import type { FieldVerdict } from './judge.ts'
 
 /** How far two grids of one case are apart. */
@@ -13,13 +12,6 @@ export interface GridsApart {
 
 const CLOSE_SHARE = 0.05
 const CLOSE_MEAN = 0.1
-
-/** The grid that a field is held against; null: there is no coarser one. */
-export const COARSER: Readonly<Record<Fineness, Fineness | null>> = {
-  coarse: null,
-  standard: 'coarse',
-  fine: 'standard',
-}
 
 /** What a field and the same one on a coarser grid differ by. */
 export function gridsApart(finer: FieldVerdict, coarser: FieldVerdict): GridsApart {

@@ -1,8 +1,9 @@
 import type { Lattice } from '../lattice/index.ts'
 import { levelAt } from '../scene/index.ts'
 import { eddiesOf } from './eddies.ts'
-import type { FieldPlan } from './field-plan.ts'
-import type { Field } from './field.ts'
+import { type FieldPlan, updatesOf } from './field-plan.ts'
+import { type Field, type Motion, motionAt } from './field.ts'
+import { type Grid, placeOf, waterCells } from './grid.ts'
 import { MovingWater } from './moving-water.ts'
 import { passingWater } from './passing.ts'
 import { addPourSources, addPushSources, openingCells } from './sources.ts'
@@ -18,14 +19,41 @@ interface DrivenStream {
   readonly push: number
 }
 
-/** Runs the water of a plan and watches it. Long: for a worker. */
+/** Runs the water of a plan and watches it, after what it begins with. Long: for a worker. */
 export function simulateField(
   plan: FieldPlan,
   progress: (done: number, of: number) => void = () => {},
 ): Field {
+  return simulateFields(plan, progress).at(-1)!
+}
+
+/** The fields of a plan and of all that it begins with, the coarsest first. */
+export function simulateFields(
+  plan: FieldPlan,
+  progress: (done: number, of: number) => void = () => {},
+): readonly Field[] {
+  const all = updatesOf(plan)
+  const fields: Field[] = []
+  let begins: Motion | null = null
+  for (const own of inOrder(plan)) {
+    const before = own.begins ? updatesOf(own.begins) : 0
+    const tell = (step: number) => progress(before + step * own.grid.fill.length, all)
+    const { field, ends } = runWater(own, begins, tell)
+    fields.push(field)
+    begins = ends
+  }
+  progress(all, all)
+  return fields
+}
+
+const inOrder = (plan: FieldPlan): readonly FieldPlan[] =>
+  plan.begins ? [...inOrder(plan.begins), plan] : [plan]
+
+function runWater(plan: FieldPlan, begins: Motion | null, tell: (step: number) => void) {
   const { grid, domain, stepS, settleSteps, watchSteps } = plan
   const water = movingWater(plan)
   const { lattice } = water
+  if (begins) lattice.begin(motionOn(grid, begins, stepS))
   const driven = drive(lattice, plan)
   pour(lattice, plan)
   const steps = settleSteps + watchSteps
@@ -33,13 +61,12 @@ export function simulateField(
     if (step % LOOK_STEPS === 0) setLevels(lattice, driven, step * stepS * plan.patternPace)
     water.step()
     if (step >= settleSteps && step % LOOK_STEPS === 0) lattice.keep()
-    if (step % TELL_STEPS === 0) progress(step, steps)
+    if (step % TELL_STEPS === 0) tell(step)
   }
-  progress(steps, steps)
   const sums = lattice.sums()
   const toSpeed = grid.cellM / stepS
   const mean = (sum: Float32Array) => sum.map((other) => (other / sums.readings) * toSpeed)
-  return {
+  const field: Field = {
     fineness: plan.fineness,
     grid,
     x: mean(sums.x),
@@ -56,6 +83,21 @@ export function simulateField(
     steps,
     massDrift: lattice.excessMass() / plan.waterCells,
   }
+  const { x, y, z } = lattice.read()
+  const now = (speed: Float32Array) => speed.map((each) => each * toSpeed)
+  return { field, ends: { grid, x: now(x), y: now(y), z: now(z) } }
+}
+
+/** Another grid's water on this one, cells a step; zero in what is solid. */
+function motionOn(grid: Grid, motion: Motion, stepS: number) {
+  const [x, y, z] = [0, 0, 0].map(() => new Float32Array(grid.fill.length))
+  for (const cell of waterCells(grid)) {
+    const at = motionAt(motion, placeOf(grid, cell))
+    x![cell] = (at.x * stepS) / grid.cellM
+    y![cell] = (at.y * stepS) / grid.cellM
+    z![cell] = (at.z * stepS) / grid.cellM
+  }
+  return { x: x!, y: y!, z: z! }
 }
 
 function movingWater({ grid, stepS, domain }: FieldPlan): MovingWater {

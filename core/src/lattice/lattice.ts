@@ -1,4 +1,4 @@
-import { opposite } from './d3q19.ts'
+import { LATTICE_DIRECTIONS, opposite, WEIGHTS } from './d3q19.ts'
 import { type Kernel, kernelMemory, type KernelMemory, kernelOver } from './kernel.ts'
 import { type MemoryPlan, PAGE_BYTES, pagesFor, planMemory, POPULATIONS } from './memory.ts'
 import type { LatticeShape } from './shape.ts'
@@ -83,6 +83,20 @@ export class Lattice {
     const masks = new Uint32Array(this.memory.buffer, mask, this.cells)
     for (let i = 0; i < this.cells; i++) masks[i] = shape.solid[i] ? 0 : 0xffffffff
     this.mirror = this.makeMirror(slipLinks(shape))
+  }
+
+  /** Water that moves already when it is first stepped: each cell in balance with its speed, cells a step. Before the first step. */
+  begin({ x, y, z }: Pick<Moments, 'x' | 'y' | 'z'>): void {
+    if (this.steps > 0) throw new RangeError('begun already')
+    LATTICE_DIRECTIONS.forEach(([cx, cy, cz], direction) => {
+      const populations = this.slot(this.plan.populations, direction)
+      for (let cell = 0; cell < this.cells; cell++) {
+        if (this.shape.solid[cell]) continue
+        const along = cx * x[cell]! + cy * y[cell]! + cz * z[cell]!
+        const square = x[cell]! ** 2 + y[cell]! ** 2 + z[cell]! ** 2
+        populations[cell] = WEIGHTS[direction]! * (3 * along + 4.5 * along * along - 1.5 * square)
+      }
+    })
   }
 
   setWater(water: LatticeWater): void {

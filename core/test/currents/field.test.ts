@@ -16,7 +16,7 @@ import {
 } from '../../src/currents/grid.ts'
 import { judgeField, shareAsWanted, tankTurnoverPerH } from '../../src/currents/judge.ts'
 import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
-import { simulateField } from '../../src/currents/simulate-field.ts'
+import { simulateField, simulateFields } from '../../src/currents/simulate-field.ts'
 import { streamlines } from '../../src/currents/streamlines.ts'
 import { roundJetAt } from '../../src/jet/round-jet.ts'
 
@@ -59,7 +59,7 @@ test('the free round jet slows as its law within 15 % past the core', () => {
     jet: { ...jet, from, towards: { x: 1, y: 0, z: 0 }, slot: null },
   }
   const plan = planField(aDomain([], { ...size, sandDepthM: 0, streams: [stream] }), 'standard')!
-  const free = simulateField({ ...plan, settleSteps: 4000, watchSteps: 600 })
+  const free = simulateField({ ...plan, settleSteps: 4000, watchSteps: 600, begins: null })
   for (const bores of [6.5, 7, 8, 9, 10, 11, 12, 12.5]) {
     const law = roundJetAt(jet, bores * jet.boreM).centrelineMPerS
     const { x } = motionAt(free, { ...from, x: from.x + bores * jet.boreM })
@@ -109,7 +109,18 @@ describe('a plan', () => {
   })
   test('is work that can be estimated before', () => {
     const plan = planField(domain, 'coarse')!
-    expect(updatesOf(plan)).toBe(plan.grid.fill.length * (plan.settleSteps + plan.watchSteps))
+    const own = plan.grid.fill.length * (plan.settleSteps + plan.watchSteps)
+    expect(updatesOf(plan)).toBe(own)
+    expect(updatesOf({ ...plan, begins: { ...plan, settleSteps: 0 } })).toBe(
+      own + plan.grid.fill.length * plan.watchSteps,
+    )
+  })
+  test('of a finer grid begins with the water of the coarser, which runs longer than a look', () => {
+    const fine = planField(domain, 'fine')!
+    expect([fine.begins!.fineness, fine.begins!.begins!.fineness]).toEqual(['standard', 'coarse'])
+    const look = planField(domain, 'coarse')!
+    expect(look.begins).toBeNull()
+    expect(fine.begins!.begins!.settleSteps).toBeGreaterThan(1.5 * look.settleSteps)
   })
 })
 
@@ -141,6 +152,19 @@ describe('a field', () => {
     const through = across * grid.cellM ** 2
     expect(Math.abs(through)).toBeLessThan(NOZZLE_M3_PER_S)
   })
+})
+
+test('begins with the water of the coarser grid: it turns from the first step on', () => {
+  const before = planField(domain, 'coarse')!
+  const plan = { ...planField(domain, 'standard')!, settleSteps: 0, watchSteps: 8, begins: before }
+  const told: number[] = []
+  const [coarse, standard] = simulateFields(plan, (done, of) => told.push(done / of))
+  const meanOf = (one: Field) => judgeField(one, domain).meanMPerS
+  expect(meanOf(standard!) / meanOf(coarse!)).toBeGreaterThan(0.8)
+  expect(meanOf(standard!) / meanOf(coarse!)).toBeLessThan(1.2)
+  expect(meanOf(simulateField({ ...plan, begins: null }))).toBeLessThan(0.2 * meanOf(coarse!))
+  expect(told).toEqual(told.toSorted((a, b) => a - b))
+  expect(told.at(-1)).toBe(1)
 })
 
 describe('the verdict', () => {

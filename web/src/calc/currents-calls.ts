@@ -1,12 +1,11 @@
 import {
-  COARSER,
   gridsApart,
   judgeField,
   packField,
   placing,
   planField,
   simulateDye,
-  simulateField,
+  simulateFields,
   domainMark,
   tryPace,
   updatesOf,
@@ -39,12 +38,6 @@ export interface Estimate {
   readonly tankSeconds: number
 }
 
-/** What a field is held against: the same on the next coarser grid. */
-function coarserPlan(domain: FlowDomain, fineness: Fineness) {
-  const coarser = COARSER[fineness]
-  return coarser === null ? null : planField(domain, coarser)
-}
-
 /** A seed, so that the same search gives the same answer (mulberry32). */
 function randomFrom(seed: number): () => number {
   let state = seed
@@ -61,11 +54,10 @@ export const currentsCalls = {
   estimate(domain: FlowDomain, fineness: Fineness): Estimate | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const beside = coarserPlan(domain, fineness)
     const pacePerS = tryPace(plan, () => performance.now()) * 1e6
     return {
       pacePerS,
-      seconds: (updatesOf(plan) + (beside ? updatesOf(beside) : 0)) / pacePerS,
+      seconds: updatesOf(plan) / pacePerS,
       cells: plan.waterCells,
       cellM: plan.grid.cellM,
       tankSeconds: (plan.settleSteps + plan.watchSteps) * plan.stepS,
@@ -78,15 +70,10 @@ export const currentsCalls = {
   ): SimulatedField | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const beside = coarserPlan(domain, fineness)
-    const all = updatesOf(plan) + (beside ? updatesOf(beside) : 0)
-    const from = (begun: number, share: number) => (done: number, of: number) =>
-      progress(begun + (share * done) / of, all)
-    const field = simulateField(plan, from(0, updatesOf(plan)))
-    const coarser = beside && simulateField(beside, from(updatesOf(plan), updatesOf(beside)))
+    const [field, coarser] = simulateFields(plan, progress).toReversed()
     const of = domainMark(domain, fineness)
-    const apart = coarser && gridsApart(judgeField(field, domain), judgeField(coarser, domain))
-    return { field, of, bytes: packField(field, of), apart }
+    const apart = coarser && gridsApart(judgeField(field!, domain), judgeField(coarser, domain))
+    return { field: field!, of, bytes: packField(field!, of), apart: apart ?? null }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
     simulateDye(field, from, look),

@@ -57,7 +57,9 @@ const svg = () => frame.value?.querySelector<SVGSVGElement>('svg[data-isometric]
     :aria-label="`Isometric, seen from the ${SIDES[turn]}`"
     tabindex="0"
   >
-    <figcaption class="caption pointer-events-none absolute left-3 top-2 z-4 rounded bg-sheet/85 px-1">
+    <figcaption
+      class="caption pointer-events-none absolute left-3 top-2 z-4 rounded bg-sheet/85 px-1"
+    >
       Isometric, from the {{ SIDES[turn] }}
     </figcaption>
     <IsometricDrawing

@@ -104,7 +104,7 @@ const LEAST_HALF_PX = 8
 const OUTSIDE_OVER_BORE = 1.3
 
 /** Half of a pipe's width on the sheet, with a little air, px. */
-const halfPx = ({ boreM }: Solved<'piece'>, { pxPerM }: Scale): number =>
+const halfPx = ({ boreM }: Pick<Solved<'piece'>, 'boreM'>, { pxPerM }: Scale): number =>
   Math.max(LEAST_HALF_PX, (OUTSIDE_OVER_BORE / 2) * boreM * pxPerM + 2)
 
 /** The room that every pipe takes on the sheet. */
