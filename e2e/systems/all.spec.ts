@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { Counted } from '../counted.ts'
+import { liesOf } from './judged.ts'
 import { SYSTEMS } from './systems.ts'
 
 /** Taps, choices and fields that a whole system may need through the screens. */
@@ -11,5 +12,6 @@ for (const { name, build } of SYSTEMS) {
     await build(keeper)
     console.log(`  ${name}: ${keeper.count} interactions`)
     expect(keeper.count).toBeLessThanOrEqual(MOST)
+    expect(await liesOf(page, name)).toEqual([])
   })
 }
