@@ -49,6 +49,8 @@ test('the section is looked at nearer by wheel, drag, keys and buttons, and foun
 test('it is moved at the rate of the screen, and the rate is printed', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.opens('Two Sisters')
+  // What its workers have to do is done: the drills are simulated.
+  await expect(keeper.margin('drills')).toContainText(/to a rim|on the floor/, { timeout: 60_000 })
   for (let n = 0; n < 4; n++) await nearness(page).getByRole('button', { name: 'Nearer' }).click()
   const { x, y } = (await page.locator('.area-section').boundingBox())!
   await page.mouse.move(x + 300, y + 300)
