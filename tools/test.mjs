@@ -119,11 +119,20 @@ async function checks() {
   await Promise.all(Array.from({ length: LANES }, lane))
 }
 
+/** A command that has a long form of its own, shortly; it tells what it found. */
+const shortForm = (name, tool, how) =>
+  check(`${name}, the short form`, process.execPath, [inRoot('tools', tool), how], true)
+
+async function judgements() {
+  await shortForm('Verdicts', 'verdicts.mjs', '4')
+  await shortForm('Findings', 'findings.mjs', '1')
+}
+
 /** The figures that the browser tests print. */
 function measurements(output) {
   return output
     .split('\n')
-    .filter((line) => / ms \(median|kB of script/.test(line))
+    .filter((line) => / ms \(median|kB of script|frames a second/.test(line))
     .join('\n')
 }
 
@@ -141,24 +150,8 @@ try {
     // Many of these wait on one database: side by side they only run into each other's time limits.
     jest('Server tests', ['server', 'tools'], '1'),
   ])
-  await check(
-    'Verdicts, the short form',
-    process.execPath,
-    [inRoot('tools', 'verdicts.mjs'), '4'],
-    true,
-  )
-  await check(
-    'Findings, the short form',
-    process.execPath,
-    [inRoot('tools', 'findings.mjs'), '1'],
-    true,
-  )
-  await check(
-    'Attack, the short form',
-    process.execPath,
-    [inRoot('tools', 'attack.mjs'), '--short'],
-    true,
-  )
+  // One core each.
+  await Promise.all([judgements(), shortForm('Attack', 'attack.mjs', '--short')])
   await browser(chromium)
 } catch (error) {
   if (!(error instanceof StepFailed)) throw error
