@@ -52,7 +52,7 @@ const LANES = 4
 /** The tank's water cut into as many cubes as the fineness asks for, and what fills each. */
 export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
   const { lengthM, widthM, depthM } = domain
-  const cellM = fittingCellM(domain, fineness)
+  const cellM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
   const waterX = Math.max(3, Math.round(lengthM / cellM))
   const waterY = Math.max(3, Math.round(widthM / cellM))
   const waterZ = Math.max(3, Math.round(depthM / cellM))
@@ -67,29 +67,6 @@ export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
       for (let x = 1; x <= waterX; x++)
         fill[cellAt(grid, x, y, z)] = z > waterZ ? AIR : filling(domain, middleOf(grid, x, y, z))
   return grid
-}
-
-/** How far the cell's size may be from the one that makes as many as asked, and in how many steps it is looked for. */
-const FITS_WITHIN = 0.05
-const FITS_STEPS = 40
-
-/** The cube of which length, width, depth and sand are most nearly whole numbers: a tank must not grow or shrink by its grid. */
-function fittingCellM(
-  { lengthM, widthM, depthM, sandDepthM }: FlowDomain,
-  fineness: Fineness,
-): number {
-  const aimedM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
-  const misfit = (cellM: number) =>
-    [lengthM, widthM, depthM, sandDepthM].reduce(
-      (sum, sizeM) => sum + (Math.round(sizeM / cellM) - sizeM / cellM) ** 2,
-      0,
-    )
-  let best = aimedM
-  for (let step = -FITS_STEPS; step <= FITS_STEPS; step++) {
-    const cellM = aimedM * (1 + (FITS_WITHIN * step) / FITS_STEPS)
-    if (misfit(cellM) < misfit(best)) best = cellM
-  }
-  return best
 }
 
 /** A cell's index: x runs fastest, then y, then z. */

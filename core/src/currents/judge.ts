@@ -1,9 +1,9 @@
 import type { Vector } from '../jet/index.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
 import { type Field, figureAt } from './field.ts'
-import { neighbourSteps, PANEL, placeOf, SAND, waterCells } from './grid.ts'
+import { neighbourSteps, PANEL, placeOf, ROCK, SAND, waterCells } from './grid.ts'
+import { type WallFace, wallFaces } from './wall-faces.ts'
 import type { FlowDomain } from './flow-domain.ts'
-import { type Solids, zonePlaces } from './zone-places.ts'
 
 /** How a zone's faces fare: shares of its area. */
 export interface ZoneVerdict {
@@ -67,6 +67,9 @@ const STILL_AT_SURFACE_M_PER_S = 0.02
 /** Waste settles on a bare floor where no moment is faster than this, m/s (choice). */
 const SETTLES_M_PER_S = 0.05
 
+/** Rock and sand are judged by the water so far off them: where polyps reach (choice). */
+const POLYPS_M = 0.03
+
 /** Spots smaller than so many cells are noise of the grid. */
 const LEAST_CELLS = 3
 const MOST_SPOTS = 6
@@ -74,7 +77,7 @@ const MOST_SPOTS = 6
 /** Shares of dead and fast water, of lifted sand, and of each zone's faces as wanted. */
 export function judgeField(
   field: Field,
-  domain: Solids & Pick<FlowDomain, 'ranges'>,
+  domain: Pick<FlowDomain, 'rocks' | 'ranges'>,
   limits: Thresholds = THRESHOLDS,
 ): FieldVerdict {
   const { grid, speed, peak } = field
@@ -86,9 +89,10 @@ export function judgeField(
   const lifting = onSand.filter((cell) => peak[cell]! > limits.liftMPerS)
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
+  const faces = wallFaces(grid)
   const surfaceMPerS = meanOf(top, speed)
   return {
-    zones: domain.ranges.flatMap((range) => zoneOf(field, domain, range)),
+    zones: domain.ranges.flatMap((range) => zoneOf(field, { faces, scene: domain, range })),
     waterM3: cells.length * cellM3,
     meanMPerS: meanOf(cells, speed),
     deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
@@ -127,31 +131,53 @@ function meanOf(cells: readonly number[], of: Float32Array): number {
   return cells.length === 0 ? 0 : cells.reduce((sum, cell) => sum + of[cell]!, 0) / cells.length
 }
 
-/** All over the zone's rock or sand, by the water where polyps reach. */
+/**
+ * Every face between water and the zone's rock or sand, as large as the slant it stands for, by the water
+ * where polyps reach: so far off it on every grid.
+ */
 function zoneOf(
   field: Field,
-  solids: Solids,
-  { zone, leastMPerS, mostMPerS }: WantedRange,
+  {
+    faces,
+    scene: { rocks },
+    range: { zone, leastMPerS, mostMPerS },
+  }: {
+    readonly faces: readonly WallFace[]
+    readonly scene: Pick<FlowDomain, 'rocks'>
+    readonly range: WantedRange
+  },
 ): ZoneVerdict[] {
+  const zones = field.rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
   const sum = { all: 0, slow: 0, fast: 0, speed: 0 }
-  for (const { at, areaM2 } of zonePlaces(solids, zone)) {
-    const speed = figureAt(field, 'speed', at)
-    sum.all += areaM2
-    sum.speed += areaM2 * speed
-    if (speed < leastMPerS) sum.slow += areaM2
-    if (speed > mostMPerS) sum.fast += areaM2
+  for (const face of faces) {
+    const { behind, share } = face
+    const isOwn =
+      zone === 'sand' ? behind === SAND : behind >= ROCK && zones[behind - ROCK] === zone
+    if (!isOwn) continue
+    const speed = figureAt(field, 'speed', placeOff(field.grid, face))
+    sum.all += share
+    sum.speed += share * speed
+    if (speed < leastMPerS) sum.slow += share
+    if (speed > mostMPerS) sum.fast += share
   }
   if (sum.all === 0) return []
   return [
     {
       zone,
-      areaM2: sum.all,
+      areaM2: sum.all * field.grid.cellM ** 2,
       inside: (sum.all - sum.slow - sum.fast) / sum.all,
       tooSlow: sum.slow / sum.all,
       tooFast: sum.fast / sum.all,
       meanMPerS: sum.speed / sum.all,
     },
   ]
+}
+
+/** A place straight off a face. */
+function placeOff(grid: Field['grid'], { cell, axis, sign }: WallFace): Vector {
+  const { x, y, z } = placeOf(grid, cell)
+  const off = (i: number) => (i === axis ? sign * (POLYPS_M - grid.cellM / 2) : 0)
+  return { x: x - off(0), y: y - off(1), z: z - off(2) }
 }
 
 /** Cells that touch, as one spot. */

@@ -12,30 +12,27 @@ export interface CellShare {
 /** Cells in which a stream is pushed: a disc or a slot, never thinner than the grid can carry. */
 export function openingCells(grid: Grid, jet: Jet): CellShare[] {
   const { cellM } = grid
-  const reach = Math.max(jet.boreM, jet.slot?.lengthM ?? 0) / 2 + 3 * cellM
-  const found: { readonly cell: number; readonly part: number }[] = []
+  const reach = Math.max(jet.boreM, jet.slot?.lengthM ?? 0) / 2 + 2 * cellM
+  const found: number[] = []
   eachCell(grid, around(jet.from, reach), (cell, place) => {
-    const part = partInOpening(jet, place, cellM)
-    if (part > 0) found.push({ cell, part })
+    if (isInOpening(jet, place, cellM)) found.push(cell)
   })
-  const all = found.reduce((sum, { part }) => sum + part, 0)
-  if (all > 0) return found.map(({ cell, part }) => ({ cell, share: part / all }))
-  return nearestWater(grid, jet.from).map((cell) => ({ cell, share: 1 }))
+  const cells = found.length > 0 ? found : nearestWater(grid, jet.from)
+  return cells.map((cell) => ({ cell, share: 1 / cells.length }))
 }
 
-/** About how much of a cell lies in the opening, 0–1, faded over a cell at its edges: so its middle stays where it is set. */
-function partInOpening(jet: Jet, place: Vector, cellM: number): number {
+function isInOpening(jet: Jet, place: Vector, cellM: number): boolean {
   const to = { x: place.x - jet.from.x, y: place.y - jet.from.y, z: place.z - jet.from.z }
   const out = dot(to, jet.towards)
+  if (out < -0.25 * cellM || out > 1.25 * cellM) return false
   const across2 = Math.max(0, dot(to, to) - out * out)
-  const within = (atM: number, halfM: number) =>
-    Math.min(1, Math.max(0, (halfM - Math.abs(atM)) / cellM + 0.5))
-  const deep = within(out - cellM / 2, 0.75 * cellM)
-  const halfM = Math.max((jet.slot?.widthM ?? jet.boreM) / 2, 0.75 * cellM)
-  if (!jet.slot) return deep * within(Math.sqrt(across2), halfM)
+  if (!jet.slot) return across2 <= Math.max(jet.boreM / 2, 0.75 * cellM) ** 2
   const along = dot(to, jet.slot.along)
-  const beside = Math.sqrt(Math.max(0, across2 - along * along))
-  return deep * within(beside, halfM) * within(along, jet.slot.lengthM / 2)
+  const beside2 = across2 - along * along
+  return (
+    Math.abs(along) <= jet.slot.lengthM / 2 &&
+    beside2 <= Math.max(jet.slot.widthM / 2, 0.75 * cellM) ** 2
+  )
 }
 
 /** The holding cell, or where that is solid the nearest water. */

@@ -9,6 +9,8 @@ const ROCK_ROUGH_M = 0.005
 /** A face of a water cell that a wall lies behind. */
 export interface WallFace {
   readonly cell: number
+  /** What fills the cell behind it. */
+  readonly behind: number
   /** 0 to 2: the axis it is square to. */
   readonly axis: number
   /** Towards the wall along it. */
@@ -40,7 +42,7 @@ function facesOf(grid: Grid): WallFace[] {
       const roughM = isRock ? ROCK_ROUGH_M : beside === SAND ? SAND_ROUGH_M : 0
       const inward = (isRock && slantOf(grid, cell)) || way
       const share = 1 / inward.reduce((sum, part) => sum + Math.abs(part), 0)
-      faces.push({ cell, axis, sign, roughM, isRock, share })
+      faces.push({ cell, behind: beside, axis, sign, roughM, isRock, share })
     })
   }
   return faces

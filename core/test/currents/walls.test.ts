@@ -60,7 +60,9 @@ describe('the walls of a grid', () => {
   })
   test('are faces of the water, but for the air over it', () => {
     const faces = wallFaces(grid)
-    const floor = faces.filter(({ axis, sign, isRock }) => axis === 2 && sign === -1 && !isRock)
+    const floor = faces.filter(
+      ({ axis, sign, behind }) => axis === 2 && sign === -1 && behind < ROCK,
+    )
     expect(faces.some(({ axis, sign }) => axis === 2 && sign === 1)).toBe(false)
     expect(floor.length).toBeGreaterThan(0.5 * grid.waterX * grid.waterY)
     for (const { share, isRock } of faces) expect(isRock ? share <= 1 : share === 1).toBe(true)

@@ -45,7 +45,7 @@ const bounds = computed(() => {
   return { x0, y0, width: x1 - x0 + 2 * MARGIN, height: y1 - y0 + 2 * MARGIN }
 })
 const isMarked = (pieceIds: readonly string[]) => pieceIds.some((id) => store.marked.has(id))
-const OPACITY: Readonly<Record<string, number>> = { done: 1, now: 1, later: 0.22 }
+const OPACITY: Readonly<Record<string, number>> = { done: 1, now: 1, later: 0.4 }
 const bars = computed(() =>
   drawing.bars.map((bar) => {
     const state = stateOf?.(bar.partId === null ? [] : [bar.partId]) ?? 'done'

@@ -7,6 +7,9 @@ import type { PxBox } from './px-box.ts'
 import { drawnChambers, drawnSump, fallingWater, levelMarkX } from './section-layout.ts'
 import { drawSump } from './sump-drawing.ts'
 
+/** On a narrow sheet its switches take so much of the top, px. */
+const SWITCHES_PX = 56
+
 /** What a section is drawn of. */
 export interface SectionOf {
   /** With its water where it runs. */
@@ -90,7 +93,7 @@ export function drawSection(
     crossing: crossed,
     // Over the tanks, and over a line that rises above them where there is room.
     above: Math.max(
-      30,
+      small ? SWITCHES_PX : 30,
       Math.min(
         ...tanks.map(({ top }) => top - 22),
         ...lines.flatMap(({ pieces }) => pieces.map((piece) => scale.y(piece.to.zM) - 14)),
