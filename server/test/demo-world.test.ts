@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { check, curveFaults, DesignDocument, PART_KINDS } from '@yew-basin/contract'
-import { solveBasin, swaps } from '@yew-basin/core'
+import { applyEdits, building, fixesOfFinding, solveBasin, swaps } from '@yew-basin/core'
 import { DEMO_BASINS } from '../src/demo/basins.ts'
 import { STARTER_DESIGN, STARTER_IN_INCHES } from '../src/demo/starter.ts'
 import { SAMPLE_CIRCULATION, sampleCirculation } from '../src/demo/circulation.ts'
@@ -123,4 +123,17 @@ describe.each(DESIGNS)('%s', (name, design) => {
       expect(wirePowerW).toBeGreaterThanOrEqual(0)
     }
   })
+})
+
+test('what Lantern’s emergency is glued to has fixes, of which no two come to the same but for its pieces’ ids', () => {
+  const { design } = DEMO_BASINS.find(({ name }) => name === 'Lantern')!
+  const held = building.buildFindings(design).find(({ code }) => code === 'cannot-come-out')!
+  const { fixes } = fixesOfFinding(design, held)
+  const comesTo = fixes.map(({ edits }) =>
+    JSON.stringify(applyEdits(design, edits).drains, (key, value: unknown) =>
+      key === 'id' ? undefined : value,
+    ),
+  )
+  expect(fixes.length).toBeGreaterThan(1)
+  expect(new Set(comesTo).size).toBe(fixes.length)
 })

@@ -108,6 +108,7 @@ export class FixSearch {
   /** Those that mend and bring no new stop, in the steady state and then in their drills. */
   #mending(tried: readonly Tried[], progress: TriesDone): TriedFix[] {
     const fixes: TriedFix[] = []
+    const offered = new Set<string>()
     const ordered = this.#ordered(tried)
     const most = Math.min(MOST_DRILLED, ordered.length)
     let drilled = 0
@@ -120,6 +121,9 @@ export class FixSearch {
         progress(drilled++, most)
         if (!this.#holdsInDrills(trial)) continue
       }
+      const comesTo = butForIds(trial.given)
+      if (offered.has(comesTo)) continue
+      offered.add(comesTo)
       const { label, brings } = candidate
       const { gone, come } = this.#sideEffects(trial)
       fixes.push({
@@ -174,6 +178,10 @@ export class FixSearch {
     return badnessOf(findings).stops < badnessOf(before.drilled.findings).stops
   }
 }
+
+/** A design by all but what its things are numbered by: two changes one after the other may be the same two the other way round. */
+const butForIds = (design: BasinDesign): string =>
+  JSON.stringify(design, (key, held: unknown) => (key === 'id' ? undefined : held))
 
 /** A stop that came with a change, of a question that its drill may answer otherwise. */
 const isNewOpenStop = (before: readonly Finding[], found: Finding) =>
