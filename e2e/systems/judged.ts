@@ -1,7 +1,5 @@
 import type { Page } from '@playwright/test'
 import { holdsOf } from '../../core/test/judge/verdicts-hold.ts'
-import type { BasinAnswer } from '@yew-basin/contract'
-import type { BasinDesign } from '@yew-basin/core'
 import { Keeper } from '../keeper.ts'
 
 /**
@@ -12,12 +10,15 @@ export async function liesOf(page: Page, name: string): Promise<readonly string[
   return holdsOf(await builtOn(page), name).faults
 }
 
+type Design = Parameters<typeof holdsOf>[0]
+
 /** The design that is open, as it was saved. */
-async function builtOn(page: Page): Promise<BasinDesign> {
+async function builtOn(page: Page): Promise<Design> {
   await new Keeper(page).saved()
   const [, basinId] = /basins\/([^/]+)/.exec(page.url())!
   return page.evaluate(async (id) => {
-    const opened = (await (await fetch(`/api/basins/${id}`)).json()) as BasinAnswer
+    const answer = await fetch(`/api/basins/${id}`)
+    const opened = (await answer.json()) as { readonly current: { readonly design: Design } }
     return opened.current.design
   }, basinId!)
 }

@@ -4,7 +4,9 @@ import {
   type Field,
   type FlowDomain,
   judgeField,
+  packField,
   planField,
+  unpackField,
   ROCK_LAYOUTS,
   START_NAMES,
   startLayout,
@@ -295,6 +297,17 @@ describe('a field', () => {
     await flushPromises()
     expect(text()).toContain('differs by up to 9 points')
     expect(text()).toContain('no finer than that')
+  }, 120_000)
+
+  test('of a finer grid says what water it began with', async () => {
+    await withField()
+    expect(text()).not.toContain('It began with')
+    const { field: coarse, of } = unpackField(bytes!)!
+    const finer = packField({ ...coarse, fineness: 'standard' }, of)
+    server.fields.set(`${id}-d ${store.tank!.id}`, finer)
+    await currents.load(`${id}-d`, store.tank!.id)
+    await flushPromises()
+    expect(text()).toContain('It began with the water of a coarser field')
   }, 120_000)
 
   test('a dye spreads in it from look to look, and can be cleared away', async () => {

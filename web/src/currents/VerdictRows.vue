@@ -102,6 +102,9 @@ const share = (of: number) => `${Math.round(100 * of)} %`
     <p class="caption mt-1">
       Watched for {{ units.text('duration', currents.field!.watchedS) }} after
       {{ units.text('duration', currents.field!.ranS - currents.field!.watchedS) }} of settling.
+      <template v-if="currents.field!.fineness !== 'coarse'">
+        It began with the water of a coarser field, which went round for longer.
+      </template>
       <template v-if="currents.field!.patternPace > 1.01">
         Its patterns ran {{ currents.field!.patternPace.toFixed(1) }} times as fast as set, so that
         a whole turn was seen.
