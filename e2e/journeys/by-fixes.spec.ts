@@ -35,13 +35,11 @@ async function followsFixes(keeper: Keeper): Promise<void> {
 }
 
 /** Stops that are there once the worker has spoken. */
-async function hasStopsLate(keeper: Keeper): Promise<boolean> {
-  const late = hasNoStop(keeper, LATE_MS)
-  return late.then(
+const hasStopsLate = (keeper: Keeper): Promise<boolean> =>
+  hasNoStop(keeper, LATE_MS).then(
     () => false,
     () => true,
   )
-}
 
 /** No stop of the water's way is said to stop anything. */
 async function hasNoStop(keeper: Keeper, timeout = 20_000): Promise<void> {

@@ -1,9 +1,18 @@
 import { aWayDown } from './a-way-down.ts'
 import { describe, expect, test } from '@jest/globals'
-import { asItRuns, chamberSpans, building, solveBasin, editing } from '@yew-basin/core'
+import {
+  asItRuns,
+  building,
+  chamberSpans,
+  editing,
+  solveBasin,
+  type SolvedBasin,
+} from '@yew-basin/core'
 import { drawOverflows } from '../src/section/overflow-drawing.ts'
 import { scaleFor, windowOf } from '../src/section/scale.ts'
 import { flowLabels } from '../src/section/flow-labels.ts'
+import type { PxBox } from '../src/section/px-box.ts'
+import { drawRun } from '../src/section/run-drawing.ts'
 import { fallingWater, levelMarkX } from '../src/section/section-layout.ts'
 import { drawSump } from '../src/section/sump-drawing.ts'
 import { cutListDxf, cutListSvg, layPanels, outlineOf, wallToCut } from '../src/sump/cut-drawing.ts'
@@ -13,6 +22,16 @@ const given = aWayDown()
 const solved = solveBasin(given)
 const design = asItRuns(given, solved)
 const scale = scaleFor(windowOf(design, solved), 730, 700)
+/** The flows written on a section of a design that was solved so. */
+function labelsOn(own: SolvedBasin, { at = scale, words = [] as readonly PxBox[] } = {}) {
+  const sheet = { view: 'section', scale: at } as const
+  const runs = own.returnSide.lines.map((line, i) =>
+    drawRun(design.returnSide.lines[i]!, line, sheet),
+  )
+  const drains = own.drains.map((drain, i) => drawRun(design.drains[i]!, drain, sheet))
+  const pipes = [...runs, ...drains].flatMap((run) => run.pipes)
+  return flowLabels(design, own, { scale: at, runs, pipes, words })
+}
 
 describe('the sump on the sheet', () => {
   const sump = drawSump(design, solved, scale)!
@@ -71,7 +90,7 @@ describe('what is written on the section', () => {
     expect(levelMarkX(0, 100, [10, 40, 70, 90])).toBe(30)
   })
   test('the flow stands beside the longest upright pipe, left of the tank’s right end', () => {
-    const [label] = flowLabels(design, solved, { scale, words: [] })
+    const [label] = labelsOn(solved)
     expect(label!.flowM3PerS).toBe(solved.returnSide.lines[0]!.flowM3PerS)
     expect(label!.speedMPerS).not.toBeNull()
     expect(label!.name).toBe('')
@@ -80,14 +99,14 @@ describe('what is written on the section', () => {
   test('a flow stands off its pipe as far as that is wide, however near it is looked at', () => {
     const pxPerM = 6 * scale.pxPerM
     const near = { pxPerM, x: (m: number) => m * pxPerM, y: (m: number) => -m * pxPerM }
-    const [label] = flowLabels(design, solved, { scale: near, words: [] })
+    const [label] = labelsOn(solved, { at: near })
     for (const { kind, from, to, boreM } of solved.returnSide.lines[0]!.pieces) {
       if (kind !== 'pipe' || from.xM !== to.xM) continue
       expect(Math.abs(label!.x - near.x(to.xM))).toBeGreaterThan((boreM / 2) * pxPerM)
     }
   })
   test('a flow keeps clear of a pipe that runs where it would stand', () => {
-    const [plain] = flowLabels(design, solved, { scale, words: [] })
+    const [plain] = labelsOn(solved)
     const [drain, ...drains] = solved.drains
     const [piece, ...pieces] = drain!.pieces
     const at = {
@@ -96,14 +115,14 @@ describe('what is written on the section', () => {
     }
     const across = { ...piece!, from: { ...at, zM: 2 }, to: { ...at, zM: 0 } }
     const crossed = { ...solved, drains: [{ ...drain!, pieces: [across, ...pieces] }, ...drains] }
-    const [moved] = flowLabels(design, crossed, { scale, words: [] })
+    const [moved] = labelsOn(crossed)
     expect([moved!.x, moved!.y]).not.toEqual([plain!.x, plain!.y])
   })
   test('a flow keeps clear of words that stand there already', () => {
-    const [plain] = flowLabels(design, solved, { scale, words: [] })
+    const [plain] = labelsOn(solved)
     const { x, y } = plain!
     const there = { left: x - 80, right: x + 80, top: y - 10, bottom: y + 10 }
-    const [moved] = flowLabels(design, solved, { scale, words: [there] })
+    const [moved] = labelsOn(solved, { words: [there] })
     expect([moved!.x, moved!.y]).not.toEqual([x, y])
   })
   test('a jet falls from a mouth in air to the water under it', () => {

@@ -2,14 +2,17 @@ import type { Vector } from '../jet/index.ts'
 import { cellAt, type Fineness, type Grid, WATER } from './grid.ts'
 import type { PassingWater } from './passing.ts'
 
-/** How the water of a tank moves, cell by cell, m/s; zero in what is solid. */
-export interface Field {
-  readonly fineness: Fineness
+/** Which way the water of a grid moves, cell by cell, m/s; zero in what is solid. */
+export interface Motion {
   readonly grid: Grid
-  /** Mean over the time it was watched. */
   readonly x: Float32Array
   readonly y: Float32Array
   readonly z: Float32Array
+}
+
+/** How the water of a tank moves: its mean motion over the time it was watched, and what it was run with. */
+export interface Field extends Motion {
+  readonly fineness: Fineness
   /** Mean of the speed whichever way it goes: no less than the speed of the mean. */
   readonly speed: Float32Array
   readonly peak: Float32Array
@@ -29,23 +32,15 @@ export interface Field {
   readonly massDrift: number
 }
 
-/** How the water of a grid moves at one moment, m/s. */
-export interface Motion {
-  readonly grid: Grid
-  readonly x: Float32Array
-  readonly y: Float32Array
-  readonly z: Float32Array
-}
-
 /** What can be drawn of a field. */
 export type FieldFigure = 'speed' | 'peak'
 
-/** Mean motion at a place, between the cells' middles; zero where it is solid. */
-export function motionAt(field: Motion, place: Vector): Vector {
+/** Motion at a place, between the cells' middles; zero where it is solid. */
+export function motionAt(motion: Motion, place: Vector): Vector {
   return {
-    x: between(field.grid, field.x, place),
-    y: between(field.grid, field.y, place),
-    z: between(field.grid, field.z, place),
+    x: between(motion.grid, motion.x, place),
+    y: between(motion.grid, motion.y, place),
+    z: between(motion.grid, motion.z, place),
   }
 }
 

@@ -49,6 +49,7 @@ export function simulateFields(
 const inOrder = (plan: FieldPlan): readonly FieldPlan[] =>
   plan.begins ? [...inOrder(plan.begins), plan] : [plan]
 
+/** One plan's own water from what it begins with: its field, and how it moves at the end. */
 function runWater(plan: FieldPlan, begins: Motion | null, tell: (step: number) => void) {
   const { grid, domain, stepS, settleSteps, watchSteps } = plan
   const water = movingWater(plan)
@@ -89,15 +90,17 @@ function runWater(plan: FieldPlan, begins: Motion | null, tell: (step: number) =
 }
 
 /** Another grid's water on this one, cells a step; zero in what is solid. */
-function motionOn(grid: Grid, motion: Motion, stepS: number) {
-  const [x, y, z] = [0, 0, 0].map(() => new Float32Array(grid.fill.length))
+function motionOn(grid: Grid, motion: Motion, stepS: number): Motion {
+  const none = () => new Float32Array(grid.fill.length)
+  const on = { grid, x: none(), y: none(), z: none() }
+  const toLattice = stepS / grid.cellM
   for (const cell of waterCells(grid)) {
     const at = motionAt(motion, placeOf(grid, cell))
-    x![cell] = (at.x * stepS) / grid.cellM
-    y![cell] = (at.y * stepS) / grid.cellM
-    z![cell] = (at.z * stepS) / grid.cellM
+    on.x[cell] = at.x * toLattice
+    on.y[cell] = at.y * toLattice
+    on.z[cell] = at.z * toLattice
   }
-  return { x: x!, y: y!, z: z! }
+  return on
 }
 
 function movingWater({ grid, stepS, domain }: FieldPlan): MovingWater {

@@ -108,7 +108,7 @@ export class FixSearch {
   /** Those that mend and bring no new stop, in the steady state and then in their drills. */
   #mending(tried: readonly Tried[], progress: TriesDone): TriedFix[] {
     const fixes: TriedFix[] = []
-    const offered = new Set<string>()
+    const seen = new Set<string>()
     const ordered = this.#ordered(tried)
     const most = Math.min(MOST_DRILLED, ordered.length)
     let drilled = 0
@@ -117,13 +117,13 @@ export class FixSearch {
       // What needs a drill's word to be none the worse is for where nothing else mends.
       const isOpen = sure.length < trial.findings.length
       if (isOpen && (fixes.length > 0 || this.#finding.severity !== 'stop')) continue
+      const comesTo = butForIds(trial.given)
+      if (seen.has(comesTo)) continue
+      seen.add(comesTo)
       if (!sameWater(this.#trials.before.given, trial.given)) {
         progress(drilled++, most)
         if (!this.#holdsInDrills(trial)) continue
       }
-      const comesTo = butForIds(trial.given)
-      if (offered.has(comesTo)) continue
-      offered.add(comesTo)
       const { label, brings } = candidate
       const { gone, come } = this.#sideEffects(trial)
       fixes.push({

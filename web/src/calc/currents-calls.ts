@@ -70,10 +70,14 @@ export const currentsCalls = {
   ): SimulatedField | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const [field, coarser] = simulateFields(plan, progress).toReversed()
+    const fields = simulateFields(plan, progress)
+    const field = fields.at(-1)!
+    const coarser = fields.at(-2)
     const of = domainMark(domain, fineness)
-    const apart = coarser && gridsApart(judgeField(field!, domain), judgeField(coarser, domain))
-    return { field: field!, of, bytes: packField(field!, of), apart: apart ?? null }
+    const apart = coarser
+      ? gridsApart(judgeField(field, domain), judgeField(coarser, domain))
+      : null
+    return { field, of, bytes: packField(field, of), apart }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
     simulateDye(field, from, look),

@@ -1,5 +1,6 @@
 import type { BasinDesign, SolvedBasin, Solved } from '@yew-basin/core'
 import { type PxBox, sharedWith } from './px-box.ts'
+import type { DrawnPipe, DrawnRun } from './run-drawing.ts'
 import type { Scale } from './scale.ts'
 
 /** A flow written beside its pipe. */
@@ -20,22 +21,33 @@ export interface FlowLabel {
 export function flowLabels(
   design: BasinDesign,
   solved: SolvedBasin,
-  { scale, words }: { readonly scale: Scale; readonly words: readonly PxBox[] },
+  {
+    scale,
+    runs,
+    pipes,
+    words,
+  }: {
+    readonly scale: Scale
+    /** The lines as they are drawn, in the design's order. */
+    readonly runs: readonly DrawnRun[]
+    /** Every pipe that is drawn, of lines and of drains. */
+    readonly pipes: readonly DrawnPipe[]
+    readonly words: readonly PxBox[]
+  },
 ): FlowLabel[] {
   const { lines } = solved.returnSide
   const many = lines.length > 1
-  const pipes = pipeBoxes(solved, scale)
-  const taken: PxBox[] = [...words]
+  const taken: PxBox[] = [...pipes.map(boxOf), ...words]
   return lines.flatMap((line, i) => {
     const { name: lineName, end } = design.returnSide.lines[i]!
     if (end.at !== 'tank') return []
     const name = many ? lineName : ''
     const tank = design.tanks.find(({ id }) => id === end.id)!
     const within = { underTank: scale.y(tank.floorHeightM), right: scale.x(tank.xM + tank.lengthM) }
-    const spots = spotsBeside(line, scale, within).filter(
+    const spots = spotsBeside(line, runs[i]!, within).filter(
       (spot) => spot.anchor === 'end' || textBox(spot, name).right <= within.right,
     )
-    const best = clearest(spots, name, [...pipes, ...taken])
+    const best = clearest(spots, name, taken)
     const { x, y, anchor, speedMPerS } = best ?? overMouth(line, scale)
     taken.push(textBox({ x, y, anchor }, name))
     return [
@@ -73,23 +85,20 @@ const BEYOND_PX = 50
 /** Where a flow may be written beside its line's longest upright pipe, best first: under the tank, at its left. */
 function spotsBeside(
   { pieces }: Solved<'line'>,
-  scale: Scale,
+  { pipes }: DrawnRun,
   { underTank, right }: { readonly underTank: number; readonly right: number },
 ): Spot[] {
-  const height = (piece: Solved<'piece'>) => Math.abs(piece.to.zM - piece.from.zM)
-  const longest = pieces
-    .filter((piece) => piece.kind === 'pipe')
-    .reduce<Solved<'piece'> | null>(
-      (best, piece) => (best && height(best) >= height(piece) ? best : piece),
-      null,
-    )
+  const height = ({ y1, y2 }: DrawnPipe) => Math.abs(y2 - y1)
+  const [longest] = pipes
+    .filter(({ curve }) => curve === null)
+    .toSorted((a, b) => height(b) - height(a))
   if (!longest) return []
-  const { speedMPerS } = longest
-  const besidePx = halfPx(longest, scale) + OFF_PX
-  const high = scale.y(Math.max(longest.from.zM, longest.to.zM))
-  const low = scale.y(Math.min(longest.from.zM, longest.to.zM))
+  const { speedMPerS } = pieces.find(({ pieceId }) => pieceId === longest.pieceId)!
+  const besidePx = halfPx(longest) + OFF_PX
+  const high = Math.min(longest.y1, longest.y2)
+  const low = Math.max(longest.y1, longest.y2)
   const wanted = low - underTank > 60 ? underTank + 34 : (high + low) / 2
-  const at = scale.x(longest.to.xM)
+  const at = longest.x2
   const spots: Spot[] = []
   for (const beside of [besidePx, besidePx + PAST_NEIGHBOUR_PX])
     for (let y = wanted; y < Math.max(wanted + 1, low + BEYOND_PX); y += ALONG_PX) {
@@ -99,29 +108,19 @@ function spotsBeside(
   return spots
 }
 
-/** Half of the narrowest pipe as it is drawn, with a little air, px; a pipe's outside over its bore, at most. */
-const LEAST_HALF_PX = 8
-const OUTSIDE_OVER_BORE = 1.3
+/** A little air beside a pipe, px. */
+const AIR_PX = 3
+const halfPx = ({ outsidePx }: DrawnPipe) => outsidePx / 2 + AIR_PX
 
-/** Half of a pipe's width on the sheet, with a little air, px. */
-const halfPx = ({ boreM }: Pick<Solved<'piece'>, 'boreM'>, { pxPerM }: Scale): number =>
-  Math.max(LEAST_HALF_PX, (OUTSIDE_OVER_BORE / 2) * boreM * pxPerM + 2)
-
-/** The room that every pipe takes on the sheet. */
-function pipeBoxes({ returnSide, drains }: SolvedBasin, scale: Scale): PxBox[] {
-  return [...returnSide.lines, ...drains].flatMap(({ pieces }) =>
-    pieces.map((piece) => {
-      const half = halfPx(piece, scale)
-      const x = [scale.x(piece.from.xM), scale.x(piece.to.xM)]
-      const y = [scale.y(piece.from.zM), scale.y(piece.to.zM)]
-      return {
-        left: Math.min(...x) - half,
-        right: Math.max(...x) + half,
-        top: Math.min(...y) - half,
-        bottom: Math.max(...y) + half,
-      }
-    }),
-  )
+/** The room that a pipe takes on the sheet. */
+function boxOf(pipe: DrawnPipe): PxBox {
+  const half = halfPx(pipe)
+  return {
+    left: Math.min(pipe.x1, pipe.x2) - half,
+    right: Math.max(pipe.x1, pipe.x2) + half,
+    top: Math.min(pipe.y1, pipe.y2) - half,
+    bottom: Math.max(pipe.y1, pipe.y2) + half,
+  }
 }
 
 /** About what two lines of words take: a flow, and a name with a speed. */

@@ -32,7 +32,9 @@ export function onSheet({ view, scale }: Sheet, point: Point): { x: number; y: n
 
 /** Room left free round the drawing for dimension lines and labels, px. */
 const MARGIN = { left: 66, right: 78, top: 52, bottom: 30 }
-const SMALL_MARGIN = { left: 22, right: 50, top: 76, bottom: 22 }
+/** On a narrow sheet its switches take so much of the top, px. */
+export const SWITCHES_PX = 56
+const SMALL_MARGIN = { left: 22, right: 50, top: SWITCHES_PX + 20, bottom: 22 }
 /** A sheet narrower than this has no room for words in the drawing, px. */
 const SMALL_PX = 520
 /** Width of the sump's water that is drawn round the pump, m each side. */

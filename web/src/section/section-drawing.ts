@@ -1,14 +1,19 @@
 import type { BasinDesign, DrainRole, DrainState, SolvedBasin, Solved } from '@yew-basin/core'
 import { drawOverflows, type DrawnOverflow } from './overflow-drawing.ts'
 import { drawRun, type Filling } from './run-drawing.ts'
-import { isSmall, scaleFor, scaleWords, windowOf, type Scale, type Sheet } from './scale.ts'
+import {
+  isSmall,
+  type Scale,
+  scaleFor,
+  scaleWords,
+  type Sheet,
+  SWITCHES_PX,
+  windowOf,
+} from './scale.ts'
 import { flowLabels } from './flow-labels.ts'
 import type { PxBox } from './px-box.ts'
 import { drawnChambers, drawnSump, fallingWater, levelMarkX } from './section-layout.ts'
 import { drawSump } from './sump-drawing.ts'
-
-/** On a narrow sheet its switches take so much of the top, px. */
-const SWITCHES_PX = 56
 
 /** What a section is drawn of. */
 export interface SectionOf {
@@ -49,24 +54,18 @@ export function drawSection(
   // Until the sump's sizes are given, its water is drawn as far as it is known: round pumps and ends.
   const sump = drawSump(design, solved, scale)
   const chambers = sump ? [] : drawnChambers(design, lines, scale)
-  const sumps = (sump ? [] : design.returnSide.pumps)
-    .map((_, i) => drawnSump(design, i, scale))
-    .map((sump) => ({
-      ...sump,
-      // Another chamber stands where its level would be written.
-      crowded: chambers.some(
-        ({ left, right }) => right > sump.left - SUMP_TEXT_PX && left < sump.left + 14,
-      ),
-    }))
+  const sumps = sump ? [] : watersRoundPumps(design, chambers, scale)
   const overflows = drawOverflows(design, solved, scale)
   const crossed = crossing(design, solved, overflows, scale)
+  const runs = lines.map((solvedLine, i) => drawRun(design.returnSide.lines[i]!, solvedLine, sheet))
+  const drains = drawnDrains(design, solved, sheet)
   const sourceM = design.sump.chambers.find(({ id }) => id === fromChamberId)!.levelM
   return {
     design,
     solved,
     scale,
     tanks,
-    runs: lines.map((solvedLine, i) => drawRun(design.returnSide.lines[i]!, solvedLine, sheet)),
+    runs,
     small,
     floor: room.bottom > 0 ? null : scale.y(0),
     bottom: scale.y(room.bottom),
@@ -75,7 +74,7 @@ export function drawSection(
     chambers,
     sump,
     overflows,
-    drains: drawnDrains(design, solved, sheet),
+    drains,
     pumps: design.returnSide.pumps.map(({ id, outlet, stopped }) => ({
       id,
       stopped,
@@ -103,9 +102,27 @@ export function drawSection(
       ? []
       : flowLabels(design, solved, {
           scale,
+          runs,
+          pipes: [...runs, ...drains.map(({ run }) => run)].flatMap((run) => run.pipes),
           words: levelWords({ tanks, crossed, sump, sumps, overflows }),
         }),
   }
+}
+
+/** The water round each pump of a sump without sizes. */
+function watersRoundPumps(
+  design: BasinDesign,
+  chambers: ReturnType<typeof drawnChambers>,
+  scale: Scale,
+) {
+  return design.returnSide.pumps.map((_, i) => {
+    const water = drawnSump(design, i, scale)
+    // Another chamber stands where its level would be written.
+    const crowded = chambers.some(
+      ({ left, right }) => right > water.left - SUMP_TEXT_PX && left < water.left + 14,
+    )
+    return { ...water, crowded }
+  })
 }
 
 function drawnDrains(design: BasinDesign, solved: SolvedBasin, sheet: Sheet) {
