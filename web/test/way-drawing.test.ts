@@ -23,14 +23,14 @@ const solved = solveBasin(given)
 const design = asItRuns(given, solved)
 const scale = scaleFor(windowOf(design, solved), 730, 700)
 /** The flows written on a section of a design that was solved so. */
-function labelsOn(own: SolvedBasin, { at = scale, words = [] as readonly PxBox[] } = {}) {
+function labelsOn(
+  own: SolvedBasin,
+  { of = design, at = scale, words = [] as readonly PxBox[] } = {},
+) {
   const sheet = { view: 'section', scale: at } as const
-  const runs = own.returnSide.lines.map((line, i) =>
-    drawRun(design.returnSide.lines[i]!, line, sheet),
-  )
-  const drains = own.drains.map((drain, i) => drawRun(design.drains[i]!, drain, sheet))
-  const pipes = [...runs, ...drains].flatMap((run) => run.pipes)
-  return flowLabels(design, own, { scale: at, runs, pipes, words })
+  const lines = own.returnSide.lines.map((line, i) => drawRun(of.returnSide.lines[i]!, line, sheet))
+  const drains = own.drains.map((drain, i) => drawRun(of.drains[i]!, drain, sheet))
+  return flowLabels(of, own, { scale: at, runs: [...lines, ...drains], words })
 }
 
 describe('the sump on the sheet', () => {
@@ -117,6 +117,33 @@ describe('what is written on the section', () => {
     const crossed = { ...solved, drains: [{ ...drain!, pieces: [across, ...pieces] }, ...drains] }
     const [moved] = labelsOn(crossed)
     expect([moved!.x, moved!.y]).not.toEqual([plain!.x, plain!.y])
+  })
+  test('where a line’s name and speed have no room side by side they stand below each other, or the name alone', () => {
+    const twice = <T>(all: readonly T[]) => [...all, ...all]
+    const of = {
+      ...design,
+      returnSide: { ...design.returnSide, lines: twice(design.returnSide.lines) },
+    }
+    const both = {
+      ...solved,
+      drains: [],
+      returnSide: { ...solved.returnSide, lines: twice(solved.returnSide.lines) },
+    }
+    const [wide] = labelsOn(both, { of })
+    expect([wide!.isStacked, wide!.speedMPerS === null]).toEqual([false, false])
+    const { x, y } = wide!
+    const wall = (left: number, right: number, top: number, bottom: number) => ({
+      left,
+      right,
+      top,
+      bottom,
+    })
+    const aside = [wall(x - 999, x - 70, -999, 999), wall(x + 8, x + 999, -999, 999)]
+    const [stacked] = labelsOn(both, { of, words: aside })
+    expect([stacked!.anchor, stacked!.isStacked]).toEqual(['end', true])
+    const [short] = labelsOn(both, { of, words: [...aside, wall(x - 70, x, y + 14, 999)] })
+    expect([short!.isStacked, short!.speedMPerS]).toEqual([false, null])
+    expect(short!.name).toBe(wide!.name)
   })
   test('a flow keeps clear of words that stand there already', () => {
     const [plain] = labelsOn(solved)

@@ -47,7 +47,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
     <p v-if="!sheet" role="status">The cuts are being worked out…</p>
     <div v-else class="space-y-6">
       <FindingList v-if="findings.length > 0" :own="findings" />
-      <div class="flex flex-wrap items-end gap-3">
+      <div class="flex flex-wrap items-start gap-3">
         <QuantityField
           class="w-40"
           label="Metric pipe is sold in"
@@ -72,7 +72,7 @@ const save = () => saveFile(`${store.basin!.name}, cuts.csv`, cutsCsv(sheet.valu
           :model-value="plan.sawCutM"
           @update:model-value="set({ sawCutM: $event })"
         />
-        <button class="button" @click="save"><Download :size="15" /> CSV</button>
+        <button class="button mt-5" @click="save"><Download :size="15" /> CSV</button>
       </div>
       <section v-for="group in groups" :key="group.key" :aria-label="group.title">
         <h3 class="heading">{{ group.title }}</h3>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useUnits } from '../shell/units.ts'
-import type { FlowLabel } from './flow-labels.ts'
+import { type FlowLabel, LINE_PX } from './flow-labels.ts'
 
 /** What each line carries, written where there is room for it. */
 defineProps<{ labels: readonly FlowLabel[] }>()
 const units = useUnits()
-const more = (label: FlowLabel) =>
-  [label.name, label.speedMPerS === null ? '' : units.text('speed', label.speedMPerS)]
-    .filter(Boolean)
-    .join(', ')
+/** What is said under its flow, a line each. */
+function under({ name, speedMPerS, isStacked }: FlowLabel): string[] {
+  const words = [name, speedMPerS === null ? '' : units.text('speed', speedMPerS)].filter(Boolean)
+  return isStacked || words.length === 0 ? words : [words.join(', ')]
+}
 </script>
 
 <template>
@@ -16,8 +17,15 @@ const more = (label: FlowLabel) =>
     <text :x="label.x" :y="label.y" fill="var(--ink)" font-weight="650" class="halo">
       {{ units.text('flow', label.flowM3PerS, label.flowBandM3PerS) }}
     </text>
-    <text v-if="more(label)" :x="label.x" :y="label.y + 17" fill="var(--ink-soft)" class="halo">
-      {{ more(label) }}
+    <text
+      v-for="(words, n) in under(label)"
+      :key="n"
+      :x="label.x"
+      :y="label.y + LINE_PX * (n + 1)"
+      fill="var(--ink-soft)"
+      class="halo"
+    >
+      {{ words }}
     </text>
   </g>
 </template>

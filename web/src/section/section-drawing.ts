@@ -102,8 +102,7 @@ export function drawSection(
       ? []
       : flowLabels(design, solved, {
           scale,
-          runs,
-          pipes: [...runs, ...drains.map(({ run }) => run)].flatMap((run) => run.pipes),
+          runs: [...runs, ...drains.map(({ run }) => run)],
           words: levelWords({ tanks, crossed, sump, sumps, overflows }),
         }),
   }
