@@ -4,8 +4,8 @@
 //
 // Layout of the memory, all float32: 19 slots of `slotBytes`, slot i at `base + i * slotBytes`; in a
 // slot cell (x, y, z) stands at ((z * ny + y) * nx + x) * 4, nx a multiple of 4. The mask is one u32
-// a cell: all ones for water, zero for what is solid; `taus` one float a cell, its relaxation time.
-// y and z wrap; the first and last x are solid.
+// a cell: all ones for water, zero for what is solid; `taus` one float a cell, 1 − 1/τ₀ of its
+// relaxation time. y and z wrap; the first and last x are solid.
 
 let nx: i32 = 0
 let ny: i32 = 0
@@ -14,8 +14,10 @@ let base: usize = 0
 let slotBytes: usize = 0
 let mask: usize = 0
 let taus: usize = 0
-/** 18 √2 C², C the Smagorinsky constant. */
+/** 36 C², C the Smagorinsky constant. */
 let eddy: f32 = 0
+/** 1 − 1/τ of the thickest water there is. */
+const MOST_KEPT: f32 = 0.9
 
 export function setUp(
   cellsX: i32,
@@ -36,7 +38,7 @@ export function setUp(
 }
 
 export function setEddies(smagorinsky: f32): void {
-  eddy = f32(18.0 * Math.SQRT2) * smagorinsky * smagorinsky
+  eddy = 36 * smagorinsky * smagorinsky
 }
 
 /** Where a cell's population of a direction is read before a step: in its own cell, or where the last step left it. */
@@ -51,8 +53,6 @@ function at(odd: bool, slot: i32, opposite: i32, cell: i32, shift: i32): usize {
 /** One step of every cell: moments, collision, and each population to where its neighbour will read it. */
 export function step(odd: bool): void {
   const plane = nx * ny
-  const one = f32x4.splat(1)
-  const half = f32x4.splat(0.5)
   const third = f32x4.splat(1.0 / 3.0)
   const two = f32x4.splat(2)
   const three = f32x4.splat(3)
@@ -62,6 +62,7 @@ export function step(odd: bool): void {
   const w1 = f32x4.splat(1.0 / 18.0)
   const w2 = f32x4.splat(1.0 / 36.0)
   const c = f32x4.splat(eddy)
+  const most = f32x4.splat(MOST_KEPT)
   for (let z: i32 = 0; z < nz; z++) {
     const up = (z == nz - 1 ? 1 - nz : 1) * plane
     const down = (z == 0 ? nz - 1 : -1) * plane
@@ -164,23 +165,11 @@ export function step(odd: bool): void {
         const nxy = f32x4.sub(f32x4.sub(s4, s5), jxy)
         const nxz = f32x4.sub(f32x4.sub(s6, s7), jxz)
         const nyz = f32x4.sub(f32x4.sub(s8, s9), jyz)
-        const across = f32x4.add(
-          f32x4.add(f32x4.mul(nxy, nxy), f32x4.mul(nxz, nxz)),
-          f32x4.mul(nyz, nyz),
-        )
-        const along = f32x4.add(
-          f32x4.add(f32x4.mul(nxx, nxx), f32x4.mul(nyy, nyy)),
-          f32x4.mul(nzz, nzz),
-        )
-        const size = f32x4.sqrt(f32x4.add(along, f32x4.mul(two, across)))
-        const tau = v128.load(rest + o)
-        const tauSquared = f32x4.mul(tau, tau)
-        // τ = ½ (τ₀ + √(τ₀² + 18 √2 C² |Π|)), and 1 − 1/τ
-        const relax = f32x4.mul(
-          half,
-          f32x4.add(tau, f32x4.sqrt(f32x4.add(tauSquared, f32x4.mul(c, size)))),
-        )
-        const keep = f32x4.sub(one, f32x4.div(one, relax))
+        const across = f32x4.add(f32x4.add(f32x4.abs(nxy), f32x4.abs(nxz)), f32x4.abs(nyz))
+        const along = f32x4.add(f32x4.add(f32x4.abs(nxx), f32x4.abs(nyy)), f32x4.abs(nzz))
+        const size = f32x4.add(along, f32x4.add(across, across))
+        // 1 − 1/τ = 1 − 1/τ₀ + 36 C² Σ|N|
+        const keep = f32x4.min(most, f32x4.add(v128.load(rest + o), f32x4.mul(c, size)))
         const axx = f32x4.add(jxx, f32x4.mul(keep, nxx))
         const ayy = f32x4.add(jyy, f32x4.mul(keep, nyy))
         const azz = f32x4.add(jzz, f32x4.mul(keep, nzz))
@@ -258,6 +247,81 @@ export function reflect(sources: usize, targets: usize, count: i32): void {
     const o = usize(i) << 2
     store<f32>(usize(load<u32>(targets + o)), load<f32>(usize(load<u32>(sources + o))))
   }
+}
+
+/**
+ * Holds the water of `count` cells before a step. Of each: 19 addresses of its populations, and six
+ * floats: a direction n, shares of its momentum that it loses along n and across it, and a drag d by which
+ * it loses d |j| j across it. What changes is the balance of its populations, by equilibria.
+ */
+export function hold(places: usize, figures: usize, count: i32): void {
+  for (let i: i32 = 0; i < count; i++) {
+    const at = places + usize(i) * 76
+    const own = figures + usize(i) * 24
+    const x = pair(at, 1, 2)
+    const y = pair(at, 3, 4)
+    const z = pair(at, 5, 6)
+    const xy = pair(at, 7, 8)
+    const xyBack = pair(at, 9, 10)
+    const xz = pair(at, 11, 12)
+    const xzBack = pair(at, 13, 14)
+    const yz = pair(at, 15, 16)
+    const yzBack = pair(at, 17, 18)
+    const jx = x + xy + xyBack + xz + xzBack
+    const jy = y + xy - xyBack + yz + yzBack
+    const jz = z + xz - xzBack + yz - yzBack
+    const nX = load<f32>(own)
+    const nY = load<f32>(own, 4)
+    const nZ = load<f32>(own, 8)
+    const along = jx * nX + jy * nY + jz * nZ
+    const tX = jx - along * nX
+    const tY = jy - along * nY
+    const tZ = jz - along * nZ
+    const across = sqrt(tX * tX + tY * tY + tZ * tZ)
+    const keepN = along * (<f32>1 - load<f32>(own, 12))
+    const keepT = max(<f32>0, <f32>1 - load<f32>(own, 16) - load<f32>(own, 20) * across)
+    const kx = keepN * nX + keepT * tX
+    const ky = keepN * nY + keepT * tY
+    const kz = keepN * nZ + keepT * tZ
+    const square = <f32>1.5 * (kx * kx + ky * ky + kz * kz - jx * jx - jy * jy - jz * jz)
+    give(at, 0, <f32>(1.0 / 3.0), -square)
+    both(at, 1, <f32>(1.0 / 18.0), jx, kx, square)
+    both(at, 3, <f32>(1.0 / 18.0), jy, ky, square)
+    both(at, 5, <f32>(1.0 / 18.0), jz, kz, square)
+    both(at, 7, <f32>(1.0 / 36.0), jx + jy, kx + ky, square)
+    both(at, 9, <f32>(1.0 / 36.0), jx - jy, kx - ky, square)
+    both(at, 11, <f32>(1.0 / 36.0), jx + jz, kx + kz, square)
+    both(at, 13, <f32>(1.0 / 36.0), jx - jz, kx - kz, square)
+    both(at, 15, <f32>(1.0 / 36.0), jy + jz, ky + kz, square)
+    both(at, 17, <f32>(1.0 / 36.0), jy - jz, ky - kz, square)
+  }
+}
+
+/** The momentum that a pair of opposite populations carries. */
+// @ts-ignore: decorator of AssemblyScript
+@inline
+function pair(at: usize, a: i32, b: i32): f32 {
+  return (
+    load<f32>(usize(load<u32>(at + (usize(a) << 2)))) -
+    load<f32>(usize(load<u32>(at + (usize(b) << 2))))
+  )
+}
+
+/** To a pair of opposite populations the difference of their equilibria: c·j before and after. */
+// @ts-ignore: decorator of AssemblyScript
+@inline
+function both(at: usize, slot: i32, weight: f32, before: f32, after: f32, square: f32): void {
+  const even = <f32>4.5 * (after * after - before * before) - square
+  const odd = <f32>3 * (after - before)
+  give(at, slot, weight, even + odd)
+  give(at, slot + 1, weight, even - odd)
+}
+
+// @ts-ignore: decorator of AssemblyScript
+@inline
+function give(at: usize, slot: i32, weight: f32, amount: f32): void {
+  const place = usize(load<u32>(at + (usize(slot) << 2)))
+  store<f32>(place, load<f32>(place) + weight * amount)
 }
 
 /** Density less 1 and momentum of every cell as it stands before a step, to four slots from `out`. */

@@ -293,10 +293,14 @@ describe('a field', () => {
   test('is said to be as far from a coarser one as it is', async () => {
     await withField()
     expect(text()).not.toContain('coarser cubes')
-    currents.apart = { share: 0.09, mean: 0.02, isClose: false }
+    currents.apart = { share: 0.09, mean: 0.02, wander: 0.001, isClose: false }
     await flushPromises()
     expect(text()).toContain('differs by up to 9 points')
     expect(text()).toContain('no finer than that')
+    expect(text()).not.toContain('wanders')
+    currents.apart = { ...currents.apart, wander: 0.06 }
+    await flushPromises()
+    expect(text()).toContain('shares are known to about 6 points')
   }, 120_000)
 
   test('of a finer grid says what water it began with', async () => {

@@ -13,8 +13,8 @@ const EDGE_EDDY = 1 / (4 * 12 ** 2)
  * Found by free jets on grids of 1.7 to 3 cells a bore: the grid's own blur of an opening stands for
  * the eddies of so many bores, and below such a share of a jet's eddies it begins to flap.
  */
-const BLUR_BORES = 5
-const YOUNG_LEAST = 0.25
+const BLUR_BORES = 6
+const YOUNG_LEAST = 0.15
 /** How fast that edge widens to each side. */
 const EDGE_SPREAD = 0.2
 /** A plane jet's: 0.037 of its speed times its half-width, where it has half its speed (Schlichting, ch. 24). */

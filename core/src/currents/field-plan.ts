@@ -1,6 +1,6 @@
 import { momentumOf } from '../jet/index.ts'
 import { meanSquareLevel } from '../scene/index.ts'
-import { COARSER, type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
+import { COARSER, type Fineness, type Grid, gridOf, gridOfCells, waterCells } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
 /** How a field will be run, before it is. */
@@ -22,7 +22,7 @@ export interface FieldPlan {
 }
 
 /** Fastest water in cells a step: sound goes at 0.577. */
-const FASTEST = 0.15
+const FASTEST = 0.2
 /** The water's own pace: √M over the tank's size, times what fields of tanks gave. */
 const PACE = 1.5
 /** Ways round the tank until it has settled, and over which it is watched. */
@@ -32,35 +32,47 @@ interface Rounds {
 }
 /** A look by itself, from rest. */
 const LOOK: Rounds = { settle: 2, watch: 1 }
-/** From rest too, until what is slowest goes round: cheap on a coarse grid, whose water a finer one begins with. */
-const FIRST: Rounds = { settle: 4, watch: 4 }
+/** From rest too, until what is slowest goes round: cheap on so few cells, whose water finer ones begin with. */
+const FIRST: Rounds = { settle: 8, watch: 0 }
+const FIRST_CELLS = 6_000
 /** From that water on. */
-const ON: Rounds = { settle: 1, watch: 2 }
+const ON: Rounds = { settle: 1, watch: 6 }
 const LEAST_S = 6
-const MOST_S = 90
+const MOST_S = 150
+
+interface RunOn {
+  readonly fineness: Fineness
+  readonly grid: Grid
+  readonly rounds: Rounds
+  readonly begins: FieldPlan | null
+}
 
 /** Grid, step and length of a run for a tank, by its size and its streams; null: nothing moves the water. */
 export function planField(domain: FlowDomain, fineness: Fineness): FieldPlan | null {
-  return planOf(domain, fineness, LOOK)
+  if (COARSER[fineness]) return planOnward(domain, fineness)
+  return planOf(domain, { fineness, grid: gridOf(domain, fineness), rounds: LOOK, begins: null })
 }
 
-function planOf(domain: FlowDomain, fineness: Fineness, fromRest: Rounds): FieldPlan | null {
-  const pushed = domain.streams.filter(({ jet }) => momentumOf(jet) > 0)
-  if (pushed.length === 0) return null
-  const grid = gridOf(domain, fineness)
-  const cells = waterCells(grid).length
-  if (cells === 0) return null
+/** A field that begins with the water of a coarser one, the coarsest with that of a few cells from rest. */
+function planOnward(domain: FlowDomain, fineness: Fineness): FieldPlan | null {
   const coarser = COARSER[fineness]
-  const begins = coarser && planOf(domain, coarser, FIRST)
-  const rounds = begins ? ON : fromRest
+  const few = { fineness, grid: gridOfCells(domain, FIRST_CELLS), rounds: FIRST, begins: null }
+  const begins = coarser ? planOnward(domain, coarser) : planOf(domain, few)
+  return planOf(domain, { fineness, grid: gridOf(domain, fineness), rounds: ON, begins })
+}
+
+function planOf(domain: FlowDomain, { fineness, grid, rounds, begins }: RunOn): FieldPlan | null {
+  const pushed = domain.streams.filter(({ jet }) => momentumOf(jet) > 0)
+  const cells = waterCells(grid).length
+  if (pushed.length === 0 || cells === 0) return null
   const fastest = Math.max(...pushed.map(({ jet }) => seenSpeed(jet, grid.cellM)))
   const stepS = (FASTEST * grid.cellM) / fastest
   const roundS = roundOf(domain, pushed)
-  const watchS = within(rounds.watch * roundS)
   const longestS = Math.max(
     0,
     ...pushed.map(({ pattern }) => (pattern && pattern.kind !== 'steady' ? pattern.periodS : 0)),
   )
+  const watchS = wholeTurns(within(rounds.watch * roundS), longestS)
   return {
     domain,
     fineness,
@@ -88,6 +100,12 @@ function roundOf({ lengthM, widthM, depthM }: FlowDomain, pushed: FlowDomain['st
 function seenSpeed(jet: Parameters<typeof momentumOf>[0], cellM: number): number {
   const seenM = Math.max(jet.boreM, 1.5 * cellM)
   return jet.exitSpeedMPerS * (jet.boreM / seenM)
+}
+
+/** About so long, in pairs of turns of a pattern where one goes into it: in either half no part of a turn counts more than another. */
+function wholeTurns(seconds: number, turnS: number): number {
+  if (turnS === 0 || seconds <= turnS) return seconds
+  return Math.max(1, Math.round(seconds / (2 * turnS))) * 2 * turnS
 }
 
 function within(seconds: number): number {

@@ -20,7 +20,7 @@ export type Fineness = 'coarse' | 'standard' | 'fine'
 
 /** Cells of water to aim at: a coarse field is a look, a fine one a coffee. */
 const CELLS: Readonly<Record<Fineness, number>> = {
-  coarse: 9_000,
+  coarse: 16_000,
   standard: 40_000,
   fine: 120_000,
 }
@@ -51,8 +51,13 @@ const LANES = 4
 
 /** The tank's water cut into as many cubes as the fineness asks for, and what fills each. */
 export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
+  return gridOfCells(domain, CELLS[fineness])
+}
+
+/** The same, of about so many cubes. */
+export function gridOfCells(domain: FlowDomain, cells: number): Grid {
   const { lengthM, widthM, depthM } = domain
-  const cellM = Math.cbrt((lengthM * widthM * depthM) / CELLS[fineness])
+  const cellM = Math.cbrt((lengthM * widthM * depthM) / cells)
   const waterX = Math.max(3, Math.round(lengthM / cellM))
   const waterY = Math.max(3, Math.round(widthM / cellM))
   const waterZ = Math.max(3, Math.round(depthM / cellM))

@@ -1,8 +1,9 @@
 import type { Vector } from '../jet/index.ts'
 import { DEAD_M_PER_S, LIFT_M_PER_S, type WantedRange, type ZoneKind } from '../scene/index.ts'
 import { type Field, figureAt } from './field.ts'
-import { neighbourSteps, PANEL, placeOf, ROCK, SAND, waterCells } from './grid.ts'
+import { neighbourSteps, PANEL, placeOf, SAND, waterCells } from './grid.ts'
 import { type WallFace, wallFaces } from './wall-faces.ts'
+import { rockPoints, type RockScene } from './rock-points.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
 /** How a zone's faces fare: shares of its area. */
@@ -74,10 +75,13 @@ const POLYPS_M = 0.03
 const LEAST_CELLS = 3
 const MOST_SPOTS = 6
 
+/** What of a tank a field is judged by. */
+type Judgeable = RockScene & Pick<FlowDomain, 'ranges'>
+
 /** Shares of dead and fast water, of lifted sand, and of each zone's faces as wanted. */
 export function judgeField(
   field: Field,
-  domain: Pick<FlowDomain, 'rocks' | 'ranges'>,
+  domain: Judgeable,
   limits: Thresholds = THRESHOLDS,
 ): FieldVerdict {
   const { grid, speed, peak } = field
@@ -89,10 +93,11 @@ export function judgeField(
   const lifting = onSand.filter((cell) => peak[cell]! > limits.liftMPerS)
   const top = cells.filter((cell) => placeOf(grid, cell).z > (grid.waterZ - 1) * grid.cellM)
   const cellM3 = grid.cellM ** 3
-  const faces = wallFaces(grid)
   const surfaceMPerS = meanOf(top, speed)
   return {
-    zones: domain.ranges.flatMap((range) => zoneOf(field, { faces, scene: domain, range })),
+    zones: domain.ranges.flatMap((range) =>
+      zoneOf(field, range, placesOf(field, domain, range.zone)),
+    ),
     waterM3: cells.length * cellM3,
     meanMPerS: meanOf(cells, speed),
     deadShare: cells.length === 0 ? 0 : dead.length / cells.length,
@@ -131,40 +136,31 @@ function meanOf(cells: readonly number[], of: Float32Array): number {
   return cells.length === 0 ? 0 : cells.reduce((sum, cell) => sum + of[cell]!, 0) / cells.length
 }
 
-/**
- * Every face between water and the zone's rock or sand, as large as the slant it stands for, by the water
- * where polyps reach: so far off it on every grid.
- */
+/** A place that is judged by the water there, and the area it stands for. */
+interface Judged {
+  readonly at: Vector
+  readonly areaM2: number
+}
+
+/** A zone's surface by the water where polyps reach. */
 function zoneOf(
   field: Field,
-  {
-    faces,
-    scene: { rocks },
-    range: { zone, leastMPerS, mostMPerS },
-  }: {
-    readonly faces: readonly WallFace[]
-    readonly scene: Pick<FlowDomain, 'rocks'>
-    readonly range: WantedRange
-  },
+  { zone, leastMPerS, mostMPerS }: WantedRange,
+  places: readonly Judged[],
 ): ZoneVerdict[] {
-  const zones = field.rockIds.map((id) => rocks.find((rock) => rock.id === id)?.zone)
   const sum = { all: 0, slow: 0, fast: 0, speed: 0 }
-  for (const face of faces) {
-    const { behind, share } = face
-    const isOwn =
-      zone === 'sand' ? behind === SAND : behind >= ROCK && zones[behind - ROCK] === zone
-    if (!isOwn) continue
-    const speed = figureAt(field, 'speed', placeOff(field.grid, face))
-    sum.all += share
-    sum.speed += share * speed
-    if (speed < leastMPerS) sum.slow += share
-    if (speed > mostMPerS) sum.fast += share
+  for (const { at, areaM2 } of places) {
+    const speed = figureAt(field, 'speed', at)
+    sum.all += areaM2
+    sum.speed += areaM2 * speed
+    if (speed < leastMPerS) sum.slow += areaM2
+    if (speed > mostMPerS) sum.fast += areaM2
   }
   if (sum.all === 0) return []
   return [
     {
       zone,
-      areaM2: sum.all * field.grid.cellM ** 2,
+      areaM2: sum.all,
       inside: (sum.all - sum.slow - sum.fast) / sum.all,
       tooSlow: sum.slow / sum.all,
       tooFast: sum.fast / sum.all,
@@ -172,6 +168,25 @@ function zoneOf(
     },
   ]
 }
+
+/** Off the sand's faces, or off the zone's rocks as they stand, those that the field was run with: so far off on every grid. */
+function placesOf(field: Field, scene: Judgeable, zone: WantedRange['zone']): Judged[] {
+  const { grid, rockIds } = field
+  if (zone === 'sand')
+    return wallFaces(grid)
+      .filter(({ behind }) => behind === SAND)
+      .map((face) => ({ at: placeOff(grid, face), areaM2: grid.cellM ** 2 }))
+  return scene.rocks
+    .filter((rock) => rock.zone === zone && rockIds.includes(rock.id))
+    .flatMap((rock) => rockPoints(rock, scene))
+    .map(({ at, out, areaM2 }) => ({ at: along(at, out, POLYPS_M), areaM2 }))
+}
+
+const along = ({ x, y, z }: Vector, out: Vector, byM: number): Vector => ({
+  x: x + byM * out.x,
+  y: y + byM * out.y,
+  z: z + byM * out.z,
+})
 
 /** A place straight off a face. */
 function placeOff(grid: Field['grid'], { cell, axis, sign }: WallFace): Vector {

@@ -8,9 +8,11 @@ import { MovingWater } from './moving-water.ts'
 import { passingWater } from './passing.ts'
 import { addPourSources, addPushSources, openingCells } from './sources.ts'
 import type { Stream } from './streams.ts'
+import { type Halves, Watch } from './watch.ts'
 
 /** Steps from one look to the next: at patterns, and at the water. */
-const LOOK_STEPS = 8
+const PATTERN_STEPS = 8
+const LOOK_STEPS = 16
 /** Steps from one telling of the progress to the next. */
 const TELL_STEPS = 96
 
@@ -24,22 +26,28 @@ export function simulateField(
   plan: FieldPlan,
   progress: (done: number, of: number) => void = () => {},
 ): Field {
-  return simulateFields(plan, progress).at(-1)!
+  return simulateFields(plan, progress).at(-1)!.field
+}
+
+/** A field, and the mean speeds of the first half of its watch and of the last. */
+export interface Watched {
+  readonly field: Field
+  readonly halves: Halves
 }
 
 /** The fields of a plan and of all that it begins with, the coarsest first. */
 export function simulateFields(
   plan: FieldPlan,
   progress: (done: number, of: number) => void = () => {},
-): readonly Field[] {
+): readonly Watched[] {
   const all = updatesOf(plan)
-  const fields: Field[] = []
+  const fields: Watched[] = []
   let begins: Motion | null = null
   for (const own of inOrder(plan)) {
     const before = own.begins ? updatesOf(own.begins) : 0
     const tell = (step: number) => progress(before + step * own.grid.fill.length, all)
-    const { field, ends } = runWater(own, begins, tell)
-    fields.push(field)
+    const { watched, ends } = runWater(own, begins, tell)
+    fields.push(watched)
     begins = ends
   }
   progress(all, all)
@@ -58,23 +66,19 @@ function runWater(plan: FieldPlan, begins: Motion | null, tell: (step: number) =
   const driven = drive(lattice, plan)
   pour(lattice, plan)
   const steps = settleSteps + watchSteps
+  const watch = new Watch(lattice, grid, grid.cellM / stepS)
   for (let step = 0; step < steps; step++) {
-    if (step % LOOK_STEPS === 0) setLevels(lattice, driven, step * stepS * plan.patternPace)
+    if (step % PATTERN_STEPS === 0) setLevels(lattice, driven, step * stepS * plan.patternPace)
     water.step()
-    if (step >= settleSteps && step % LOOK_STEPS === 0) lattice.keep()
+    const watched = step - settleSteps
+    if (watched >= 0 && step % LOOK_STEPS === 0) watch.look(watched / watchSteps)
     if (step % TELL_STEPS === 0) tell(step)
   }
-  const sums = lattice.sums()
-  const toSpeed = grid.cellM / stepS
-  const mean = (sum: Float32Array) => sum.map((other) => (other / sums.readings) * toSpeed)
+  const { halves, ...means } = watch.means()
   const field: Field = {
     fineness: plan.fineness,
     grid,
-    x: mean(sums.x),
-    y: mean(sums.y),
-    z: mean(sums.z),
-    speed: mean(sums.speed),
-    peak: sums.highestSquare.map((square) => Math.sqrt(square) * toSpeed),
+    ...means,
     eddy: water.eddyNow(),
     rockIds: domain.rocks.map(({ id }) => id),
     passing: passingWater(plan),
@@ -84,9 +88,7 @@ function runWater(plan: FieldPlan, begins: Motion | null, tell: (step: number) =
     steps,
     massDrift: lattice.excessMass() / plan.waterCells,
   }
-  const { x, y, z } = lattice.read()
-  const now = (speed: Float32Array) => speed.map((each) => each * toSpeed)
-  return { field, ends: { grid, x: now(x), y: now(y), z: now(z) } }
+  return { watched: { field, halves }, ends: { grid, ...watch.now() } }
 }
 
 /** Another grid's water on this one, cells a step; zero in what is solid. */
@@ -104,7 +106,12 @@ function motionOn(grid: Grid, motion: Motion, stepS: number): Motion {
 }
 
 function movingWater({ grid, stepS, domain }: FieldPlan): MovingWater {
-  return new MovingWater({ grid, stepS, eddies: eddiesOf(grid, domain.streams) })
+  return new MovingWater({
+    grid,
+    stepS,
+    rocks: domain.rocks,
+    eddies: eddiesOf(grid, domain.streams),
+  })
 }
 
 function drive(lattice: Lattice, { grid, domain, stepS }: FieldPlan): DrivenStream[] {

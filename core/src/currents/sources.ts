@@ -9,30 +9,32 @@ export interface CellShare {
   readonly share: number
 }
 
-/** Cells in which a stream is pushed: a disc or a slot, never thinner than the grid can carry. */
+/** Cells in which a stream is pushed: a disc or a slot, never thinner than the grid can carry, each cell as far as it lies in it. */
 export function openingCells(grid: Grid, jet: Jet): CellShare[] {
   const { cellM } = grid
   const reach = Math.max(jet.boreM, jet.slot?.lengthM ?? 0) / 2 + 2 * cellM
-  const found: number[] = []
+  const found: CellShare[] = []
   eachCell(grid, around(jet.from, reach), (cell, place) => {
-    if (isInOpening(jet, place, cellM)) found.push(cell)
+    const share = inOpening(jet, place, cellM)
+    if (share > 0) found.push({ cell, share })
   })
-  const cells = found.length > 0 ? found : nearestWater(grid, jet.from)
-  return cells.map((cell) => ({ cell, share: 1 / cells.length }))
+  const cells =
+    found.length > 0 ? found : nearestWater(grid, jet.from).map((cell) => ({ cell, share: 1 }))
+  const all = cells.reduce((sum, { share }) => sum + share, 0)
+  return cells.map(({ cell, share }) => ({ cell, share: share / all }))
 }
 
-function isInOpening(jet: Jet, place: Vector, cellM: number): boolean {
+function inOpening(jet: Jet, place: Vector, cellM: number): number {
   const to = { x: place.x - jet.from.x, y: place.y - jet.from.y, z: place.z - jet.from.z }
   const out = dot(to, jet.towards)
-  if (out < -0.25 * cellM || out > 1.25 * cellM) return false
+  const within = (halfM: number, offM: number) =>
+    Math.min(1, Math.max(0, 0.5 + (Math.max(halfM, 0.75 * cellM) - offM) / cellM))
+  const along = Math.max(0, 1 - Math.abs(out / cellM - 0.5))
   const across2 = Math.max(0, dot(to, to) - out * out)
-  if (!jet.slot) return across2 <= Math.max(jet.boreM / 2, 0.75 * cellM) ** 2
-  const along = dot(to, jet.slot.along)
-  const beside2 = across2 - along * along
-  return (
-    Math.abs(along) <= jet.slot.lengthM / 2 &&
-    beside2 <= Math.max(jet.slot.widthM / 2, 0.75 * cellM) ** 2
-  )
+  if (!jet.slot) return along * within(jet.boreM / 2, Math.sqrt(across2))
+  const aside = Math.abs(dot(to, jet.slot.along))
+  const beside = Math.sqrt(Math.max(0, across2 - aside * aside))
+  return along * within(jet.slot.lengthM / 2, aside) * within(jet.slot.widthM / 2, beside)
 }
 
 /** The holding cell, or where that is solid the nearest water. */

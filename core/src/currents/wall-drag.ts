@@ -10,13 +10,13 @@ export const AXES = [0, 1, 2].flatMap((axis) =>
   ),
 )
 
+/** A wall takes so many steps' drag at once: what it takes in one is little. */
+const DRAG_STEPS = 4
+
 /** A wall's middle of the first cell, in cells. */
 const FIRST_MIDDLE = 0.5
 
-/**
- * What the walls of a grid do to a lattice's water, in cells and steps: panels, sand and boxes take
- * momentum from the water that slides along them, rock holds it by how thick the water beside it is.
- */
+/** What the walls of a grid do to a lattice's water, in cells and steps: panels, sand and boxes take momentum from what slides along them. */
 export class WallDrag {
   private readonly faces: readonly WallFace[]
   private readonly cells: Int32Array
@@ -24,8 +24,6 @@ export class WallDrag {
   private readonly placeOf: Int32Array
   /** Friction velocity of each cell that slides. */
   private readonly friction: Float32Array
-  /** Viscosity of each cell that rock holds; zero: none does. */
-  private readonly held: Float32Array
   private readonly source: number
 
   constructor(
@@ -38,17 +36,10 @@ export class WallDrag {
     this.placeOf = new Int32Array(grid.fill.length).fill(-1)
     this.cells.forEach((cell, i) => (this.placeOf[cell] = i))
     this.friction = new Float32Array(this.cells.length)
-    this.held = new Float32Array(this.cells.length)
     const terms = [...this.cells].flatMap((cell) =>
       AXES.map((direction) => ({ cell, direction, amount: 0 })),
     )
     this.source = lattice.addSource(terms)
-  }
-
-  /** Viscosity by which rock holds a cell's water; zero: none does. */
-  heldAt(cell: number): number {
-    const at = this.placeOf[cell]!
-    return at < 0 ? 0 : this.held[at]!
   }
 
   /** Friction velocity of a cell that slides along a wall; zero: none. */
@@ -57,13 +48,17 @@ export class WallDrag {
     return at < 0 ? 0 : this.friction[at]!
   }
 
+  /** What the walls take before a step. */
+  drag(step: number): void {
+    this.lattice.setFactor(this.source, step % DRAG_STEPS === 0 ? DRAG_STEPS : 0)
+  }
+
   /** Stress of every wall by the speed along it, to be taken at each step until the next look. */
   look(): void {
     const { x, y, z } = this.lattice.read()
     const speeds = [x, y, z] as const
     const amounts = new Float32Array(this.cells.length * AXES.length)
     this.friction.fill(0)
-    this.held.fill(0)
     for (const face of this.faces) {
       const a = (face.axis + 1) % 3
       const b = (face.axis + 2) % 3
@@ -71,27 +66,23 @@ export class WallDrag {
       const ub = speeds[b]![face.cell]!
       const speed = Math.hypot(ua, ub)
       if (speed === 0) continue
-      const force = this.stress(face, speed)
-      if (face.isRock) continue
       const at = this.placeOf[face.cell]!
+      const force = this.stress(at, face, speed)
       give(amounts, at, a, (-force * ua) / speed)
       give(amounts, at, b, (-force * ub) / speed)
     }
     this.lattice.setAmounts(this.source, amounts)
   }
 
-  /** u_τ² of a face; of rock as the viscosity that makes it: ν u / ½ = u_τ². */
-  private stress({ cell, roughM, share, isRock }: WallFace, speed: number): number {
-    const at = this.placeOf[cell]!
+  /** u_τ² of a face. */
+  private stress(at: number, { roughM }: WallFace, speed: number): number {
     const friction = frictionVelocity(speed, {
       offM: FIRST_MIDDLE,
       roughM: roughM / this.grid.cellM,
       viscosityM2PerS: this.viscosity,
     })
-    const stress = share * friction ** 2
-    if (isRock) this.held[at] = Math.max(this.held[at]!, (stress * FIRST_MIDDLE) / speed)
-    else this.friction[at] = Math.max(this.friction[at]!, friction)
-    return stress
+    this.friction[at] = Math.max(this.friction[at]!, friction)
+    return friction ** 2
   }
 }
 

@@ -14,6 +14,7 @@ export interface Kernel {
   setEddies(smagorinsky: number): void
   step(odd: number): void
   add(addresses: number, amounts: number, count: number, factor: number): void
+  hold(places: number, figures: number, count: number): void
   reflect(sources: number, targets: number, count: number): void
   moments(odd: number, out: number): void
   accumulate(moments: number, kept: number): void

@@ -24,6 +24,23 @@ interface Mirror {
   readonly count: number
 }
 
+/** Water that something solid in it holds, cell by cell. */
+export interface HeldWater {
+  readonly cells: Int32Array
+  /** Six figures of each: a direction, the shares of its momentum that are lost along it and across it at each step, and d: d |j| j lost across it. */
+  readonly figures: Float32Array
+  /** Held before each step whose number this divides. */
+  readonly everySteps: number
+}
+
+/** Addresses of the held cells' populations, before an even step and before an odd one, and their figures. */
+interface Held {
+  readonly places: readonly [number, number]
+  readonly figures: number
+  readonly count: number
+  readonly everySteps: number
+}
+
 interface Source {
   /** Addresses before an even step, then before an odd one. */
   readonly addresses: readonly [number, number]
@@ -62,6 +79,7 @@ export class Lattice {
   private readonly sources: Source[] = []
   private free: number
   private readonly mirror: Mirror
+  private readonly held: Held[] = []
   private readings = 0
   /** Where copies go; zero: no room is taken for them. */
   private spare = 0
@@ -100,10 +118,11 @@ export class Lattice {
   }
 
   setWater(water: LatticeWater): void {
+    const { tau, smagorinsky } = water
     const taus = this.slot(this.plan.taus, 0)
-    if (typeof water.tau === 'number') taus.fill(water.tau)
-    else taus.set(water.tau)
-    this.kernel.setEddies(water.smagorinsky)
+    if (typeof tau === 'number') taus.fill(1 - 1 / tau)
+    else for (let cell = 0; cell < tau.length; cell++) taus[cell] = 1 - 1 / tau[cell]!
+    this.kernel.setEddies(smagorinsky)
   }
 
   /** A group of sources, given before every step times its factor; answers its number. */
@@ -128,6 +147,24 @@ export class Lattice {
     if (count > 0) new Float32Array(this.memory.buffer, at, count).set(amounts)
   }
 
+  /** Holds cells from now on; again and again for others. */
+  hold({ cells, figures, everySteps }: HeldWater): void {
+    const count = cells.length
+    const even = this.take(count * POPULATIONS)
+    const odd = this.take(count * POPULATIONS)
+    const at = this.take(figures.length)
+    const places = [even, odd].map(
+      (from) => new Uint32Array(this.memory.buffer, from, count * POPULATIONS),
+    )
+    cells.forEach((cell, i) => {
+      for (let direction = 0; direction < POPULATIONS; direction++)
+        for (const step of [0, 1])
+          places[step]![i * POPULATIONS + direction] = this.address({ cell, direction }, step === 1)
+    })
+    new Float32Array(this.memory.buffer, at, figures.length).set(figures)
+    this.held.push({ places: [even, odd], figures: at, count, everySteps })
+  }
+
   setFactor(source: number, factor: number): void {
     this.sources[source]!.factor = factor
   }
@@ -142,6 +179,8 @@ export class Lattice {
     this.reflect()
     for (const { addresses, amounts, count, factor } of this.sources)
       if (factor !== 0) this.kernel.add(addresses[odd]!, amounts, count, factor)
+    for (const { places, figures, count, everySteps } of this.held)
+      if (this.steps % everySteps === 0) this.kernel.hold(places[odd]!, figures, count)
     this.kernel.step(odd)
     this.steps++
   }
@@ -249,7 +288,10 @@ export class Lattice {
   }
 
   /** Where a cell reads a direction's population before a step of this parity. */
-  private address({ cell, direction }: SourceTerm, odd: boolean): number {
+  private address(
+    { cell, direction }: Pick<SourceTerm, 'cell' | 'direction'>,
+    odd: boolean,
+  ): number {
     if (!odd) return this.slotAddress(direction, cell)
     const from = neighbour(this.shape, cell, opposite(direction))
     return this.slotAddress(opposite(direction), from)

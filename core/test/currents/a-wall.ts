@@ -30,7 +30,7 @@ export function drivenChannel(cells: number, frictionMPerS: number) {
   const reynolds = (frictionMPerS * HALF_M) / WATER_M2_PER_S
   const law = frictionMPerS * (Math.log(reynolds) / 0.41 + 5.6)
   const stepS = (0.1 * cellM) / law
-  const water = new MovingWater({ grid, stepS, eddies: noEddies(cellsX) })
+  const water = new MovingWater({ grid, stepS, rocks: [], eddies: noEddies(cellsX) })
   const all = Array.from({ length: cells }, (_, i) => i + 1)
   // what is there at once, so that it need not be waited for
   const begun = water.lattice.addSource(all.flatMap((cell) => push(cell, [0, 0, 0.08])))
@@ -166,5 +166,5 @@ function sheet(h: number) {
     Float32Array.from(grid.fill, (_, i) => of[i + (2 * Math.floor(i / cellsX) + 1) * cellsX]!)
   const eddies = { viscosity: middle(wide.viscosity), within: middle(wide.within) }
   const stepS = (0.15 * cellM) / EXIT_M_PER_S
-  return { grid, stepS, water: new MovingWater({ grid, stepS, eddies }) }
+  return { grid, stepS, water: new MovingWater({ grid, stepS, rocks: [], eddies }) }
 }

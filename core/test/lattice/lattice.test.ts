@@ -58,16 +58,14 @@ class SlowLattice {
         (b) => sum((way) => way[a]! * way[b]!) - (a === b ? rho / 3 : 0) - j[a]! * j[b]!,
       ),
     )
-    const size = Math.sqrt(over.flat().reduce((total, part) => total + part * part, 0))
-    const tau =
-      0.5 * (this.tau + Math.sqrt(this.tau ** 2 + 18 * Math.SQRT2 * this.smagorinsky ** 2 * size))
+    const size = over.flat().reduce((total, part) => total + Math.abs(part), 0)
+    const kept = 1 - 1 / this.tau + 36 * this.smagorinsky ** 2 * size
     return LATTICE_DIRECTIONS.map((way, i) => {
       let second = 0
       for (let a = 0; a < 3; a++)
         for (let b = 0; b < 3; b++)
           second +=
-            (way[a]! * way[b]! - (a === b ? 1 / 3 : 0)) *
-            (j[a]! * j[b]! + (1 - 1 / tau) * over[a]![b]!)
+            (way[a]! * way[b]! - (a === b ? 1 / 3 : 0)) * (j[a]! * j[b]! + kept * over[a]![b]!)
       const first = way.reduce((total, part, a) => total + part * j[a]!, 0)
       return WEIGHTS[i]! * (rho + 3 * first + 4.5 * second)
     })

@@ -1,6 +1,5 @@
 import {
   gridsApart,
-  judgeField,
   packField,
   placing,
   planField,
@@ -70,13 +69,11 @@ export const currentsCalls = {
   ): SimulatedField | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const fields = simulateFields(plan, progress)
-    const field = fields.at(-1)!
-    const coarser = fields.at(-2)
+    const watched = simulateFields(plan, progress)
+    const { field } = watched.at(-1)!
+    const coarser = watched.at(-2)
     const of = domainMark(domain, fineness)
-    const apart = coarser
-      ? gridsApart(judgeField(field, domain), judgeField(coarser, domain))
-      : null
+    const apart = coarser ? gridsApart(watched.at(-1)!, coarser, domain) : null
     return { field, of, bytes: packField(field, of), apart }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>

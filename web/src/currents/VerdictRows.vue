@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { LIFT_M_PER_S } from '@yew-basin/core'
-import { computed } from 'vue'
 import { useUnits } from '../shell/units.ts'
 import { useCurrents } from './currents-store.ts'
 import { SURFACE_SAYS, whereWords, ZONE_NAMES } from './currents-words.ts'
 
 /** How the zones fare in the field that was simulated. */
 const currents = useCurrents()
+/** Less is no whole point. */
+const LEAST_WANDER = 0.005
 const units = useUnits()
-const points = computed(() => {
-  const n = Math.round(100 * (currents.apart?.share ?? 0))
+const points = (of: number) => {
+  const n = Math.round(100 * of)
   return n === 1 ? 'one point' : `${n} points`
-})
+}
 const share = (of: number) => `${Math.round(100 * of)} %`
 </script>
 
@@ -94,10 +95,14 @@ const share = (of: number) => `${Math.round(100 * of)} %`
       data-testid="grids-apart"
     >
       <strong v-if="!currents.apart.isClose" class="font-semibold text-resin">Watch:</strong>
-      The same on coarser cubes differs by up to {{ points }} in these shares, by
-      {{ share(currents.apart.mean) }} in the mean speed{{
+      The same on coarser cubes differs by up to {{ points(currents.apart.share) }} in these shares,
+      by {{ share(currents.apart.mean) }} in the mean speed{{
         currents.apart.isClose ? '.' : ': take the shares no finer than that.'
       }}
+      <template v-if="currents.apart.wander >= LEAST_WANDER">
+        The water wanders: by what one half of the watch and the other have, shares are known to
+        about {{ points(currents.apart.wander) }}.
+      </template>
     </p>
     <p class="caption mt-1">
       Watched for {{ units.text('duration', currents.field!.watchedS) }} after
