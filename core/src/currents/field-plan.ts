@@ -36,7 +36,7 @@ const LOOK: Rounds = { settle: 2, watch: 1 }
 const FIRST: Rounds = { settle: 8, watch: 0 }
 const FIRST_CELLS = 6_000
 /** From that water on. */
-const ON: Rounds = { settle: 1, watch: 6 }
+const ON: Rounds = { settle: 1, watch: 4 }
 const LEAST_S = 6
 const MOST_S = 150
 

@@ -7,6 +7,7 @@ import {
   simulateFields,
   domainMark,
   tryPace,
+  unpackField,
   updatesOf,
   type CirculationPump,
   type DyeFrame,
@@ -70,11 +71,13 @@ export const currentsCalls = {
     const plan = planField(domain, fineness)
     if (!plan) return null
     const watched = simulateFields(plan, progress)
-    const { field } = watched.at(-1)!
+    const finest = watched.at(-1)!
     const coarser = watched.at(-2)
     const of = domainMark(domain, fineness)
-    const apart = coarser ? gridsApart(watched.at(-1)!, coarser, domain) : null
-    return { field, of, bytes: packField(field, of), apart }
+    const apart = coarser ? gridsApart(finest, coarser, domain) : null
+    const bytes = packField(finest.field, of)
+    // as it is kept, so that what it says is the same when it is fetched again
+    return { field: unpackField(bytes)!.field, of, bytes, apart }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
     simulateDye(field, from, look),
