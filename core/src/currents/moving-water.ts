@@ -55,7 +55,6 @@ export class MovingWater {
   step(): void {
     if (this.lattice.steps % WALL_STEPS === 0) this.walls.look()
     if (this.lattice.steps % EDDY_STEPS === 0) this.mix()
-    this.walls.drag(this.lattice.steps)
     this.lattice.step()
   }
 

@@ -3,7 +3,7 @@ import type { HeldWater } from '../lattice/index.ts'
 import type { RockSolid } from '../scene/index.ts'
 import { type Grid, placeOf, ROCK, WATER } from './grid.ts'
 import { offRocks } from './rock-surface.ts'
-import { frictionVelocity } from './wall-law.ts'
+import { DRAG_STEPS, frictionVelocity } from './wall-law.ts'
 
 /** Grain of rock, m (choice). */
 const ROCK_ROUGH_M = 0.005
@@ -11,9 +11,6 @@ const ROCK_ROUGH_M = 0.005
 const SLIDES_CELLS = 0.5
 /** Deeper than this the rock is solid. */
 const SOLID_CELLS = 1
-
-/** Beside it, water only slides: what it loses in one step is little, and is taken for several at once. */
-const BESIDE_STEPS = 4
 
 /** What a grid's rocks do to the water at their surface, and which cells lie so deep in them that they are solid. */
 export interface RockHold {
@@ -32,7 +29,8 @@ export function rockHold(grid: Grid, rocks: readonly RockSolid[]): RockHold {
   const { fill, cellM } = grid
   const solid = new Uint8Array(fill.length)
   const under = new Cells(1)
-  const beside = new Cells(BESIDE_STEPS)
+  // beside it, water only slides
+  const beside = new Cells(DRAG_STEPS)
   const rough = { offM: cellM / 2, roughM: ROCK_ROUGH_M, viscosityM2PerS: 0 }
   const drag = frictionVelocity(1, rough) ** 2
   for (let cell = 0; cell < fill.length; cell++) {
@@ -43,7 +41,7 @@ export function rockHold(grid: Grid, rocks: readonly RockSolid[]): RockHold {
     const area = Math.max(0, 1 - Math.abs(off))
     if (off < -SOLID_CELLS) solid[cell] = 1
     else if (off < 0) under.add(cell, out, [within(-off), within(-off - SLIDES_CELLS), area * drag])
-    else if (off < 1) beside.add(cell, out, [0, 0, area * drag * BESIDE_STEPS])
+    else if (off < 1) beside.add(cell, out, [0, 0, area * drag * DRAG_STEPS])
   }
   return { held: [under.held(), beside.held()], solid }
 }

@@ -1,7 +1,7 @@
 import { LATTICE_DIRECTIONS, type Lattice } from '../lattice/index.ts'
 import type { Grid } from './grid.ts'
 import { type WallFace, wallFaces } from './wall-faces.ts'
-import { frictionVelocity } from './wall-law.ts'
+import { DRAG_STEPS, frictionVelocity } from './wall-law.ts'
 
 /** Each cell's six axes, x up, x down, y up and so on: where its drag is given. */
 export const AXES = [0, 1, 2].flatMap((axis) =>
@@ -9,9 +9,6 @@ export const AXES = [0, 1, 2].flatMap((axis) =>
     LATTICE_DIRECTIONS.findIndex((way) => way.every((part, i) => part === (i === axis ? sign : 0))),
   ),
 )
-
-/** A wall takes so many steps' drag at once: what it takes in one is little. */
-const DRAG_STEPS = 4
 
 /** A wall's middle of the first cell, in cells. */
 const FIRST_MIDDLE = 0.5
@@ -39,18 +36,13 @@ export class WallDrag {
     const terms = [...this.cells].flatMap((cell) =>
       AXES.map((direction) => ({ cell, direction, amount: 0 })),
     )
-    this.source = lattice.addSource(terms)
+    this.source = lattice.addSource(terms, { factor: DRAG_STEPS, everySteps: DRAG_STEPS })
   }
 
   /** Friction velocity of a cell that slides along a wall; zero: none. */
   frictionAt(cell: number): number {
     const at = this.placeOf[cell]!
     return at < 0 ? 0 : this.friction[at]!
-  }
-
-  /** What the walls take before a step. */
-  drag(step: number): void {
-    this.lattice.setFactor(this.source, step % DRAG_STEPS === 0 ? DRAG_STEPS : 0)
   }
 
   /** Stress of every wall by the speed along it, to be taken at each step until the next look. */

@@ -6,6 +6,9 @@ const ROUGH = 8.5
 const VISCOUS_TO = 11
 const ITERATIONS = 6
 
+/** A wall takes so many steps' drag at once: what it takes in one is little. */
+export const DRAG_STEPS = 4
+
 /** Where a speed is looked at, and by what wall. */
 export interface AtWall {
   /** From the wall. */

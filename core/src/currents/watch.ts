@@ -24,28 +24,26 @@ export class Watch {
 
   /** Looks once, at a share of the whole watch. */
   look(share: number): void {
-    if (share >= 0.5 && !this.first) {
-      const { readings, speed } = this.lattice.sums()
-      this.first = { readings, speed: speed.slice() }
-    }
+    const { readings, speed } = this.lattice.sums()
+    if (share >= 0.5 && readings > 0) this.first ??= { readings, speed: speed.slice() }
     this.lattice.keep()
   }
 
   means(): Means & { readonly halves: Halves } {
     const { x, y, z, speed, highestSquare, readings } = this.lattice.sums()
     const mean = (sum: Float32Array) => this.wet((cell) => sum[cell]! / readings)
-    const first = this.first ?? { readings, speed }
-    const early = this.wet((cell) => first.speed[cell]! / first.readings)
-    const late = this.wet(
-      (cell) => (speed[cell]! - first.speed[cell]!) / (readings - first.readings),
-    )
+    const none = { readings: 0, speed: speed.map(() => 0) }
+    const half = this.first ?? none
+    const between = (from: typeof half, to: typeof half) =>
+      this.wet((cell) => (to.speed[cell]! - from.speed[cell]!) / (to.readings - from.readings))
+    const whole = { readings, speed }
     return {
       x: mean(x),
       y: mean(y),
       z: mean(z),
       speed: mean(speed),
       peak: this.wet((cell) => Math.sqrt(highestSquare[cell]!)),
-      halves: this.first ? [early, late] : [early, early],
+      halves: [between(none, this.first ?? whole), between(half, whole)],
     }
   }
 

@@ -46,6 +46,7 @@ interface Source {
   readonly addresses: readonly [number, number]
   readonly amounts: number
   readonly count: number
+  readonly everySteps: number
   factor: number
 }
 
@@ -125,8 +126,8 @@ export class Lattice {
     this.kernel.setEddies(smagorinsky)
   }
 
-  /** A group of sources, given before every step times its factor; answers its number. */
-  addSource(sources: readonly SourceTerm[], factor = 1): number {
+  /** A group of sources, given before each step whose number `everySteps` divides, times its factor; answers its number. */
+  addSource(sources: readonly SourceTerm[], { factor = 1, everySteps = 1 } = {}): number {
     const count = sources.length
     const even = this.take(count)
     const odd = this.take(count)
@@ -137,7 +138,7 @@ export class Lattice {
       places[1]![i] = this.address(source, true)
     })
     new Float32Array(this.memory.buffer, amounts, count).set(sources.map((source) => source.amount))
-    this.sources.push({ addresses: [even, odd], amounts, count, factor })
+    this.sources.push({ addresses: [even, odd], amounts, count, everySteps, factor })
     return this.sources.length - 1
   }
 
@@ -177,8 +178,9 @@ export class Lattice {
   step(): void {
     const odd = this.steps % 2
     this.reflect()
-    for (const { addresses, amounts, count, factor } of this.sources)
-      if (factor !== 0) this.kernel.add(addresses[odd]!, amounts, count, factor)
+    for (const { addresses, amounts, count, everySteps, factor } of this.sources)
+      if (factor !== 0 && this.steps % everySteps === 0)
+        this.kernel.add(addresses[odd]!, amounts, count, factor)
     for (const { places, figures, count, everySteps } of this.held)
       if (this.steps % everySteps === 0) this.kernel.hold(places[odd]!, figures, count)
     this.kernel.step(odd)

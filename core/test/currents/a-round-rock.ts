@@ -1,3 +1,4 @@
+import { type Motion, motionAt } from '../../src/currents/field.ts'
 import { type Grid, PANEL, ROCK, WATER } from '../../src/currents/grid.ts'
 import { rockHold } from '../../src/currents/rock-hold.ts'
 import { Lattice } from '../../src/lattice/lattice.ts'
@@ -19,8 +20,7 @@ export function roundRockIn(
   off: readonly number[],
 ): (far: number, degrees: number) => number {
   const middle = MIDDLE.map((at, i) => at + off[i]!)
-  const lattice = streaming(radius, middle)
-  const { x, y, z, readings } = lattice.sums()
+  const motion = streaming(radius, middle)
   return (far, degrees) => {
     const from = (degrees * Math.PI) / 180
     let speed = 0
@@ -31,9 +31,9 @@ export function roundRockIn(
         Math.sin(from) * Math.sin(turn),
         -Math.cos(from),
       ]
-      const place = way.map((part, i) => middle[i]! + far * radius * part)
-      const parts = [x, y, z].map((of) => between(of, place) / readings)
-      speed += Math.hypot(...parts) / ROUND_ABOUT
+      const [px, py, pz] = way.map((part, i) => middle[i]! + far * radius * part)
+      const { x, y, z } = motionAt(motion, { x: px!, y: py!, z: pz! })
+      speed += Math.hypot(x, y, z) / ROUND_ABOUT
     }
     const along = STREAM * Math.cos(from) * (1 - far ** -3)
     const across = STREAM * Math.sin(from) * (1 + far ** -3 / 2)
@@ -41,7 +41,7 @@ export function roundRockIn(
   }
 }
 
-function streaming(radius: number, middle: readonly number[]): Lattice {
+function streaming(radius: number, middle: readonly number[]): Motion {
   const [x, y, z] = middle.map((at) => at - radius)
   const rock = aRock({
     form: 'boulder',
@@ -68,7 +68,9 @@ function streaming(radius: number, middle: readonly number[]): Lattice {
     lattice.step()
     lattice.keep()
   }
-  return lattice
+  const { readings, ...sums } = lattice.sums()
+  const mean = (of: Float32Array) => of.map((sum) => sum / readings)
+  return { grid, x: mean(sums.x), y: mean(sums.y), z: mean(sums.z) }
 }
 
 function gridRound(radius: number, [mx, my, mz]: readonly number[]): Grid {
@@ -85,17 +87,3 @@ function gridRound(radius: number, [mx, my, mz]: readonly number[]): Grid {
 }
 
 const cellOf = (x: number, y: number, z: number) => (z * SIZE.cellsY + y) * SIZE.cellsX + x
-
-/** Straight between eight middles. */
-function between(of: Float32Array, place: readonly number[]): number {
-  const lower = place.map((at) => Math.floor(at + 0.5))
-  const over = place.map((at, i) => at + 0.5 - lower[i]!)
-  let sum = 0
-  for (let corner = 0; corner < 8; corner++) {
-    const on = [corner & 1, (corner >> 1) & 1, corner >> 2]
-    const [x, y, z] = on.map((step, i) => lower[i]! + step)
-    const share = on.reduce((all, step, i) => all * (step ? over[i]! : 1 - over[i]!), 1)
-    sum += share * of[cellOf(x!, y!, z!)]!
-  }
-  return sum
-}
