@@ -306,12 +306,14 @@ describe('a field', () => {
   test('of a finer grid says what water it began with', async () => {
     await withField()
     expect(text()).not.toContain('It began with')
+    expect(text()).toContain('A coarse field is a look')
     const { field: coarse, of } = unpackField(bytes!)!
     const finer = packField({ ...coarse, fineness: 'standard' }, of)
     server.fields.set(`${id}-d ${store.tank!.id}`, finer)
     await currents.load(`${id}-d`, store.tank!.id)
     await flushPromises()
-    expect(text()).toContain('It began with the water of a coarser field')
+    expect(text()).toContain('It began with the water of coarser ones')
+    expect(text()).not.toContain('A coarse field is a look')
   }, 120_000)
 
   test('a dye spreads in it from look to look, and can be cleared away', async () => {

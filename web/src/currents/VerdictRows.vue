@@ -108,7 +108,11 @@ const share = (of: number) => `${Math.round(100 * of)} %`
       Watched for {{ units.text('duration', currents.field!.watchedS) }} after
       {{ units.text('duration', currents.field!.ranS - currents.field!.watchedS) }} of settling.
       <template v-if="currents.field!.fineness !== 'coarse'">
-        It began with the water of a coarser field, which went round for longer.
+        It began with the water of coarser ones, which had gone round for longer.
+      </template>
+      <template v-else>
+        A coarse field is a look, soon after the pumps start: simulate a standard one before you
+        build on its shares.
       </template>
       <template v-if="currents.field!.patternPace > 1.01">
         Its patterns ran {{ currents.field!.patternPace.toFixed(1) }} times as fast as set, so that
