@@ -2,6 +2,7 @@ import { momentumOf } from '../jet/index.ts'
 import { meanSquareLevel } from '../scene/index.ts'
 import { COARSER, type Fineness, type Grid, gridOf, gridOfCells, waterCells } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
+import { LEAST_OPEN_CELLS } from './sources.ts'
 
 /** How a field will be run, before it is. */
 export interface FieldPlan {
@@ -98,7 +99,7 @@ function roundOf({ lengthM, widthM, depthM }: FlowDomain, pushed: FlowDomain['st
 
 /** A nozzle finer than the grid leaves it as wide as the grid and as much slower, its momentum kept. */
 function seenSpeed(jet: Parameters<typeof momentumOf>[0], cellM: number): number {
-  const seenM = Math.max(jet.boreM, 1.5 * cellM)
+  const seenM = Math.max(jet.boreM, 2 * LEAST_OPEN_CELLS * cellM)
   return jet.exitSpeedMPerS * (jet.boreM / seenM)
 }
 

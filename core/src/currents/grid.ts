@@ -20,7 +20,7 @@ export type Fineness = 'coarse' | 'standard' | 'fine'
 
 /** Cells of water to aim at: a coarse field is a look, a fine one a coffee. */
 const CELLS: Readonly<Record<Fineness, number>> = {
-  coarse: 16_000,
+  coarse: 22_000,
   standard: 40_000,
   fine: 120_000,
 }
@@ -57,7 +57,7 @@ export function gridOf(domain: FlowDomain, fineness: Fineness): Grid {
 /** The same, of about so many cubes. */
 export function gridOfCells(domain: FlowDomain, cells: number): Grid {
   const { lengthM, widthM, depthM } = domain
-  const cellM = Math.cbrt((lengthM * widthM * depthM) / cells)
+  const cellM = fittingCell(domain, Math.cbrt((lengthM * widthM * depthM) / cells))
   const waterX = Math.max(3, Math.round(lengthM / cellM))
   const waterY = Math.max(3, Math.round(widthM / cellM))
   const waterZ = Math.max(3, Math.round(depthM / cellM))
@@ -72,6 +72,29 @@ export function gridOfCells(domain: FlowDomain, cells: number): Grid {
       for (let x = 1; x <= waterX; x++)
         fill[cellAt(grid, x, y, z)] = z > waterZ ? AIR : filling(domain, middleOf(grid, x, y, z))
   return grid
+}
+
+/** A cell may be so much larger or smaller than was aimed at. */
+const CELL_PLAY = 0.03
+
+/** About so large a cell, of which the tank's sizes and its water over the sand are as nearly whole numbers as can be. */
+function fittingCell({ lengthM, widthM, depthM, sandDepthM }: FlowDomain, aboutM: number): number {
+  const sizes = [lengthM, widthM, depthM, depthM - sandDepthM]
+  const off = (cellM: number) => {
+    const made = (sizeM: number) => Math.round(sizeM / cellM) * cellM
+    const whole = [made(lengthM), made(widthM), made(depthM), made(depthM) - made(sandDepthM)]
+    return whole.reduce((sum, size, i) => sum + (size / sizes[i]! - 1) ** 2, 0)
+  }
+  return sizes
+    .flatMap((size) => wholeParts(size, aboutM))
+    .reduce((best, cellM) => (off(cellM) < off(best) ? cellM : best), aboutM)
+}
+
+/** Cells of which so many whole ones make a size. */
+function wholeParts(sizeM: number, aboutM: number): number[] {
+  const most = Math.floor(sizeM / (aboutM * (1 - CELL_PLAY)))
+  const least = Math.ceil(sizeM / (aboutM * (1 + CELL_PLAY)))
+  return Array.from({ length: Math.max(0, most - least + 1) }, (_, i) => sizeM / (least + i))
 }
 
 /** A cell's index: x runs fastest, then y, then z. */

@@ -9,6 +9,9 @@ export interface CellShare {
   readonly share: number
 }
 
+/** Half the least width of an opening, in cells: narrower, how it lies between the cells tells in the whole tank. */
+export const LEAST_OPEN_CELLS = 1.1
+
 /** Cells in which a stream is pushed: a disc or a slot, never thinner than the grid can carry, each cell as far as it lies in it. */
 export function openingCells(grid: Grid, jet: Jet): CellShare[] {
   const { cellM } = grid
@@ -28,7 +31,7 @@ function inOpening(jet: Jet, place: Vector, cellM: number): number {
   const to = { x: place.x - jet.from.x, y: place.y - jet.from.y, z: place.z - jet.from.z }
   const out = dot(to, jet.towards)
   const within = (halfM: number, offM: number) =>
-    Math.min(1, Math.max(0, 0.5 + (Math.max(halfM, 0.75 * cellM) - offM) / cellM))
+    Math.min(1, Math.max(0, 0.5 + (Math.max(halfM, LEAST_OPEN_CELLS * cellM) - offM) / cellM))
   const along = Math.max(0, 1 - Math.abs(out / cellM - 0.5))
   const across2 = Math.max(0, dot(to, to) - out * out)
   if (!jet.slot) return along * within(jet.boreM / 2, Math.sqrt(across2))

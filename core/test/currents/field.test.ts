@@ -50,8 +50,11 @@ beforeAll(() => {
   field = simulateField(planField(domain, 'coarse')!, (done, of) => progress.push(done / of))
 })
 
-test('the free round jet slows as its law within 15 % past the core', () => {
-  const jet = { boreM: 0.06, exitSpeedMPerS: 0.8 }
+test.each([
+  [0.06, 6.5, 0.1],
+  [0.045, 7, 0.15],
+])('the free round jet of %d m slows as its law from %d bores on', (boreM, from0, within) => {
+  const jet = { boreM, exitSpeedMPerS: 0.8 }
   const size = { lengthM: 0.9, widthM: 0.5, depthM: 0.5 }
   const from = { x: 0.06, y: 0.25, z: 0.25 }
   const stream = {
@@ -60,10 +63,10 @@ test('the free round jet slows as its law within 15 % past the core', () => {
   }
   const plan = planField(aDomain([], { ...size, sandDepthM: 0, streams: [stream] }), 'standard')!
   const free = simulateField({ ...plan, settleSteps: 3000, watchSteps: 450, begins: null })
-  for (const bores of [6.5, 7, 8, 9, 10, 11, 12, 12.5]) {
+  for (const bores of [6.5, 7, 8, 9, 10, 11, 12, 12.5].filter((far) => far >= from0)) {
     const law = roundJetAt(jet, bores * jet.boreM).centrelineMPerS
     const { x } = motionAt(free, { ...from, x: from.x + bores * jet.boreM })
-    expect([bores, Math.abs(x / law - 1) < 0.15]).toEqual([bores, true])
+    expect([bores, Math.abs(x / law - 1) < within]).toEqual([bores, true])
   }
   expect(Math.abs(free.massDrift)).toBeLessThan(1e-6)
 })
@@ -86,7 +89,7 @@ describe('the grid', () => {
       (fineness) => waterCells(gridOf(domain, fineness)).length,
     )
     expect(cells).toEqual([...cells].sort((a, b) => a - b))
-    expect(cells[2]! / cells[0]!).toBeGreaterThan(7)
+    expect(cells[2]! / cells[0]!).toBeGreaterThan(5)
   })
 })
 
