@@ -102,7 +102,9 @@ function freeJet(slot: Jet['slot']): readonly (readonly [number, number])[] {
     streams: [stream],
     ranges: [],
   }
-  const field = simulateField(planField(domain, 'standard')!)
+  // Before the box's own water has come round: the law is of open water, and against a stream that comes back none holds.
+  const open = { settleSteps: 3000, watchSteps: 1000, begins: null }
+  const field = simulateField({ ...planField(domain, 'standard')!, ...open })
   return distancesOf(slot).map((xM) => [xM, motionAt(field, { ...jet.from, x: 0.06 + xM }).x])
 }
 function jetOf(slot: Jet['slot']): Jet {
