@@ -2,7 +2,6 @@ import { dot, type Jet, momentumOf, sectionOf, type Vector } from '../jet/index.
 import { meanSquareLevel } from '../scene/index.ts'
 import { cellAt, type Grid, middleOf, WATER } from './grid.ts'
 import type { Stream } from './streams.ts'
-import { LEAST_OPEN_CELLS } from './sources.ts'
 import { wallDistance } from './wall-distance.ts'
 import { KARMAN } from './wall-law.ts'
 
@@ -12,10 +11,11 @@ const ROUND_EDDY = 0.0161
 const EDGE_EDDY = 1 / (4 * 12 ** 2)
 /**
  * Found by free jets on grids of 1.7 to 3.5 cells a bore: the grid's own blur of an opening stands for the
- * eddies of its way up to so many squares of a cell over the bore, and below such a share of a jet's eddies
- * it begins to flap.
+ * eddies of its way, up to so many squares of a cell over the bore and never more bores than six, and below
+ * such a share of a jet's eddies it begins to flap.
  */
 const BLUR_SQUARES = 40
+const BLUR_BORES = 6
 const YOUNG_LEAST = 0.15
 /** How fast that edge widens to each side. */
 const EDGE_SPREAD = 0.2
@@ -117,8 +117,8 @@ function grownEddy(jet: Jet, xM: number): number {
 
 /** A stream's eddies grow with its edge, up to what they stay at. */
 function youngEddy(jet: Jet, grown: number, at: { readonly xM: number; readonly cellM: number }) {
-  const boreM = Math.max(jet.boreM, 2 * LEAST_OPEN_CELLS * at.cellM)
-  const blurM = jet.slot ? 0 : (BLUR_SQUARES * at.cellM ** 2) / boreM
+  const { boreM } = jet
+  const blurM = jet.slot ? 0 : Math.min(BLUR_BORES * boreM, (BLUR_SQUARES * at.cellM ** 2) / boreM)
   const edge = EDGE_EDDY * jet.exitSpeedMPerS * (at.xM - blurM)
   return Math.min(grown, Math.max(YOUNG_LEAST * grown, edge))
 }
