@@ -116,9 +116,16 @@ function grownEddy(jet: Jet, xM: number): number {
 }
 
 /** A stream's eddies grow with its edge, up to what they stay at. */
-function youngEddy(jet: Jet, grown: number, at: { readonly xM: number; readonly cellM: number }) {
-  const { boreM } = jet
-  const blurM = jet.slot ? 0 : Math.min(BLUR_BORES * boreM, (BLUR_SQUARES * at.cellM ** 2) / boreM)
-  const edge = EDGE_EDDY * jet.exitSpeedMPerS * (at.xM - blurM)
+function youngEddy(
+  jet: Jet,
+  grown: number,
+  { xM, cellM }: { readonly xM: number; readonly cellM: number },
+): number {
+  const edge = EDGE_EDDY * jet.exitSpeedMPerS * (xM - blurM(jet, cellM))
   return Math.min(grown, Math.max(YOUNG_LEAST * grown, edge))
+}
+
+/** The way that the grid's own blur of a round opening stands for. */
+function blurM({ slot, boreM }: Jet, cellM: number): number {
+  return slot ? 0 : Math.min(BLUR_BORES * boreM, (BLUR_SQUARES * cellM ** 2) / boreM)
 }

@@ -7,7 +7,7 @@ import { wallDistance } from './wall-distance.ts'
 /**
  * No eddies are larger than such a share of the speed times the distance to the nearest wall, as Chen & Xu
  * (1998, A zero-equation turbulence model for indoor airflow simulation) have it, who found 0.039 for air that
- * goes round a room; ours by the plane wall jet, of which 0.04 to 0.1 hold both laws.
+ * goes round a room; ours by the plane wall jet, of which 0.03 to 0.1 hold both laws.
  */
 const ROOM_SHARE = 0.06
 

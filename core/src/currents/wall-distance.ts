@@ -1,7 +1,10 @@
+import { memoize } from '../numeric/index.ts'
 import { AIR, type Grid, WATER } from './grid.ts'
 
-/** From each cell's middle to the nearest wall, in cells; zero in what is solid. The air is no wall. */
-export function wallDistance({ cellsX, cellsY, cellsZ, fill }: Grid): Float32Array {
+/** From each cell's middle to the nearest wall, in cells; zero in what is solid. The air is no wall. Found once a grid. */
+export const wallDistance: (grid: Grid) => Float32Array = memoize(distancesOf)
+
+function distancesOf({ cellsX, cellsY, cellsZ, fill }: Grid): Float32Array {
   const far = (cellsX + cellsY + cellsZ) ** 2
   const squares = Float64Array.from(fill, (cell) => (cell === WATER || cell === AIR ? far : 0))
   along(squares, { count: cellsX, stride: 1 }, (i) => i * cellsX)
