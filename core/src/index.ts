@@ -217,6 +217,7 @@ export {
   type Obstacle,
   openingOf,
   packedFieldFault,
+  type PackedField,
   packField,
   placing,
   planField,
@@ -229,7 +230,7 @@ export {
   type RockLayoutName,
   simulateDye,
   simulateField,
-  simulateFields,
+  simulatePlan,
   SAND,
   domainMark,
   domainOf,
@@ -246,8 +247,7 @@ export {
   updatesOf,
   WATER,
   type FlowDomain,
-  type GridsApart,
-  gridsApart,
+  isOfWanted,
 } from './currents/index.ts'
 export {
   balance,

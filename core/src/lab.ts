@@ -33,4 +33,10 @@ export { drillAll, simulateDrill } from './drill/index.ts'
 export { listAndCuts, nest } from './build-sheet/index.ts'
 export { DRILLED_CODES, FINDING_CODES, type FindingCode, RULES } from './finding/index.ts'
 export { everyWorking, figureIsOf, FIGURES, type FigureOf } from './working/index.ts'
-export { eddiesOf, type FieldVerdict, motionAt } from './currents/index.ts'
+export {
+  eddiesOf,
+  type FieldVerdict,
+  gridsApart,
+  motionAt,
+  simulateFields,
+} from './currents/index.ts'

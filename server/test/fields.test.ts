@@ -47,7 +47,7 @@ function bytesOf(answer: DesignAnswer, of: string): Buffer {
     steps: 1,
     massDrift: 0,
   }
-  return Buffer.from(packField(field, of))
+  return Buffer.from(packField({ field, of, apart: null }))
 }
 
 /** The design with one tank, its drains and its lines less. */

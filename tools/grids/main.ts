@@ -1,12 +1,5 @@
-import {
-  domainOf,
-  gridsApart,
-  judgeField,
-  planField,
-  simulateFields,
-  solveBasin,
-  type FlowDomain,
-} from '@yew-basin/core'
+import { domainOf, judgeField, planField, solveBasin, type FlowDomain } from '@yew-basin/core'
+import { gridsApart, simulateFields } from '@yew-basin/core/lab'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 
 /** Tank time that both grids are watched for: the water wanders from minute to minute. */

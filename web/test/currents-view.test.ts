@@ -4,6 +4,7 @@ import {
   type Field,
   type FlowDomain,
   judgeField,
+  type PackedField,
   packField,
   planField,
   unpackField,
@@ -290,28 +291,54 @@ describe('a field', () => {
     expect(currents.kept.names).toContain('As it was')
   }, 120_000)
 
-  test('is said to be as far from a coarser one as it is', async () => {
+  /** Kept as a standard one that is so far from the coarser, and fetched again. */
+  async function fetchedAs(apart: PackedField['apart']): Promise<void> {
+    const { field: coarse, of } = unpackField(bytes!)!
+    const finer = packField({ field: { ...coarse, fineness: 'standard' }, of, apart })
+    server.fields.set(`${id}-d ${store.tank!.id}`, finer)
+    await currents.load(`${id}-d`, store.tank!.id)
+    await flushPromises()
+  }
+  const apartBy = (share: number, wander: number): NonNullable<PackedField['apart']> => {
+    const { ranges, rocks } = currents.domain!
+    const wanted = {
+      ranges: ranges.map(({ zone, leastMPerS, mostMPerS }) => ({ zone, leastMPerS, mostMPerS })),
+      zones: rocks.map(({ zone }) => zone),
+    }
+    return { share, mean: 0.02, wander, isClose: share <= 0.05, wanted }
+  }
+
+  test('is said to be as far from a coarser one as it is, when it is fetched again too', async () => {
     await withField()
     expect(text()).not.toContain('coarser cubes')
-    currents.apart = { share: 0.09, mean: 0.02, wander: 0.001, isClose: false }
-    await flushPromises()
+    await fetchedAs(apartBy(0.09, 0.001))
     expect(text()).toContain('differs by up to 9 points')
     expect(text()).toContain('no finer than that')
     expect(text()).not.toContain('wanders')
-    currents.apart = { ...currents.apart, wander: 0.06 }
-    await flushPromises()
+    await fetchedAs(apartBy(0.04, 0.06))
+    expect(text()).not.toContain('no finer than that')
     expect(text()).toContain('shares are known to about 6 points')
+    await fetchedAs(null)
+    expect(text()).not.toContain('coarser cubes')
+  }, 120_000)
+
+  test('says that how well its shares are known is of what was wanted before', async () => {
+    await withField()
+    await fetchedAs(apartBy(0.03, 0))
+    expect(text()).not.toContain('was changed since')
+    currents.setRanges(
+      currents.scene!.ranges.map((range) => ({ ...range, mostMPerS: range.mostMPerS + 0.05 })),
+    )
+    await flushPromises()
+    expect(text()).toContain('What is wanted was changed since')
+    expect(text()).not.toContain('coarser cubes')
   }, 120_000)
 
   test('of a finer grid says what water it began with', async () => {
     await withField()
     expect(text()).not.toContain('It began with')
     expect(text()).toContain('A coarse field is a look')
-    const { field: coarse, of } = unpackField(bytes!)!
-    const finer = packField({ ...coarse, fineness: 'standard' }, of)
-    server.fields.set(`${id}-d ${store.tank!.id}`, finer)
-    await currents.load(`${id}-d`, store.tank!.id)
-    await flushPromises()
+    await fetchedAs(null)
     expect(text()).toContain('It began with the water of coarser ones')
     expect(text()).not.toContain('A coarse field is a look')
   }, 120_000)

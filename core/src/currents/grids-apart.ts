@@ -1,3 +1,4 @@
+import type { WantedRange, ZoneKind } from '../scene/index.ts'
 import type { FlowDomain } from './flow-domain.ts'
 import { type FieldVerdict, judgeField } from './judge.ts'
 import type { Watched } from './simulate-field.ts'
@@ -14,7 +15,20 @@ export interface GridsApart extends Apart {
   readonly wander: number
   /** They tell the same story: within 5 points, and 10 % (choices). */
   readonly isClose: boolean
+  /** What the shares were of: other wants have others. */
+  readonly wanted: WaterWants
 }
+
+/** What is wanted of a tank's water: each zone's speeds, and what lives on its rocks, in their order. */
+export interface WaterWants {
+  readonly ranges: readonly Omit<WantedRange, 'reason'>[]
+  readonly zones: readonly ZoneKind[]
+}
+
+const wantsOf = ({ ranges, rocks }: FlowDomain): WaterWants => ({
+  ranges: ranges.map(({ zone, leastMPerS, mostMPerS }) => ({ zone, leastMPerS, mostMPerS })),
+  zones: rocks.map(({ zone }) => zone),
+})
 
 const CLOSE_SHARE = 0.05
 const CLOSE_MEAN = 0.1
@@ -26,7 +40,17 @@ export function gridsApart(finer: Watched, coarser: Watched, domain: FlowDomain)
   ) as [FieldVerdict, FieldVerdict]
   const apart = verdictsApart(judgeField(finer.field, domain), judgeField(coarser.field, domain))
   const isClose = apart.share <= CLOSE_SHARE && apart.mean <= CLOSE_MEAN
-  return { ...apart, wander: verdictsApart(first, last).share / 2, isClose }
+  return {
+    ...apart,
+    wander: verdictsApart(first, last).share / 2,
+    isClose,
+    wanted: wantsOf(domain),
+  }
+}
+
+/** Whether what two grids differ by is of what is wanted now. */
+export function isOfWanted({ wanted }: GridsApart, domain: FlowDomain): boolean {
+  return JSON.stringify(wanted) === JSON.stringify(wantsOf(domain))
 }
 
 /** What two verdicts of one case differ by. */

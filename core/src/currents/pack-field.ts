@@ -1,5 +1,6 @@
 import type { Field } from './field.ts'
 import type { Fineness } from './grid.ts'
+import type { GridsApart } from './grids-apart.ts'
 
 /**
  * A field as bytes: `MARK`, the length of its head (4 bytes, little end first), the head as JSON in
@@ -18,19 +19,23 @@ interface Head extends Omit<Field, 'grid' | 'x' | 'y' | 'z' | 'speed' | 'peak' |
   readonly grid: Omit<Field['grid'], 'fill'>
   /** Names the domain it was run for; not read here. */
   readonly of: string
+  /** Left out: it was kept before that was. */
+  readonly apart?: GridsApart | null
 }
 
 /** A field that was read, and what it was made of. */
 export interface PackedField {
   readonly field: Field
   readonly of: string
+  /** How far it is from the same on a coarser grid; null: that is not known. */
+  readonly apart: GridsApart | null
 }
 
-/** A field as bytes to be kept: a head in JSON, then speeds in Float32. `of` names its domain. */
-export function packField(field: Field, of: string): Uint8Array {
+/** A field as bytes to be kept. `of` names its domain. */
+export function packField({ field, of, apart }: PackedField): Uint8Array {
   const { x, y, z, speed, peak, eddy, grid, ...rest } = field
   const { fill, ...size } = grid
-  const text = JSON.stringify({ ...rest, grid: size, of } satisfies Head)
+  const text = inAscii(JSON.stringify({ ...rest, grid: size, of, apart } satisfies Head))
   const head = text.length + ((4 - ((8 + text.length) % 4)) % 4)
   const bytes = new Uint8Array(8 + head + fill.length * BYTES_A_CELL)
   const view = new DataView(bytes.buffer)
@@ -55,7 +60,7 @@ export function packField(field: Field, of: string): Uint8Array {
 export function unpackField(bytes: Uint8Array): PackedField | null {
   const head = headOf(bytes)
   if (!head) return null
-  const { of, grid, ...rest } = head
+  const { of, grid, apart = null, ...rest } = head
   const count = grid.cellsX * grid.cellsY * grid.cellsZ
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   let at = bytes.length - count * BYTES_A_CELL
@@ -70,6 +75,7 @@ export function unpackField(bytes: Uint8Array): PackedField | null {
   return {
     field: { ...rest, x, y, z, speed, peak, eddy, grid: { ...grid, fill: bytes.slice(at) } },
     of,
+    apart,
   }
 }
 
@@ -108,6 +114,7 @@ function isHead(head: Partial<Head>, bodyBytes: number): head is Head {
     count <= MOST_CELLS &&
     bodyBytes === count * BYTES_A_CELL &&
     isPassing(head.passing, count) &&
+    isApart(head.apart ?? null) &&
     Array.isArray(head.rockIds) &&
     head.rockIds.every((rockId) => typeof rockId === 'string')
   )
@@ -127,8 +134,27 @@ function isPassing(passing: Partial<Field['passing']> | undefined, count: number
   })
 }
 
+function isApart(apart: Partial<GridsApart> | null): boolean {
+  if (apart === null) return true
+  const { share, mean, wander, isClose, wanted } = apart
+  return (
+    [share, mean, wander].every((of) => Number.isFinite(of)) &&
+    typeof isClose === 'boolean' &&
+    Array.isArray(wanted?.ranges) &&
+    Array.isArray(wanted.zones)
+  )
+}
+
 function held(value: number, least: number, most: number): number {
   return Math.round(Math.min(most, Math.max(least, value)))
+}
+
+/** The same JSON, in which every letter is one byte. */
+function inAscii(json: string): string {
+  return json.replace(
+    /[^ -~]/g,
+    (letter) => `\\u${letter.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  )
 }
 
 function writeText(bytes: Uint8Array, at: number, text: string): void {

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { aCirculation, aRock, aDomain } from './a-domain.ts'
 import { type DyeFrame, type DyeVerdict, simulateDye } from '../../src/currents/dye.ts'
-import { gridsApart, verdictsApart } from '../../src/currents/grids-apart.ts'
-import { planField, updatesOf } from '../../src/currents/field-plan.ts'
+import { gridsApart, isOfWanted, verdictsApart } from '../../src/currents/grids-apart.ts'
+import { type FieldPlan, planField, updatesOf } from '../../src/currents/field-plan.ts'
 import { type Field, figureAt, motionAt } from '../../src/currents/field.ts'
 import {
   cellAt,
@@ -16,7 +16,9 @@ import {
 } from '../../src/currents/grid.ts'
 import { judgeField, shareAsWanted, tankTurnoverPerH } from '../../src/currents/judge.ts'
 import { packedFieldFault, packField, unpackField } from '../../src/currents/pack-field.ts'
-import { simulateField, simulateFields } from '../../src/currents/simulate-field.ts'
+import { domainMark } from '../../src/currents/domain-mark.ts'
+import { simulatePlan } from '../../src/currents/simulate-plan.ts'
+import { simulateField, simulateFields, type Watched } from '../../src/currents/simulate-field.ts'
 import { streamlines } from '../../src/currents/streamlines.ts'
 import { roundJetAt } from '../../src/jet/round-jet.ts'
 
@@ -259,7 +261,7 @@ test('what halves of the watch differ by is left by half in their mean', () => {
   const still = field.speed.map(() => 0)
   const watched = (halves: readonly [Float32Array, Float32Array]) => ({ field, halves })
   const alike = gridsApart(watched([field.speed, field.speed]), watched([still, still]), domain)
-  expect(alike).toEqual({ share: 0, mean: 0, wander: 0, isClose: true })
+  expect(alike).toMatchObject({ share: 0, mean: 0, wander: 0, isClose: true })
   const apart = gridsApart(watched([field.speed, still]), watched([still, still]), domain)
   const halves = verdictsApart(judgeField(field, domain), judgeField(as(still), domain))
   expect(apart.wander).toBeCloseTo(halves.share / 2, 9)
@@ -285,21 +287,45 @@ test('ways of the water begin where they are set, stay in it and end', () => {
   expect(lines[0]!.places.at(-1)!.x).toBeGreaterThan(0.5)
 })
 
+test('a plan that began with a coarser grid says how far it is from it, a look does not', () => {
+  const brief = (plan: FieldPlan): FieldPlan => ({ ...plan, settleSteps: 16, watchSteps: 64 })
+  const plan = planField(domain, 'standard')!
+  const { apart, of } = simulatePlan({ ...brief(plan), begins: brief(plan.begins!) })
+  expect(of).toBe(domainMark(domain, 'standard'))
+  expect(isOfWanted(apart!, domain)).toBe(true)
+  expect(apart!.share).toBeGreaterThan(0)
+  expect(simulatePlan(brief(planField(domain, 'coarse')!)).apart).toBeNull()
+})
+
 describe('as bytes', () => {
+  let alike: Watched
+  beforeAll(() => {
+    alike = { field, halves: [field.speed, field.speed] }
+  })
   test('a field is read back as it was, within a step of what is kept', () => {
-    const bytes = packField(field, 'mark')
+    const apart = gridsApart(alike, alike, domain)
+    const bytes = packField({
+      field: { ...field, rockIds: ['rock', 'Felsen – östlich'] },
+      of: 'mark',
+      apart,
+    })
     const packed = unpackField(bytes)!
     expect(packed.of).toBe('mark')
+    expect(packed.apart).toEqual(apart)
+    expect(isOfWanted(packed.apart!, domain)).toBe(true)
+    const rocks = domain.rocks.map((rock) => ({ ...rock, zone: 'large-polyp' as const }))
+    expect(isOfWanted(packed.apart!, { ...domain, rocks })).toBe(false)
+    expect(isOfWanted(packed.apart!, { ...domain, ranges: [] })).toBe(false)
     expect(packed.field.grid).toEqual(field.grid)
     expect(packed.field.passing).toEqual(field.passing)
-    expect(packed.field.rockIds).toEqual(['rock'])
+    expect(packed.field.rockIds).toEqual(['rock', 'Felsen – östlich'])
     const off = (name: 'x' | 'peak') =>
       Math.max(...field[name].map((speed, cell) => Math.abs(speed - packed.field[name][cell]!)))
     expect(off('x')).toBeLessThan(1.3e-4)
     expect(off('peak')).toBeLessThan(1.3e-4)
   })
   test('bytes that are no field are refused', () => {
-    const bytes = packField(field, 'mark')
+    const bytes = packField({ field, of: 'mark', apart: null })
     const broken = (change: (copy: Uint8Array) => void) => {
       const copy = bytes.slice()
       change(copy)
@@ -311,6 +337,14 @@ describe('as bytes', () => {
     expect(broken((copy) => (copy[0] = 0))).not.toBeNull()
     expect(broken((copy) => (copy[4] = 255))).not.toBeNull()
     expect(broken((copy) => (copy[8] = 0))).not.toBeNull()
+    const untold = {
+      share: NaN,
+      mean: 0,
+      wander: 0,
+      isClose: true,
+      wanted: { ranges: [], zones: [] },
+    }
+    expect(packedFieldFault(packField({ field, of: 'mark', apart: untold }))).not.toBeNull()
   })
 })
 

@@ -1,11 +1,9 @@
 import {
-  gridsApart,
   packField,
   placing,
   planField,
   simulateDye,
-  simulateFields,
-  domainMark,
+  simulatePlan,
   tryPace,
   unpackField,
   updatesOf,
@@ -14,19 +12,15 @@ import {
   type DyeVerdict,
   type Field,
   type Fineness,
-  type GridsApart,
+  type PackedField,
   type CirculationPart,
   type Vector,
   type FlowDomain,
 } from '@yew-basin/core'
 
 /** A field, what it was simulated for, and its bytes to be kept. */
-export interface SimulatedField {
-  readonly field: Field
-  readonly of: string
+export interface SimulatedField extends PackedField {
   readonly bytes: Uint8Array
-  /** How far it is from the same on a coarser grid; null: there is none. */
-  readonly apart: GridsApart | null
 }
 
 export interface Estimate {
@@ -70,14 +64,9 @@ export const currentsCalls = {
   ): SimulatedField | null {
     const plan = planField(domain, fineness)
     if (!plan) return null
-    const watched = simulateFields(plan, progress)
-    const finest = watched.at(-1)!
-    const coarser = watched.at(-2)
-    const of = domainMark(domain, fineness)
-    const apart = coarser ? gridsApart(finest, coarser, domain) : null
-    const bytes = packField(finest.field, of)
+    const bytes = packField(simulatePlan(plan, progress))
     // as it is kept, so that what it says is the same when it is fetched again
-    return { field: unpackField(bytes)!.field, of, bytes, apart }
+    return { ...unpackField(bytes)!, bytes }
   },
   dye: (field: Field, from: Vector, look: (frame: DyeFrame) => void): DyeVerdict =>
     simulateDye(field, from, look),

@@ -21,7 +21,8 @@ const usual = computed(() => {
   }
 })
 async function keep() {
-  await kept.keepAs(name.value?.trim() || usual.value, currents.field!, currents.of)
+  const { field, of, apart } = currents
+  await kept.keepAs(name.value?.trim() || usual.value, { field: field!, of, apart })
   name.value = null
 }
 const isBeside = (of: string) => kept.beside.some((field) => field.name === of)

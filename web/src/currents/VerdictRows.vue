@@ -89,7 +89,16 @@ const share = (of: number) => `${Math.round(100 * of)} %`
       </template>
     </dl>
     <p
-      v-if="currents.apart"
+      v-if="currents.apart && !currents.apartIsOfWanted"
+      class="mt-1 rounded-md bg-resin-wash px-2 py-1 text-[0.93rem]"
+      data-testid="grids-apart"
+    >
+      <strong class="font-semibold text-resin">Watch:</strong>
+      What is wanted was changed since: simulate the field again to know how well these shares are
+      known.
+    </p>
+    <p
+      v-else-if="currents.apart"
       class="mt-1 text-[0.93rem]"
       :class="{ 'rounded-md bg-resin-wash px-2 py-1': !currents.apart.isClose }"
       data-testid="grids-apart"

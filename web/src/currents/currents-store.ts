@@ -1,4 +1,5 @@
 import {
+  isOfWanted,
   DEAD_M_PER_S,
   judgeField,
   reaches,
@@ -87,6 +88,25 @@ function useKept() {
   return reactive(useKeptFields(place))
 }
 
+/** What a field says of the tank as it is now. */
+function useVerdict(
+  { field, of, apart }: Pick<ReturnType<typeof useFieldWork>, 'field' | 'of' | 'apart'>,
+  domain: Ref<FlowDomain | null>,
+) {
+  const stale = computed(
+    () =>
+      !!field.value && !!domain.value && !isCurrent(of.value, domain.value, field.value.fineness),
+  )
+  const verdict = computed(() =>
+    field.value && domain.value ? judgeField(field.value, domain.value) : null,
+  )
+  /** Whether what coarser cubes differ by is of what is wanted now. */
+  const apartIsOfWanted = computed(
+    () => !!apart.value && !!domain.value && isOfWanted(apart.value, domain.value),
+  )
+  return { stale, verdict, apartIsOfWanted }
+}
+
 /** The tank whose water is looked at: its scene, its quick look, its field. */
 export const useCurrents = defineStore('currents', () => {
   const design = useDesign()
@@ -109,13 +129,7 @@ export const useCurrents = defineStore('currents', () => {
   const look = useLook(work.frames)
   const { chosen, frameIndex } = look
   const quick = computed(() => (domain.value ? reaches(domain.value) : []))
-  const stale = computed(() => {
-    const field = work.field.value
-    return !!field && !!domain.value && !isCurrent(work.of.value, domain.value, field.fineness)
-  })
-  const verdict = computed(() =>
-    work.field.value && domain.value ? judgeField(work.field.value, domain.value) : null,
-  )
+  const says = useVerdict(work, domain)
   const turnoverPerH = computed(() => {
     const waterM3 = design.solvedTank?.netVolumeM3 ?? 0
     return domain.value && waterM3 > 0 ? tankTurnoverPerH(domain.value, waterM3) : null
@@ -163,8 +177,7 @@ export const useCurrents = defineStore('currents', () => {
     scene,
     domain,
     quick,
-    stale,
-    verdict,
+    ...says,
     turnoverPerH,
     ...edits,
     kept,

@@ -6,7 +6,7 @@ import {
   type DyeFrame,
   type DyeVerdict,
   type Field,
-  type GridsApart,
+  type PackedField,
   type CirculationPart,
   type placing,
 } from '@yew-basin/core'
@@ -144,7 +144,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
   const fielding = useField(wish)
   const field = shallowRef<Field | null>(null)
   /** How far it is from the same on a coarser grid; null: that was not tried. */
-  const apart = shallowRef<GridsApart | null>(null)
+  const apart = shallowRef<PackedField['apart']>(null)
   /** The domain it was simulated for. */
   const of = ref('')
   const keeping = ref('')
@@ -165,16 +165,17 @@ export function useFieldWork(wish: () => FieldWish | null) {
     searching.work.forget()
     counting.work.forget()
     field.value = null
+    apart.value = null
     of.value = ''
     keeping.value = ''
     dyeing.clearDye()
   }
 
-  function show(found: Field, mark: string): void {
+  function show(found: PackedField): void {
     dyeing.clearDye()
-    apart.value = null
-    field.value = found
-    of.value = mark
+    field.value = found.field
+    apart.value = found.apart
+    of.value = found.of
   }
 
   async function load(designId: string, tankId: string): Promise<void> {
@@ -182,7 +183,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
     try {
       const bytes = await fieldsApi.read(designId, tankId)
       const packed = bytes ? unpackField(bytes) : null
-      if (packed) show(packed.field, packed.of)
+      if (packed) show(packed)
     } catch (error) {
       keeping.value = (error as Error).message
     }
@@ -192,8 +193,7 @@ export function useFieldWork(wish: () => FieldWish | null) {
     keeping.value = ''
     const done = await fielding.start()
     if (!done) return
-    show(done.field, done.of)
-    apart.value = done.apart
+    show(done)
     try {
       await fieldsApi.keep(designId, tankId, done.bytes)
     } catch (error) {

@@ -1,4 +1,4 @@
-import { packField, unpackField, type Field } from '@yew-basin/core'
+import { packField, type PackedField, unpackField, type Field } from '@yew-basin/core'
 import { ref, shallowRef } from 'vue'
 import { fieldsApi } from '../api/basins.ts'
 import { useNotices } from '../shell/notices.ts'
@@ -38,9 +38,9 @@ export function useKeptFields(
       names.value = kept.map(({ name }) => name)
     })
 
-  const keepAs = (name: string, field: Field, of: string) =>
+  const keepAs = (name: string, packed: PackedField) =>
     tried(async (designId, tankId) => {
-      await fieldsApi.keepAs(designId, tankId, name, packField(field, of))
+      await fieldsApi.keepAs(designId, tankId, name, packField(packed))
       names.value = [name, ...names.value.filter((other) => other !== name)]
       beside.value = beside.value.filter((other) => other.name !== name)
     })
