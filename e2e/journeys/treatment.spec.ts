@@ -60,7 +60,7 @@ test('more food makes the load heavier, and a smaller skimmer says what it frees
   await keeper.field('a day').first().fill('20')
   await expect(finding(page, 'skimmer-too-small')).toBeVisible()
   await keeper.field('a day').first().fill('lots')
-  await expect(page.getByText(/Type a number from/)).toBeVisible()
+  await expect(page.getByText(/Type a number:/)).toBeVisible()
   const small = page.locator('[data-candidate=yarrow-30]')
   await expect(small).toContainText('frees')
   await small.getByRole('button', { name: /Take/ }).click()

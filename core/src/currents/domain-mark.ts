@@ -1,8 +1,8 @@
 import type { Fineness } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 
-/** Counts on whenever what simulates a field changes: fields of before are of another water. 2: walls hold back; 3: it begins with a coarser grid’s water; 4: rocks as they stand; 5: eddies as in a room, cells that fit. */
-const ENGINE = 5
+/** Counts on whenever what simulates a field changes: fields of before are of another water. 2: walls hold back; 3: it begins with a coarser grid’s water; 4: rocks as they stand; 5: eddies as in a room, cells that fit; 6: a coarser grid’s water has forgotten its rest. */
+const ENGINE = 6
 
 /**
  * Tells one domain from another: what a field was run for. Flows of the network are rounded, so

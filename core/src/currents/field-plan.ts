@@ -1,6 +1,6 @@
 import { momentumOf } from '../jet/index.ts'
 import { meanSquareLevel } from '../scene/index.ts'
-import { COARSER, type Fineness, type Grid, gridOf, gridOfCells, waterCells } from './grid.ts'
+import { COARSER, type Fineness, type Grid, gridOf, waterCells } from './grid.ts'
 import type { FlowDomain } from './flow-domain.ts'
 import { LEAST_OPEN_CELLS } from './sources.ts'
 
@@ -33,11 +33,10 @@ interface Rounds {
 }
 /** A look by itself, from rest. */
 const LOOK: Rounds = { settle: 2, watch: 1 }
-/** From rest too, until what is slowest goes round: cheap on so few cells, whose water finer ones begin with. */
-const FIRST: Rounds = { settle: 8, watch: 0 }
-const FIRST_CELLS = 6_000
+/** From rest too, until it has forgotten that: finer ones begin with its water, and are held against it. */
+const FIRST: Rounds = { settle: 8, watch: 6 }
 /** From that water on. */
-const ON: Rounds = { settle: 1, watch: 4 }
+const ON: Rounds = { settle: 1, watch: 6 }
 const LEAST_S = 6
 const MOST_S = 150
 
@@ -54,12 +53,12 @@ export function planField(domain: FlowDomain, fineness: Fineness): FieldPlan | n
   return planOf(domain, { fineness, grid: gridOf(domain, fineness), rounds: LOOK, begins: null })
 }
 
-/** A field that begins with the water of a coarser one, the coarsest with that of a few cells from rest. */
+/** A field that begins with the water of a coarser one, the coarsest from rest. */
 function planOnward(domain: FlowDomain, fineness: Fineness): FieldPlan | null {
   const coarser = COARSER[fineness]
-  const few = { fineness, grid: gridOfCells(domain, FIRST_CELLS), rounds: FIRST, begins: null }
-  const begins = coarser ? planOnward(domain, coarser) : planOf(domain, few)
-  return planOf(domain, { fineness, grid: gridOf(domain, fineness), rounds: ON, begins })
+  const begins = coarser ? planOnward(domain, coarser) : null
+  const rounds = coarser ? ON : FIRST
+  return planOf(domain, { fineness, grid: gridOf(domain, fineness), rounds, begins })
 }
 
 function planOf(domain: FlowDomain, { fineness, grid, rounds, begins }: RunOn): FieldPlan | null {

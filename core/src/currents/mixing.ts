@@ -19,12 +19,15 @@ export class Mixing {
   private readonly water: Int32Array
   /** The water beside each water cell along each axis, up and down; itself where there is none. */
   private readonly beside: Int32Array
+  /** One over the cells between the two along each axis; zero where both are itself. */
+  private readonly perCell: Float32Array
   private readonly lengths: Float32Array
   private readonly offCells: Float32Array
 
   constructor(grid: Grid) {
     this.water = Int32Array.from(grid.fill.keys()).filter((cell) => grid.fill[cell] === WATER)
     this.beside = besideOf(grid, this.water)
+    this.perCell = perCellOf(this.water, this.beside)
     this.offCells = wallDistance(grid)
     this.lengths = lengthsOf(this.offCells)
   }
@@ -38,7 +41,7 @@ export class Mixing {
     for (let i = 0; i < this.water.length; i++) {
       const cell = this.water[i]!
       const shear = Math.max(this.shear(x, y, z, i), shearAtWall(cell))
-      const speed = Math.hypot(x[cell]!, y[cell]!, z[cell]!)
+      const speed = Math.sqrt(x[cell]! ** 2 + y[cell]! ** 2 + z[cell]! ** 2)
       const most = ROOM_SHARE * speed * this.offCells[cell]!
       give(cell, Math.min(most, this.lengths[cell]! ** 2 * shear))
     }
@@ -46,19 +49,18 @@ export class Mixing {
 
   /** |S| = √(2 S S) of a cell, by its neighbours; beside a wall by the one on the other side. */
   private shear(x: Float32Array, y: Float32Array, z: Float32Array, i: number): number {
-    const [xx, yy, zz] = [this.slope(x, 0, i), this.slope(y, 1, i), this.slope(z, 2, i)]
-    const xy = this.slope(x, 1, i) + this.slope(y, 0, i)
-    const xz = this.slope(x, 2, i) + this.slope(z, 0, i)
-    const yz = this.slope(y, 2, i) + this.slope(z, 1, i)
+    const { beside, perCell } = this
+    const [east, west] = [beside[6 * i]!, beside[6 * i + 1]!]
+    const [back, front] = [beside[6 * i + 2]!, beside[6 * i + 3]!]
+    const [up, down] = [beside[6 * i + 4]!, beside[6 * i + 5]!]
+    const [byX, byY, byZ] = [perCell[3 * i]!, perCell[3 * i + 1]!, perCell[3 * i + 2]!]
+    const xx = byX * (x[east]! - x[west]!)
+    const yy = byY * (y[back]! - y[front]!)
+    const zz = byZ * (z[up]! - z[down]!)
+    const xy = byY * (x[back]! - x[front]!) + byX * (y[east]! - y[west]!)
+    const xz = byZ * (x[up]! - x[down]!) + byX * (z[east]! - z[west]!)
+    const yz = byZ * (y[up]! - y[down]!) + byY * (z[back]! - z[front]!)
     return Math.sqrt(2 * (xx * xx + yy * yy + zz * zz) + xy * xy + xz * xz + yz * yz)
-  }
-
-  private slope(of: Float32Array, axis: number, i: number): number {
-    const cell = this.water[i]!
-    const up = this.beside[i * AXES.length + axis * 2]!
-    const down = this.beside[i * AXES.length + axis * 2 + 1]!
-    const far = Number(up !== cell) + Number(down !== cell)
-    return far === 0 ? 0 : (of[up]! - of[down]!) / far
   }
 }
 
@@ -71,6 +73,14 @@ function besideOf(grid: Grid, water: Int32Array): Int32Array {
     }),
   )
   return beside
+}
+
+function perCellOf(water: Int32Array, beside: Int32Array): Float32Array {
+  return Float32Array.from({ length: 3 * water.length }, (_, at) => {
+    const cell = water[Math.floor(at / 3)]
+    const far = Number(beside[2 * at] !== cell) + Number(beside[2 * at + 1] !== cell)
+    return far === 0 ? 0 : 1 / far
+  })
 }
 
 function lengthsOf(off: Float32Array): Float32Array {

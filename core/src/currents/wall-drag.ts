@@ -56,7 +56,7 @@ export class WallDrag {
       const b = (face.axis + 2) % 3
       const ua = speeds[a]![face.cell]!
       const ub = speeds[b]![face.cell]!
-      const speed = Math.hypot(ua, ub)
+      const speed = Math.sqrt(ua * ua + ub * ub)
       if (speed === 0) continue
       const at = this.placeOf[face.cell]!
       const force = this.stress(at, face, speed)

@@ -123,14 +123,15 @@ describe('a plan', () => {
       own + plan.grid.fill.length * plan.watchSteps,
     )
   })
-  test('of a finer grid begins with the water of the coarser, which runs longer than a look', () => {
+  test('of a finer grid begins with the water of the coarser, which forgets its rest and runs longer than a look', () => {
     const fine = planField(domain, 'fine')!
     expect([fine.begins!.fineness, fine.begins!.begins!.fineness]).toEqual(['standard', 'coarse'])
     const look = planField(domain, 'coarse')!
     expect(look.begins).toBeNull()
-    const few = fine.begins!.begins!.begins!
-    expect(few.waterCells).toBeLessThan(0.5 * look.waterCells)
-    expect(few.settleSteps * few.stepS).toBeGreaterThan(3 * look.settleSteps * look.stepS)
+    const coarse = fine.begins!.begins!
+    expect(coarse.begins).toBeNull()
+    expect(coarse.settleSteps * coarse.stepS).toBeGreaterThan(3 * look.settleSteps * look.stepS)
+    expect(coarse.watchSteps).toBeGreaterThan(3 * look.watchSteps)
   })
   test('watches whole turns of a pattern that goes into its time', () => {
     const turns = { kind: 'alternate', periodS: 7, low: 0, group: 'first' } as const

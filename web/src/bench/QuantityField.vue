@@ -65,7 +65,7 @@ function read() {
     fault.value =
       parsed.reason === 'unknown-unit'
         ? `“${parsed.unit}” is no unit for this; try ${unit.value.label || 'a plain number'}.`
-        : `Type a number from ${rangeText(limit, units.family)}.`
+        : `Type a number: ${rangeText(limit, units.family)}.`
     return
   }
   const possible = [parsed.si, ...parsed.others].filter((si) => withinLimit(limit, si))
