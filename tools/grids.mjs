@@ -5,13 +5,13 @@ import { ensurePackages } from './setup/packages.mjs'
 import { ROOT } from './setup/paths.mjs'
 import { reporting } from './setup/run.mjs'
 
-/** What the standard field of each of the demo's tanks and the coarse one differ by when both are watched for long; of those named. */
+/** Holds the standard field of each of the demo's tanks against the coarse one: `grids [seconds watched | view [names]]`. */
 await reporting(async () => {
   await ensurePackages((text) => console.log(`· ${text}`))
   const { outDir, file } = await bundled('tools/grids/main.ts')
   try {
-    const names = process.argv.slice(2)
-    const { status } = spawnSync(process.execPath, [file, ...names], {
+    const [watched = 'view', ...names] = process.argv.slice(2)
+    const { status } = spawnSync(process.execPath, [file, watched, ...names], {
       stdio: 'inherit',
       cwd: ROOT,
     })
