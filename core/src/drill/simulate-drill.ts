@@ -1,5 +1,5 @@
 import { netWater } from '../figures/index.ts'
-import { waterAt } from '../fluid/index.ts'
+import { freshDensityKgPerM3, waterAt } from '../fluid/index.ts'
 import type { SteadyState } from '../loop/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { type Brine, brineOf, mixed } from './brine.ts'
@@ -141,7 +141,7 @@ class DrillWalk {
     this.#marks = marksOf(plant)
     this.#laws = plantLaws(plant, this.#mode, drill.evaporates)
     const { temperatureC, salinityPpt } = design.water
-    this.#freshKgPerM3 = waterAt({ temperatureC, salinityPpt: 0 }).densityKgPerM3
+    this.#freshKgPerM3 = freshDensityKgPerM3(temperatureC)
     this.#freshBefore = plant.topOffSupply < 0 ? 0 : this.#volumes[plant.topOffSupply]!
     const density = waterAt(design.water).densityKgPerM3
     const { displayM3, sumpM3 } = netWater(plant.steady)

@@ -8,8 +8,14 @@ import { pipeThroughPanel } from './place/pipe-through-panel.ts'
 import { pumpDoesNotFit } from './place/pump-too-large.ts'
 import { pumpOutsideChamber } from './place/pump-outside-chamber.ts'
 import { chamberCases } from './case/chamber-case.ts'
-import { type DeviceCase, deviceCases, skimmerCases, sterilizerCases } from './case/device-case.ts'
-import { drainCases } from './case/drain-case.ts'
+import {
+  type DeviceCase,
+  deviceCases,
+  skimmerCases,
+  type SterilizerCase,
+  sterilizerCases,
+} from './case/device-case.ts'
+import { type DrainCase, drainCases } from './case/drain-case.ts'
 import { type FeedCase, feedCases } from './case/feed-case.ts'
 import { type LineCase, lineCases } from './case/line-case.ts'
 import { heatCases } from './case/heat-case.ts'
@@ -37,6 +43,7 @@ import { siphonNearAir } from './drains/siphon-near-air.ts'
 import { siphonUntuned } from './drains/siphon-untuned.ts'
 import { ventedLoud } from './drains/vented-loud.ts'
 import type { FindingCode } from './codes.ts'
+import { byDrawing } from './drawn-rule.ts'
 import type { Finding } from './finding.ts'
 import { heaterCouldCook } from './heat/heater-could-cook.ts'
 import { heaterHolds } from './heat/heater-holds.ts'
@@ -77,7 +84,7 @@ import { valveDoesPumpsWork } from './return/valve-does-pumps-work.ts'
 import { valveShut } from './return/valve-shut.ts'
 import { waterTooFast } from './return/water-too-fast.ts'
 import { type Asked, each, type Occurrence, type RuleWords } from './rule.ts'
-import { SEVERITY_ORDER } from './severity.ts'
+import { SEVERITY_ORDER, type Severity } from './severity.ts'
 import { cupStaysOn } from './skimmer/cup-stays-on.ts'
 import { skimmerDepthOff } from './skimmer/skimmer-depth.ts'
 import { skimmerFits } from './skimmer/skimmer-fits.ts'
@@ -140,21 +147,23 @@ const OF_LINE: readonly Asked<LineCase>[] = [
     flowsBack,
     takeoffOffTarget,
   ),
-  missesItsPlace,
+  byDrawing(
+    missesItsPlace,
+    pipeThroughPanel,
+    lineOutsideChamber,
+    turnWithoutElbow,
+    hoseTooShort,
+    piecesAfterNozzle,
+    hardElbowsInARow,
+    spareWithoutValve,
+  ),
   mouthOutsideTank,
-  pipeThroughPanel,
-  lineOutsideChamber,
   mouthUnderWater,
   outletMismatch,
   startDoesNotMeet,
   joinDoesNotMeet,
   waterTooFast,
-  turnWithoutElbow,
-  hoseTooShort,
-  piecesAfterNozzle,
-  hardElbowsInARow,
   checkValveOnlyGuard,
-  spareWithoutValve,
 ]
 
 const OF_PUMP = [
@@ -167,9 +176,8 @@ const OF_PUMP = [
   pumpDoesNotFit,
 ]
 
-const OF_DRAIN = [
-  drainOutsideBox,
-  drainOutsideChamber,
+const OF_DRAIN: readonly Asked<DrainCase>[] = [
+  byDrawing(drainOutsideBox, drainOutsideChamber),
   siphonCannotMatch,
   siphonUntuned,
   siphonNearAir,
@@ -187,9 +195,7 @@ const OF_OVERFLOW: readonly Asked<OverflowCase>[] = [
   teethDrowned,
   weirTooShort,
   letsAnimalsThrough,
-  temperedPanel,
-  holeTooNear,
-  holeOutsideBox,
+  byDrawing(temperedPanel, holeTooNear, holeOutsideBox),
   hungLosesPrime,
   boxWithoutDrain,
   each(drainCases, ...OF_DRAIN),
@@ -223,27 +229,27 @@ const OF_SKIMMER = [
   topOffGivesUp,
 ]
 
-const OF_STERILIZER = [
+const OF_STERILIZER: readonly Asked<SterilizerCase>[] = [
   lampWithoutFlow,
   doseReached,
   doseShort,
   lampOld,
-  lampCannotBeDrawn,
-  lampGluedIn,
-  portsDoNotMeet,
+  byDrawing(lampCannotBeDrawn, lampGluedIn, portsDoNotMeet),
 ]
 
 const OF_DEVICE: readonly Asked<DeviceCase>[] = [
   each(skimmerCases, ...OF_SKIMMER),
   each(sterilizerCases, ...OF_STERILIZER),
-  meterNotUpright,
   meterOffScale,
   outsideWindow,
-  deviceDoesNotFit,
-  devicesCollide,
-  deviceMeetsSump,
-  noHandRoom,
-  cannotLiftOut,
+  byDrawing(
+    meterNotUpright,
+    deviceDoesNotFit,
+    devicesCollide,
+    deviceMeetsSump,
+    noHandRoom,
+    cannotLiftOut,
+  ),
 ]
 
 const OF_HEAT = [heaterTooSmall, heaterNearItsLimit, heaterHolds, heaterCouldCook, waterTooWarm]
@@ -295,8 +301,13 @@ export function findingsOfBuilding(whole: Whole): Finding[] {
   return worstFirst(found)
 }
 
+const WORST_FIRST = (Object.keys(SEVERITY_ORDER) as Severity[]).toSorted(
+  (a, b) => SEVERITY_ORDER[a] - SEVERITY_ORDER[b],
+)
+
 function worstFirst(found: readonly Occurrence[]): Finding[] {
-  return found
-    .map(({ finding }) => finding)
-    .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
+  const worst: Finding[] = []
+  for (const severity of WORST_FIRST)
+    for (const { finding } of found) if (finding.severity === severity) worst.push(finding)
+  return worst
 }

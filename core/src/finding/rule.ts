@@ -30,13 +30,13 @@ export interface RuleText<Of extends Case, Fact> extends RuleWords {
   /** What it holds for, once for each; none: it does not hold. */
   readonly condition: (of: Of) => readonly Fact[]
   /** Which of its severities; left out: it has one. */
-  readonly severity?: (of: Of, fact: Fact) => Severity
+  readonly severity?: ((of: Of, fact: Fact) => Severity) | undefined
   /** What is so. */
   readonly title: (of: Of, fact: Fact) => Sentence
   /** Why it is so. */
   readonly reason: (of: Of, fact: Fact) => Sentence
   /** What it is about beyond its case. */
-  readonly where?: (of: Of, fact: Fact) => Partial<Where>
+  readonly where?: ((of: Of, fact: Fact) => Partial<Where>) | undefined
 }
 
 /** One thing that a rule holds for. */
@@ -63,7 +63,7 @@ export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, 
   const rules: RuleWords[] = []
   const { condition } = text
   // All rules have one shape, whatever each leaves out: hundreds are asked with every keystroke.
-  const made: Made<Of, Fact> = {
+  const made: Rule<Of, Fact> = {
     code: text.code,
     station: text.station,
     severities: text.severities,
@@ -77,22 +77,23 @@ export function rule<Of extends Case, Fact>(text: RuleText<Of, Fact>): Rule<Of, 
     ask: (of, found) => addFound(made, of, found),
   }
   rules.push(made)
-  return made as Rule<Of, Fact>
-}
-
-/** A rule with a place for all it may say. */
-interface Made<Of extends Case, Fact> extends Omit<Rule<Of, Fact>, 'severity' | 'where'> {
-  readonly severity: RuleText<Of, Fact>['severity'] | undefined
-  readonly where: RuleText<Of, Fact>['where'] | undefined
+  return made
 }
 
 /** Adds what a rule finds of a case. */
-function addFound<Of extends Case, Fact>(made: Made<Of, Fact>, of: Of, found: Occurrence[]): void {
+function addFound<Of extends Case, Fact>(made: Rule<Of, Fact>, of: Of, found: Occurrence[]): void {
   const facts = made.condition(of)
-  for (let i = 0; i < facts.length; i++) {
-    const fact = facts[i]!
-    found.push({ finding: findingOf(made, of, fact), rule: made, of, fact })
-  }
+  for (let i = 0; i < facts.length; i++) addOccurrence(made, of, facts[i]!, found)
+}
+
+/** Adds what is said of a case by one fact of it. */
+export function addOccurrence<Of extends Case, Fact>(
+  made: Rule<Of, Fact>,
+  of: Of,
+  fact: Fact,
+  found: Occurrence[],
+): void {
+  found.push({ finding: findingOf(made, of, fact), rule: made, of, fact })
 }
 
 /** Rules asked one after the other about each of the cases that another holds. */
@@ -120,8 +121,9 @@ export function each<Of, Inner>(
 }
 
 /** Is it a rule itself, and no list of them? Its cases are then such as rules are asked about. */
-const isMade = <Inner>(asked: Asked<Inner>): asked is Asked<Inner> & Made<Inner & Case, unknown> =>
-  'condition' in asked
+export const isMade = <Inner>(
+  asked: Asked<Inner>,
+): asked is Asked<Inner> & Rule<Inner & Case, unknown> => 'condition' in asked
 
 /** A condition that holds for a case as a whole, or not at all. */
 export const holdsFor = (holds: boolean): readonly true[] => (holds ? WHOLE : NONE)
@@ -136,7 +138,7 @@ export const factIf = <Fact>(fact: Fact | null | undefined | false): readonly Fa
 const NOWHERE_ELSE: Partial<Where> = {}
 
 function findingOf<Of extends Case, Fact>(
-  { code, station, severities, severity, title, reason, where }: Made<Of, Fact>,
+  { code, station, severities, severity, title, reason, where }: Rule<Of, Fact>,
   of: Of,
   fact: Fact,
 ): Finding {

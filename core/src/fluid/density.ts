@@ -14,6 +14,11 @@ export function densityKgPerM3(salinityPpt: number, temperatureC: number): numbe
   return fresh + a * s + b * s * Math.sqrt(s) + c * s * s
 }
 
+/** The same without salt. */
+export function freshDensityKgPerM3(temperatureC: number): number {
+  return densityKgPerM3(0, temperatureC)
+}
+
 /** ρ(S, T)/ρ(0, T), both at the water's own temperature: what a keeper's float or refractometer reads. */
 export function specificGravity(salinityPpt: number, temperatureC: number): number {
   return densityKgPerM3(salinityPpt, temperatureC) / densityKgPerM3(0, temperatureC)

@@ -1,4 +1,4 @@
 export { salinityFromConductivityPpt } from './conductivity.ts'
-export { specificGravity } from './density.ts'
+export { freshDensityKgPerM3, specificGravity } from './density.ts'
 export { conductivityMSPerCm, salinityFromSpecificGravityPpt } from './salinity.ts'
 export { GRAVITY_M_PER_S2, type Water, waterAt, type WaterReading } from './water.ts'

@@ -1,4 +1,4 @@
-import { waterAt } from '../fluid/index.ts'
+import { freshDensityKgPerM3 } from '../fluid/index.ts'
 
 /** Heat taken by what evaporates (choice: at 25 °C), J/kg. */
 const LATENT_J_PER_KG = 2.43e6
@@ -38,18 +38,15 @@ export function evaporationHeatW(
 
 /** Heat of so much fresh water a second: L ρ E, W. */
 export function heatOfEvaporationW(evaporationM3PerS: number, temperatureC: number): number {
-  return LATENT_J_PER_KG * freshKgPerM3(temperatureC) * evaporationM3PerS
+  return LATENT_J_PER_KG * freshDensityKgPerM3(temperatureC) * evaporationM3PerS
 }
 
 /** Fresh water that takes so much heat with it, m³/s; nil where nothing evaporates. */
 export function evaporationOfHeatM3PerS(heatW: number, temperatureC: number): number {
-  return heatW / (LATENT_J_PER_KG * freshKgPerM3(temperatureC))
+  return heatW / (LATENT_J_PER_KG * freshDensityKgPerM3(temperatureC))
 }
 
 /** Depth of it over a surface in a day, mm. */
 export function mmPerDay(evaporationM3PerS: number, surfaceM2: number): number {
   return surfaceM2 > 0 ? evaporationM3PerS / (surfaceM2 * MM_PER_DAY) : 0
 }
-
-const freshKgPerM3 = (temperatureC: number) =>
-  waterAt({ salinityPpt: 0, temperatureC }).densityKgPerM3

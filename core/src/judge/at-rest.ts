@@ -58,13 +58,17 @@ export function atRestOf(steady: SteadyState, sumpBox: SumpBox, checksHold: bool
   const floor = spaces.push({ areaM2: ROOM_M2, levelM: 0 }) - 1
   const returnChamber = tanks.length + returnIndex
   const heldUp = heldUpChamberId(sump)
-  const takes = chambers.flatMap(({ apart }, i) => (apart ? [] : [tanks.length + i]))
+  const takes = flatMap(chambers, ({ apart }, i) => (apart ? [] : [tanks.length + i]))
+  // Named one by one: a spread behind other names takes many times as long, at every keystroke.
+  const { mouths, ways, wayFallsM3 } = plumbing(steady, { checksHold, chamberPlace, floor })
   return {
     given: {
       spaces,
       walls,
       drains,
-      ...plumbing(steady, { checksHold, chamberPlace, floor }),
+      mouths,
+      ways,
+      wayFallsM3,
       gifts: [
         {
           to: heldUp === null ? returnChamber : chamberPlace(heldUp),

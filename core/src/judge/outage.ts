@@ -1,6 +1,7 @@
 import { aboveRimBandM3 } from '../figures/index.ts'
 import type { SumpBox } from '../design/index.ts'
 import type { SteadyState } from '../loop/index.ts'
+import { flatMap } from '../numeric/index.ts'
 import type { DrillSaid } from './drilled.ts'
 import { fillLineOf, highestRest, type Rest, restOf } from '../rest/index.ts'
 import { type AtRest, atRestOf } from './at-rest.ts'
@@ -144,7 +145,7 @@ function drainBackOf(
     aboveRimM3 += areaM2 * (levelM - brimM)
     siphonedM3 += areaM2 * (brimM - levelsM[i]!)
   })
-  const sides = boxes.flatMap(({ inner, box }) => [inner, box]).filter((space) => space >= 0)
+  const sides = flatMap(boxes, ({ inner, box }) => [inner, box].filter((space) => space >= 0))
   const boxesM3 = sum(
     sides,
     (s) => given.spaces[s]!.areaM2 * (given.spaces[s]!.levelM - levelsM[s]!),

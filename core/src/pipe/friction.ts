@@ -102,8 +102,8 @@ export function frictionAside(re: number, search: FrictionSearch, into: Friction
   frictionAt(re, ASIDE, into)
 }
 
-/** So often a Reynolds number is asked for near another before a series about it is worth its making. */
-const WORTH_A_SERIES = 3
+/** So often a Reynolds number is asked for near another before a series about it is worth its making: a drill asks that often, a single solve does not. */
+const WORTH_A_SERIES = 10
 
 /** Colebrook's law by a series about where it was asked before, else by a search, from which a series may be made. */
 function turbulentAt(re: number, search: FrictionSearch, into: Friction): void {

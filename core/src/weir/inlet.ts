@@ -7,7 +7,7 @@ const CD = 0.6
 
 /** Water over the rim of an upright pipe: Q = ⅔ · 0.6 √(2g) π D h^1.5. */
 export function circularRimFlow(boreM: number, headM: number): number {
-  return headM <= 0 ? 0 : (2 / 3) * CD * ROOT_2G * Math.PI * boreM * headM ** 1.5
+  return headM <= 0 ? 0 : (2 / 3) * CD * ROOT_2G * Math.PI * boreM * headM * Math.sqrt(headM)
 }
 
 /** Water through the mouth of a drowned pipe: Q = 0.6 A √(2 g h). */

@@ -20,9 +20,10 @@ import {
 import { kAt } from '../../fitting/index.ts'
 import { waterAt } from '../../fluid/index.ts'
 import { boxRim, chamberLevelM, type LaidDrain, type SteadyState } from '../../loop/index.ts'
+import { memoize, memoizeWith } from '../../numeric/index.ts'
 import { reynolds, speedMPerS, velocityHeadM } from '../../pipe/index.ts'
 import { bellDepthM, vortexDepthM } from '../../pump/index.ts'
-import { pieceLosses, type PlacedPiece, type ValvePiece } from '../../run/index.ts'
+import { pieceLosses, type PlacedPiece, type Run, type ValvePiece } from '../../run/index.ts'
 import { OPEN_PIPE_SPREAD } from '../../weir/index.ts'
 import { type BandedFlow, flowShareOf } from '../flow-share.ts'
 import { openRiseBandM } from './level-bands.ts'
@@ -272,6 +273,15 @@ function matchOf(
   }
 }
 
+/** What a valve loses when it is all open. */
+const openLossOf = memoizeWith(
+  (at: PlacedPiece, run: Run) => {
+    const opened = { ...at, piece: { ...(at.piece as ValvePiece), opening: 1 } }
+    return pieceLosses(opened, run).fittings[0]!.loss
+  },
+  (before, now) => before === now,
+)
+
 function matchedAt(
   { design }: SteadyState,
   laid: LaidDrain,
@@ -280,10 +290,9 @@ function matchedAt(
 ) {
   const water = waterAt(design.water)
   const valve = at.piece as ValvePiece
-  const [loss] = pieceLosses({ ...at, piece: { ...valve, opening: 1 } }, laid.drain.run).fittings
   const boreM = at.boreBeforeM
   const re = reynolds(speedMPerS(flowM3PerS, boreM), boreM, water.kinematicM2PerS)
-  const openK = kAt(loss!.loss, re)
+  const openK = kAt(openLossOf(at, laid.drain.run), re)
   const openValveM = openK * velocityHeadM(speedMPerS(flowM3PerS, boreM))
   const other = new FallSearch(laid.aloneOpen)
   return matchValve({
@@ -301,7 +310,7 @@ function matchedAt(
 /** A stretch flatter than this counts as near-level, m/m (choice). */
 const NEAR_LEVEL = 0.2
 
-function leastSlope(placed: readonly PlacedPiece[]): number | null {
+const leastSlope = memoize((placed: readonly PlacedPiece[]): number | null => {
   let least: number | null = null
   for (const { piece, from, to } of placed) {
     if (piece.kind !== 'pipe' && piece.kind !== 'free-hose') continue
@@ -313,4 +322,4 @@ function leastSlope(placed: readonly PlacedPiece[]): number | null {
     if (slope < NEAR_LEVEL) least = Math.min(least ?? Infinity, slope)
   }
   return least
-}
+})

@@ -1,5 +1,5 @@
 import { evaporationMmPerDay, type SumpBox } from '../../design/index.ts'
-import { waterAt } from '../../fluid/index.ts'
+import { freshDensityKgPerM3, waterAt } from '../../fluid/index.ts'
 import type { LaidPump } from '../../layout/index.ts'
 import type { SteadyState } from '../../loop/index.ts'
 import {
@@ -69,6 +69,6 @@ function freshened(steady: SteadyState, freshM3: number): number {
   return salinityAfterTopOff(
     { salinityPpt, volumeM3: displayM3 + sumpM3 },
     waterAt(water).densityKgPerM3,
-    freshM3 * waterAt({ salinityPpt: 0, temperatureC }).densityKgPerM3,
+    freshM3 * freshDensityKgPerM3(temperatureC),
   )
 }

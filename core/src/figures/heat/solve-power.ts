@@ -28,7 +28,7 @@ export function solvePower(
     { of: 'circulation', meanW: circulationW(tanks), bandW: 0 },
     { of: 'devices', meanW: devicesW, bandW: 0 },
     { of: 'lights', meanW: lightsW, bandW: 0 },
-    { of: 'warmth', ...warmthW(design, heat) },
+    warmth(design, heat),
   ]
   const meanW = all.reduce((sum, share) => sum + share.meanW, 0)
   const { energyPerYearJ, costPerYear } = yearOf(meanW, tariff)
@@ -51,8 +51,8 @@ export function solvePower(
  * Heaters and chiller over the year: the mean of the coldest and the warmest room (choice), a
  * chiller's only where there is one.
  */
-function warmthW({ heat: plan }: BasinDesign, heat: SolvedHeat | null): Omit<PowerShare, 'of'> {
-  if (!plan || !heat) return { meanW: 0, bandW: 0 }
+function warmth({ heat: plan }: BasinDesign, heat: SolvedHeat | null): PowerShare {
+  if (!plan || !heat) return { of: 'warmth', meanW: 0, bandW: 0 }
   const rooms = [heat.coldest, heat.warmest]
   const heating = heat.heatersW > 0 ? rooms.map(({ meanW }) => Math.max(0, meanW)) : []
   const cooling =
@@ -60,5 +60,5 @@ function warmthW({ heat: plan }: BasinDesign, heat: SolvedHeat | null): Omit<Pow
   const meanW = [...heating, ...cooling].reduce((sum, roomW) => sum + roomW / rooms.length, 0)
   // What is known of the losses is known alike in both rooms.
   const bandW = meanW > 0 ? (heat.coldest.wantedBandW + heat.warmest.wantedBandW) / 2 : 0
-  return { meanW, bandW: Math.min(bandW, meanW) }
+  return { of: 'warmth', meanW, bandW: Math.min(bandW, meanW) }
 }

@@ -51,7 +51,7 @@ function solvePump(
   const flowM3PerS = flowOf(banded.solution.flows)
   const headM = pumpHead(pump, flowM3PerS)
   const link = pump.lineIndex === null ? null : firstLink(layout, pump.lineIndex)
-  const movesBy = (by: number) => ({ flows: link === null ? [] : [{ link, by }] })
+  const flowsBy = (by: number) => (link === null ? [] : [{ link, by }])
   const ownHead = { links: link === null ? [] : [link], kinds: [], pumps: true, by: -1 }
   const wireW = wirePowerW(pumpPower(part), Math.max(0, flowM3PerS), speed)
   const lifting = flowM3PerS > 0 && speed > 0
@@ -64,13 +64,18 @@ function solvePump(
     stopped: placed.stopped,
     speed,
     flowM3PerS,
-    flowBandM3PerS: halfWidth(banded, movesBy(1)),
+    flowBandM3PerS: halfWidth(banded, { flows: flowsBy(1) }),
     headM,
-    headBandM: halfWidth(banded, { ...movesBy(pumpSlope(pump, flowM3PerS)), losses: ownHead }),
+    headBandM: halfWidth(banded, {
+      flows: flowsBy(pumpSlope(pump, flowM3PerS)),
+      losses: ownHead,
+    }),
     shutOffHeadM: pumpHeadM(curve, 0, speed),
     freeFlowM3PerS: speed * curve.freeFlowM3PerS,
     wirePowerW: wireW,
-    wirePowerBandW: halfWidth(banded, movesBy(powerSlope(part, flowM3PerS, speed))),
+    wirePowerBandW: halfWidth(banded, {
+      flows: flowsBy(powerSlope(part, flowM3PerS, speed)),
+    }),
     powerIsScaled: part.power.length < 2,
     hydraulicPowerW: hydraulicW,
     wireToWater: wireW > 0 ? hydraulicW / wireW : 0,

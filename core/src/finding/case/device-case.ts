@@ -1,13 +1,14 @@
 import type { Device } from '../../design/index.ts'
 import type { SolvedDevice, SolvedSkimmer, SolvedSterilizer } from '../../figures/index.ts'
 import type { SterilizerSpec } from '../../uv/index.ts'
-import type { Case } from '../rule.ts'
+import type { DrawnCase } from '../drawn-rule.ts'
 import type { Station } from '../severity.ts'
+import { type DeviceAsDrawn, deviceAsDrawn } from './device-as-drawn.ts'
 import type { LineCase } from './line-case.ts'
 import type { Whole } from './whole.ts'
 
 /** A device with everything known of it. */
-export interface DeviceCase extends Case {
+export interface DeviceCase extends DrawnCase<DeviceAsDrawn> {
   readonly whole: Whole
   readonly device: Device
   readonly index: number
@@ -26,14 +27,20 @@ export interface DeviceCase extends Case {
 /** Every device of the sump. */
 export function deviceCases(whole: Whole, lines: readonly LineCase[]): DeviceCase[] {
   const { skimmers, sterilizers } = whole.treatment
-  return whole.design.sump.devices.map((device, index) => {
+  const { devices } = whole.design.sump
+  return devices.map((device, index) => {
     const { kind } = device.part
+    const solved = whole.treatment.devices[index]!
+    const line = lines.find(({ laid }) => laid.line.id === device.lineId)
+    // A skimmer that is in no chamber yet has no place to be judged.
+    const clearance = device.part.skimmer && device.chamberId === null ? null : solved.clearance
     return {
       whole,
       device,
       index,
-      solved: whole.treatment.devices[index]!,
-      line: lines.find(({ laid }) => laid.line.id === device.lineId),
+      solved,
+      line,
+      drawing: deviceAsDrawn(device, { device, devices, clearance, line: line?.drawing }),
       station: kind === 'sterilizer' || kind === 'flow-meter' ? 'sterilizer' : 'skimmer',
       where: { deviceId: device.id, chamberId: device.chamberId },
       skimmer: skimmers.find(({ deviceId }) => deviceId === device.id),

@@ -1,11 +1,12 @@
 import type { BasinDesign } from '../../design/index.ts'
 import type { FlowPlace, SolvedLine } from '../../figures/index.ts'
 import { type LaidLine, type LaidPump, pumpOf } from '../../layout/index.ts'
-import type { Case } from '../rule.ts'
+import type { DrawnCase } from '../drawn-rule.ts'
+import { lineAsDrawn, type LineAsDrawn } from './line-as-drawn.ts'
 import type { Whole } from './whole.ts'
 
 /** One line of the return side, with everything known of it. */
-export interface LineCase extends Case {
+export interface LineCase extends DrawnCase<LineAsDrawn> {
   readonly whole: Whole
   readonly design: BasinDesign
   readonly laid: LaidLine
@@ -17,6 +18,8 @@ export interface LineCase extends Case {
 /** Every line of the return side. */
 export function lineCases(whole: Whole): LineCase[] {
   const { design, layout, returnSide } = whole
+  const { tanks, sump } = whole.steady.given
+  const { tees } = layout
   return layout.lines.map((laid, i) => {
     const { end, id } = laid.line
     return {
@@ -25,6 +28,7 @@ export function lineCases(whole: Whole): LineCase[] {
       laid,
       solved: returnSide.lines[i]!,
       pump: pumpOf(layout, i),
+      drawing: lineAsDrawn(laid.placed, { line: laid.line, mouth: laid.mouth, tees, tanks, sump }),
       where: { tankId: end.at === 'tank' ? end.id : null, lineId: id },
     }
   })

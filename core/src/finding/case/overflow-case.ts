@@ -2,12 +2,12 @@ import type { DisplayTank, Overflow } from '../../design/index.ts'
 import type { SolvedOverflow } from '../../judge/index.ts'
 import type { Overflowing } from '../../loop/index.ts'
 import { flatMap } from '../../numeric/index.ts'
-import type { Case } from '../rule.ts'
+import type { DrawnCase } from '../drawn-rule.ts'
 import { tankWords } from './tank-case.ts'
 import type { Whole } from './whole.ts'
 
 /** One tank with an overflow and everything known of it. */
-export interface OverflowCase extends Case {
+export interface OverflowCase extends DrawnCase<DisplayTank> {
   readonly whole: Whole
   readonly index: number
   readonly tank: DisplayTank
@@ -27,6 +27,8 @@ export function overflowCases(whole: Whole): OverflowCase[] {
     if (!laid || !solved || !tank.overflow) return []
     const { overflow } = tank
     const words = tankWords(design, tank)
-    return [{ whole, index, tank, overflow, laid, solved, words, where: { tankId: tank.id } }]
+    const drawing = steady.given.tanks[index]!
+    const where = { tankId: tank.id }
+    return [{ whole, index, tank, overflow, laid, solved, words, drawing, where }]
   })
 }

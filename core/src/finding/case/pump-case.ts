@@ -11,12 +11,13 @@ export function pumpCases(lines: readonly LineCase[]): PumpCase[] {
   // Written out: a spread takes many times as long, at every keystroke.
   return lines
     .filter(({ laid }) => laid.line.start.at === 'pump')
-    .map(({ whole, design, laid, solved, pump, where }) => ({
+    .map(({ whole, design, laid, solved, pump, drawing, where }) => ({
       whole,
       design,
       laid,
       solved,
       pump,
+      drawing,
       where,
       feeds: lines.filter((line) => line.pump === pump),
     }))

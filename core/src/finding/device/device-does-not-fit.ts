@@ -1,18 +1,17 @@
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
-import { factIf, rule } from '../rule.ts'
-import { placedClearance } from './placed-clearance.ts'
+import type { DeviceAsDrawn } from '../case/device-as-drawn.ts'
+import { drawnRule } from '../drawn-rule.ts'
+import { factIf } from '../rule.ts'
 
-export const deviceDoesNotFit = rule({
+export const deviceDoesNotFit = drawnRule({
   code: 'device-does-not-fit',
   station: 'own',
   severities: ['stop'],
   holds: 'A device stands through a wall of its chamber or of the cabinet.',
-  condition: (deviceCase: DeviceCase) => {
-    const clearance = placedClearance(deviceCase)
-    return factIf(clearance && clearance.sticksOutM > 0 ? clearance : null)
-  },
-  title: ({ device }, { inWater, sticksOutM }) =>
+  condition: ({ clearance }: DeviceAsDrawn) =>
+    factIf(clearance && clearance.sticksOutM > 0 ? clearance : null),
+  title: ({ device }: DeviceCase, { inWater, sticksOutM }) =>
     sentence(
       inWater
         ? '{device} does not stand in its chamber: {out} too far'

@@ -1,19 +1,18 @@
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
-import { rule } from '../rule.ts'
-import { placedClearance } from './placed-clearance.ts'
+import type { DeviceAsDrawn } from '../case/device-as-drawn.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
-export const noHandRoom = rule({
+export const noHandRoom = drawnRule({
   code: 'no-hand-room',
   station: 'own',
   severities: ['watch'],
   holds: 'A hand does not get past a device.',
-  condition: (deviceCase: DeviceCase) => {
-    const clearance = placedClearance(deviceCase)
+  condition: ({ device, clearance }: DeviceAsDrawn) => {
     if (!clearance || clearance.sticksOutM !== 0 || clearance.handM === null) return []
-    return clearance.handM < deviceCase.device.part.handM ? [clearance.handM] : []
+    return clearance.handM < device.part.handM ? [clearance.handM] : []
   },
-  title: ({ device }, handM) =>
+  title: ({ device }: DeviceCase, handM) =>
     sentence('A hand does not get past {device}: {gap}', {
       device: device.name,
       gap: ['length', handM],

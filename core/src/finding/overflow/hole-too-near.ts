@@ -3,23 +3,25 @@ import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { OverflowCase } from '../case/overflow-case.ts'
 import { HOLE_WIDTHS } from '../limits.ts'
-import { rule } from '../rule.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** A hole with less glass beside it than it needs. */
-export const holeTooNear = rule({
+export const holeTooNear = drawnRule({
   code: 'hole-too-near',
   station: 'overflow',
   severities: ['watch'],
   holds: 'A hole is too near to an edge or to another hole.',
-  condition: ({ overflow, tank }: OverflowCase) =>
-    flatMap(overflow.holes, (hole, i) => {
+  condition: (tank: DisplayTank) => {
+    const holes = tank.overflow?.holes ?? []
+    return flatMap(holes, (hole, i) => {
       if (hole.glass === 'tempered') return []
-      const others = overflow.holes.slice(i + 1).filter(({ panel }) => panel === hole.panel)
+      const others = holes.slice(i + 1).filter(({ panel }) => panel === hole.panel)
       const leftM = Math.min(toEdgeM(tank, hole), ...others.map((other) => betweenM(hole, other)))
       const leastM = hole.bulkhead.holeM * HOLE_WIDTHS
       return leftM >= leastM ? [] : [{ leftM, leastM }]
-    }),
-  title: ({ words }, { leftM }) =>
+    })
+  },
+  title: ({ words }: OverflowCase, { leftM }) =>
     sentence('{where}Only {left} of glass beside a hole', {
       where: words,
       left: ['length', leftM],

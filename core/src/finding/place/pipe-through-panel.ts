@@ -1,26 +1,27 @@
 import { type DisplayTank, type DrilledPanel, isInPlan } from '../../design/index.ts'
 import { flatMap } from '../../numeric/index.ts'
 import { sentence } from '../../quantity/index.ts'
+import type { LineAsDrawn } from '../case/line-as-drawn.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
-import { rule } from '../rule.ts'
+import { drawnRule } from '../drawn-rule.ts'
 import { type Crossing, crossingsOf } from './crossing.ts'
 
 /** A hole's middle this near to a run is the run's, m (choice). */
 const AT_HOLE_M = 0.03
 
 /** A return line goes over a tank's rim, or through a hole that is drilled for it. */
-export const pipeThroughPanel = rule({
+export const pipeThroughPanel = drawnRule({
   code: 'pipe-through-panel',
   station: 'return',
   severities: ['stop'],
   holds: 'A line runs through a tank’s floor or panel where no hole is.',
-  condition: ({ design, laid }: LineCase) =>
-    flatMap(crossingsOf(laid.placed, design.tanks), (crossings, i) => {
-      const tank = design.tanks[i]!
+  condition: ({ placed, tanks }: LineAsDrawn) =>
+    flatMap(crossingsOf(placed, tanks), (crossings, i) => {
+      const tank = tanks[i]!
       const crossing = crossings.find((found) => !hasHole(tank, found))
       return crossing ? [{ tank, crossing }] : []
     }),
-  title: (line, { tank, crossing: { panel } }) =>
+  title: (line: LineCase, { tank, crossing: { panel } }) =>
     sentence('{where}The run goes through {tank}: its {panel}', {
       where: lineWords(line),
       tank: tank.name,

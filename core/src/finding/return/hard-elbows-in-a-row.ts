@@ -1,10 +1,10 @@
-import { memoize } from '../../numeric/index.ts'
 import { isHose } from '../../pipe/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Piece } from '../../run/index.ts'
+import type { LineAsDrawn } from '../case/line-as-drawn.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
 import { ELBOWS_IN_A_ROW, PARTS_ELBOWS_M } from '../limits.ts'
-import { rule } from '../rule.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** Hard elbows one after another, with short pipe between them. */
 export interface ElbowRow {
@@ -14,7 +14,7 @@ export interface ElbowRow {
 }
 
 /** Pieces that nobody moves have the same rows. */
-const elbowRows = memoize((pieces: readonly Piece[]): ElbowRow[] => {
+function elbowRows(pieces: readonly Piece[]): ElbowRow[] {
   const rows: ElbowRow[] = []
   let row: ElbowRow | null = null
   const close = () => {
@@ -28,19 +28,17 @@ const elbowRows = memoize((pieces: readonly Piece[]): ElbowRow[] => {
   })
   close()
   return rows
-})
+}
 
 /** Losses of elbows close to each other do not add up as the tables have them. */
-export const hardElbowsInARow = rule({
+export const hardElbowsInARow = drawnRule({
   code: 'hard-elbows-in-a-row',
   station: 'return',
   severities: ['watch'],
   holds: 'Several hard elbows follow each other, where a hose may curve.',
-  condition: ({ laid }: LineCase) =>
-    elbowRows(laid.line.run.pieces).filter(
-      ({ first }) => !isHose(laid.placed[first]!.sizeBefore.series),
-    ),
-  title: (line, { elbows }) =>
+  condition: ({ line, placed }: LineAsDrawn) =>
+    elbowRows(line.run.pieces).filter(({ first }) => !isHose(placed[first]!.sizeBefore.series)),
+  title: (line: LineCase, { elbows }) =>
     sentence('{where}{elbows} hard elbows in a row', {
       where: lineWords(line),
       elbows: String(elbows),

@@ -1,35 +1,36 @@
 import { stretchEdits } from '../../editing/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { Point } from '../../run/index.ts'
+import type { LineAsDrawn } from '../case/line-as-drawn.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
+import { drawnRule } from '../drawn-rule.ts'
 import { REACHED_M } from '../limits.ts'
-import { factIf, rule } from '../rule.ts'
+import { factIf } from '../rule.ts'
 
 /** The place a line must reach: its bulkhead, or the tee it joins; null: wherever it leads. */
-function wantedPlace({ laid, whole }: LineCase): Point | null {
-  const { end } = laid.line
-  if (end.at === 'tee' && end.id !== null) return whole.layout.tees.get(end.id)?.place ?? null
+function wantedPlace({ line: { end }, tees }: LineAsDrawn): Point | null {
+  if (end.at === 'tee' && end.id !== null) return tees.get(end.id)?.place ?? null
   return end.place
 }
 
 /** How far a line ends from where it must; null: it has reached it. */
 export function missedPlace(
-  line: LineCase,
+  line: LineAsDrawn,
 ): { readonly wanted: Point; readonly offM: number } | null {
   const wanted = wantedPlace(line)
   if (!wanted) return null
-  const { mouth } = line.laid
+  const { mouth } = line
   const offM = Math.hypot(wanted.xM - mouth.xM, wanted.yM - mouth.yM, wanted.zM - mouth.zM)
   return offM <= REACHED_M ? null : { wanted, offM }
 }
 
-export const missesItsPlace = rule({
+export const missesItsPlace = drawnRule({
   code: 'misses-its-place',
   station: 'return',
   severities: ['stop'],
   holds: 'A line ends away from the bulkhead or the tee that it must reach.',
-  condition: (line: LineCase) => factIf(missedPlace(line)),
-  title: (line, { offM }) => {
+  condition: (line: LineAsDrawn) => factIf(missedPlace(line)),
+  title: (line: LineCase, { offM }) => {
     const where = line.laid.line.end.at === 'tee' ? 'the tee it joins' : 'its bulkhead'
     return sentence('{where}It ends {off} from {of}', {
       where: lineWords(line),

@@ -10,7 +10,7 @@ export const mouthOutsideTank = rule({
   severities: ['stop'],
   holds: 'A line that should end in a tank ends beside it.',
   condition: (line: LineCase) =>
-    line.laid.end === 'outside-tank' && missedPlace(line) === null
+    line.laid.end === 'outside-tank' && missedPlace(line.drawing) === null
       ? [byId(line.design.tanks, line.laid.line.end.id, 'tank')]
       : [],
   title: (line) => sentence('{where}The run ends outside the tank', { where: lineWords(line) }),

@@ -12,7 +12,7 @@ export const mouthUnderWater = rule({
   condition: (line: LineCase) => {
     const { laid, design } = line
     const { end, run } = laid.line
-    if (laid.end !== 'under-water' || end.at !== 'tank' || missedPlace(line)) return []
+    if (laid.end !== 'under-water' || end.at !== 'tank' || missedPlace(line.drawing)) return []
     const checked = run.pieces.some((piece) => piece.kind === 'check-valve')
     // The check valve's own finding says the rest.
     if (checked && end.breakDepthM === null) return []

@@ -1,9 +1,9 @@
-import { memoize } from '../../numeric/index.ts'
 import { isHose } from '../../pipe/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import { axisOf, type PipePiece, type PlacedPiece, signOf } from '../../run/index.ts'
+import type { LineAsDrawn } from '../case/line-as-drawn.ts'
 import { type LineCase, lineWords } from '../case/line-case.ts'
-import { rule } from '../rule.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** Rigid pipe that turns by itself: which, and by how much. */
 export interface MissingTurn {
@@ -13,7 +13,7 @@ export interface MissingTurn {
 }
 
 /** A line is laid once, and turns the same as long as it lies so. */
-const turnsMissing = memoize((placed: readonly PlacedPiece[]): MissingTurn[] => {
+function turnsMissing(placed: readonly PlacedPiece[]): MissingTurn[] {
   const found: MissingTurn[] = []
   let last: PipePiece | null = null
   let turned = 0
@@ -29,7 +29,7 @@ const turnsMissing = memoize((placed: readonly PlacedPiece[]): MissingTurn[] => 
     turned = 0
   })
   return found
-})
+}
 
 /** Degrees between two directions: 0, 90 or 180. */
 function turnBetween(from: PipePiece, to: PipePiece): number {
@@ -38,13 +38,13 @@ function turnBetween(from: PipePiece, to: PipePiece): number {
 }
 
 /** Two pipes of different direction meet, and nothing turns the water. */
-export const turnWithoutElbow = rule({
+export const turnWithoutElbow = drawnRule({
   code: 'turn-without-elbow',
   station: 'return',
   severities: ['watch'],
   holds: 'Rigid pipe changes its direction with nothing between to turn it.',
-  condition: ({ laid }: LineCase) => turnsMissing(laid.placed),
-  title: (line, { piece }) =>
+  condition: ({ placed }: LineAsDrawn) => turnsMissing(placed),
+  title: (line: LineCase, { piece }) =>
     sentence('{where}It turns {direction} without an elbow', {
       where: lineWords(line),
       direction: piece.direction,

@@ -24,7 +24,9 @@ export interface TooFast {
 
 function fastestPast(line: LineCase): TooFast | null {
   let worst: TooFast | null = null
-  for (const [at, piece] of line.solved.pieces.entries()) {
+  const { pieces } = line.solved
+  for (let at = 0; at < pieces.length; at++) {
+    const piece = pieces[at]!
     if (IN_PASSING.has(piece.kind) || (worst && piece.speedMPerS <= worst.piece.speedMPerS))
       continue
     const limitMPerS = fastestQuiet(line, at)

@@ -1,18 +1,20 @@
 import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
-import { rule } from '../rule.ts'
+import type { DeviceAsDrawn } from '../case/device-as-drawn.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** The lamp is drawn out along its own length. */
-export const lampCannotBeDrawn = rule({
+export const lampCannotBeDrawn = drawnRule({
   code: 'lamp-cannot-be-drawn',
   station: 'own',
   severities: ['watch'],
   holds: 'The cabinet leaves no room to draw a lamp where it hangs.',
-  condition: ({ solved, spec }: SterilizerCase) => {
-    const { pullOutM: freeM = null, pullsThroughDoor = false } = solved.clearance ?? {}
-    return freeM === null || pullsThroughDoor || freeM >= spec.pullOutM ? [] : [freeM]
+  condition: ({ device: { part }, clearance }: DeviceAsDrawn) => {
+    const { pullOutM: freeM = null, pullsThroughDoor = false } = clearance ?? {}
+    if (freeM === null || pullsThroughDoor || !part.sterilizer) return []
+    return freeM >= part.sterilizer.pullOutM ? [] : [freeM]
   },
-  title: ({ device }) =>
+  title: ({ device }: SterilizerCase) =>
     sentence('The lamp of {device} can’t be drawn where it hangs', { device: device.name }),
   reason: ({ spec }, freeM) =>
     sentence(

@@ -1,23 +1,25 @@
 import { pieceOfDevice } from '../../layout/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
-import { rule } from '../rule.ts'
+import type { DeviceAsDrawn } from '../case/device-as-drawn.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** A lamp is changed once a year: it must come out of the line. */
-export const lampGluedIn = rule({
+export const lampGluedIn = drawnRule({
   code: 'lamp-glued-in',
   station: 'own',
   severities: ['watch'],
   holds: 'A sterilizer has no union on one side or on both.',
-  condition: ({ line, device }: SterilizerCase) => {
-    const pieces = line?.laid.line.run.pieces ?? []
+  condition: ({ line: drawn, device }: DeviceAsDrawn) => {
+    const line = drawn?.line
+    const pieces = line?.run.pieces ?? []
     const at = pieceOfDevice(pieces, device)
     if (!line || at < 0) return []
     const before = pieces.slice(0, at).some(({ kind }) => kind === 'union')
     const after = pieces.slice(at + 1).some(({ kind }) => kind === 'union')
-    return before && after ? [] : [{ lineId: line.laid.line.id, oneSide: before || after }]
+    return before && after ? [] : [{ lineId: line.id, oneSide: before || after }]
   },
-  title: ({ device }) =>
+  title: ({ device }: SterilizerCase) =>
     sentence('{device} can’t be taken out of its line', { device: device.name }),
   reason: (_, { oneSide }) =>
     sentence(

@@ -1,7 +1,8 @@
 import type { PipePiece } from '../../run/index.ts'
 import { sentence } from '../../quantity/index.ts'
 import type { DeviceCase } from '../case/device-case.ts'
-import { rule } from '../rule.ts'
+import type { DeviceAsDrawn } from '../case/device-as-drawn.ts'
+import { drawnRule } from '../drawn-rule.ts'
 
 /** Why a float does not read as it should. */
 type Why = 'no-stretch' | 'too-short' | 'upside-down' | 'level'
@@ -14,24 +15,25 @@ const TITLES: Readonly<Record<Why, string>> = {
 }
 
 /** A float rises with the water: it wants a stretch that goes up and is as long as itself. */
-export const meterNotUpright = rule({
+export const meterNotUpright = drawnRule({
   code: 'meter-not-upright',
   station: 'own',
   severities: ['watch'],
   holds:
     'A flow meter stands in no upright stretch as long as itself: it is level, upside down, or has none.',
-  condition: ({ line, device }: DeviceCase) => {
-    if (device.part.kind !== 'flow-meter' || !line) return []
-    const pipes = line.laid.line.run.pieces.filter((piece) => piece.kind === 'pipe')
+  condition: ({ line: drawn, device }: DeviceAsDrawn) => {
+    if (device.part.kind !== 'flow-meter' || !drawn) return []
+    const { line } = drawn
+    const pipes = line.run.pieces.filter((piece) => piece.kind === 'pipe')
     const own = pipes.find(({ id }) => id === device.pieceId)
     const longestUpM = pipes.reduce(
       (most, { direction, lengthM }) => (direction === 'up' ? Math.max(most, lengthM) : most),
       0,
     )
     const why = own ? whyNot(own, device.part.heightM) : stretchMissing(longestUpM, device)
-    return why === null ? [] : [{ why, longestUpM, lineId: line.laid.line.id }]
+    return why === null ? [] : [{ why, longestUpM, lineId: line.id }]
   },
-  title: ({ device }, { why }) => sentence(TITLES[why], { device: device.name }),
+  title: ({ device }: DeviceCase, { why }) => sentence(TITLES[why], { device: device.name }),
   reason: ({ device }, { longestUpM }) =>
     sentence(
       'Its float rises with the water, so it wants {wants} of pipe that goes up; the longest in its line is {has}.',
