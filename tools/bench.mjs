@@ -5,15 +5,24 @@ import { ensurePackages } from './setup/packages.mjs'
 import { ROOT } from './setup/paths.mjs'
 import { reporting } from './setup/run.mjs'
 
-/** One for what the page's own thread does, one for what its workers do. */
-const PARTS = ['page', 'workers']
+/** Each in a process of its own: a basin's recalculation alone, what the page's own thread does besides, what its workers do. */
+const PARTS = [
+  ['recalculation', 'Lantern'],
+  ['recalculation', 'Thimble'],
+  ['recalculation', 'Two Sisters'],
+  ['page'],
+  ['workers'],
+]
 
 await reporting(async () => {
   await ensurePackages((text) => console.log(`· ${text}`))
-  for (const part of PARTS) {
+  for (const [part, ...given] of PARTS) {
     const { outDir, file } = await bundled(`tools/bench/${part}.ts`)
     try {
-      const { status } = spawnSync(process.execPath, [file], { stdio: 'inherit', cwd: ROOT })
+      const { status } = spawnSync(process.execPath, [file, ...given], {
+        stdio: 'inherit',
+        cwd: ROOT,
+      })
       process.exitCode ||= status ?? 1
     } finally {
       rmSync(outDir, { recursive: true, force: true })

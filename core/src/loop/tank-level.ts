@@ -120,9 +120,9 @@ export function levelsOver(
   if (foundM > boxRimM) {
     const levels = overRim(tankEdge, flowM3PerS, boxRimM)
     // An inner box can't spill on the floor: its water stands over its rim with the tank's.
-    return { ...levels, boxM: boxRimM, spills: standsInside(overflow) ? 'tank' : 'box' }
+    return { ...levels, spills: standsInside(overflow) ? 'tank' : 'box' }
   }
-  return { ...overRim(tankEdge, flowM3PerS, foundM), boxM: foundM }
+  return overRim(tankEdge, flowM3PerS, foundM)
 }
 
 /** Where a box's water ends up outside it: an inner box's rises with the tank's to the tank's rim. */

@@ -154,20 +154,23 @@ function transitionAt(re: number, search: FrictionSearch, into: Friction): void 
  * ((F″/2F′)² of the equation below over the range of pipes), so what is left is below 1e-14.
  */
 const LAST_STEP = 2e-4
+/** 1/√f of f = 0.024. */
+const USUAL_INVERSE_ROOT = 6.5
 /** Past this (ratio − 1)/(ratio + 1) the series for a logarithm is left for the logarithm itself. */
 const NEAR_ANCHOR = 0.05
 
 /**
  * x = 1/√f of 1/√f = −2 log₁₀(ε/(3.7 D) + 2.51/(Re √f)), Colebrook 1939, by Halley's method
- * (the curvature costs no further logarithm) from where the last search ended, or from Haaland's
- * explicit formula (1983). The logarithm is taken from one that was near: ln(r) = 2 artanh z,
- * z = (r − 1)/(r + 1), five terms of its series, 1e-15 off at most.
+ * (the curvature costs no further logarithm) from where the last search ended, or from what pipes
+ * usually have: Haaland's formula (1983) starts nearer, but its power and logarithm cost more than
+ * a step. The logarithm is taken from one that was near: ln(r) = 2 artanh z, z = (r − 1)/(r + 1),
+ * five terms of its series, 1e-15 off at most.
  */
 function colebrook(re: number, search: FrictionSearch, into: Friction): void {
   const a = search[ROUGHNESS]! / 3.7
   const b = 2.51 / re
   let x = search[INVERSE_ROOT]!
-  if (x <= 1) x = (-1.8 / Math.LN10) * Math.log(a ** 1.11 + 6.9 / re)
+  if (x <= 1) x = USUAL_INVERSE_ROOT
   let inside = a + b * x
   for (let i = 0; i < 20; i++) {
     const residual = x + logNear(inside, search)

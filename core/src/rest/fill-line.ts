@@ -101,13 +101,14 @@ function runningAt(
   { chambers, returnChamber }: RestSump,
   levelM: number,
 ): RestCase {
-  return {
-    ...given,
-    spaces: given.spaces.map((space, s) => {
-      if (s === returnChamber) return { ...space, levelM }
-      return chambers.includes(s) ? { ...space, levelM: Math.max(space.levelM, levelM) } : space
-    }),
-  }
+  // Written out: spreads take many times as long, at every keystroke.
+  const { walls, drains, mouths, ways, wayFallsM3, gifts } = given
+  const spaces = given.spaces.map((space, s) => {
+    const { areaM2 } = space
+    if (s === returnChamber) return { areaM2, levelM }
+    return chambers.includes(s) ? { areaM2, levelM: Math.max(space.levelM, levelM) } : space
+  })
+  return { spaces, walls, drains, mouths, ways, wayFallsM3, gifts }
 }
 
 /** The highest level among the chambers that take water. */

@@ -11,7 +11,7 @@ import { brent } from '../../numeric/index.ts'
 import type { ValvePiece } from '../../run/index.ts'
 import { matchTarget, throttleOf, touchOf } from './match-target.ts'
 import type { SolvedMatch } from './solved-gravity.ts'
-import { touchedBy } from './touch.ts'
+import { touchOfLevel } from './touch.ts'
 
 /** No valve is set finer than this, share of its stroke. */
 const LEAST_OPENING = 0.01
@@ -36,6 +36,8 @@ export function joinedMatch(steady: SteadyState, drainIndex: number): SolvedMatc
     tolerance: 1e-5,
   })
   const opening = found.ok ? found.value : null
+  const levelPerTouchM =
+    opening === null ? null : touchiness(carried, opening, levelM) * touchOf(valve.form)
   return {
     pieceId: valve.id,
     form: valve.form,
@@ -43,9 +45,8 @@ export function joinedMatch(steady: SteadyState, drainIndex: number): SolvedMatc
     levelM,
     opening,
     openingBand: null,
-    ...touchedBy(
-      opening === null ? null : touchiness(carried, opening, levelM) * touchOf(valve.form),
-    ),
+    levelPerTouchM,
+    touch: touchOfLevel(levelPerTouchM),
   }
 }
 

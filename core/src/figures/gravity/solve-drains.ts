@@ -35,7 +35,7 @@ import type {
   SolvedMatch,
   SolvedStart,
 } from './solved-gravity.ts'
-import { touchedBy } from './touch.ts'
+import { touchOfLevel } from './touch.ts'
 
 /** Every drain as it runs, in the design's order. */
 export function solveDrains(steady: SteadyState, intoTank: IntoTank): SolvedDrain[] {
@@ -258,6 +258,9 @@ function matchOf(
     flowBandM3PerS: flowShareOf(into) * flowM3PerS,
     dropM: levelM - outM,
   })
+  const { levelPerOpeningM } = matched
+  const levelPerTouchM =
+    levelPerOpeningM === null ? null : Math.abs(levelPerOpeningM) * touchOf(valve.form)
   return {
     pieceId: valve.id,
     form: valve.form,
@@ -265,11 +268,8 @@ function matchOf(
     levelM,
     opening: levelM > laid.lipM ? matched.opening : null,
     openingBand: levelM > laid.lipM ? matched.openingBand : null,
-    ...touchedBy(
-      matched.levelPerOpeningM === null
-        ? null
-        : Math.abs(matched.levelPerOpeningM) * touchOf(valve.form),
-    ),
+    levelPerTouchM,
+    touch: touchOfLevel(levelPerTouchM),
   }
 }
 

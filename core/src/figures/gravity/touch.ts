@@ -5,11 +5,9 @@ const TOUCHY_M = 0.02
 /** and by more than this a hair at a time: it is as much as most boxes have between lip and rim, m (choice). */
 const VERY_TOUCHY_M = 0.1
 
-/** How far one turn or degree moves the box, and what that asks of the hand. */
-export function touchedBy(
-  levelPerTouchM: number | null,
-): Pick<SolvedMatch, 'levelPerTouchM' | 'touch'> {
-  return { levelPerTouchM, touch: levelPerTouchM === null ? null : touchAt(levelPerTouchM) }
+/** What one turn or degree that moves the box so far asks of the hand. */
+export function touchOfLevel(levelPerTouchM: number | null): SolvedMatch['touch'] {
+  return levelPerTouchM === null ? null : touchAt(levelPerTouchM)
 }
 
 function touchAt(levelPerTouchM: number): Touch {

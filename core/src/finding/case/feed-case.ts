@@ -34,17 +34,14 @@ export function isFed({ tank, feeding }: FeedCase): boolean {
   return tank.flowM3PerS > 0 && feeding.some(({ solved }) => solved.status === 'flows')
 }
 
-/** How a tank's flow stands to what is wanted, as a sentence needs it. */
-export function againstWanted({ tank }: FeedCase) {
+/** How a tank's flow stands to what is wanted, as a sentence needs it; where: "Lower tank: ", at: the tank by its name. */
+export function againstWanted({ tank, name }: FeedCase) {
   const { flowM3PerS: flow, wantedFlowM3PerS: wanted, flowBandM3PerS: band } = tank
   return {
     flow: ['flow', flow, band],
     wanted: ['flow', wanted],
     off: ['share', wanted > 0 ? Math.abs(flow - wanted) / wanted : 0],
+    where: name ? `${name}: ` : '',
+    at: name || 'the tank',
   } as const
-}
-
-/** "Lower tank: ", and the tank by its name or as "the tank". */
-export function feedWords({ name }: FeedCase): { readonly where: string; readonly at: string } {
-  return { where: name ? `${name}: ` : '', at: name || 'the tank' }
 }

@@ -1,5 +1,5 @@
 import { sentence } from '../../quantity/index.ts'
-import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
+import { againstWanted, type FeedCase, isFed } from '../case/feed-case.ts'
 import { meetsWanted, PAST_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
@@ -15,14 +15,6 @@ export const flowAsWanted = rule({
         meetsWanted(feed.tank.flowM3PerS, feed.tank.wantedFlowM3PerS) &&
         feed.tank.flowM3PerS <= (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS,
     ),
-  title: (feed) =>
-    sentence('{where}The flow is what you want', {
-      ...againstWanted(feed),
-      where: feedWords(feed).where,
-    }),
-  reason: (feed) =>
-    sentence('{flow} reaches {at}, against {wanted}.', {
-      ...againstWanted(feed),
-      at: feedWords(feed).at,
-    }),
+  title: (feed) => sentence('{where}The flow is what you want', againstWanted(feed)),
+  reason: (feed) => sentence('{flow} reaches {at}, against {wanted}.', againstWanted(feed)),
 })

@@ -1,5 +1,5 @@
 import { sentence } from '../../quantity/index.ts'
-import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
+import { againstWanted, type FeedCase, isFed } from '../case/feed-case.ts'
 import { PAST_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
@@ -11,11 +11,7 @@ export const flowPast = rule({
   holds: 'A tank gets far more than is wanted for it.',
   condition: (feed: FeedCase) =>
     holdsFor(isFed(feed) && feed.tank.flowM3PerS > (1 + PAST_SHARE) * feed.tank.wantedFlowM3PerS),
-  title: (feed) =>
-    sentence('{where}The flow is {off} past what you want', {
-      ...againstWanted(feed),
-      where: feedWords(feed).where,
-    }),
+  title: (feed) => sentence('{where}The flow is {off} past what you want', againstWanted(feed)),
   reason: (feed) =>
     sentence(
       '{flow} against {wanted}: power and noise for nothing, and more for the drains to carry.',

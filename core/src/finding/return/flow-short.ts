@@ -1,5 +1,5 @@
 import { sentence } from '../../quantity/index.ts'
-import { againstWanted, type FeedCase, feedWords, isFed } from '../case/feed-case.ts'
+import { againstWanted, type FeedCase, isFed } from '../case/feed-case.ts'
 import { meetsWanted, STOP_SHARE } from '../limits.ts'
 import { holdsFor, rule } from '../rule.ts'
 
@@ -12,14 +12,6 @@ export const flowShort = rule({
   condition: (feed: FeedCase) =>
     holdsFor(isFed(feed) && !meetsWanted(feed.tank.flowM3PerS, feed.tank.wantedFlowM3PerS)),
   severity: ({ tank }) => (tank.flowM3PerS < STOP_SHARE * tank.wantedFlowM3PerS ? 'stop' : 'watch'),
-  title: (feed) =>
-    sentence('{where}The flow falls {off} short', {
-      ...againstWanted(feed),
-      where: feedWords(feed).where,
-    }),
-  reason: (feed) =>
-    sentence('{flow} reaches {at} and you want {wanted}.', {
-      ...againstWanted(feed),
-      at: feedWords(feed).at,
-    }),
+  title: (feed) => sentence('{where}The flow falls {off} short', againstWanted(feed)),
+  reason: (feed) => sentence('{flow} reaches {at} and you want {wanted}.', againstWanted(feed)),
 })

@@ -22,18 +22,27 @@ export function chosenTarget({ whole, sterilizer }: SterilizerCase): ChosenTarge
     : null
 }
 
-/** The dose, what is quoted and the flow that gives it, as a sentence needs them. */
-export function doseValues({ target, against, doseJPerM2, doseBandJPerM2 }: ChosenTarget) {
+/** The dose as it is, and whose it is, as a title needs them; written out, as a spread takes many times as long. */
+export function doseWords({ target, doseJPerM2, doseBandJPerM2 }: ChosenTarget, device: string) {
   return {
+    device,
     dose: ['dose', doseJPerM2, doseBandJPerM2],
-    most: ['dose', target.mostJPerM2],
-    flow: ['flow', against.flowForItM3PerS],
     organism: target.organism,
   } as const
 }
 
+/** What is quoted, the flow that gives it and what that does in the tank, as a reason needs them. */
+export function quotedWords(chosen: ChosenTarget, band = sentence('')) {
+  return {
+    most: ['dose', chosen.target.mostJPerM2],
+    flow: ['flow', chosen.against.flowForItM3PerS],
+    inTheTank: inTheTank(chosen),
+    band,
+  } as const
+}
+
 /** What it does in the tank, to stand behind a sentence. */
-export function inTheTank({ against: { halfLifeS, halfLifeBandS } }: ChosenTarget): Sentence {
+function inTheTank({ against: { halfLifeS, halfLifeBandS } }: ChosenTarget): Sentence {
   if (halfLifeS === null) return sentence('')
   return sentence(' In the tank their number falls by half in {half}.', {
     half: ['duration', halfLifeS, halfLifeBandS],

@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
 import { factIf, rule } from '../rule.ts'
-import { type ChosenTarget, chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
+import { type ChosenTarget, chosenTarget, doseWords, quotedWords } from './chosen-target.ts'
 
 /** A dose that its own band takes under what is quoted is no promise. */
 const mayMiss = ({ target, doseJPerM2, doseBandJPerM2 }: ChosenTarget) =>
@@ -25,13 +25,10 @@ export const doseReached = rule({
   },
   severity: (_, chosen) => (mayMiss(chosen) ? 'watch' : 'fine'),
   title: ({ device }, chosen) =>
-    sentence('{device} gives the dose for {organism}: {dose}', {
-      ...doseValues(chosen),
-      device: device.name,
-    }),
+    sentence('{device} gives the dose for {organism}: {dose}', doseWords(chosen, device.name)),
   reason: (_, chosen) =>
     sentence(
       '{most} is quoted; it would do up to {flow}.{inTheTank}{band} Quoted doses are no promise, and this is no treatment plan.',
-      { ...doseValues(chosen), inTheTank: inTheTank(chosen), band: byItsBand(chosen) },
+      quotedWords(chosen, byItsBand(chosen)),
     ),
 })

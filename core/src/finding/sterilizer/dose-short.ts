@@ -1,7 +1,7 @@
 import { sentence } from '../../quantity/index.ts'
 import type { SterilizerCase } from '../case/device-case.ts'
 import { factIf, rule } from '../rule.ts'
-import { chosenTarget, doseValues, inTheTank } from './chosen-target.ts'
+import { chosenTarget, doseWords, quotedWords } from './chosen-target.ts'
 
 /** Dose at its flow and age, beside the chosen target's. */
 export const doseShort = rule({
@@ -13,10 +13,11 @@ export const doseShort = rule({
     const chosen = chosenTarget(sterilizerCase)
     return factIf(chosen && chosen.against.reaches !== 'reached' ? chosen : null)
   },
-  title: (_, chosen) => sentence('{dose} is short of the dose for {organism}', doseValues(chosen)),
+  title: ({ device }, chosen) =>
+    sentence('{dose} is short of the dose for {organism}', doseWords(chosen, device.name)),
   reason: (_, chosen) =>
     sentence(
       '{most} is quoted; at {flow} it would get that.{inTheTank} Slow water gets the dose, fast water turns the tank over: the chart shows both.',
-      { ...doseValues(chosen), inTheTank: inTheTank(chosen) },
+      quotedWords(chosen),
     ),
 })
