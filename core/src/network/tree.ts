@@ -88,10 +88,9 @@ export function treeOf({ nodes, links }: Graph): Tree {
   }
   const roots: { link: number; node: number }[] = []
   // A pump's end first: most of the water comes in there.
-  const first = live.toSorted(
-    (a, b) => Number(links[b]!.pump !== null) - Number(links[a]!.pump !== null),
-  )
-  for (const l of first) {
+  const pumped = live.filter((l) => links[l]!.pump !== null)
+  const others = live.filter((l) => links[l]!.pump === null)
+  for (const l of pumped.concat(others)) {
     if (growing.seen[l]) continue
     const { from, to } = links[l]!
     const node = nodes[from]!.headM !== null ? from : to
@@ -130,17 +129,17 @@ function pruned(
       degree[node]!--
     }
   }
-  const reached = new Set<number>()
+  const reached = links.map(() => false)
   const queue = flatMap(nodes, ({ headM }, n) => (headM === null ? [] : [n]))
   for (const node of queue) {
     for (const l of beside[node]!) {
-      if (!live[l] || reached.has(l)) continue
-      reached.add(l)
+      if (!live[l] || reached[l]) continue
+      reached[l] = true
       const other = links[l]!.from === node ? links[l]!.to : links[l]!.from
       if (nodes[other]!.headM === null) queue.push(other)
     }
   }
-  return live.map((isLive, l) => isLive && reached.has(l))
+  return live.map((isLive, l) => isLive && reached[l]!)
 }
 
 /** A tree while it grows. */
