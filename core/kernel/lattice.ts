@@ -59,6 +59,14 @@ function put(place: usize, value: v128, water: v128, whole: bool): void {
   v128.store(place, whole ? value : v128.bitselect(value, v128.load(place), water))
 }
 
+/** To both ways of a direction: what they share, and what the one has more and the other less. */
+// @ts-ignore: decorator of AssemblyScript
+@inline
+function pair(along: usize, back: usize, even: v128, odd: v128, water: v128, whole: bool): void {
+  put(along, f32x4.add(even, odd), water, whole)
+  put(back, f32x4.sub(even, odd), water, whole)
+}
+
 /** One step of every cell: moments, collision, and each population to where its neighbour will read it. */
 export function step(odd: bool): void {
   const plane = nx * ny
@@ -198,49 +206,25 @@ export function step(odd: bool): void {
         const kz = f32x4.mul(sixth, jz)
 
         put(p0 + o, f32x4.mul(third, ground), m, whole)
-        let even = f32x4.add(ground1, exx)
-        put(b1 + o, f32x4.add(even, kx), m, whole)
-        put(a1 + o, f32x4.sub(even, kx), m, whole)
-        even = f32x4.add(ground1, eyy)
-        put(b2 + o, f32x4.add(even, ky), m, whole)
-        put(a2 + o, f32x4.sub(even, ky), m, whole)
-        even = f32x4.add(ground1, ezz)
-        put(b3 + o, f32x4.add(even, kz), m, whole)
-        put(a3 + o, f32x4.sub(even, kz), m, whole)
+        pair(b1 + o, a1 + o, f32x4.add(ground1, exx), kx, m, whole)
+        pair(b2 + o, a2 + o, f32x4.add(ground1, eyy), ky, m, whole)
+        pair(b3 + o, a3 + o, f32x4.add(ground1, ezz), kz, m, whole)
         // half of each of them for the diagonals
         const hx = f32x4.mul(half, kx)
         const hy = f32x4.mul(half, ky)
         const hz = f32x4.mul(half, kz)
-        let skew = f32x4.mul(quarter, axy)
-        let sum = f32x4.mul(half, f32x4.add(ground1, f32x4.add(exx, eyy)))
-        even = f32x4.add(sum, skew)
-        let tilt = f32x4.add(hx, hy)
-        put(b4 + o, f32x4.add(even, tilt), m, whole)
-        put(a4 + o, f32x4.sub(even, tilt), m, whole)
-        even = f32x4.sub(sum, skew)
-        tilt = f32x4.sub(hx, hy)
-        put(b5 + o, f32x4.add(even, tilt), m, whole)
-        put(a5 + o, f32x4.sub(even, tilt), m, whole)
-        skew = f32x4.mul(quarter, axz)
-        sum = f32x4.mul(half, f32x4.add(ground1, f32x4.add(exx, ezz)))
-        even = f32x4.add(sum, skew)
-        tilt = f32x4.add(hx, hz)
-        put(b6 + o, f32x4.add(even, tilt), m, whole)
-        put(a6 + o, f32x4.sub(even, tilt), m, whole)
-        even = f32x4.sub(sum, skew)
-        tilt = f32x4.sub(hx, hz)
-        put(b7 + o, f32x4.add(even, tilt), m, whole)
-        put(a7 + o, f32x4.sub(even, tilt), m, whole)
-        skew = f32x4.mul(quarter, ayz)
-        sum = f32x4.mul(half, f32x4.add(ground1, f32x4.add(eyy, ezz)))
-        even = f32x4.add(sum, skew)
-        tilt = f32x4.add(hy, hz)
-        put(b8 + o, f32x4.add(even, tilt), m, whole)
-        put(a8 + o, f32x4.sub(even, tilt), m, whole)
-        even = f32x4.sub(sum, skew)
-        tilt = f32x4.sub(hy, hz)
-        put(b9 + o, f32x4.add(even, tilt), m, whole)
-        put(a9 + o, f32x4.sub(even, tilt), m, whole)
+        const xy = f32x4.mul(half, f32x4.add(ground1, f32x4.add(exx, eyy)))
+        const exy = f32x4.mul(quarter, axy)
+        pair(b4 + o, a4 + o, f32x4.add(xy, exy), f32x4.add(hx, hy), m, whole)
+        pair(b5 + o, a5 + o, f32x4.sub(xy, exy), f32x4.sub(hx, hy), m, whole)
+        const xz = f32x4.mul(half, f32x4.add(ground1, f32x4.add(exx, ezz)))
+        const exz = f32x4.mul(quarter, axz)
+        pair(b6 + o, a6 + o, f32x4.add(xz, exz), f32x4.add(hx, hz), m, whole)
+        pair(b7 + o, a7 + o, f32x4.sub(xz, exz), f32x4.sub(hx, hz), m, whole)
+        const yz = f32x4.mul(half, f32x4.add(ground1, f32x4.add(eyy, ezz)))
+        const eyz = f32x4.mul(quarter, ayz)
+        pair(b8 + o, a8 + o, f32x4.add(yz, eyz), f32x4.add(hy, hz), m, whole)
+        pair(b9 + o, a9 + o, f32x4.sub(yz, eyz), f32x4.sub(hy, hz), m, whole)
       }
     }
   }

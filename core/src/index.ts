@@ -244,7 +244,7 @@ export {
   towardsOf,
   tryPace,
   unpackField,
-  updatesOf,
+  workOf,
   WATER,
   type FlowDomain,
   isOfWanted,

@@ -5,7 +5,7 @@ import {
   BUILD_CODES,
   type Finding,
   findingsOfBuilding,
-  SEVERITY_ORDER,
+  bySeverity,
   wholeOf,
 } from '../finding/index.ts'
 import { judged } from '../judge/index.ts'
@@ -83,8 +83,5 @@ export const isOfBuilding = ({ code }: Pick<Finding, 'code'>): boolean => BUILD_
 /** A solved design with what is found of it as it is built, among its other findings; the worst first. */
 export function withBuilding(solved: SolvedBasin, found: readonly Finding[]): SolvedBasin {
   if (found.length === 0) return solved
-  const findings = [...solved.findings, ...found].sort(
-    (a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity],
-  )
-  return { ...solved, findings }
+  return { ...solved, findings: bySeverity([...solved.findings, ...found]) }
 }

@@ -1,6 +1,6 @@
 import type { BasinDesign } from '../design/index.ts'
 import { allDrills, canDrill, type Drill, drillVerdict, type Verdict } from '../drill/index.ts'
-import { type DrilledCode, drilledFinding, type Finding, SEVERITY_ORDER } from '../finding/index.ts'
+import { type DrilledCode, drilledFinding, type Finding, bySeverity } from '../finding/index.ts'
 import type { AskDrills } from '../fix/index.ts'
 import { type BlockedRow, type Judged, leftByDrill } from '../judge/index.ts'
 import { type SteadyState, steadyState } from '../loop/index.ts'
@@ -69,9 +69,9 @@ function drilledFindings(
   overflows: Overflows,
   verdicts: VerdictsById,
 ): Finding[] {
-  return findings
-    .map((finding) => drilledFinding(finding, drillsOf(finding, overflows, verdicts)))
-    .sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
+  return bySeverity(
+    findings.map((finding) => drilledFinding(finding, drillsOf(finding, overflows, verdicts))),
+  )
 }
 
 /** A finding with its tank's rows, one pipe blocked in each. */

@@ -112,7 +112,23 @@ function within(seconds: number): number {
   return Math.min(MOST_S, Math.max(LEAST_S, seconds))
 }
 
-/** Updates of cells that a plan comes to, with what it begins with: what its time is estimated by. */
-export function updatesOf({ grid, settleSteps, watchSteps, begins }: FieldPlan): number {
-  return grid.fill.length * (settleSteps + watchSteps) + (begins ? updatesOf(begins) : 0)
+/** What a plan comes to, with what it begins with: updates of cells, which its time is estimated by, and the tank's own time. */
+export interface FieldWork {
+  readonly updates: number
+  readonly tankS: number
 }
+
+const NO_WORK: FieldWork = { updates: 0, tankS: 0 }
+
+/** All that a plan's simulation is. */
+export function workOf({ grid, stepS, settleSteps, watchSteps, begins }: FieldPlan): FieldWork {
+  const before = begins ? workOf(begins) : NO_WORK
+  const steps = settleSteps + watchSteps
+  return {
+    updates: before.updates + grid.fill.length * steps,
+    tankS: before.tankS + stepS * steps,
+  }
+}
+
+/** Its updates alone. */
+export const updatesOf = (plan: FieldPlan): number => workOf(plan).updates

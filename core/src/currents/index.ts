@@ -1,6 +1,6 @@
 export { type DyeFrame, type DyeVerdict, FRAME_FULL, simulateDye } from './dye.ts'
 export { eddiesOf } from './eddies.ts'
-export { planField, updatesOf } from './field-plan.ts'
+export { planField, workOf } from './field-plan.ts'
 export { type Field, type FieldFigure, motionAt } from './field.ts'
 export { gridsApart, isOfWanted } from './grids-apart.ts'
 export { type Fineness, type Grid, ROCK, SAND, WATER } from './grid.ts'

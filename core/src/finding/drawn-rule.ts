@@ -41,6 +41,7 @@ export function byDrawing<Drawing extends object, Of extends DrawnCase<Drawing>>
   ...asked: readonly Asked<Of>[]
 ): Asked<Of> {
   const rules = asked.filter(isMade<Of>)
+  if (rules.length < asked.length) throw new RangeError('a list of rules is not asked of a drawing')
   const heldOf = memoize((drawing: Drawing): readonly Held<Of>[] => {
     // They are given the drawing and nothing else.
     const only = { drawing, where: {} } as unknown as Of

@@ -84,7 +84,7 @@ import { valveDoesPumpsWork } from './return/valve-does-pumps-work.ts'
 import { valveShut } from './return/valve-shut.ts'
 import { waterTooFast } from './return/water-too-fast.ts'
 import { type Asked, each, type Occurrence, type RuleWords } from './rule.ts'
-import { SEVERITY_ORDER, type Severity } from './severity.ts'
+import { bySeverity } from './severity.ts'
 import { cupStaysOn } from './skimmer/cup-stays-on.ts'
 import { skimmerDepthOff } from './skimmer/skimmer-depth.ts'
 import { skimmerFits } from './skimmer/skimmer-fits.ts'
@@ -291,23 +291,12 @@ export function occurrencesIn(whole: Whole): readonly Occurrence[] {
 
 /** Every finding, worst first; within one severity in the order the water passes. */
 export function findingsOf(whole: Whole): Finding[] {
-  return worstFirst(occurrencesIn(whole))
+  return bySeverity(occurrencesIn(whole).map(({ finding }) => finding))
 }
 
 /** What is found of it as it is built, and nothing else. */
 export function findingsOfBuilding(whole: Whole): Finding[] {
   const found: Occurrence[] = []
   OF_BUILDING.ask(whole, found)
-  return worstFirst(found)
-}
-
-const WORST_FIRST = (Object.keys(SEVERITY_ORDER) as Severity[]).toSorted(
-  (a, b) => SEVERITY_ORDER[a] - SEVERITY_ORDER[b],
-)
-
-function worstFirst(found: readonly Occurrence[]): Finding[] {
-  const worst: Finding[] = []
-  for (const severity of WORST_FIRST)
-    for (const { finding } of found) if (finding.severity === severity) worst.push(finding)
-  return worst
+  return bySeverity(found.map(({ finding }) => finding))
 }

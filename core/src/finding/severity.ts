@@ -5,4 +5,14 @@ export type Severity = 'stop' | 'watch' | 'fine'
 export type Station = 'tank' | 'overflow' | 'drains' | 'sump' | 'return' | 'skimmer' | 'sterilizer'
 
 /** Worst first. */
-export const SEVERITY_ORDER: Readonly<Record<Severity, number>> = { stop: 0, watch: 1, fine: 2 }
+export const SEVERITIES: readonly Severity[] = ['stop', 'watch', 'fine']
+
+/** The worst first; within one severity in the order they come in. */
+export function bySeverity<One extends { readonly severity: Severity }>(
+  all: readonly One[],
+): One[] {
+  const sorted: One[] = []
+  for (const severity of SEVERITIES)
+    for (const one of all) if (one.severity === severity) sorted.push(one)
+  return sorted
+}

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals'
 import { aCirculation, aRock, aDomain } from './a-domain.ts'
 import { type DyeFrame, type DyeVerdict, simulateDye } from '../../src/currents/dye.ts'
 import { gridsApart, isOfWanted, verdictsApart } from '../../src/currents/grids-apart.ts'
-import { type FieldPlan, planField, updatesOf } from '../../src/currents/field-plan.ts'
+import { type FieldPlan, planField, updatesOf, workOf } from '../../src/currents/field-plan.ts'
 import { type Field, figureAt, motionAt } from '../../src/currents/field.ts'
 import {
   cellAt,
@@ -122,6 +122,9 @@ describe('a plan', () => {
     expect(updatesOf({ ...plan, begins: { ...plan, settleSteps: 0 } })).toBe(
       own + plan.grid.fill.length * plan.watchSteps,
     )
+    const { ranS } = field
+    expect(workOf(plan).tankS).toBeCloseTo(ranS, 9)
+    expect(workOf({ ...plan, begins: plan }).tankS).toBeCloseTo(2 * ranS, 9)
   })
   test('of a finer grid begins with the water of the coarser, which forgets its rest and runs longer than a look', () => {
     const fine = planField(domain, 'fine')!

@@ -10,7 +10,7 @@ import { solveBasin } from '../../src/basin/solve.ts'
 import type { BasinDesign } from '../../src/design/design.ts'
 import { applyEdits } from '../../src/design/edit.ts'
 import { type Finding, RULES, sameFinding } from '../../src/finding/index.ts'
-import { SEVERITY_ORDER } from '../../src/finding/severity.ts'
+import { SEVERITIES } from '../../src/finding/severity.ts'
 import { say, type Sentence } from '../../src/quantity/index.ts'
 import { QUOTED_TARGETS } from '../../src/uv/targets.ts'
 
@@ -82,7 +82,7 @@ describe.each(Object.entries(TROUBLED))('%s', (name, design) => {
       )
       expect(severities).toContain(severity)
     }
-    const order = findings.map(({ severity }) => SEVERITY_ORDER[severity])
+    const order = findings.map(({ severity }) => SEVERITIES.indexOf(severity))
     expect(order).toEqual([...order].sort((a, b) => a - b))
   })
 
@@ -119,7 +119,8 @@ describe.each(Object.entries(TROUBLED))('%s', (name, design) => {
         expect(after).not.toEqual(design)
         const left = same(finding, solveBasin(after).findings)
         const worse =
-          left !== undefined && SEVERITY_ORDER[left.severity] < SEVERITY_ORDER[finding.severity]
+          left !== undefined &&
+          SEVERITIES.indexOf(left.severity) < SEVERITIES.indexOf(finding.severity)
         expect([finding.code, say(label, 'metric'), worse]).toEqual([
           finding.code,
           say(label, 'metric'),

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { applyEdits } from '../../src/design/edit.ts'
 import { RULES, sameFinding } from '../../src/finding/index.ts'
-import { SEVERITY_ORDER } from '../../src/finding/severity.ts'
+import { SEVERITIES } from '../../src/finding/severity.ts'
 import { OTHERWISE } from '../../src/fix/otherwise.ts'
 import { CASES } from '../finding/cases.ts'
 import { allFindings, steadyFixes } from '../found.ts'
@@ -30,7 +30,8 @@ describe.each(Object.entries(CASES))('%s, where it fires', (code, { fires }) => 
       }
       const after = allFindings(applyEdits(fires, first.edits))
       const left = after.find((other) => sameFinding(other, finding))
-      const mended = !left || SEVERITY_ORDER[left.severity] > SEVERITY_ORDER[finding.severity]
+      const mended =
+        !left || SEVERITIES.indexOf(left.severity) > SEVERITIES.indexOf(finding.severity)
       expect([finding.code, mended]).toEqual([finding.code, true])
     }
   })

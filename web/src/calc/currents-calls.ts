@@ -6,7 +6,7 @@ import {
   simulatePlan,
   tryPace,
   unpackField,
-  updatesOf,
+  workOf,
   type CirculationPump,
   type DyeFrame,
   type DyeVerdict,
@@ -49,12 +49,13 @@ export const currentsCalls = {
     const plan = planField(domain, fineness)
     if (!plan) return null
     const pacePerS = tryPace(plan, () => performance.now()) * 1e6
+    const { updates, tankS } = workOf(plan)
     return {
       pacePerS,
-      seconds: updatesOf(plan) / pacePerS,
+      seconds: updates / pacePerS,
       cells: plan.waterCells,
       cellM: plan.grid.cellM,
-      tankSeconds: (plan.settleSteps + plan.watchSteps) * plan.stepS,
+      tankSeconds: tankS,
     }
   },
   simulate(

@@ -25,7 +25,7 @@ const units = useUnits()
     </div>
     <div v-if="drills.progress" class="px-3 py-1">
       <progress
-        class="w-full accent-(--needle)"
+        class="w-full"
         aria-label="Drills simulated"
         :value="drills.progress.done"
         :max="drills.progress.of"

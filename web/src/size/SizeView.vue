@@ -102,7 +102,7 @@ const now = computed(() => ({
           Search
         </button>
         <div v-else class="space-y-2">
-          <progress class="w-full accent-(--needle)" :value="progress.done" :max="progress.of">
+          <progress class="w-full" :value="progress.done" :max="progress.of">
             {{ progress.done }} of {{ progress.of }}
           </progress>
           <button type="button" class="button" @click="sizing.cancel()">Stop</button>
