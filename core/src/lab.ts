@@ -15,7 +15,7 @@ export { DEFAULT_RANGES } from './scene/index.ts'
 export {
   Bands,
   evaluateTees,
-  linkHead,
+  linkHeads,
   type LinkPump,
   makeLine,
   makeNetwork,

@@ -1,5 +1,5 @@
 import { fixesOfFinding, solveBasin, swaps } from '@yew-basin/core'
-import { Bands, evaluateTees, linkHead, makeNetwork, solveNetwork } from '@yew-basin/core/lab'
+import { Bands, evaluateTees, linkHeads, makeNetwork, solveNetwork } from '@yew-basin/core/lab'
 import { DEMO_BASINS } from '../../server/src/demo/basins.ts'
 import { SAMPLE_PUMPS } from '../../server/src/demo/pumps.ts'
 import { benchCurrents } from './currents.ts'
@@ -18,7 +18,6 @@ const { flowsM3PerS } = start.value
 /** One that rests, and what its links are asked into. */
 const resting = networks[40]!
 const links = resting.problem.links.map((_, link) => link)
-const found = { headM: 0.5, slope: 0.5 }
 solveNetwork(resting, flowsM3PerS)
 const lantern = DEMO_BASINS.find(({ name }) => name === 'Lantern')!.design
 
@@ -63,8 +62,8 @@ const kept = await inBudget(
     })
     // Where a pass of the search spends its time; a warm solve takes three, a cold one six.
     bench.add('  of a pass: 27 links', () => {
-      const { searches, flow } = resting
-      for (let i = 0; i < searches.length; i++) linkHead(searches[i]!, flow[i]!, found)
+      const { searches, flow, sides, matrix } = resting
+      linkHeads(searches, flow, sides.link, matrix.slope)
     })
     bench.add('  of a pass: 13 tees', () => {
       evaluateTees(resting, 1)

@@ -5,6 +5,7 @@ import {
   KIND_COUNT,
   piecesOf,
   type SpreadSums,
+  total,
 } from '../network/index.ts'
 import { zeros } from '../numeric/index.ts'
 import type { FallSearch } from './fall.ts'
@@ -18,7 +19,8 @@ function spreadsOf({ link }: FallSearch, flowM3PerS: number): SpreadSums {
 
 /** How far the head that a full pipe takes at a flow may be off by its own pieces, m. */
 export function fallSpreadM(search: FallSearch, flowM3PerS: number): number {
-  return Math.sqrt(piecesOf(spreadsOf(search, flowM3PerS)))
+  const { sums, squares } = spreadsOf(search, flowM3PerS)
+  return Math.sqrt(piecesOf(sums, total(squares)))
 }
 
 /** How far a full pipe's flow may be off, and what brings it: the same through S = 1/(dh/dq). */

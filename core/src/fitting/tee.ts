@@ -1,4 +1,5 @@
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
+import { zeros } from '../numeric/index.ts'
 import type { Loss } from './loss.ts'
 
 /** The legs of a tee, in this order wherever three numbers stand for them: two ends of its run, and its branch. */
@@ -19,92 +20,181 @@ export interface TeeLaw {
   /** K of all the water turning into the branch, and out of it (Gardel at q = 1). */
   readonly intoBranch: number
   readonly outOfBranch: number
-  /** Gardel's K where an end of the run is the common leg, by the branch's share. */
-  readonly dividing: GardelKs
-  readonly joining: GardelKs
-  /** Where the common leg is the run, and where it is the branch. */
-  readonly onRun: TeeVelocity
-  readonly onBranch: TeeVelocity
+  /** What the common leg's flow makes, and what the others lose by their shares of it, side by side: see `RUN`. */
+  readonly numbers: readonly number[]
 }
 
-/** P = c0 + c1 q + c2 q² of a leg, q the branch's share of the common flow. */
-interface Quadratic {
-  readonly c0: number
-  readonly c1: number
-  readonly c2: number
+/** A leg's loss (P + R/Re) V²/2g by a share s of the common flow: P = p0 + p1 s + p2 s², R = r0 + r1 s. */
+interface LegLoss {
+  readonly p0: number
+  readonly p1: number
+  readonly p2: number
+  readonly r0: number
+  readonly r1: number
 }
 
-/** Of the branch and of the run's other end; of this end also where the branch, or it, hardly runs. */
-interface GardelKs {
-  readonly branch: Quadratic
-  readonly straight: Quadratic
-  readonly pastStill: Quadratic
-  readonly intoStill: Quadratic
+/** Where a law's numbers stand: of the run as the common leg, then of the branch, V²/2g/Q² and V²/2g/(Re ν Q). */
+const RUN = 0
+const OF_BRANCH = 2
+/** Then the legs' losses where the common leg's water divides, and where it is joined. */
+const DIVIDING = 4
+
+/**
+ * All that two legs may lose. Where an end of the run is the common leg, by the branch's share
+ * (Gardel): the branch, the run's other end; both where the branch hardly runs; that end where it
+ * does. Where the branch is the common leg, by the lesser run leg's share (Idelchik): both; both where
+ * the lesser hardly runs.
+ */
+const LEG_LOSSES = [
+  'branch',
+  'straight',
+  'stillBranch',
+  'pastStill',
+  'intoStill',
+  'lesser',
+  'greater',
+  'stillLesser',
+  'besideStill',
+] as const
+type LegLosses = Readonly<Record<(typeof LEG_LOSSES)[number], LegLoss>>
+
+/** Where each of these begins among them. */
+const LEG_ROOM = 5
+const INTO_BRANCH = 0
+const STRAIGHT = LEG_ROOM
+const STILL_BRANCH = 2 * LEG_ROOM
+const PAST_STILL = 3 * LEG_ROOM
+const INTO_STILL = 4 * LEG_ROOM
+const LESSER = 5 * LEG_ROOM
+const GREATER = 6 * LEG_ROOM
+const STILL_LESSER = 7 * LEG_ROOM
+const BESIDE_STILL = 8 * LEG_ROOM
+const JOINING = DIVIDING + LEG_LOSSES.length * LEG_ROOM
+
+function numbersOf(
+  { runBoreM, branchBoreM }: Pick<TeeLaw, 'runBoreM' | 'branchBoreM'>,
+  dividing: LegLosses,
+  joining: LegLosses,
+): number[] {
+  const numbers = zeros(JOINING + LEG_LOSSES.length * LEG_ROOM)
+  setVelocity(numbers, RUN, runBoreM)
+  setVelocity(numbers, OF_BRANCH, branchBoreM)
+  LEG_LOSSES.forEach((name, i) => {
+    setLeg(numbers, DIVIDING + i * LEG_ROOM, dividing[name])
+    setLeg(numbers, JOINING + i * LEG_ROOM, joining[name])
+  })
+  return numbers
 }
 
-/** What a flow makes in a leg. */
-interface TeeVelocity {
-  /** V²/2g = this × Q². */
-  readonly perFlow2: number
-  /** V²/2g/Re = this × ν Q. */
-  readonly perRe: number
-}
-
-function velocityIn(boreM: number): TeeVelocity {
+function setVelocity(numbers: number[], at: number, boreM: number): void {
   const areaM2 = (Math.PI / 4) * boreM * boreM
   const perFlow2 = 1 / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
-  return { perFlow2, perRe: (perFlow2 * areaM2) / boreM }
+  numbers[at] = perFlow2
+  numbers[at + 1] = (perFlow2 * areaM2) / boreM
 }
 
-/** Gardel 1957, sharp edges, 90°: a tee of two bores. */
+function setLeg(numbers: number[], at: number, { p0, p1, p2, r0, r1 }: LegLoss): void {
+  numbers[at] = p0
+  numbers[at + 1] = p1
+  numbers[at + 2] = p2
+  numbers[at + 3] = r0
+  numbers[at + 4] = r1
+}
+
+/** Below this share of the common flow a leg hardly runs: K goes straight from its value at nil. */
+export const HARDLY_RUNS = 0.05
+/** Reynolds terms: straight on, turning, and into or out of a branch that hardly runs. */
+const STRAIGHT_RE = 200
+/** Reynolds term of water that turns in a tee. */
+export const TURNING_RE = 500
+const STILL_BRANCH_RE = 100
+/** Straight on past a dry branch. */
+const STRAIGHT_K = 0.03
+/** The same as one fitting's loss on the run's bore. */
+export const PAST_DRY_BRANCH: Loss = { km: STRAIGHT_RE, k: STRAIGHT_K }
+
+/** Sharp edges, 90°: a tee of two bores (Gardel 1957; Idelchik, symmetric tee). */
 export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
   const trueRatio = (branchBoreM / runBoreM) ** 2
   const a = Math.min(1, trueRatio)
   const intoBranch = 1 + (0.4 - 0.1 * a) / (a * a)
   const outOfBranch = 0.4 + 0.8 / (a * a)
-  return {
-    runBoreM,
-    branchBoreM,
-    areaRatio: a,
-    trueRatio,
-    intoBranch,
-    outOfBranch,
+  const r2 = trueRatio * trueRatio
+  // Where all the water turns between the branch and one run leg: on that leg's own head and Re.
+  const dryRe = ((TURNING_RE * runBoreM) / branchBoreM) * r2
+  const dividing = {
     // Into the branch 0.95 (1 − q)² + q² (1 + (0.4 − 0.1 a)/a²) + 0.4 q (1 − q)(1 + a)/a;
     // straight on 0.03 (1 − q)² + 0.35 q² − 0.2 q (1 − q).
-    dividing: gardelKs(
-      inShares(0.95, intoBranch, (0.4 * (1 + a)) / a),
-      inShares(STRAIGHT_K, 0.35, -0.2),
+    ...onRunLegs(inShares(0.95, intoBranch, (0.4 * (1 + a)) / a), inShares(STRAIGHT_K, 0.35, -0.2)),
+    // 1 + 0.3 (s r)², r the branch's area over the run's.
+    ...onBranchLegs(
+      { p0: 1, p1: 0, p2: 0.3 * r2 },
+      { p0: 1 + 0.3 * r2, p1: -0.6 * r2, p2: 0.3 * r2 },
+      { dryK: outOfBranch * r2, dryRe },
     ),
+  }
+  const joining = {
     // From the branch −0.92 (1 − q)² + q² (1.2 − 0.8 (1 − 1/a²)) + (2 − a) q (1 − q);
     // straight on 0.03 (1 − q)² + q² (0.62 + 0.38 (1 − a)) + (2 − a) q (1 − q).
-    joining: gardelKs(
+    ...onRunLegs(
       inShares(-0.92, outOfBranch, 2 - a),
       inShares(STRAIGHT_K, 0.62 + 0.38 * (1 - a), 2 - a),
     ),
-    onRun: velocityIn(runBoreM),
-    onBranch: velocityIn(branchBoreM),
+    // 1 + r² + 3 r² (s² − s).
+    ...onBranchLegs(
+      { p0: 1 + r2, p1: -3 * r2, p2: 3 * r2 },
+      { p0: 1 + r2, p1: -3 * r2, p2: 3 * r2 },
+      { dryK: intoBranch * r2, dryRe },
+    ),
   }
+  const numbers = numbersOf({ runBoreM, branchBoreM }, dividing, joining)
+  return { runBoreM, branchBoreM, areaRatio: a, trueRatio, intoBranch, outOfBranch, numbers }
 }
+
+/** P alone. */
+type Quadratic = Pick<LegLoss, 'p0' | 'p1' | 'p2'>
 
 /** none (1 − q)² + all q² + both q (1 − q). */
 function inShares(none: number, all: number, both: number): Quadratic {
-  return { c0: none, c1: both - 2 * none, c2: none + all - both }
+  return { p0: none, p1: both - 2 * none, p2: none + all - both }
+}
+
+function at({ p0, p1, p2 }: Quadratic, q: number): number {
+  return p0 + (p1 + p2 * q) * q
 }
 
 /** Below 5 % of the common flow a leg's K goes straight from its value at nil: past a dry branch, or as the common leg stands. */
-function gardelKs(branch: Quadratic, straight: Quadratic): GardelKs {
+function onRunLegs(branch: Quadratic, straight: Quadratic) {
   const rise = (at(straight, HARDLY_RUNS) - STRAIGHT_K) / HARDLY_RUNS
   const fall = at(straight, 1 - HARDLY_RUNS) / HARDLY_RUNS
+  const fallRe = STRAIGHT_RE / HARDLY_RUNS
+  const riseRe = (TURNING_RE - STILL_BRANCH_RE) / HARDLY_RUNS
   return {
-    branch,
-    straight,
-    pastStill: { c0: STRAIGHT_K, c1: rise, c2: 0 },
-    intoStill: { c0: fall, c1: -fall, c2: 0 },
+    branch: { ...branch, r0: TURNING_RE, r1: 0 },
+    straight: { ...straight, r0: STRAIGHT_RE, r1: 0 },
+    stillBranch: { ...branch, r0: STILL_BRANCH_RE, r1: riseRe },
+    pastStill: { p0: STRAIGHT_K, p1: rise, p2: 0, r0: STRAIGHT_RE, r1: 0 },
+    intoStill: { p0: fall, p1: -fall, p2: 0, r0: fallRe, r1: -fallRe },
   }
 }
 
-function at({ c0, c1, c2 }: Quadratic, q: number): number {
-  return c0 + (c1 + c2 * q) * q
+/** At nil both run legs stand where all the water turns between the branch and the greater of them. */
+function onBranchLegs(
+  lesser: Quadratic,
+  greater: Quadratic,
+  { dryK, dryRe }: { readonly dryK: number; readonly dryRe: number },
+) {
+  const riseRe = (TURNING_RE - dryRe) / HARDLY_RUNS
+  const fromDry = (leg: Quadratic): LegLoss => {
+    const rise = (at(leg, HARDLY_RUNS) - dryK) / HARDLY_RUNS
+    return { p0: dryK, p1: rise, p2: 0, r0: dryRe, r1: riseRe }
+  }
+  return {
+    lesser: { ...lesser, r0: TURNING_RE, r1: 0 },
+    greater: { ...greater, r0: TURNING_RE, r1: 0 },
+    stillLesser: fromDry(lesser),
+    besideStill: fromDry(greater),
+  }
 }
 
 /** What a tee does to the water that passes it, written into by `teeAt`. Legs in the order of `TEE_LEGS`. */
@@ -138,17 +228,6 @@ export function teeRoom(): TeeAt {
   }
 }
 
-/** Below this share of the common flow a leg hardly runs: K goes straight from its value at nil. */
-export const HARDLY_RUNS = 0.05
-/** Reynolds terms: straight on, turning, and into or out of a branch that hardly runs. */
-const STRAIGHT_RE = 200
-/** Reynolds term of water that turns in a tee. */
-export const TURNING_RE = 500
-const STILL_BRANCH_RE = 100
-/** Straight on past a dry branch. */
-const STRAIGHT_K = 0.03
-/** The same as one fitting's loss on the run's bore. */
-export const PAST_DRY_BRANCH: Loss = { km: STRAIGHT_RE, k: STRAIGHT_K }
 /** Flows that differ by less than this share are equal, as a solver leaves them: the common leg is then the first of them. */
 const EQUAL = 1e-9
 
@@ -161,7 +240,7 @@ const EQUAL = 1e-9
  * @param inflows of the three legs
  */
 export function teeAt(
-  tee: TeeLaw,
+  { numbers }: TeeLaw,
   inflows: readonly number[],
   kinematicM2PerS: number,
   into: TeeAt,
@@ -171,26 +250,43 @@ export function teeAt(
   const branch = Math.abs(inflows[2]!)
   const run: 0 | 1 = run2 > run1 * (1 + EQUAL) ? 1 : 0
   const more = run === 0 ? run1 : run2
-  const common: TeeLeg = branch > more * (1 + EQUAL) ? BRANCH : run
-  const size = common === BRANCH ? branch : more
-  const { perFlow2, perRe } = common === BRANCH ? tee.onBranch : tee.onRun
+  const isBranch = branch > more * (1 + EQUAL)
+  const common: TeeLeg = isBranch ? BRANCH : run
+  const size = isBranch ? branch : more
+  const dividing = inflows[common]! > 0
+  // The leg whose share the losses hang on, and the third.
+  const own: TeeLeg = isBranch ? (run1 <= run2 ? 0 : 1) : BRANCH
+  const other: TeeLeg = (isBranch ? own : run) === 0 ? 1 : 0
+  const share = shareOf(isBranch ? (own === 0 ? run1 : run2) : branch, size)
+  const velocity = isBranch ? OF_BRANCH : RUN
+  const perFlow = numbers[velocity]! * size
+  const perRe = numbers[velocity + 1]! * kinematicM2PerS
+  const legs = dividing ? DIVIDING : JOINING
+  const ownAt = legs + (isBranch ? lesserAt(share) : branchAt(share))
+  const otherAt = legs + (isBranch ? greaterAt(share) : straightAt(share))
+  const { headM, perCommon, perShare } = into
   into.common = common
-  into.dividing = inflows[common]! > 0
-  into.headM[common] = 0
-  into.perCommon[common] = 0
-  into.perShare[common] = 0
-  into.velocityHeadM = perFlow2 * size * size
-  AT.flow = size
-  AT.perFlow2 = perFlow2
-  AT.perRe = perRe * kinematicM2PerS
-  AT.sign = into.dividing ? -1 : 1
-  if (common !== BRANCH) fromRun(tee, run, shareOf(branch, size), into)
-  else if (run1 <= run2) fromBranch(tee, 0, shareOf(run1, size), into)
-  else fromBranch(tee, 1, shareOf(run2, size), into)
+  into.dividing = dividing
+  into.shareLeg = own
+  into.velocityHeadM = perFlow * size
+  headM[common] = 0
+  perCommon[common] = 0
+  perShare[common] = 0
+  // Each loss as its leg's head over the common leg's: lower where the water divides, higher where it joins.
+  const flow = dividing ? -size : size
+  const ownSquare = perFlow * squareAt(numbers, ownAt, share)
+  const ownLost = ownSquare + perRe * (numbers[ownAt + 3]! + numbers[ownAt + 4]! * share)
+  const ownPer = perFlow * risesAt(numbers, ownAt, share) + perRe * numbers[ownAt + 4]!
+  headM[own] = ownLost * flow
+  perShare[own] = ownPer
+  perCommon[own] = share * ownPer - ownLost - ownSquare
+  const square = perFlow * squareAt(numbers, otherAt, share)
+  const lost = square + perRe * (numbers[otherAt + 3]! + numbers[otherAt + 4]! * share)
+  const per = perFlow * risesAt(numbers, otherAt, share) + perRe * numbers[otherAt + 4]!
+  headM[other] = lost * flow
+  perShare[other] = per
+  perCommon[other] = share * per - lost - square
 }
-
-/** The common flow as the legs' losses need it; holds nothing between two calls. */
-const AT = { flow: 0.5, perFlow2: 0.5, perRe: 0.5, sign: 0.5 }
 
 /** A share that rounding made more than all is that. */
 function shareOf(flow: number, size: number): number {
@@ -199,88 +295,29 @@ function shareOf(flow: number, size: number): number {
   return share > 1 ? 1 : share
 }
 
-/** A K and its Reynolds term by a share of the common flow, each with its slope; read at once. */
-const K = { p: 0.5, perShare: 0.5, r: 0.5, rPerShare: 0.5 }
-
-function setK(p: number, perShare: number, r: number, rPerShare: number): void {
-  K.p = p
-  K.perShare = perShare
-  K.r = r
-  K.rPerShare = rPerShare
+function branchAt(share: number): number {
+  return share < HARDLY_RUNS ? STILL_BRANCH : INTO_BRANCH
 }
 
-/**
- * One leg's loss L = (P + R/Re) V²/2g, with P and R by a share s of the common flow Q, as its head
- * over the common leg's: L lower where the water divides, L higher where it joins.
- */
-function setLeg(into: TeeAt, leg: TeeLeg, share: number): void {
-  const { flow, perFlow2, perRe, sign } = AT
-  const { p, perShare, r, rPerShare } = K
-  const perShareM = perFlow2 * perShare * flow + perRe * rPerShare
-  into.headM[leg] = sign * (perFlow2 * p * flow + perRe * r) * flow
-  into.perShare[leg] = perShareM
-  into.perCommon[leg] = -(2 * perFlow2 * p * flow + perRe * r - share * perShareM)
+/** Where the run's other end hardly runs: at nil it stands at the common leg's head. */
+function straightAt(share: number): number {
+  if (share < HARDLY_RUNS) return PAST_STILL
+  return 1 - share < HARDLY_RUNS ? INTO_STILL : STRAIGHT
 }
 
-/** The common leg is an end of the run: q is the branch's share. */
-function fromRun(tee: TeeLaw, common: 0 | 1, q: number, into: TeeAt): void {
-  const other: TeeLeg = common === 0 ? 1 : 0
-  const ks = into.dividing ? tee.dividing : tee.joining
-  into.shareLeg = BRANCH
-  if (q < HARDLY_RUNS) {
-    const rise = (TURNING_RE - STILL_BRANCH_RE) / HARDLY_RUNS
-    setQuadratic(ks.branch, q, STILL_BRANCH_RE + rise * q, rise)
-    setLeg(into, BRANCH, q)
-    setQuadratic(ks.pastStill, q, STRAIGHT_RE, 0)
-  } else {
-    setQuadratic(ks.branch, q, TURNING_RE, 0)
-    setLeg(into, BRANCH, q)
-    // The other end hardly runs: at nil it stands at the common leg's head.
-    const rest = (1 - q) / HARDLY_RUNS
-    if (rest < 1) setQuadratic(ks.intoStill, q, STRAIGHT_RE * rest, -STRAIGHT_RE / HARDLY_RUNS)
-    else setQuadratic(ks.straight, q, STRAIGHT_RE, 0)
-  }
-  setLeg(into, other, q)
+function lesserAt(share: number): number {
+  return share < HARDLY_RUNS ? STILL_LESSER : LESSER
 }
 
-function setQuadratic({ c0, c1, c2 }: Quadratic, q: number, r: number, rPerShare: number): void {
-  setK(c0 + (c1 + c2 * q) * q, c1 + 2 * c2 * q, r, rPerShare)
+function greaterAt(share: number): number {
+  return share < HARDLY_RUNS ? BESIDE_STILL : GREATER
 }
 
-/**
- * The common leg is the branch, run legs with shares s of its flow: dividing 1 + 0.3 (s r)²,
- * joining 1 + r² + 3 r² (s² − s), r the branch's area over the run's (Idelchik, symmetric tee).
- *
- * @param s share of the lesser run leg
- */
-function fromBranch(tee: TeeLaw, lesser: 0 | 1, s: number, into: TeeAt): void {
-  const greater: TeeLeg = lesser === 0 ? 1 : 0
-  const r2 = tee.trueRatio * tee.trueRatio
-  const { dividing } = into
-  into.shareLeg = lesser
-  if (s >= HARDLY_RUNS) {
-    setK(splitK(dividing, r2, s), splitSlope(dividing, r2, s), TURNING_RE, 0)
-    setLeg(into, lesser, s)
-    setK(splitK(dividing, r2, 1 - s), -splitSlope(dividing, r2, 1 - s), TURNING_RE, 0)
-    setLeg(into, greater, s)
-    return
-  }
-  // At nil both stand where all the water turns between the branch and the other run leg, on that leg's own head and Re.
-  const dryK = (dividing ? tee.outOfBranch : tee.intoBranch) * r2
-  const dryRe = ((TURNING_RE * tee.runBoreM) / tee.branchBoreM) * r2
-  const riseRe = (TURNING_RE - dryRe) / HARDLY_RUNS
-  const riseLesser = (splitK(dividing, r2, HARDLY_RUNS) - dryK) / HARDLY_RUNS
-  const riseGreater = (splitK(dividing, r2, 1 - HARDLY_RUNS) - dryK) / HARDLY_RUNS
-  setK(dryK + riseLesser * s, riseLesser, dryRe + riseRe * s, riseRe)
-  setLeg(into, lesser, s)
-  setK(dryK + riseGreater * s, riseGreater, dryRe + riseRe * s, riseRe)
-  setLeg(into, greater, s)
+/** P of a leg's loss, and dP/ds. */
+function squareAt(numbers: readonly number[], at: number, share: number): number {
+  return numbers[at]! + (numbers[at + 1]! + numbers[at + 2]! * share) * share
 }
 
-function splitK(dividing: boolean, r2: number, s: number): number {
-  return dividing ? 1 + 0.3 * s * s * r2 : 1 + r2 + 3 * r2 * (s * s - s)
-}
-
-function splitSlope(dividing: boolean, r2: number, s: number): number {
-  return dividing ? 0.6 * s * r2 : 3 * r2 * (2 * s - 1)
+function risesAt(numbers: readonly number[], at: number, share: number): number {
+  return numbers[at + 1]! + 2 * numbers[at + 2]! * share
 }

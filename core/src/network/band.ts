@@ -27,12 +27,20 @@ export interface MovedByKind {
   readonly squares: readonly number[]
 }
 
-/** The square of what the pieces alone make of a band: wrong by themselves, by kind, all alike; the largest counts. */
-export function piecesOf({ sums, squares }: MovedByKind): number {
-  return Math.max(total(squares), totalOfSquares(sums), total(sums) ** 2)
+/**
+ * The square of what the pieces alone make of a band: wrong by themselves, by kind, all alike; the
+ * largest counts.
+ *
+ * @param sums what the pieces of each kind move a figure by
+ * @param square what each moves it by, squared and added up
+ */
+export function piecesOf(sums: readonly number[], square: number): number {
+  const together = total(sums)
+  return Math.max(square, totalOfSquares(sums), together * together)
 }
 
-function total(list: readonly number[]): number {
+/** All of a list. */
+export function total(list: readonly number[]): number {
   let sum = 0
   for (let k = 0; k < list.length; k++) sum += list[k]!
   return sum
@@ -53,7 +61,7 @@ function totalOfSquares(list: readonly number[]): number {
 export function bandOf(moved: MovedByKind, pumps: readonly PumpShare[]): Band {
   const { sums, squares } = moved
   const each = total(squares)
-  const pieces = piecesOf(moved)
+  const pieces = piecesOf(sums, each)
   let byPumps = 0
   for (const pump of pumps) byPumps += pump.share
   const all = each + byPumps

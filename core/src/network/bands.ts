@@ -1,7 +1,7 @@
 import { SPREAD_KINDS, type SpreadKind, TEE_LEAST_SPREAD, TEE_SPREAD } from '../fitting/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
-import { type Band, bandOf, piecesOf, type PumpShare } from './band.ts'
+import { type Band, bandOf, piecesOf, type PumpShare, total } from './band.ts'
 import type { LinkSearch } from './laws.ts'
 import { addLinkSpread, addPiece, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
 import type { Network } from './network.ts'
@@ -20,7 +20,6 @@ export interface Moves {
   }
 }
 
-const NO_LINKS: readonly number[] = []
 const KINDS = SPREAD_KINDS.map((_, kind) => kind)
 
 /** Where a list holds anything. */
@@ -39,8 +38,10 @@ function placesOf(list: readonly number[]): number[] {
 export class Bands {
   readonly #network: Network
   readonly #place: number[]
-  /** S of live links: row e, column l. */
+  /** S of live links, flows down: row e, column l. */
   readonly #moves: number[]
+  /** +1 where a link's own direction leads down, −1 up; nil where nothing flows. */
+  readonly #down: number[]
   readonly #spreads: SpreadSums
   /** Σ d² of each link's pieces of all kinds. */
   readonly #squares: number[]
@@ -57,19 +58,22 @@ export class Bands {
 
   constructor(network: Network) {
     const { live, problem } = network
+    const count = live.length
     this.#network = network
-    this.#place = zeros(problem.links.length).fill(-1)
-    for (let i = 0; i < live.length; i++) this.#place[live[i]!] = i
-    this.#moves = zeros(live.length * live.length)
+    this.#place = zeros(problem.links.length)
+    for (let l = 0; l < this.#place.length; l++) this.#place[l] = -1
+    for (let i = 0; i < count; i++) this.#place[live[i]!] = i
+    this.#moves = zeros(count * count)
     this.#spreads = {
-      links: live.length,
-      sums: zeros(live.length * KIND_COUNT),
-      squares: zeros(live.length * KIND_COUNT),
+      links: count,
+      sums: zeros(count * KIND_COUNT),
+      squares: zeros(count * KIND_COUNT),
     }
-    this.#pumps = zeros(live.length)
-    this.#byLink = zeros(live.length)
-    this.#direct = zeros(live.length)
-    for (let i = 0; i < live.length; i++) {
+    this.#pumps = zeros(count)
+    this.#byLink = zeros(count)
+    this.#direct = zeros(count)
+    this.#down = zeros(count)
+    for (let i = 0; i < count; i++) {
       addLinkSpread(this.#spreads, i, network.searches[i]!, network.flow[i]!)
       this.#addPump(network.searches[i]!, i, network.flow[i]!)
     }
@@ -84,7 +88,9 @@ export class Bands {
     const count = this.#byLink.length
     const all = zeros(count)
     const { squares } = this.#spreads
-    for (let i = 0; i < squares.length; i++) all[i % count] = all[i % count]! + squares[i]!
+    for (let kind = 0; kind < KIND_COUNT; kind++) {
+      for (let l = 0; l < count; l++) all[l] = all[l]! + squares[kind * count + l]!
+    }
     return all
   }
 
@@ -98,7 +104,7 @@ export class Bands {
   sensitivity(flow: number, lossIn: number): number {
     const e = this.#place[flow]!
     const l = this.#place[lossIn]!
-    return e < 0 || l < 0 ? 0 : this.#moves[e * this.#network.live.length + l]!
+    return e < 0 || l < 0 ? 0 : this.#down[e]! * this.#moves[e * this.#down.length + l]!
   }
 
   /** The band of one link's flow, m³/s. */
@@ -109,6 +115,7 @@ export class Bands {
   /** The band of a figure by how it moves. */
   of(moves: Moves): Band {
     this.#weigh(moves)
+    this.#addSquares(moves.losses)
     const pumps: PumpShare[] = []
     for (let l = 0; l < this.#pumps.length; l++) {
       const by = this.#pumpMoves(l, moves.losses)
@@ -120,7 +127,9 @@ export class Bands {
   /** Its half width alone. */
   width(moves: Moves): number {
     this.#weigh(moves)
-    return Math.sqrt(piecesOf(this.#moved) + this.#squareOfPumps(moves.losses))
+    const { losses } = moves
+    const pieces = piecesOf(this.#moved.sums, this.#squareOfPieces(losses))
+    return Math.sqrt(pieces + this.#squareOfPumps(losses))
   }
 
   #squareOfPumps(losses: Moves['losses']): number {
@@ -132,49 +141,94 @@ export class Bands {
     return square
   }
 
-  /** How a metre more lost in each link moves the figure, through the flows and directly; so what each kind does. */
-  #weigh(moves: Moves): void {
-    this.#weighFlows(moves)
-    const { losses } = moves
+  /** How a metre more lost in each link moves the figure, through the flows and directly; and what the pieces of each kind do, added up. */
+  #weigh({ flows, losses }: Moves): void {
+    const byLink = this.#byLink
     const direct = this.#direct
-    for (let l = 0; l < direct.length; l++) direct[l] = 0
-    for (const link of losses?.links ?? NO_LINKS) {
-      const l = this.#place[link]!
-      if (l >= 0) direct[l] = direct[l]! + losses!.by
-    }
-    this.#addKinds(losses)
+    for (let l = 0; l < byLink.length; l++) byLink[l] = 0
+    if (losses) for (let l = 0; l < direct.length; l++) direct[l] = 0
+    for (let f = 0; f < flows.length; f++) this.#addFlow(flows[f]!)
+    this.#addKinds()
+    if (losses) this.#addDirect(losses)
   }
 
-  /** Through the flows alone. */
-  #weighFlows({ flows }: Moves): void {
+  #addFlow({ link, by }: Moves['flows'][number]): void {
+    const e = this.#place[link]!
+    if (e < 0 || by === 0) return
     const byLink = this.#byLink
     const moves = this.#moves
     const count = byLink.length
-    for (let l = 0; l < count; l++) byLink[l] = 0
-    for (let f = 0; f < flows.length; f++) {
-      const { link, by } = flows[f]!
-      const row = this.#place[link]! * count
-      if (row < 0 || by === 0) continue
-      for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + by * moves[row + l]!
+    const row = e * count
+    const down = by * this.#down[e]!
+    for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + down * moves[row + l]!
+  }
+
+  /** What the pieces move it by through the flows: all kinds side by side, as the processor adds. */
+  #addKinds(): void {
+    const { sums } = this.#spreads
+    const byLink = this.#byLink
+    const count = byLink.length
+    let fittings = 0
+    let tees = 0
+    let valves = 0
+    let devices = 0
+    let friction = 0
+    for (let l = 0; l < count; l++) {
+      const by = byLink[l]!
+      fittings += by * sums[l]!
+      tees += by * sums[count + l]!
+      valves += by * sums[2 * count + l]!
+      devices += by * sums[3 * count + l]!
+      friction += by * sums[4 * count + l]!
+    }
+    const moved = this.#moved.sums
+    moved[0] = fittings
+    moved[1] = tees
+    moved[2] = valves
+    moved[3] = devices
+    moved[4] = friction
+  }
+
+  #addDirect({ links, kinds, by }: NonNullable<Moves['losses']>): void {
+    const count = this.#byLink.length
+    const { sums } = this.#moved
+    for (const link of links) {
+      const l = this.#place[link]!
+      if (l < 0) continue
+      this.#direct[l] = this.#direct[l]! + by
+      for (const k of this.#kinds) {
+        if (!kinds.includes(SPREAD_KINDS[k]!)) continue
+        sums[k] = sums[k]! + by * this.#spreads.sums[k * count + l]!
+      }
     }
   }
 
-  /** What the pieces of each kind move it by, added up, and their squares. */
-  #addKinds(losses: Moves['losses']): void {
-    const { sums, squares } = this.#spreads
+  /** Σ (S d)² of all pieces. */
+  #squareOfPieces(losses: Moves['losses']): number {
+    if (losses) {
+      this.#addSquares(losses)
+      return total(this.#moved.squares)
+    }
     const byLink = this.#byLink
+    const squares = this.#squares
+    let square = 0
+    for (let l = 0; l < byLink.length; l++) square += byLink[l]! * byLink[l]! * squares[l]!
+    return square
+  }
+
+  /** The same of the pieces of each kind. */
+  #addSquares(losses: Moves['losses']): void {
+    const { squares } = this.#spreads
+    const byLink = this.#byLink
+    const direct = this.#direct
     const count = byLink.length
-    // A kind that no link has a piece of stays at nil.
     for (const k of this.#kinds) {
       const isDirect = losses?.kinds.includes(SPREAD_KINDS[k]!) ?? false
-      let sum = 0
       let square = 0
       for (let l = 0; l < count; l++) {
-        const by = isDirect ? byLink[l]! + this.#direct[l]! : byLink[l]!
-        sum += by * sums[k * count + l]!
+        const by = isDirect ? byLink[l]! + direct[l]! : byLink[l]!
         square += by * by * squares[k * count + l]!
       }
-      this.#moved.sums[k] = sum
       this.#moved.squares[k] = square
     }
   }
@@ -193,13 +247,13 @@ export class Bands {
     const network = this.#network
     const { tree, laws, tee } = network
     for (let t = 0; t < tree.tees.length; t++) {
-      const place = tree.tees[t]!
+      const { up, a, b, upLeg, aLeg, bLeg } = tree.tees[t]!
       const law = laws[t]
       if (!law) continue
-      askTee(network, place, law, tee)
-      this.#addLeg(place.up, place.upLeg)
-      this.#addLeg(place.a, place.aLeg)
-      this.#addLeg(place.b, place.bLeg)
+      askTee(network, t, law, tee)
+      this.#addLeg(up, upLeg)
+      this.#addLeg(a, aLeg)
+      this.#addLeg(b, bLeg)
     }
   }
 
@@ -210,20 +264,16 @@ export class Bands {
     addPiece(this.#spreads, TEES, link, Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM))
   }
 
-  /** One substitution a link on the matrix that is factored anyway. */
+  /** A metre more lost along the flow of each link that is uncertain, on the matrix that is factored anyway. */
   #findMoves(): void {
-    const { live, flow, matrix, tree } = this.#network
-    const { sign } = tree
-    const count = live.length
-    const moves = this.#moves
-    const running = this.#byLink
-    for (let e = 0; e < count; e++) running[e] = flow[e] === 0 ? 0 : sign[e]!
-    for (let l = 0; l < count; l++) {
-      if (flow[l] === 0 || !this.#isUncertain(l)) continue
-      matrix.solveLoss(l)
-      const along = flow[l]! > 0 ? sign[l]! : -sign[l]!
-      for (let e = 0; e < count; e++) moves[e * count + l] = along * running[e]! * matrix.flow[e]!
+    const { flow, tree, matrix } = this.#network
+    const down = this.#down
+    const lostM = this.#byLink
+    for (let l = 0; l < flow.length; l++) {
+      down[l] = flow[l] === 0 ? 0 : tree.sign[l]!
+      lostM[l] = !this.#isUncertain(l) ? 0 : flow[l]! < 0 ? -down[l]! : down[l]!
     }
+    matrix.solveLosses(lostM, this.#moves)
   }
 
   #isUncertain(l: number): boolean {

@@ -1,9 +1,10 @@
-export { type Band, bandOf, piecesOf } from './band.ts'
+export { type Band, bandOf, piecesOf, total } from './band.ts'
 export { Bands, type Moves } from './bands.ts'
 export { flowAtHead, readAtHead } from './flow-at-head.ts'
 export {
   linkHead,
   type LinkHead,
+  linkHeads,
   linkLoss,
   type LinkLoss,
   type LinkSearch,

@@ -1,7 +1,7 @@
 import { type TeeAt, type TeeLaw, teeRoom } from '../fitting/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
-import { type LinkSearch, searchOf } from './laws.ts'
+import { type LinkSearch, roomOf, searchAt } from './laws.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
 import { type Tree, treeOf } from './tree.ts'
 import { type Sides, TreeMatrix } from './tree-matrix.ts'
@@ -22,48 +22,69 @@ export interface Network {
   readonly live: readonly number[]
   readonly searches: readonly LinkSearch[]
   readonly guess: number[]
-  /** In each link's own direction, as the heads and slopes are. */
+  /** In each link's own direction. */
   readonly flow: number[]
-  readonly head: number[]
-  readonly step: number[]
-  /** How far each link is from balancing its heads, m, counted as its flow is. */
+  /** How far each link is from balancing its heads, m, counted away from the root. */
   readonly off: number[]
-  /** Head of every node; those that are known are moved with the water. A tee's is its upper leg's while the search goes on. */
+  /** Head of every node; those that are known are moved with the water. */
   readonly nodeHead: number[]
   readonly matrix: TreeMatrix
   readonly sides: Sides
   /** Of each tee of the tree; null: it costs nothing. */
   readonly laws: readonly (TeeLaw | null)[]
   readonly tee: TeeAt
-  /** Of each tee: its upper leg's head over its common leg's, and how that moves with the flow down a and b. */
-  readonly upper: { readonly headM: number[]; readonly perA: number[]; readonly perB: number[] }
+  /** Of each tee, three numbers: its upper leg's head over its common leg's, and how that moves with the flow down a and b. */
+  readonly upper: number[]
 }
 
 /** A network made ready to be solved. */
 export function makeNetwork(problem: NetworkProblem): Network {
-  const { nodes, links, water } = problem
+  const { nodes } = problem
   const tree = problem.tree ?? treeOf(problem)
   const vector = () => zeros(tree.live.length)
-  const ofTees = () => zeros(tree.tees.length)
   const nodeHead = zeros(nodes.length)
   for (let n = 0; n < nodes.length; n++) nodeHead[n] = nodes[n]!.headM ?? NaN
   return {
     problem,
     tree,
     live: tree.live,
-    searches: tree.live.map((l) => searchOf(links[l]!, water, links[l]!.oneWay)),
-    guess: tree.live.map((l) => guessOf(links[l]!)),
+    searches: searchesOf(problem, tree),
+    guess: guessesOf(problem, tree),
     flow: vector(),
-    head: vector(),
-    step: vector(),
     off: vector(),
     nodeHead,
     matrix: new TreeMatrix(tree, nodes.length),
-    sides: { link: vector(), a: ofTees(), b: ofTees(), surplus: ofTees(), known: nodeHead },
+    sides: {
+      link: vector(),
+      legs: zeros(2 * tree.tees.length),
+      surplus: zeros(tree.tees.length),
+      known: nodeHead,
+    },
     laws: tree.tees.map(({ node }) => nodes[node]!.tee?.law ?? null),
     tee: teeRoom(),
-    upper: { headM: ofTees(), perA: ofTees(), perB: ofTees() },
+    upper: zeros(3 * tree.tees.length),
   }
+}
+
+/** Searches along the live links, their numbers in one list. */
+function searchesOf({ links, water }: NetworkProblem, { live }: Tree): LinkSearch[] {
+  let room = 0
+  for (let i = 0; i < live.length; i++) room += roomOf(links[live[i]!]!)
+  const numbers = zeros(room)
+  const searches: LinkSearch[] = []
+  let at = 0
+  for (let i = 0; i < live.length; i++) {
+    const link = links[live[i]!]!
+    searches.push(searchAt(link, water, link.oneWay, { numbers, at }))
+    at += roomOf(link)
+  }
+  return searches
+}
+
+function guessesOf({ links }: NetworkProblem, { live }: Tree): number[] {
+  const guess = zeros(live.length)
+  for (let i = 0; i < live.length; i++) guess[i] = guessOf(links[live[i]!]!)
+  return guess
 }
 
 function guessOf({ line, pump }: NetworkLink): number {

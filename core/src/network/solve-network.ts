@@ -1,9 +1,10 @@
 import { converged, type Converged, zeros } from '../numeric/index.ts'
-import { linkHead, type LinkHead, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
+import { linkHeads, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
-import { evaluateTees, headsOf } from './tees.ts'
-import { LEAST_RESISTANCE } from './tree-matrix.ts'
+import { evaluateTees, headsOf, LEGS } from './tees.ts'
+import { type ChordEnd, NOTHING } from './tree.ts'
+import { LEAST_RESISTANCE, type TreeMatrix } from './tree-matrix.ts'
 
 /** No valid network needs more (the property tests hold it to this). */
 export const MOST_ITERATIONS = 60
@@ -34,8 +35,12 @@ export function solveNetwork(
   const { live, flow, guess } = network
   for (let i = 0; i < live.length; i++) flow[i] = from ? startFlow(network, i, from) : guess[i]!
   let iterations = settle(network, from ? 1 : FIRST_CONTINUOUS, FURTHEST)
-  if (!isBalanced(network)) iterations += settleByAndBy(network)
-  if (isBalanced(network)) {
+  let balanced = isBalanced(network)
+  if (!balanced) {
+    iterations += settleByAndBy(network)
+    balanced = isBalanced(network)
+  }
+  if (balanced) {
     lastStep(network)
     return converged(solution(network), iterations)
   }
@@ -82,7 +87,6 @@ const FIRST_CONTINUOUS = -1
  */
 function settle(network: Network, tees: number, furthest: number): number {
   let share = tees === FIRST_CONTINUOUS ? 0 : tees
-  network.step.fill(0)
   evaluate(network)
   evaluateTees(network, share)
   for (let iterations = 1; ; iterations++) {
@@ -102,59 +106,64 @@ function startFlow({ live, searches }: Network, i: number, from: number[]): numb
   return flow === 0 && searches[i]!.oneWay ? -SEEP_M3_PER_S : flow
 }
 
-/** What `linkHead` writes into and is read at once; it holds nothing between two calls. */
-const FOUND: LinkHead = { headM: 0.5, slope: 0.5 }
-
-function evaluate({ searches, flow, head, matrix: { slope } }: Network): void {
-  for (let i = 0; i < searches.length; i++) {
-    linkHead(searches[i]!, flow[i]!, FOUND)
-    head[i] = FOUND.headM
-    slope[i] = FOUND.slope > LEAST_RESISTANCE ? FOUND.slope : LEAST_RESISTANCE
+/** What every link loses at the flows as they stand, counted away from the root. */
+function evaluate({ searches, flow, sides, tree, matrix: { slope } }: Network): void {
+  const { link } = sides
+  linkHeads(searches, flow, link, slope)
+  for (let i = 0; i < flow.length; i++) {
+    link[i] = tree.sign[i]! * link[i]!
+    if (slope[i]! < LEAST_RESISTANCE) slope[i] = LEAST_RESISTANCE
   }
 }
 
 /** The linear system at the flows as they stand, solved. */
-function findStep({ tree, flow, head, step, matrix, sides }: Network): void {
-  const { sign, tees } = tree
-  for (let i = 0; i < flow.length; i++) sides.link[i] = sign[i]! * head[i]!
-  for (let t = 0; t < tees.length; t++) {
-    const { up, a, b, aSign, bSign } = tees[t]!
-    let surplus = sign[up]! * flow[up]!
-    if (a >= 0) surplus -= aSign * flow[a]!
-    if (b >= 0) surplus -= bSign * flow[b]!
-    sides.surplus[t] = surplus
+function findStep({ tree, flow, matrix, sides }: Network): void {
+  const { link, comesIn } = tree.legs
+  for (let t = 0; t < tree.tees.length; t++) {
+    const at = LEGS * t
+    sides.surplus[t] =
+      comesIn[at]! * flow[link[at]!]! +
+      comesIn[at + 1]! * flow[link[at + 1]!]! +
+      comesIn[at + 2]! * flow[link[at + 2]!]!
   }
   matrix.factor()
   matrix.solve(sides)
-  for (let i = 0; i < step.length; i++) step[i] = sign[i]! * matrix.flow[i]!
 }
 
-/** How far each link is from h(q) = H_from − H_to at the heads found last. */
-function findOff({ tree, matrix, sides, head, off, flow }: Network): void {
-  const { tees, roots, below, farNode, sign, chords } = tree
-  const { known } = sides
-  const teeHead = matrix.head
-  for (let l = 0; l < flow.length; l++) {
-    const under = below[l]!
-    off[l] = head[l]! + sign[l]! * (under < 0 ? known[farNode[l]!]! : teeHead[under]!)
-  }
-  // Both ends of a chord are legs.
-  for (let c = 0; c < chords.length; c++) off[chords[c]!.link] = head[chords[c]!.link]!
-  for (let r = 0; r < roots.length; r++) {
-    const { link: l, node } = roots[r]!
-    off[l] = off[l]! - sign[l]! * known[node]!
+/** How far each link is from h(q) = H_upper − H_lower at the heads found last. */
+function findOff({ tree, matrix, sides, off }: Network): void {
+  const { tees, roots, leaves, farNode, chords } = tree
+  const { known, legs, link } = sides
+  for (let i = 0; i < leaves.length; i++) {
+    const l = leaves[i]!
+    off[l] = link[l]! + known[farNode[l]!]!
   }
   for (let t = 0; t < tees.length; t++) {
-    const { a, b, aSign, bSign } = tees[t]!
-    if (a >= 0) off[a] = off[a]! - aSign * (teeHead[t]! + sides.a[t]!)
-    if (b >= 0) off[b] = off[b]! - bSign * (teeHead[t]! + sides.b[t]!)
+    const { up, a, b, aKind, bKind } = tees[t]!
+    const headM = matrix.head[t]!
+    off[up] = link[up]! + headM
+    // What hangs on a leg was met before, unless it is a chord, which waits.
+    if (aKind !== NOTHING) off[a] = off[a]! - headM - legs[2 * t]!
+    if (bKind !== NOTHING) off[b] = off[b]! - headM - legs[2 * t + 1]!
   }
+  for (let r = 0; r < roots.length; r++) {
+    const { link: l, node } = roots[r]!
+    off[l] = off[l]! - known[node]!
+  }
+  for (let c = 0; c < chords.length; c++) {
+    const { link: l, from, to } = chords[c]!
+    off[l] = link[l]! - legHeadM(matrix, legs, from) + legHeadM(matrix, legs, to)
+  }
+}
+
+function legHeadM({ head }: TreeMatrix, legs: readonly number[], { tee, onA }: ChordEnd): number {
+  return head[tee]! + legs[onA ? 2 * tee : 2 * tee + 1]!
 }
 
 /** Slope of the energy along the step, from the heads as they are evaluated now. */
-function energySlope({ step, off }: Network): number {
+function energySlope({ matrix, off }: Network): number {
   let sum = 0
-  for (let i = 0; i < step.length; i++) sum += step[i]! * off[i]!
+  for (let i = 0; i < off.length; i++) sum += matrix.flow[i]! * off[i]!
   return sum
 }
 
@@ -177,12 +186,14 @@ function takeStep(
 }
 
 /** How far along the step no flow moves by more than so many times the largest. */
-function withinReach({ flow, step }: Network, furthest: number): number {
+function withinReach({ flow, matrix }: Network, furthest: number): number {
   let largest = 0
   let most = 0
   for (let i = 0; i < flow.length; i++) {
-    largest = Math.max(largest, Math.abs(flow[i]!))
-    most = Math.max(most, Math.abs(step[i]!))
+    const size = Math.abs(flow[i]!)
+    const step = Math.abs(matrix.flow[i]!)
+    if (size > largest) largest = size
+    if (step > most) most = step
   }
   const reach = furthest * largest
   return most > reach && reach > 0 ? reach / most : 1
@@ -190,11 +201,14 @@ function withinReach({ flow, step }: Network, furthest: number): number {
 
 /** Moves the flows so far along the step and evaluates there. */
 function moveBy(network: Network, far: number, teeShare: number): void {
-  const { flow, step } = network
-  for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + far * step[i]!
+  moveFlows(network, far)
   evaluate(network)
   evaluateTees(network, teeShare)
   findOff(network)
+}
+
+function moveFlows({ flow, tree, matrix }: Network, far: number): void {
+  for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + far * tree.sign[i]! * matrix.flow[i]!
 }
 
 /** False position (Illinois) for the lowest point of the energy between start and end of the step. */
@@ -232,18 +246,18 @@ function cutBack(
  * its head and without its leak: squares the error away and makes the flows continuous exactly.
  */
 function lastStep(network: Network): void {
-  const { searches, flow, head, step, off, matrix } = network
+  const { searches, flow, sides, off, matrix } = network
   let shut = 0
   for (let i = 0; i < flow.length; i++) {
     if (!standsShut(searches[i]!, flow[i]!)) continue
     flow[i] = 0
-    head[i] = head[i]! - off[i]!
+    sides.link[i] = sides.link[i]! - off[i]!
     matrix.slope[i] = SHUT_RESISTANCE
     shut++
   }
   if (shut > 0) evaluateTees(network, 1)
   findStep(network)
-  for (let i = 0; i < flow.length; i++) flow[i] = flow[i]! + step[i]!
+  moveFlows(network, 1)
 }
 
 function standsShut({ oneWay }: LinkSearch, flowM3PerS: number): boolean {

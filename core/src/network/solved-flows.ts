@@ -120,10 +120,10 @@ export function withLosses(network: Network, flowing: Flowing): SolvedNetwork {
 /** Every tee that carries water, as it runs. */
 function solvedTees(network: Network): SolvedTee[] {
   const { tree, problem, live, flow, tee } = network
-  return flatMap(tree.tees, (place): SolvedTee[] => {
+  return flatMap(tree.tees, (place, t): SolvedTee[] => {
     const law = problem.nodes[place.node]!.tee?.law
     if (!law) return []
-    askTee(network, place, law, tee)
+    askTee(network, t, law, tee)
     const { common, dividing, velocityHeadM } = tee
     if (velocityHeadM === 0) return []
     const commonFlow = Math.abs(flow[linkOn(place, common)]!)

@@ -1,10 +1,17 @@
 import { teeAt, type TeeAt, type TeeLaw } from '../fitting/index.ts'
+import { zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, searchOf } from './laws.ts'
 import type { Network } from './network.ts'
-import type { TreeTee } from './tree.ts'
+import { AA, AB, BA, BB, TEE_SLOPES } from './tree-matrix.ts'
 
 /** What comes into a tee's legs; read at once, it holds nothing between two calls. */
-const INTO = [0.5, 0.5, 0.5]
+const INTO = zeros(3)
+
+/** A tee's legs. */
+export const LEGS = 3
+/** Where the numbers of a tee's upper leg stand, behind its head. */
+const PER_A = 1
+const PER_B = 2
 
 /**
  * Heads of every tee's two lower legs over its upper leg, and how they move with the flows down
@@ -13,73 +20,78 @@ const INTO = [0.5, 0.5, 0.5]
  * @param share how much of a tee counts: 1, or less on the way to it; 0: none is asked
  */
 export function evaluateTees(network: Network, share: number): void {
-  const { tree, laws } = network
+  const { tree, laws, tee, sides, matrix, upper, flow, problem } = network
+  if (share === 0) return costNothing(network)
+  const { link, comesIn, perA, perB } = tree.legs
+  const { headM, perCommon, perShare } = tee
+  const { legs } = sides
+  const { tees } = matrix
+  const { kinematicM2PerS } = problem.water
   for (let t = 0; t < tree.tees.length; t++) {
     const law = laws[t]
-    if (law && share > 0) {
-      askTee(network, tree.tees[t]!, law, network.tee)
-      setTee(network, t, share)
-      continue
+    if (!law) continue
+    const at = LEGS * t
+    INTO[0] = comesIn[at]! * flow[link[at]!]!
+    INTO[1] = comesIn[at + 1]! * flow[link[at + 1]!]!
+    INTO[2] = comesIn[at + 2]! * flow[link[at + 2]!]!
+    teeAt(law, INTO, kinematicM2PerS, tee)
+    const { upLeg, aLeg, bLeg } = tree.tees[t]!
+    const { common, shareLeg } = tee
+    // What a flow down a lower leg adds to the common inflow and to that of the leg with the share.
+    const commonA = perA[at + common]!
+    const commonB = perB[at + common]!
+    const shareA = perA[at + shareLeg]!
+    const shareB = perB[at + shareLeg]!
+    const upM = headM[upLeg]!
+    const upCommon = perCommon[upLeg]!
+    const upShare = perShare[upLeg]!
+    upper[at] = upM
+    upper[at + PER_A] = commonA * upCommon + shareA * upShare
+    upper[at + PER_B] = commonB * upCommon + shareB * upShare
+    const slopes = TEE_SLOPES * t
+    // As much comes in at the upper leg as goes out by a lower one.
+    if (aLeg >= 0) {
+      const byCommon = perCommon[aLeg]! - upCommon
+      const byShare = perShare[aLeg]! - upShare
+      legs[2 * t] = headM[aLeg]! - upM
+      tees[slopes + AA] = commonA * byCommon + shareA * byShare
+      tees[slopes + AB] = commonB * byCommon + shareB * byShare
     }
-    setNothing(network, t)
+    if (bLeg >= 0) {
+      const byCommon = perCommon[bLeg]! - upCommon
+      const byShare = perShare[bLeg]! - upShare
+      legs[2 * t + 1] = headM[bLeg]! - upM
+      tees[slopes + BA] = commonA * byCommon + shareA * byShare
+      tees[slopes + BB] = commonB * byCommon + shareB * byShare
+    }
   }
+  if (share !== 1) takeShare(network, share)
 }
 
-/** What was asked of a tee as heads over its upper leg's, with their slopes: as much comes in at the upper leg as goes out by a lower one. */
-function setTee({ tree, sides, matrix, tee, upper }: Network, t: number, share: number): void {
-  const { upLeg, aLeg, bLeg } = tree.tees[t]!
-  const { common, shareLeg, headM, perCommon, perShare } = tee
-  const { aa, ab, ba, bb } = matrix.tees
-  const upM = headM[upLeg]!
-  // What a flow down a lower leg adds to the common inflow and to that of the leg with the share.
-  const commonA = common === upLeg ? 1 : common === aLeg ? -1 : 0
-  const commonB = common === upLeg ? 1 : common === bLeg ? -1 : 0
-  const shareA = shareLeg === upLeg ? 1 : shareLeg === aLeg ? -1 : 0
-  const shareB = shareLeg === upLeg ? 1 : shareLeg === bLeg ? -1 : 0
-  const upA = commonA * perCommon[upLeg]! + shareA * perShare[upLeg]!
-  const upB = commonB * perCommon[upLeg]! + shareB * perShare[upLeg]!
-  upper.headM[t] = upM
-  upper.perA[t] = upA
-  upper.perB[t] = upB
-  if (aLeg >= 0) {
-    sides.a[t] = share * (headM[aLeg]! - upM)
-    aa[t] = share * (commonA * perCommon[aLeg]! + shareA * perShare[aLeg]! - upA)
-    ab[t] = bLeg < 0 ? 0 : share * (commonB * perCommon[aLeg]! + shareB * perShare[aLeg]! - upB)
-  }
-  if (bLeg >= 0) {
-    sides.b[t] = share * (headM[bLeg]! - upM)
-    ba[t] = aLeg < 0 ? 0 : share * (commonA * perCommon[bLeg]! + shareA * perShare[bLeg]! - upA)
-    bb[t] = share * (commonB * perCommon[bLeg]! + shareB * perShare[bLeg]! - upB)
-  }
+function costNothing({ sides, matrix, upper }: Network): void {
+  for (let i = 0; i < upper.length; i++) upper[i] = 0
+  for (let i = 0; i < sides.legs.length; i++) sides.legs[i] = 0
+  for (let i = 0; i < matrix.tees.length; i++) matrix.tees[i] = 0
 }
 
-function setNothing({ sides, matrix, upper }: Network, t: number): void {
-  const { aa, ab, ba, bb } = matrix.tees
-  upper.headM[t] = 0
-  upper.perA[t] = 0
-  upper.perB[t] = 0
-  sides.a[t] = 0
-  sides.b[t] = 0
-  aa[t] = 0
-  ab[t] = 0
-  ba[t] = 0
-  bb[t] = 0
+/** Lets only so much of the tees count; what the upper legs stand at over the common ones is asked at the end alone. */
+function takeShare({ sides, matrix }: Network, share: number): void {
+  for (let i = 0; i < sides.legs.length; i++) sides.legs[i] = share * sides.legs[i]!
+  for (let i = 0; i < matrix.tees.length; i++) matrix.tees[i] = share * matrix.tees[i]!
 }
 
-/** What a tee does at the flows as they stand. */
+/** What the tee at a place of the tree does at the flows as they stand. */
 export function askTee(
   { tree, flow, problem }: Network,
-  place: TreeTee,
+  t: number,
   law: TeeLaw,
   into: TeeAt,
 ): void {
-  const { up, a, b, upLeg, aLeg, bLeg, aSign, bSign } = place
-  INTO[0] = 0
-  INTO[1] = 0
-  INTO[2] = 0
-  INTO[upLeg] = tree.sign[up]! * flow[up]!
-  if (a >= 0) INTO[aLeg] = -aSign * flow[a]!
-  if (b >= 0) INTO[bLeg] = -bSign * flow[b]!
+  const { link, comesIn } = tree.legs
+  const at = LEGS * t
+  INTO[0] = comesIn[at]! * flow[link[at]!]!
+  INTO[1] = comesIn[at + 1]! * flow[link[at + 1]!]!
+  INTO[2] = comesIn[at + 2]! * flow[link[at + 2]!]!
   teeAt(law, INTO, problem.water.kinematicM2PerS, into)
 }
 
@@ -99,7 +111,7 @@ export function headsOf(network: Network): number[] {
 
 /** Head of a tee's upper leg over its common leg's after the last step. */
 function upperHeadM(network: Network, t: number): number {
-  const { tree, laws, flow, step, upper, tee } = network
+  const { tree, laws, flow, matrix, upper, tee } = network
   const law = laws[t]
   if (!law) return 0
   const place = tree.tees[t]!
@@ -107,12 +119,16 @@ function upperHeadM(network: Network, t: number): number {
   const upFlow = flowOn(flow, up)
   const aFlow = flowOn(flow, a)
   const bFlow = flowOn(flow, b)
-  const least = AS_GOOD_AS_STILL * Math.max(upFlow, aFlow, bFlow)
+  // No leg carries more than the other two.
+  const least = (AS_GOOD_AS_STILL / 2) * (upFlow + aFlow + bFlow)
   if (upFlow <= least || aFlow <= least || bFlow <= least) {
-    askTee(network, place, law, tee)
+    askTee(network, t, law, tee)
     return tee.headM[place.upLeg]!
   }
-  return upper.headM[t]! + upper.perA[t]! * aSign * step[a]! + upper.perB[t]! * bSign * step[b]!
+  const at = LEGS * t
+  const downA = aSign * tree.sign[a]! * matrix.flow[a]!
+  const downB = bSign * tree.sign[b]! * matrix.flow[b]!
+  return upper[at]! + upper[at + PER_A]! * downA + upper[at + PER_B]! * downB
 }
 
 function flowOn(flow: readonly number[], link: number): number {
@@ -129,10 +145,10 @@ function addStill(network: Network, heads: number[]): void {
     const at: LinkHead = { headM: 0, slope: 0 }
     linkHead(searchOf(links[link]!, water), 0, at)
     const known = from === node ? to : from
-    const place = tree.tees.find((other) => other.node === known)
+    const place = tree.tees.findIndex((other) => other.node === known)
     const law = nodes[known]!.tee?.law
     let headM = heads[known]!
-    if (place && law) {
+    if (place >= 0 && law) {
       askTee(network, place, law, tee)
       headM += tee.headM[nodes[known]!.tee!.legs.indexOf(link)]!
     }

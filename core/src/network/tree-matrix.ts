@@ -4,21 +4,20 @@ import { BRANCHES, type ChordEnd, DRIVEN, type Tree } from './tree.ts'
 /** Least slope in the matrix, s/m²: a link without losses is pulled to balance instead of divided by zero. */
 export const LEAST_RESISTANCE = 0.1
 
-/** How a tee's leg heads move with the flows down its two legs, over its upper leg's head, s/m². */
-export interface TeeSlopes {
-  readonly aa: number[]
-  readonly ab: number[]
-  readonly ba: number[]
-  readonly bb: number[]
-}
+/** Where the slopes of a tee begin: how the heads of its legs a and b move with the flows down them, over its upper leg's head, s/m². */
+export const TEE_SLOPES = 4
+/** Of leg a with the flow down a and down b, then of leg b. */
+export const AA = 0
+export const AB = 1
+export const BA = 2
+export const BB = 3
 
 /** What is added to the equations of links and tees; written into by who asks. All counted away from the root. */
 export interface Sides {
   /** Head lost along each live link, m. */
   readonly link: number[]
-  /** Head of each tee's legs over its upper leg, m. */
-  readonly a: number[]
-  readonly b: number[]
+  /** Head of each tee's legs a and b over its upper leg, m, two a tee. */
+  readonly legs: number[]
   /** What comes down to each tee more than leaves it, m³/s. */
   readonly surplus: number[]
   /** Head of each node that is known, m. */
@@ -28,15 +27,16 @@ export interface Sides {
 /**
  * The linear system of a network's flows, dq: along each link, H(upper) − H(lower) = loss + slope dq;
  * at each tee, H(leg) − H(upper leg) = head + slopes · dq, and what comes down leaves. A tree is
- * eliminated from its leaves: below any link stands one head that hangs on one flow, H = α + β dq.
- * The few links that close loops are borders on that. Factored once, it is solved for as many sides as
- * are asked for.
+ * eliminated from its leaves: below any link's upper end stands one head that hangs on one flow,
+ * H = α + β dq. The few links that close loops are borders on that. Factored once, it is solved for as
+ * many sides as are asked for.
  */
 export class TreeMatrix {
   readonly tree: Tree
   /** Of each live link, s/m²; filled in before `factor`. */
   readonly slope: number[]
-  readonly tees: TeeSlopes
+  /** Of each tee, from `TEE_SLOPES` times its place on. */
+  readonly tees: number[]
   /** The answer: flow down each live link. */
   readonly flow: number[]
   /** Head at the upper leg of each tee. */
@@ -44,11 +44,11 @@ export class TreeMatrix {
   /** Head at each chord's start and end. */
   readonly chordFrom: number[]
   readonly chordTo: number[]
-  /** dH/dq of each tee's upper leg, and the share of a change of flow that goes down leg a. */
-  readonly #perFlow: number[]
+  /** β of each live link that branches. */
+  readonly #beta: number[]
+  /** Of each tee whose legs both branch: one over what a metre more at leg b's head than at leg a's sends down a, and the share of a change of flow that goes down a. */
+  readonly #parts: number[]
   readonly #share: number[]
-  /** Slopes of both legs together. */
-  readonly #both: number[]
   readonly #alpha: number[]
   readonly #kappa: number[]
   readonly #startA: number[]
@@ -58,8 +58,6 @@ export class TreeMatrix {
   readonly #chordA: number[]
   readonly #chordB: number[]
   readonly #chordFlow: number[]
-  /** The tee above each live link; −1: none, it is a root or a chord. */
-  readonly #above: number[]
   readonly #border: DenseFactors | null
   readonly #off: number[]
   readonly #zero: Sides
@@ -70,35 +68,28 @@ export class TreeMatrix {
     const ofTees = () => zeros(tees.length)
     this.tree = tree
     this.slope = ofLinks()
-    this.tees = { aa: ofTees(), ab: ofTees(), ba: ofTees(), bb: ofTees() }
+    this.tees = zeros(TEE_SLOPES * tees.length)
     this.flow = ofLinks()
     this.head = ofTees()
     this.chordFrom = zeros(chords.length)
     this.chordTo = zeros(chords.length)
-    this.#perFlow = ofTees()
+    this.#beta = ofLinks()
+    this.#parts = ofTees()
     this.#share = ofTees()
-    this.#both = ofTees()
-    this.#alpha = ofTees()
+    this.#alpha = ofLinks()
     this.#kappa = ofTees()
     this.#startA = ofTees()
     this.#upper = ofLinks()
-    this.#chordA = wholeZeros(tees.length).fill(-1)
-    this.#chordB = wholeZeros(tees.length).fill(-1)
+    this.#chordA = noChords(tees.length)
+    this.#chordB = noChords(tees.length)
     this.#chordFlow = zeros(chords.length)
     this.#off = zeros(chords.length)
-    this.#above = wholeZeros(live.length).fill(-1)
-    for (let t = 0; t < tees.length; t++) {
-      const { a, b, aKind, bKind } = tees[t]!
-      if (aKind === BRANCHES) this.#above[a] = t
-      if (bKind === BRANCHES) this.#above[b] = t
-    }
     this.#border = chords.length > 0 ? new DenseFactors(chords.length) : null
     this.#zero = {
-      link: chords.length > 0 ? ofLinks() : [],
-      a: chords.length > 0 ? ofTees() : [],
-      b: chords.length > 0 ? ofTees() : [],
-      surplus: chords.length > 0 ? ofTees() : [],
-      known: chords.length > 0 ? zeros(nodes) : [],
+      link: ofLinks(),
+      legs: zeros(2 * tees.length),
+      surplus: ofTees(),
+      known: zeros(nodes),
     }
     chords.forEach(({ from, to }, k) => {
       this.#hang(from, k)
@@ -113,42 +104,37 @@ export class TreeMatrix {
   /** Takes the slopes as they stand. */
   factor(): void {
     const { tree, slope, tees } = this
-    const { aa, ab, ba, bb } = tees
-    const perFlow = this.#perFlow
+    const beta = this.#beta
+    for (let i = 0; i < tree.leaves.length; i++) beta[tree.leaves[i]!] = slope[tree.leaves[i]!]!
     for (let t = 0; t < tree.tees.length; t++) {
-      const { a, b, aKind, bKind } = tree.tees[t]!
-      const belowA = aKind === BRANCHES ? this.#beta(a, slope) - aa[t]! : 0
-      const belowB = bKind === BRANCHES ? this.#beta(b, slope) - bb[t]! : 0
+      const { up, a, b, aKind, bKind } = tree.tees[t]!
+      const at = TEE_SLOPES * t
       if (aKind === BRANCHES && bKind === BRANCHES) {
-        const sumA = belowA + ba[t]!
-        const sumB = belowB + ab[t]!
-        const sum = sumA + sumB
+        const belowA = beta[a]! - tees[at + AA]!
+        const sumB = beta[b]! - tees[at + BB]! + tees[at + AB]!
+        const sum = belowA + tees[at + BA]! + sumB
         // Where a leg hardly runs a tee may give more than is asked: then it is negative.
-        const both = Math.abs(sum) > LEAST_RESISTANCE ? sum : LEAST_RESISTANCE
-        const share = sumB / both
-        this.#both[t] = both
+        const parts = 1 / (Math.abs(sum) > LEAST_RESISTANCE ? sum : LEAST_RESISTANCE)
+        const share = sumB * parts
+        this.#parts[t] = parts
         this.#share[t] = share
-        perFlow[t] = belowA * share - ab[t]! * (1 - share)
+        beta[up] = slope[up]! + belowA * share - tees[at + AB]! * (1 - share)
       } else if (aKind === BRANCHES) {
         this.#share[t] = 1
-        perFlow[t] = belowA
+        beta[up] = slope[up]! + beta[a]! - tees[at + AA]!
+      } else if (bKind === BRANCHES) {
+        this.#share[t] = 0
+        beta[up] = slope[up]! + beta[b]! - tees[at + BB]!
       } else {
         this.#share[t] = 0
-        perFlow[t] = belowB
       }
     }
     if (this.#border) this.#factorBorder(this.#border)
   }
 
-  /** dH/dq at the upper end of a link. */
-  #beta(link: number, slope: number[]): number {
-    const below = this.tree.below[link]!
-    return below < 0 ? slope[link]! : slope[link]! + this.#perFlow[below]!
-  }
-
   #factorBorder(border: DenseFactors): void {
     const { chords } = this.tree
-    this.#chordFlow.fill(0)
+    this.#noChordFlow()
     for (let k = 0; k < chords.length; k++) {
       this.#chordFlow[k] = 1
       this.#substitute(this.#zero)
@@ -159,9 +145,13 @@ export class TreeMatrix {
     border.factor(chords.length)
   }
 
+  #noChordFlow(): void {
+    for (let k = 0; k < this.#chordFlow.length; k++) this.#chordFlow[k] = 0
+  }
+
   /** Flows and heads that answer the sides. */
   solve(sides: Sides): void {
-    this.#chordFlow.fill(0)
+    this.#noChordFlow()
     this.#substitute(sides)
     if (!this.#border) return
     this.#residuals(sides)
@@ -172,44 +162,75 @@ export class TreeMatrix {
     for (let k = 0; k < chords.length; k++) this.flow[chords[k]!.link] = this.#chordFlow[k]!
   }
 
-  /** Flows that answer a metre more lost in one link, down it, and nothing else; heads are not found. */
-  solveLoss(link: number): void {
-    if (this.#border) {
-      this.#zero.link[link] = 1
-      this.solve(this.#zero)
-      this.#zero.link[link] = 0
-      return
+  /**
+   * Flows down every link that answer so much more lost down one link and nothing else, for each
+   * link by itself: written into row e, column l.
+   *
+   * @param lostM of each link l, m
+   */
+  solveLosses(lostM: readonly number[], into: number[]): void {
+    if (this.#border) return this.#solveEach(lostM, into)
+    const { tees, roots, live } = this.tree
+    const count = live.length
+    const starts = zeros(tees.length * count)
+    for (let r = 0; r < roots.length; r++) {
+      const row = roots[r]!.link * count
+      for (let l = 0; l < count; l++) into[row + l] = 0
     }
-    const { tree, flow } = this
-    for (let r = 0; r < tree.roots.length; r++) flow[tree.roots[r]!.link] = 0
-    this.#upFrom(link)
-    for (let t = tree.tees.length - 1; t >= 0; t--) {
-      const { up, a, b } = tree.tees[t]!
-      const down = flow[up]!
-      const downA = this.#startA[t]! + this.#share[t]! * down
-      if (a >= 0) flow[a] = downA
-      if (b >= 0) flow[b] = down - downA
+    for (let l = 0; l < count; l++) if (lostM[l] !== 0) this.#upFrom(l, lostM[l]!, starts, into)
+    for (let t = tees.length - 1; t >= 0; t--) this.#lossesDown(t, starts, into)
+  }
+
+  /** From the row of what comes down to a tee, those of its legs. */
+  #lossesDown(t: number, starts: readonly number[], into: number[]): void {
+    const { tees, live } = this.tree
+    const { up, a, b } = tees[t]!
+    const count = live.length
+    const share = this.#share[t]!
+    const start = t * count
+    const from = up * count
+    const toA = a * count
+    const toB = b * count
+    if (a >= 0) {
+      for (let l = 0; l < count; l++) into[toA + l] = starts[start + l]! + share * into[from + l]!
+    }
+    if (b < 0) return
+    if (a < 0) for (let l = 0; l < count; l++) into[toB + l] = into[from + l]!
+    else for (let l = 0; l < count; l++) into[toB + l] = into[from + l]! - into[toA + l]!
+  }
+
+  /** The same with loops. */
+  #solveEach(lostM: readonly number[], into: number[]): void {
+    const { link } = this.#zero
+    const count = link.length
+    for (let l = 0; l < count; l++) {
+      link[l] = lostM[l]!
+      this.solve(this.#zero)
+      link[l] = 0
+      for (let e = 0; e < count; e++) into[e * count + l] = this.flow[e]!
     }
   }
 
-  /** Carries that metre up the one way to the root, whose flow it gives. */
-  #upFrom(link: number): void {
-    const { tree, slope, flow } = this
-    const { aa, ab } = this.tees
-    this.#startA.fill(0)
-    let alpha = 1
+  /** Carries what is lost in a link up the one way to its root, whose flow it gives: what starts at each tee on that way. */
+  #upFrom(link: number, lostM: number, starts: number[], into: number[]): void {
+    const { tree, tees } = this
+    const count = tree.live.length
+    const beta = this.#beta
+    let alpha = lostM
     let at = link
-    for (let t = this.#above[at]!; t >= 0; t = this.#above[at]!) {
+    for (let t = tree.above[link]!; t >= 0; t = tree.above[at]!) {
       const { up, a, aKind, bKind } = tree.tees[t]!
       if (aKind === BRANCHES && bKind === BRANCHES) {
-        const downA = (at === a ? -alpha : alpha) / this.#both[t]!
-        this.#startA[t] = downA
-        alpha = (at === a ? alpha : 0) + (this.#beta(a, slope) - aa[t]! + ab[t]!) * downA
+        const parts = this.#parts[t]!
+        const downA = at === a ? -alpha * parts : alpha * parts
+        const slopes = TEE_SLOPES * t
+        starts[t * count + link] = downA
+        alpha =
+          (at === a ? alpha : 0) + (beta[a]! - tees[slopes + AA]! + tees[slopes + AB]!) * downA
       }
       at = up
     }
-    const perFlow = this.#beta(at, slope)
-    flow[at] = -alpha / (Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE)
+    into[at * count + link] = -alpha / atLeast(beta[at]!)
   }
 
   /** How far each chord is from its balance. */
@@ -224,103 +245,126 @@ export class TreeMatrix {
 
   #substitute(sides: Sides): void {
     this.#up(sides)
-    const { tree, flow, slope, head } = this
-    const { link, known } = sides
+    const { tree, flow } = this
+    const alpha = this.#alpha
+    const upper = this.#upper
     for (let r = 0; r < tree.roots.length; r++) {
       const { link: l, node } = tree.roots[r]!
       const below = tree.below[l]!
-      this.#upper[l] = known[node]!
-      if (below < 0) flow[l] = (known[node]! - known[tree.farNode[l]!]! - link[l]!) / slope[l]!
-      else if (tree.tees[below]!.driven) flow[l] = this.#kappa[below]!
-      else {
-        const perFlow = this.#perFlow[below]! + slope[l]!
-        const rate = Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE
-        flow[l] = (known[node]! - this.#alpha[below]! - link[l]!) / rate
-      }
+      const isDriven = below >= 0 && tree.tees[below]!.driven
+      upper[l] = sides.known[node]!
+      flow[l] = isDriven ? this.#kappa[below]! : (upper[l] - alpha[l]!) / atLeast(this.#beta[l]!)
     }
-    const { aa, ab, ba, bb } = this.tees
+    this.#down(sides)
+  }
+
+  /** From the roots to the leaves: what goes down each link, and the head of each tee. */
+  #down({ link, legs, surplus }: Sides): void {
+    const { tree, tees, flow, slope, head } = this
+    const startA = this.#startA
+    const share = this.#share
+    const upper = this.#upper
+    const hasChords = this.#border !== null
     for (let t = tree.tees.length - 1; t >= 0; t--) {
-      const { up, a, b, aSign, bSign } = tree.tees[t]!
+      const { up, a, b } = tree.tees[t]!
+      const at = TEE_SLOPES * t
       const down = flow[up]!
-      const downA = this.#startA[t]! + this.#share[t]! * down
-      const downB = sides.surplus[t]! + down - downA
-      const headM = this.#upper[up]! - link[up]! - slope[up]! * down
+      const downA = startA[t]! + share[t]! * down
+      const downB = surplus[t]! + down - downA
+      const headM = upper[up]! - link[up]! - slope[up]! * down
       head[t] = headM
       if (a >= 0) {
-        const legM = headM + sides.a[t]! + aa[t]! * downA + ab[t]! * downB
-        if (this.#chordA[t]! < 0) this.#branch(a, downA, legM)
-        else this.#chordEnd(this.#chordA[t]!, aSign, legM)
+        flow[a] = downA
+        upper[a] = headM + legs[2 * t]! + tees[at + AA]! * downA + tees[at + AB]! * downB
       }
       if (b >= 0) {
-        const legM = headM + sides.b[t]! + ba[t]! * downA + bb[t]! * downB
-        if (this.#chordB[t]! < 0) this.#branch(b, downB, legM)
-        else this.#chordEnd(this.#chordB[t]!, bSign, legM)
+        flow[b] = downB
+        upper[b] = headM + legs[2 * t + 1]! + tees[at + BA]! * downA + tees[at + BB]! * downB
       }
+      if (hasChords) this.#chordEnds(t)
     }
   }
 
-  /** Says what goes down a branch and the head it begins at. */
-  #branch(link: number, down: number, headM: number): void {
-    this.flow[link] = down
-    this.#upper[link] = headM
+  /** Says the head at the end of each chord on a tee: it was taken for a branch. */
+  #chordEnds(t: number): void {
+    const { a, b, aSign, bSign } = this.tree.tees[t]!
+    if (this.#chordA[t]! >= 0) this.#chordEnd(this.#chordA[t]!, aSign, this.#upper[a]!)
+    if (this.#chordB[t]! >= 0) this.#chordEnd(this.#chordB[t]!, bSign, this.#upper[b]!)
   }
 
-  /** Says the head at one end of a chord. */
   #chordEnd(chord: number, sign: number, headM: number): void {
     if (sign > 0) this.chordFrom[chord] = headM
     else this.chordTo[chord] = headM
   }
 
-  /** From the leaves to the roots: H of each tee's upper leg for no change of flow, and how that parts. */
-  #up({ link, a: sideA, b: sideB, surplus, known }: Sides): void {
-    const { tree, slope } = this
-    const { aa, ab, ba, bb } = this.tees
+  /** From the leaves to the roots: H of each link's upper end for no change of flow, and how that parts. */
+  #up({ link, legs, surplus, known }: Sides): void {
+    const { tree, tees } = this
     const alpha = this.#alpha
+    const beta = this.#beta
     const startA = this.#startA
+    for (let i = 0; i < tree.leaves.length; i++) {
+      const l = tree.leaves[i]!
+      alpha[l] = link[l]! + known[tree.farNode[l]!]!
+    }
     for (let t = 0; t < tree.tees.length; t++) {
-      const { a, b, aKind, bKind, aSign, bSign } = tree.tees[t]!
-      const more = surplus[t]!
-      if (aKind === BRANCHES && bKind === BRANCHES) {
-        const overA = this.#alphaOf(a, link, known) - sideA[t]!
-        const overB = this.#alphaOf(b, link, known) - sideB[t]!
-        const sumB = this.#share[t]! * this.#both[t]!
-        const downA = (sumB * more - overA + overB) / this.#both[t]!
-        startA[t] = downA
-        alpha[t] = overA + (this.#beta(a, slope) - aa[t]!) * downA - ab[t]! * (more - downA)
+      const { up, a, b, aKind, bKind } = tree.tees[t]!
+      if (aKind !== BRANCHES || bKind !== BRANCHES) {
+        this.#upOne({ link, legs, surplus }, t)
         continue
       }
-      const drivenA = aKind === DRIVEN ? this.#kappaOf(a, this.#chordA[t]!, aSign) : 0
-      const drivenB = bKind === DRIVEN ? this.#kappaOf(b, this.#chordB[t]!, bSign) : 0
-      if (aKind === BRANCHES) {
-        const downA = more - drivenB
-        startA[t] = downA
-        alpha[t] =
-          this.#alphaOf(a, link, known) -
-          sideA[t]! +
-          (this.#beta(a, slope) - aa[t]!) * downA -
-          ab[t]! * drivenB
-      } else if (bKind === BRANCHES) {
-        startA[t] = drivenA
-        alpha[t] =
-          this.#alphaOf(b, link, known) -
-          sideB[t]! +
-          (this.#beta(b, slope) - bb[t]!) * (more - drivenA) -
-          ba[t]! * drivenA
-      } else {
-        startA[t] = drivenA
-        this.#kappa[t] = drivenA + drivenB - more
-      }
+      const at = TEE_SLOPES * t
+      const more = surplus[t]!
+      const overA = alpha[a]! - legs[2 * t]!
+      const overB = alpha[b]! - legs[2 * t + 1]!
+      const downA = this.#share[t]! * more + (overB - overA) * this.#parts[t]!
+      startA[t] = downA
+      alpha[up] =
+        link[up]! + overA + (beta[a]! - tees[at + AA]!) * downA - tees[at + AB]! * (more - downA)
     }
   }
 
-  /** Head at the upper end of a link for no change of its flow. */
-  #alphaOf(link: number, lost: number[], known: number[]): number {
-    const below = this.tree.below[link]!
-    return lost[link]! + (below < 0 ? known[this.tree.farNode[link]!]! : this.#alpha[below]!)
+  /** The same of a tee with a leg that does not branch. */
+  #upOne({ link, legs, surplus }: Omit<Sides, 'known'>, t: number): void {
+    const { tree, tees } = this
+    const alpha = this.#alpha
+    const { up, a, b, aKind, bKind, aSign, bSign } = tree.tees[t]!
+    const at = TEE_SLOPES * t
+    const more = surplus[t]!
+    const drivenA = aKind === DRIVEN ? this.#kappaOf(a, this.#chordA[t]!, aSign) : 0
+    const drivenB = bKind === DRIVEN ? this.#kappaOf(b, this.#chordB[t]!, bSign) : 0
+    if (aKind === BRANCHES) {
+      const downA = more - drivenB
+      const perA = this.#beta[a]! - tees[at + AA]!
+      this.#startA[t] = downA
+      alpha[up] = link[up]! + alpha[a]! - legs[2 * t]! + perA * downA - tees[at + AB]! * drivenB
+    } else if (bKind === BRANCHES) {
+      const perB = this.#beta[b]! - tees[at + BB]!
+      this.#startA[t] = drivenA
+      alpha[up] =
+        link[up]! +
+        alpha[b]! -
+        legs[2 * t + 1]! +
+        perB * (more - drivenA) -
+        tees[at + BA]! * drivenA
+    } else {
+      this.#startA[t] = drivenA
+      this.#kappa[t] = drivenA + drivenB - more
+    }
   }
 
   /** What goes down a leg whose flow is decided elsewhere. */
   #kappaOf(link: number, chord: number, sign: number): number {
     return chord < 0 ? this.#kappa[this.tree.below[link]!]! : sign * this.#chordFlow[chord]!
   }
+}
+
+function atLeast(perFlow: number): number {
+  return Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE
+}
+
+function noChords(tees: number): number[] {
+  const chords = wholeZeros(tees)
+  for (let t = 0; t < tees; t++) chords[t] = -1
+  return chords
 }

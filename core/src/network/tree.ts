@@ -1,4 +1,4 @@
-import { flatMap, wholeZeros } from '../numeric/index.ts'
+import { wholeZeros, zeros } from '../numeric/index.ts'
 import type { Graph } from './graph.ts'
 
 /** What hangs on one of a tee's two legs that lead away from the root. */
@@ -41,20 +41,37 @@ export interface Chord {
   readonly to: ChordEnd
 }
 
+/**
+ * The tees' legs by their own place, three a tee, for whom asks the tees' law: the link on each leg,
+ * with +1 where what flows by the link's own direction comes in (−1 where it goes out; nil where
+ * nothing is on it), and what a flow down leg a, and down leg b, adds to what comes in.
+ */
+export interface TreeLegs {
+  readonly link: number[]
+  readonly comesIn: number[]
+  readonly perA: number[]
+  readonly perB: number[]
+}
+
 /** A network as trees: each has a root, a link that begins at a known head. */
 export interface Tree {
   /** Places of the links that can carry water. */
   readonly live: readonly number[]
   /** Children before their parents. */
   readonly tees: readonly TreeTee[]
+  readonly legs: TreeLegs
   /** The tee at the far end of a live link, seen from the root; −1: a known head, or the link is a chord. */
   readonly below: number[]
+  /** The tee at its near end; −1: a known head, or the link is a chord. */
+  readonly above: number[]
   /** The node at the far end of a live link. */
   readonly farNode: number[]
   /** +1 where a live link leads away from the root, −1 where it leads to it. */
   readonly sign: number[]
   /** Links at known heads that the trees hang on, and that head's node. */
   readonly roots: readonly { readonly link: number; readonly node: number }[]
+  /** Links whose far end has a known head. */
+  readonly leaves: readonly number[]
   readonly chords: readonly Chord[]
   /** Nodes that no water reaches, in an order in which each has a neighbour known before it, with the link between; −1: none. */
   readonly still: readonly { readonly node: number; readonly link: number }[]
@@ -62,195 +79,313 @@ export interface Tree {
 
 /** Sorts a network's links and tees into trees. Throws on a node where more than three links meet. */
 export function treeOf({ nodes, links }: Graph): Tree {
-  const beside: number[][] = nodes.map(() => [])
-  const isOpen = links.map((link) => !link.shut && link.from !== link.to)
-  links.forEach((link, l) => {
-    if (!isOpen[l]) return
-    beside[link.from]!.push(l)
-    beside[link.to]!.push(l)
-  })
-  const isLive = pruned({ nodes, links }, isOpen, beside)
-  const live = flatMap(links, (_, l) => (isLive[l] ? [l] : []))
-  const place = wholeZeros(links.length).fill(-1)
-  live.forEach((l, i) => (place[l] = i))
-  const growing: Growing = {
-    nodes,
-    links,
-    beside: beside.map((list) => list.filter((l) => isLive[l])),
-    place,
-    teeOf: wholeZeros(nodes.length).fill(-1),
-    seen: wholeZeros(links.length),
-    tees: [],
-    below: wholeZeros(live.length).fill(-1),
-    farNode: wholeZeros(live.length),
-    sign: wholeZeros(live.length).fill(1),
-    hanging: [],
-  }
-  const roots: { link: number; node: number }[] = []
+  const beside = new Beside(nodes, links)
+  const live = liveOf({ nodes, links }, beside)
+  const place = wholeZeros(links.length)
+  for (let l = 0; l < links.length; l++) place[l] = -1
+  for (let i = 0; i < live.length; i++) place[live[i]!] = i
+  const growing = new Growing({ nodes, links }, beside, place, live.length)
   // A pump's end first: most of the water comes in there.
-  const pumped = live.filter((l) => links[l]!.pump !== null)
-  const others = live.filter((l) => links[l]!.pump === null)
-  for (const l of pumped.concat(others)) {
-    if (growing.seen[l]) continue
-    const { from, to } = links[l]!
-    const node = nodes[from]!.headM !== null ? from : to
-    if (nodes[node]!.headM === null) continue
-    roots.push({ link: place[l]!, node })
-    grow(growing, l, node)
-  }
-  const { tees, below, farNode, sign } = growing
+  for (let i = 0; i < live.length; i++) if (links[live[i]!]!.pump !== null) growing.root(live[i]!)
+  for (let i = 0; i < live.length; i++) growing.root(live[i]!)
+  const { tees, legs, below, above, farNode, sign, roots, leaves } = growing
   return {
     live,
     tees,
+    legs,
     below,
+    above,
     farNode,
     sign,
     roots,
-    chords: chordsOf(growing),
-    still: stillNodes({ nodes, links }, beside, growing),
+    leaves,
+    chords: growing.chords(),
+    still: stillNodes({ nodes, links }, beside, growing.teeOf),
   }
 }
 
-/** Which links can carry water: neither dead ends nor parted from every known head. */
-function pruned(
-  { nodes, links }: Graph,
-  isOpen: readonly boolean[],
-  beside: readonly (readonly number[])[],
-): boolean[] {
-  const live = isOpen.slice()
-  const degree = beside.map((list) => list.length)
-  const ends = flatMap(nodes, ({ headM }, n) => (headM === null && degree[n] === 1 ? [n] : []))
-  for (const end of ends) {
-    for (let node = end; nodes[node]!.headM === null && degree[node] === 1;) {
-      const l = beside[node]!.find((at) => live[at])!
-      live[l] = false
-      degree[node] = 0
-      node = links[l]!.from === node ? links[l]!.to : links[l]!.from
-      degree[node]!--
+/** Which open links end at each node, in the order of their places. An end is twice its link's place, and one more where the link ends there. */
+class Beside {
+  /** The first end at each node, and the next after each end at its node; −1: none. */
+  readonly first: number[]
+  readonly next: number[]
+
+  constructor(nodes: Graph['nodes'], links: Graph['links']) {
+    this.first = wholeZeros(nodes.length)
+    this.next = wholeZeros(2 * links.length)
+    for (let n = 0; n < nodes.length; n++) this.first[n] = -1
+    for (let l = links.length - 1; l >= 0; l--) {
+      const { from, to, shut } = links[l]!
+      if (shut || from === to) continue
+      this.next[2 * l] = this.first[from]!
+      this.first[from] = 2 * l
+      this.next[2 * l + 1] = this.first[to]!
+      this.first[to] = 2 * l + 1
     }
   }
-  const reached = links.map(() => false)
-  const queue = flatMap(nodes, ({ headM }, n) => (headM === null ? [] : [n]))
-  for (const node of queue) {
-    for (const l of beside[node]!) {
-      if (!live[l] || reached[l]) continue
-      reached[l] = true
-      const other = links[l]!.from === node ? links[l]!.to : links[l]!.from
+}
+
+/** The node at the other end of the link that an end is of. */
+function across(links: Graph['links'], end: number): number {
+  const { from, to } = links[end >> 1]!
+  return (end & 1) === 0 ? to : from
+}
+
+/** Places of the links that can carry water: neither dead ends nor parted from every known head. */
+function liveOf({ nodes, links }: Graph, beside: Beside): number[] {
+  const { first, next } = beside
+  const ended = wholeZeros(links.length)
+  endDead({ nodes, links }, beside, ended)
+  const reached = wholeZeros(links.length)
+  const queue: number[] = []
+  for (let n = 0; n < nodes.length; n++) if (nodes[n]!.headM !== null) queue.push(n)
+  for (let i = 0; i < queue.length; i++) {
+    for (let end = first[queue[i]!]!; end >= 0; end = next[end]!) {
+      const l = end >> 1
+      if (ended[l]! + reached[l]! > 0) continue
+      reached[l] = 1
+      const other = across(links, end)
       if (nodes[other]!.headM === null) queue.push(other)
     }
   }
-  return live.map((isLive, l) => isLive && reached[l]!)
+  const live: number[] = []
+  for (let l = 0; l < links.length; l++) if (reached[l] === 1) live.push(l)
+  return live
+}
+
+/** Marks the links that lead to nothing, from each dead end back to where others meet. */
+function endDead({ nodes, links }: Graph, { first, next }: Beside, ended: number[]): void {
+  const count = wholeZeros(nodes.length)
+  for (let n = 0; n < nodes.length; n++) {
+    for (let end = first[n]!; end >= 0; end = next[end]!) count[n]!++
+  }
+  for (let n = 0; n < nodes.length; n++) {
+    for (let node = n; nodes[node]!.headM === null && count[node] === 1;) {
+      let end = first[node]!
+      while (ended[end >> 1] === 1) end = next[end]!
+      ended[end >> 1] = 1
+      count[node] = 0
+      node = across(links, end)
+      count[node]!--
+    }
+  }
 }
 
 /** A tree while it grows. */
-interface Growing {
-  readonly nodes: Graph['nodes']
-  readonly links: Graph['links']
-  readonly beside: readonly (readonly number[])[]
-  readonly place: readonly number[]
-  /** Place of each node's tee in the tree; −1: none yet, −2: being grown. */
-  readonly teeOf: number[]
-  readonly seen: number[]
-  readonly tees: TreeTee[]
+class Growing {
+  readonly tees: TreeTee[] = []
+  readonly legs: TreeLegs
   readonly below: number[]
+  readonly above: number[]
   readonly farNode: number[]
   readonly sign: number[]
-  /** Links found to close a loop. */
-  readonly hanging: number[]
-}
+  readonly roots: { link: number; node: number }[] = []
+  readonly leaves: number[] = []
+  /** Place of each node's tee in the tree; −1: none yet, −2: being grown. */
+  readonly teeOf: number[]
+  readonly #graph: Graph
+  readonly #beside: Beside
+  readonly #place: readonly number[]
+  readonly #seen: number[]
+  /** Which links were found to close a loop. */
+  readonly #hangs: number[]
+  readonly #hanging: number[] = []
 
-/** What a grown link is to the tee above it. */
-function grow(growing: Growing, l: number, fromNode: number): number {
-  const { nodes, links, beside, place, teeOf, seen, tees, below, farNode, sign, hanging } = growing
-  const at = place[l]!
-  const { from, to } = links[l]!
-  const node = from === fromNode ? to : from
-  seen[l] = 1
-  sign[at] = from === fromNode ? 1 : -1
-  farNode[at] = node
-  if (nodes[node]!.headM !== null) return BRANCHES
-  teeOf[node] = -2
-  const others = beside[node]!.filter((other) => other !== l)
-  if (others.length > 2) throw new RangeError(`more than three links meet at ${nodes[node]!.id}`)
-  const kinds = others.map((other) => growsInto(growing, other, node))
-  // A link that came back to here from further down was met there first.
-  const settled = others.map((other, i) => (hanging.includes(other) ? DRIVEN : kinds[i]!))
-  const [a = -1, b = -1] = others
-  const [aKind = NOTHING, bKind = NOTHING] = settled
-  const driven = aKind !== BRANCHES && bKind !== BRANCHES
-  const legs = legsOf(growing, node)
-  teeOf[node] = tees.length
-  below[at] = tees.length
-  tees.push({
-    node,
-    up: at,
-    a: a < 0 ? -1 : place[a]!,
-    b: b < 0 ? -1 : place[b]!,
-    aKind,
-    bKind,
-    upLeg: legs(l),
-    aLeg: a < 0 ? -1 : legs(a),
-    bLeg: b < 0 ? -1 : legs(b),
-    aSign: a >= 0 && links[a]!.from === node ? 1 : -1,
-    bSign: b >= 0 && links[b]!.from === node ? 1 : -1,
-    driven,
-  })
-  return driven ? DRIVEN : BRANCHES
-}
-
-/** What a link is to the tee above it, grown unless it leads back to one that is met already. */
-function growsInto(growing: Growing, l: number, fromNode: number): number {
-  const { links, teeOf, seen, hanging } = growing
-  if (hanging.includes(l)) return DRIVEN
-  const { from, to } = links[l]!
-  if (teeOf[from === fromNode ? to : from] === -1) return grow(growing, l, fromNode)
-  hanging.push(l)
-  seen[l] = 1
-  return DRIVEN
-}
-
-/** Which leg of a node's tee a link stands on; in order where the node costs nothing. */
-function legsOf({ nodes, beside }: Growing, node: number): (link: number) => number {
-  const { tee, id } = nodes[node]!
-  if (!tee?.law) return (link) => beside[node]!.indexOf(link)
-  return (link) => {
-    const leg = tee.legs.indexOf(link)
-    if (leg < 0) throw new RangeError(`the tee ${id} has no leg for a link that ends there`)
-    return leg
+  constructor(graph: Graph, beside: Beside, place: readonly number[], live: number) {
+    this.#graph = graph
+    this.#beside = beside
+    this.#place = place
+    this.below = wholeZeros(live)
+    this.above = wholeZeros(live)
+    this.farNode = wholeZeros(live)
+    this.sign = zeros(live)
+    this.teeOf = wholeZeros(graph.nodes.length)
+    this.#seen = wholeZeros(graph.links.length)
+    this.#hangs = wholeZeros(graph.links.length)
+    for (let i = 0; i < live; i++) {
+      this.below[i] = -1
+      this.above[i] = -1
+      this.sign[i] = 1
+    }
+    for (let n = 0; n < graph.nodes.length; n++) this.teeOf[n] = -1
+    const legs = 3 * graph.nodes.length
+    this.legs = {
+      link: wholeZeros(legs),
+      comesIn: zeros(legs),
+      perA: zeros(legs),
+      perB: zeros(legs),
+    }
   }
-}
 
-function chordsOf({ links, place, teeOf, tees, hanging }: Growing): Chord[] {
-  const end = (link: number, node: number): ChordEnd => {
-    const tee = teeOf[node]!
-    return { tee, onA: tees[tee]!.a === place[link] }
-  }
-  return hanging.map((l) => {
+  /** Grows a tree from a link that ends at a known head, where none has grown over it. */
+  root(l: number): void {
+    const { nodes, links } = this.#graph
+    if (this.#seen[l] === 1) return
     const { from, to } = links[l]!
-    return { link: place[l]!, from: end(l, from), to: end(l, to) }
-  })
+    const node = nodes[from]!.headM !== null ? from : to
+    if (nodes[node]!.headM === null) return
+    this.roots.push({ link: this.#place[l]!, node })
+    this.#grow(l, node)
+  }
+
+  /** What a grown link is to the tee above it. */
+  #grow(l: number, fromNode: number): number {
+    const { nodes, links } = this.#graph
+    const at = this.#place[l]!
+    const { from, to } = links[l]!
+    const node = from === fromNode ? to : from
+    this.#seen[l] = 1
+    this.sign[at] = from === fromNode ? 1 : -1
+    this.farNode[at] = node
+    if (nodes[node]!.headM !== null) {
+      this.leaves.push(at)
+      return BRANCHES
+    }
+    this.teeOf[node] = -2
+    const a = this.#other(node, l, -1)
+    const b = a < 0 ? -1 : this.#other(node, l, a)
+    if (b >= 0) this.#noFourth(node, l, b)
+    const grownA = a < 0 ? NOTHING : this.#growsInto(a, node)
+    const bKind = b < 0 ? NOTHING : this.#growsInto(b, node)
+    // A link that came back to here from further down was met there first.
+    const aKind = a >= 0 && this.#hangs[a] === 1 ? DRIVEN : grownA
+    return this.#setTee(node, l, { a, b, aKind, bKind })
+  }
+
+  /** The next live link at a node after one of them, another than what leads there; −1: none. */
+  #other(node: number, up: number, after: number): number {
+    const { first, next } = this.#beside
+    for (let end = first[node]!; end >= 0; end = next[end]!) {
+      const l = end >> 1
+      if (l > after && l !== up && this.#place[l]! >= 0) return l
+    }
+    return -1
+  }
+
+  #noFourth(node: number, up: number, b: number): void {
+    if (this.#other(node, up, b) < 0) return
+    throw new RangeError(`more than three links meet at ${this.#graph.nodes[node]!.id}`)
+  }
+
+  /** What a link is to the tee above it, grown unless it leads back to one that is met already. */
+  #growsInto(l: number, fromNode: number): number {
+    if (this.#hangs[l] === 1) return DRIVEN
+    const { from, to } = this.#graph.links[l]!
+    if (this.teeOf[from === fromNode ? to : from] === -1) return this.#grow(l, fromNode)
+    this.#hanging.push(l)
+    this.#hangs[l] = 1
+    this.#seen[l] = 1
+    return DRIVEN
+  }
+
+  /** Sets the tee at a node, its legs grown; what the link above it is to the tee above that. */
+  #setTee(
+    node: number,
+    up: number,
+    { a, b, aKind, bKind }: Pick<TreeTee, 'a' | 'b' | 'aKind' | 'bKind'>,
+  ): number {
+    const { links } = this.#graph
+    const at = this.tees.length
+    const driven = aKind !== BRANCHES && bKind !== BRANCHES
+    const tee = {
+      node,
+      up: this.#place[up]!,
+      a: a < 0 ? -1 : this.#place[a]!,
+      b: b < 0 ? -1 : this.#place[b]!,
+      aKind,
+      bKind,
+      upLeg: this.#legOf(node, up),
+      aLeg: a < 0 ? -1 : this.#legOf(node, a),
+      bLeg: b < 0 ? -1 : this.#legOf(node, b),
+      aSign: a >= 0 && links[a]!.from === node ? 1 : -1,
+      bSign: b >= 0 && links[b]!.from === node ? 1 : -1,
+      driven,
+    }
+    this.tees.push(tee)
+    this.#setLegs(tee)
+    this.teeOf[node] = at
+    this.below[tee.up] = at
+    if (aKind === BRANCHES) this.above[tee.a] = at
+    if (bKind === BRANCHES) this.above[tee.b] = at
+    return driven ? DRIVEN : BRANCHES
+  }
+
+  #setLegs({ up, a, b, upLeg, aLeg, bLeg, aSign, bSign }: TreeTee): void {
+    const { link, comesIn, perA, perB } = this.legs
+    const first = 3 * (this.tees.length - 1)
+    link[first + upLeg] = up
+    comesIn[first + upLeg] = this.sign[up]!
+    if (a >= 0) {
+      link[first + aLeg] = a
+      comesIn[first + aLeg] = -aSign
+      perA[first + upLeg] = 1
+      perA[first + aLeg] = -1
+    }
+    if (b >= 0) {
+      link[first + bLeg] = b
+      comesIn[first + bLeg] = -bSign
+      perB[first + upLeg] = 1
+      perB[first + bLeg] = -1
+    }
+  }
+
+  /** Which leg of a node's tee a link stands on; in order where the node costs nothing. */
+  #legOf(node: number, link: number): number {
+    const { tee, id } = this.#graph.nodes[node]!
+    if (!tee?.law) return this.#orderAt(node, link)
+    const { legs } = tee
+    if (legs[0] === link) return 0
+    if (legs[1] === link) return 1
+    if (legs[2] === link) return 2
+    throw new RangeError(`the tee ${id} has no leg for a link that ends there`)
+  }
+
+  #orderAt(node: number, link: number): number {
+    let order = 0
+    for (let l = this.#other(node, link, -1); l >= 0 && l < link; l = this.#other(node, link, l)) {
+      order++
+    }
+    return order
+  }
+
+  chords(): Chord[] {
+    const { links } = this.#graph
+    return this.#hanging.map((l) => {
+      const { from, to } = links[l]!
+      return { link: this.#place[l]!, from: this.#chordEnd(l, from), to: this.#chordEnd(l, to) }
+    })
+  }
+
+  #chordEnd(l: number, node: number): ChordEnd {
+    const tee = this.teeOf[node]!
+    return { tee, onA: this.tees[tee]!.a === this.#place[l] }
+  }
 }
 
 /** The nodes that stand still, spreading out from those that are known. */
 function stillNodes(
   { nodes, links }: Graph,
-  beside: readonly (readonly number[])[],
-  { teeOf }: Growing,
+  { first, next }: Beside,
+  teeOf: readonly number[],
 ): { node: number; link: number }[] {
-  const known = nodes.map(({ headM }, n) => headM !== null || teeOf[n]! >= 0)
+  const known = wholeZeros(nodes.length)
   const still: { node: number; link: number }[] = []
-  const queue = flatMap(nodes, (_, n) => (known[n] ? [n] : []))
-  for (const node of queue) {
-    for (const l of beside[node]!) {
-      const other = links[l]!.from === node ? links[l]!.to : links[l]!.from
-      if (known[other]) continue
-      known[other] = true
-      still.push({ node: other, link: l })
+  const queue: number[] = []
+  for (let n = 0; n < nodes.length; n++) {
+    if (nodes[n]!.headM === null && teeOf[n]! < 0) continue
+    known[n] = 1
+    queue.push(n)
+  }
+  if (queue.length === nodes.length) return still
+  for (let i = 0; i < queue.length; i++) {
+    for (let end = first[queue[i]!]!; end >= 0; end = next[end]!) {
+      const other = across(links, end)
+      if (known[other] === 1) continue
+      known[other] = 1
+      still.push({ node: other, link: end >> 1 })
       queue.push(other)
     }
   }
-  nodes.forEach((_, n) => {
-    if (!known[n]) still.push({ node: n, link: -1 })
-  })
+  for (let n = 0; n < nodes.length; n++) if (known[n] === 0) still.push({ node: n, link: -1 })
   return still
 }

@@ -54,13 +54,8 @@ export function frictionSeries(middle: SeriesMiddle, into: number[], at: number)
   }
 }
 
-/** The series that begins at a place of a list, at z, and its slope by z. */
-export function seriesAt(
-  list: readonly number[],
-  at: number,
-  z: number,
-  into: { factor: number; slope: number },
-): void {
+/** The series that begins at a place of a list, at z, and its slope by z, side by side. */
+export function seriesAt(list: readonly number[], at: number, z: number, into: number[]): void {
   const c1 = list[at + 1]!
   const c2 = list[at + 2]!
   const c3 = list[at + 3]!
@@ -71,7 +66,6 @@ export function seriesAt(
   const z2 = z * z
   const z4 = z2 * z2
   // In pairs, which the processor works out side by side.
-  into.factor = list[at]! + c1 * z + (c2 + c3 * z) * z2 + (c4 + c5 * z + (c6 + c7 * z) * z2) * z4
-  into.slope =
-    c1 + 2 * c2 * z + (3 * c3 + 4 * c4 * z) * z2 + (5 * c5 + 6 * c6 * z + 7 * c7 * z2) * z4
+  into[0] = list[at]! + c1 * z + (c2 + c3 * z) * z2 + (c4 + c5 * z + (c6 + c7 * z) * z2) * z4
+  into[1] = c1 + 2 * c2 * z + (3 * c3 + 4 * c4 * z) * z2 + (5 * c5 + 6 * c6 * z + 7 * c7 * z2) * z4
 }

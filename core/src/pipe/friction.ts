@@ -14,56 +14,48 @@ export function regimeAt(re: number): Regime {
   return re < TURBULENT_FROM_RE ? 'transition' : 'turbulent'
 }
 
-/** A Darcy friction factor with its slope, written into by `frictionAt`. */
-export interface Friction {
-  factor: number
-  /** df/d(ln Re). */
-  slope: number
-}
-
 /**
- * Somebody's search for the friction along one wall, to be asked again and again: its roughness and
- * where the next search begins, numbers side by side. Never shared.
+ * A search for the friction along one wall takes so many numbers, side by side in a list that may
+ * hold many: its roughness, and where the next search begins.
  */
-export type FrictionSearch = number[] & { readonly ofFriction: unique symbol }
+export const FRICTION_ROOM = 7 + SERIES_TERMS
 
-/** Where each number of a search stands. */
-const ROUGHNESS = 0
-/** Reynolds number that was asked for near here, and how often. */
+/** ε/(3.7 D). */
+const ROUGH = 0
+/** The last turbulent Reynolds number that was searched for, and how often one near the last. */
 const MIDDLE = 1
 const ASKED = 2
-/** 1/√f of the last turbulent flow asked for, over 1 for any; below: none yet. */
+/** x = 1/√f there, and dx/d(ln Re). */
 const INVERSE_ROOT = 3
+const RISE = 4
 /** An argument of Colebrook's logarithm that was near, and 2 log₁₀ of it. */
-const ANCHOR = 4
-const ANCHOR_LOG = 5
+const ANCHOR = 5
+const ANCHOR_LOG = 6
 /** f about the middle as a series, once that pays. */
-const SERIES = 6
-const ROOM = SERIES + SERIES_TERMS
+const SERIES = 7
+
+/** What is found, side by side in a list: the Darcy friction factor f, and df/d(ln Re). */
+export const FACTOR = 0
+export const SLOPE = 1
 
 /** 2/ln 10: −2 log₁₀ written with natural logarithms. */
 const TWO_OVER_LN10 = 2 / Math.LN10
 const LOG_OF_HALF = TWO_OVER_LN10 * Math.log(0.5)
 
-/** A search that was asked nothing yet, along a wall of a roughness ε/D. */
-export function frictionSearch(relativeRoughness: number): FrictionSearch {
-  const search = zeros(ROOM) as FrictionSearch
-  begin(search, relativeRoughness)
-  return search
+/** Begins a search along a wall of a roughness ε/D, asked nothing yet, from place `at` of a list. */
+export function beginFriction(list: number[], at: number, relativeRoughness: number): void {
+  list[at + ROUGH] = relativeRoughness / 3.7
+  list[at + MIDDLE] = 0.5
+  list[at + ASKED] = 0
+  list[at + INVERSE_ROOT] = USUAL_INVERSE_ROOT
+  list[at + RISE] = 0
+  list[at + ANCHOR] = 0.5
+  list[at + ANCHOR_LOG] = LOG_OF_HALF
 }
 
-function begin(search: FrictionSearch, relativeRoughness: number): void {
-  search[ROUGHNESS] = relativeRoughness
-  search[MIDDLE] = 0.5
-  search[ASKED] = 0
-  search[INVERSE_ROOT] = 0
-  search[ANCHOR] = 0.5
-  search[ANCHOR_LOG] = LOG_OF_HALF
-}
-
-/** Asked once and begun anew each time. */
-const ONCE = frictionSearch(0)
-const ONCE_AT: Friction = { factor: 0.5, slope: 0.5 }
+/** Begun anew each time it is asked. */
+const ONCE = zeros(FRICTION_ROOM)
+const ONCE_FOUND = zeros(2)
 
 /**
  * Darcy friction factor. Laminar 64/Re; Colebrook–White from Re 4000; between them the cubic in
@@ -73,62 +65,82 @@ const ONCE_AT: Friction = { factor: 0.5, slope: 0.5 }
  * @param relativeRoughness ε/D
  */
 export function frictionFactor(re: number, relativeRoughness: number): number {
-  begin(ONCE, relativeRoughness)
-  frictionAt(re, ONCE, ONCE_AT)
-  return ONCE_AT.factor
+  beginFriction(ONCE, 0, relativeRoughness)
+  frictionAt(re, ONCE, 0, ONCE_FOUND)
+  return ONCE_FOUND[FACTOR]!
 }
 
-/** The Darcy friction factor and its slope at once, for a solver; the same law as `frictionFactor`. */
-export function frictionAt(re: number, search: FrictionSearch, into: Friction): void {
-  if (re <= LAMINAR_UP_TO_RE) {
-    into.factor = 64 / re
-    into.slope = -into.factor
-  } else if (re >= TURBULENT_FROM_RE) {
-    turbulentAt(re, search, into)
+/**
+ * The Darcy friction factor and its slope at once, for a solver; the same law as `frictionFactor`.
+ * Moves the search that stands at `at` of the list.
+ */
+export function frictionAt(re: number, list: number[], at: number, into: number[]): void {
+  if (re >= TURBULENT_FROM_RE) {
+    turbulentAt(re, list, at, into)
+  } else if (re <= LAMINAR_UP_TO_RE) {
+    const factor = 64 / re
+    into[FACTOR] = factor
+    into[SLOPE] = -factor
   } else {
-    transitionAt(re, search, into)
+    transitionAt(re, list, at, into)
   }
 }
 
 /** What is asked without moving a search; read at once. */
-const ASIDE = zeros(ROOM) as FrictionSearch
+const ASIDE = zeros(FRICTION_ROOM)
 
 /** The same without moving the search. */
-export function frictionAside(re: number, search: FrictionSearch, into: Friction): void {
-  const isSeries = search[ASKED]! >= WORTH_A_SERIES
-  const used = isSeries ? ROOM : SERIES
-  for (let i = 0; i < used; i++) ASIDE[i] = search[i]!
-  if (!isSeries) ASIDE[ASKED] = 0
-  frictionAt(re, ASIDE, into)
+export function frictionAside(
+  re: number,
+  list: readonly number[],
+  at: number,
+  into: number[],
+): void {
+  if (re >= TURBULENT_FROM_RE && bySeries(re, list, at, into)) return
+  for (let i = 0; i < SERIES; i++) ASIDE[i] = list[at + i]!
+  ASIDE[ASKED] = 0
+  frictionAt(re, ASIDE, 0, into)
 }
 
 /** So often a Reynolds number is asked for near another before a series about it is worth its making: a drill asks that often, a single solve does not. */
 const WORTH_A_SERIES = 10
 
-/** Colebrook's law by a series about where it was asked before, else by a search, from which a series may be made. */
-function turbulentAt(re: number, search: FrictionSearch, into: Friction): void {
-  const middle = search[MIDDLE]!
-  const z = (re - middle) / (re + middle)
-  const isNear = z < SERIES_REACH && z > -SERIES_REACH
-  if (isNear && search[ASKED]! >= WORTH_A_SERIES) {
-    seriesAt(search, SERIES, z, into)
-    // dz/d(ln Re) = (1 − z²)/2.
-    into.slope *= 0.5 * (1 - z * z)
-    return
-  }
-  colebrook(re, search, into)
-  search[ASKED] = isNear ? search[ASKED]! + 1 : 0
-  if (!isNear) search[MIDDLE] = re
-  if (search[ASKED] >= WORTH_A_SERIES) aboutHere(re, search)
+/** How far a Reynolds number is from the last that was searched for. */
+function awayOf(re: number, list: readonly number[], at: number): number {
+  const middle = list[at + MIDDLE]!
+  return (re - middle) / (re + middle)
+}
+
+/** Colebrook's law by a series about the last search; false: there is none, or it does not reach so far. */
+function bySeries(re: number, list: readonly number[], at: number, into: number[]): boolean {
+  if (list[at + ASKED]! < WORTH_A_SERIES) return false
+  const z = awayOf(re, list, at)
+  if (z > SERIES_REACH || z < -SERIES_REACH) return false
+  seriesAt(list, at + SERIES, z, into)
+  // dz/d(ln Re) = (1 − z²)/2.
+  into[SLOPE] = into[SLOPE]! * 0.5 * (1 - z * z)
+  return true
+}
+
+/** Colebrook's law by a series, else by a search, from which a series may be made. */
+function turbulentAt(re: number, list: number[], at: number, into: number[]): void {
+  if (bySeries(re, list, at, into)) return
+  const z = awayOf(re, list, at)
+  // A step along the tangent: ln(Re/middle) = 2 z + 2 z³/3 + …
+  list[at + INVERSE_ROOT] = list[at + INVERSE_ROOT]! + list[at + RISE]! * z * (2 + (2 / 3) * z * z)
+  colebrook(re, list, at, into)
+  const asked = z < SERIES_REACH && z > -SERIES_REACH ? list[at + ASKED]! + 1 : 0
+  list[at + ASKED] = asked
+  list[at + MIDDLE] = re
+  if (asked >= WORTH_A_SERIES) aboutHere(re, list, at)
 }
 
 /** Makes the series about the Reynolds number that was just searched for. */
-function aboutHere(re: number, search: FrictionSearch): void {
-  const x = search[INVERSE_ROOT]!
+function aboutHere(re: number, list: number[], at: number): void {
+  const x = list[at + INVERSE_ROOT]!
   const smooth = (2.51 / re) * x
-  const inside = search[ROUGHNESS]! / 3.7 + smooth
-  search[MIDDLE] = re
-  frictionSeries({ x, smooth: smooth / inside, log: TWO_OVER_LN10 }, search, SERIES)
+  const inside = list[at + ROUGH]! + smooth
+  frictionSeries({ x, smooth: smooth / inside, log: TWO_OVER_LN10 }, list, at + SERIES)
 }
 
 /** Where laminar flow ends: f = 64/Re and its slope. */
@@ -138,15 +150,15 @@ const LAMINAR_END = {
   slope: -64 / LAMINAR_UP_TO_RE ** 2,
 }
 
-function transitionAt(re: number, search: FrictionSearch, into: Friction): void {
-  colebrook(TURBULENT_FROM_RE, search, into)
+function transitionAt(re: number, list: number[], at: number, into: number[]): void {
+  turbulentAt(TURBULENT_FROM_RE, list, at, into)
   const end = {
     x: TURBULENT_FROM_RE,
-    y: into.factor,
-    slope: into.slope / TURBULENT_FROM_RE,
+    y: into[FACTOR]!,
+    slope: into[SLOPE]! / TURBULENT_FROM_RE,
   }
-  into.factor = cubicHermite(LAMINAR_END, end, re)
-  into.slope = cubicHermiteSlope(LAMINAR_END, end, re) * re
+  into[FACTOR] = cubicHermite(LAMINAR_END, end, re)
+  into[SLOPE] = cubicHermiteSlope(LAMINAR_END, end, re) * re
 }
 
 /**
@@ -161,47 +173,48 @@ const NEAR_ANCHOR = 0.05
 
 /**
  * x = 1/√f of 1/√f = −2 log₁₀(ε/(3.7 D) + 2.51/(Re √f)), Colebrook 1939, by Halley's method
- * (the curvature costs no further logarithm) from where the last search ended, or from what pipes
- * usually have: Haaland's formula (1983) starts nearer, but its power and logarithm cost more than
+ * (the curvature costs no further logarithm) from where the tangent of the last search leads, or from
+ * what pipes usually have: Haaland's formula (1983) starts nearer, but its power and logarithm cost more than
  * a step. The logarithm is taken from one that was near: ln(r) = 2 artanh z, z = (r − 1)/(r + 1),
  * five terms of its series, 1e-15 off at most.
  */
-function colebrook(re: number, search: FrictionSearch, into: Friction): void {
-  const a = search[ROUGHNESS]! / 3.7
+function colebrook(re: number, list: number[], at: number, into: number[]): void {
+  const a = list[at + ROUGH]!
   const b = 2.51 / re
-  let x = search[INVERSE_ROOT]!
-  if (x <= 1) x = USUAL_INVERSE_ROOT
+  // The slope of the equation is 1 + bend/inside, its curvature −(bend/inside)²/TWO_OVER_LN10.
+  const bend = TWO_OVER_LN10 * b
+  const curve = bend * b
+  let x = list[at + INVERSE_ROOT]!
   let inside = a + b * x
   for (let i = 0; i < 20; i++) {
-    const residual = x + logNear(inside, search)
-    const bend = (TWO_OVER_LN10 * b) / inside
-    const slope = 1 + bend
-    // Curvature −bend²/TWO_OVER_LN10.
-    const step =
-      (2 * residual * slope) / (2 * slope * slope + (residual * bend * bend) / TWO_OVER_LN10)
+    const residual = x + logNear(inside, list, at)
+    const sum = inside + bend
+    const step = (2 * residual * sum * inside) / (2 * sum * sum + residual * curve)
     x -= step
     inside = a + b * x
     if (step < LAST_STEP && step > -LAST_STEP) break
   }
-  search[INVERSE_ROOT] = x
-  // dx/d(ln Re) = bend x/(1 + bend), by the implicit function theorem; f = x⁻².
-  const bend = (TWO_OVER_LN10 * b) / inside
-  const factor = 1 / (x * x)
-  into.factor = factor
-  into.slope = (-2 * factor * bend) / (1 + bend)
+  // By the implicit function theorem.
+  const rise = (bend * x) / (inside + bend)
+  list[at + INVERSE_ROOT] = x
+  list[at + RISE] = rise
+  const root = 1 / x
+  const factor = root * root
+  into[FACTOR] = factor
+  into[SLOPE] = -2 * factor * root * rise
 }
 
 /** 2 log₁₀ of a number, from a logarithm near it. */
-function logNear(inside: number, search: FrictionSearch): number {
-  const anchor = search[ANCHOR]!
+function logNear(inside: number, list: number[], at: number): number {
+  const anchor = list[at + ANCHOR]!
   const z = (inside - anchor) / (inside + anchor)
   if (z > NEAR_ANCHOR || z < -NEAR_ANCHOR) {
     const log = TWO_OVER_LN10 * Math.log(inside)
-    search[ANCHOR] = inside
-    search[ANCHOR_LOG] = log
+    list[at + ANCHOR] = inside
+    list[at + ANCHOR_LOG] = log
     return log
   }
   const z2 = z * z
   const artanh = z * (1 + z2 * (1 / 3 + z2 * (1 / 5 + z2 * (1 / 7 + z2 / 9))))
-  return search[ANCHOR_LOG]! + 2 * TWO_OVER_LN10 * artanh
+  return list[at + ANCHOR_LOG]! + 2 * TWO_OVER_LN10 * artanh
 }

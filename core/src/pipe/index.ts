@@ -1,14 +1,15 @@
 export { boreAreaM2, reynolds, speedMPerS, velocityHeadM } from './flow.ts'
 export {
-  type Friction,
+  beginFriction,
+  FACTOR,
+  FRICTION_ROOM,
   frictionAside,
   frictionAt,
   frictionFactor,
-  type FrictionSearch,
-  frictionSearch,
   LAMINAR_UP_TO_RE,
   type Regime,
   regimeAt,
+  SLOPE,
 } from './friction.ts'
 export { hazenWilliamsMPerM } from './hazen-williams.ts'
 export { isHose, PIPE_SERIES, type PipeSeries, SERIES_SIZES, seriesWords } from './series.ts'

@@ -1,13 +1,18 @@
 import { checkPumps } from '../check-pump.ts'
 import { anyNetwork } from './any-network.ts'
-import { linkHead, type LinkHead, searchOf } from '../../src/network/laws.ts'
+import { linkHead, type LinkHead, linkHeads, searchOf } from '../../src/network/laws.ts'
+import { makeNetwork } from '../../src/network/network.ts'
 import type { NetworkLink, NetworkProblem } from '../../src/network/problem.ts'
 import {
-  type Friction,
+  beginFriction,
+  FACTOR,
+  FRICTION_ROOM,
+  frictionAside,
   frictionAt,
   frictionFactor,
-  frictionSearch,
+  SLOPE,
 } from '../../src/pipe/friction.ts'
+import { zeros } from '../../src/numeric/zeros.ts'
 import { pumpCurve } from '../../src/pump/curve.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
@@ -19,6 +24,12 @@ function headAt(problem: NetworkProblem, link: NetworkLink, flow: number): LinkH
   linkHead(searchOf(link, problem.water), flow, into)
   return into
 }
+/** A search along a wall of a roughness, from the start of a list of its own. */
+function searchAlong(rough: number): number[] {
+  const list = zeros(FRICTION_ROOM)
+  beginFriction(list, 0, rough)
+  return list
+}
 /** Slope of a function by differences on both sides. */
 function slopeOf(of: (x: number) => number, x: number, step: number): number {
   return (of(x + step) - of(x - step)) / (2 * step)
@@ -28,39 +39,88 @@ describe('friction with its slope', () => {
   test('is the same factor, and its slope is the slope', () => {
     fc.assert(
       fc.property(number(50, 2e5), number(0, 0.01), number(0.1, 9), (re, rough, near) => {
-        const into: Friction = { factor: 0, slope: 0 }
-        const search = frictionSearch(rough)
-        frictionAt(near * re, search, into)
-        frictionAt(re, search, into)
-        expect(Math.abs(into.factor - frictionFactor(re, rough))).toBeLessThan(1e-9)
+        const into = zeros(2)
+        const search = searchAlong(rough)
+        frictionAt(near * re, search, 0, into)
+        frictionAt(re, search, 0, into)
+        expect(Math.abs(into[FACTOR]! - frictionFactor(re, rough))).toBeLessThan(1e-9)
         // A difference may not straddle the corners at 2 000 and 4 000, where only f and f' agree.
         const step = re * 1e-5
         if (Math.abs(re - 2000) < step || Math.abs(re - 4000) < step) return
         // df/d(ln Re) = Re df/dRe.
         const measured = re * slopeOf((at) => frictionFactor(at, rough), re, step)
-        expect(Math.abs(into.slope - measured)).toBeLessThan(1e-3 * Math.abs(measured) + 1e-6)
+        expect(Math.abs(into[SLOPE]! - measured)).toBeLessThan(1e-3 * Math.abs(measured) + 1e-6)
       }),
       { seed: 5, numRuns: 400 },
     )
   })
   test('asked a thousand times on end, from far and from near, it is still the same to rounding', () => {
     const rough = 3e-4
-    const search = frictionSearch(rough)
-    const into: Friction = { factor: 0, slope: 0 }
+    const search = searchAlong(rough)
+    const into = zeros(2)
     for (let i = 0; i < 3000; i++) {
       // Slowly up and down, with a leap now and then.
       const re = 4000 + 3e4 * (1 + Math.sin(i / 40)) + (i % 97 === 0 ? 2e5 : 0)
-      frictionAt(re, search, into)
-      const off = Math.abs(into.factor / frictionFactor(re, rough) - 1)
+      frictionAt(re, search, 0, into)
+      const off = Math.abs(into[FACTOR]! / frictionFactor(re, rough) - 1)
       if (off > 1e-13) throw new Error(`${off} off at the ${i}th, Re ${re}`)
       const step = re * 1e-5
       const measured = re * slopeOf((at) => frictionFactor(at, rough), re, step)
-      expect(Math.abs(into.slope / measured - 1)).toBeLessThan(1e-6)
+      expect(Math.abs(into[SLOPE]! / measured - 1)).toBeLessThan(1e-6)
+    }
+  })
+})
+
+describe('a friction search', () => {
+  test('asked aside tells the same and stays where it was', () => {
+    fc.assert(
+      fc.property(number(50, 2e5), number(0, 0.01), number(0.9, 1.1), (re, rough, near) => {
+        const search = searchAlong(rough)
+        const into = zeros(2)
+        for (let i = 0; i < 15; i++) frictionAt(re, search, 0, into)
+        const before = search.slice()
+        frictionAside(near * re, search, 0, into)
+        expect(search).toEqual(before)
+        expect(into[FACTOR]! / frictionFactor(near * re, rough)).toBeCloseTo(1, 12)
+      }),
+      { seed: 8, numRuns: 200 },
+    )
+  })
+  test('leaves its neighbours in the list alone', () => {
+    const list = zeros(3 * FRICTION_ROOM)
+    list.forEach((_, i) => (list[i] = i + 0.5))
+    beginFriction(list, FRICTION_ROOM, 1e-4)
+    const into = zeros(2)
+    for (let re = 100; re < 1e5; re *= 1.02) frictionAt(re, list, FRICTION_ROOM, into)
+    for (let i = 0; i < 20; i++) frictionAt(5e4, list, FRICTION_ROOM, into)
+    expect(into[FACTOR]! / frictionFactor(5e4, 1e-4)).toBeCloseTo(1, 12)
+    for (let i = 0; i < FRICTION_ROOM; i++) {
+      expect(list[i]).toBe(i + 0.5)
+      expect(list[2 * FRICTION_ROOM + i]).toBe(2 * FRICTION_ROOM + i + 0.5)
     }
   })
 })
 
 describe('a link’s law', () => {
+  test('of many links at once is that of each alone', () => {
+    fc.assert(
+      fc.property(anyNetwork, fc.nat(), ({ links, water, ...rest }, seed) => {
+        const { searches } = makeNetwork({ links, water, ...rest })
+        const flow = zeros(searches.length)
+        flow.forEach((_, i) => (flow[i] = 2e-3 * Math.sin(seed + 7 * i) ** 3))
+        const head = zeros(searches.length)
+        const slope = zeros(searches.length)
+        linkHeads(searches, flow, head, slope)
+        searches.forEach(({ line, tables, pump, oneWay }, i) => {
+          const alone = { headM: 0, slope: 0 }
+          linkHead(searchOf({ line, tables, pump }, water, oneWay), flow[i]!, alone)
+          expect(Math.abs(head[i]! - alone.headM)).toBeLessThan(1e-12 * (1 + Math.abs(alone.headM)))
+          expect(Math.abs(slope[i]! - alone.slope)).toBeLessThan(1e-9 * (1 + alone.slope))
+        })
+      }),
+      { seed: 9, numRuns: 200 },
+    )
+  })
   test('rises with the flow, and its slope is the slope', () => {
     fc.assert(
       fc.property(anyNetwork, fc.nat(), number(-0.004, 0.004), (problem, at, flow) => {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { anyNetwork } from './any-network.ts'
 import { makeLine } from '../../src/network/line.ts'
 import type { NetworkLink, NetworkNode, NetworkProblem } from '../../src/network/problem.ts'
-import { TreeMatrix } from '../../src/network/tree-matrix.ts'
+import { AA, AB, BA, BB, TEE_SLOPES, TreeMatrix } from '../../src/network/tree-matrix.ts'
 import { BRANCHES, DRIVEN, treeOf } from '../../src/network/tree.ts'
 import { zeros } from '../../src/numeric/zeros.ts'
 import { waterAt } from '../../src/fluid/water.ts'
@@ -97,15 +97,11 @@ describe('a network as trees', () => {
 function filled(given: NetworkProblem, random: () => number) {
   const tree = treeOf(given)
   const matrix = new TreeMatrix(tree, given.nodes.length)
-  const { aa, ab, ba, bb } = matrix.tees
   tree.live.forEach((_, i) => (matrix.slope[i] = 1e3 + 1e5 * random()))
-  tree.tees.forEach((_, t) => {
-    for (const slopes of [aa, ab, ba, bb]) slopes[t] = 400 * (random() - 0.5)
-  })
+  matrix.tees.forEach((_, i) => (matrix.tees[i] = 400 * (random() - 0.5)))
   const sides = {
     link: zeros(tree.live.length).map(() => random() - 0.5),
-    a: zeros(tree.tees.length).map(() => 0.1 * (random() - 0.5)),
-    b: zeros(tree.tees.length).map(() => 0.1 * (random() - 0.5)),
+    legs: zeros(2 * tree.tees.length).map(() => 0.1 * (random() - 0.5)),
     surplus: zeros(tree.tees.length).map(() => 1e-4 * (random() - 0.5)),
     known: given.nodes.map(({ headM }) => headM ?? NaN),
   }
@@ -130,15 +126,13 @@ describe('the matrix of a tree', () => {
           const legM = (kind: number, own: 'a' | 'b') => {
             const at = own === 'a' ? a : b
             if (kind !== BRANCHES) return
-            const { aa, ab, ba, bb } = matrix.tees
-            const moved =
-              own === 'a'
-                ? aa[t]! * down(a, aSign) + ab[t]! * down(b, bSign)
-                : ba[t]! * down(a, aSign) + bb[t]! * down(b, bSign)
+            const [byA, byB] = own === 'a' ? [AA, AB] : [BA, BB]
+            const slopes = matrix.tees.slice(TEE_SLOPES * t)
+            const moved = slopes[byA]! * down(a, aSign) + slopes[byB]! * down(b, bSign)
             const below = tree.below[at]!
             const lowerM = below < 0 ? sides.known[tree.farNode[at]!]! : matrix.head[below]!
             const lostM = sides.link[at]! + matrix.slope[at]! * matrix.flow[at]!
-            const upperM = matrix.head[t]! + sides[own][t]! + moved
+            const upperM = matrix.head[t]! + sides.legs[own === 'a' ? 2 * t : 2 * t + 1]! + moved
             expect(Math.abs(upperM - lowerM - lostM)).toBeLessThan(1e-6)
           }
           legM(aKind, 'a')
