@@ -5,11 +5,12 @@ import { ensurePackages } from './setup/packages.mjs'
 import { ROOT } from './setup/paths.mjs'
 import { reporting } from './setup/run.mjs'
 
-/** Each in a process of its own: a basin's recalculation alone, what the page's own thread does besides, what its workers do. */
+/** Each in a process of its own: a basin's recalculation and the network solver alone, what the page's own thread does besides, what its workers do. */
 const PARTS = [
   ['recalculation', 'Lantern'],
   ['recalculation', 'Thimble'],
   ['recalculation', 'Two Sisters'],
+  ['solver'],
   ['page'],
   ['workers'],
 ]

@@ -1,11 +1,13 @@
 import { SPREAD_KINDS, type SpreadKind, TEE_LEAST_SPREAD, TEE_SPREAD } from '../fitting/index.ts'
-import { zeros } from '../numeric/index.ts'
+import { Scratch, zeros } from '../numeric/index.ts'
 import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
 import { type Band, bandOf, piecesOf, type PumpShare, total } from './band.ts'
 import type { LinkSearch } from './laws.ts'
 import { addLinkSpread, addPiece, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
 import type { Network } from './network.ts'
+import { Sweep } from './sweep.ts'
 import { askTee } from './tees.ts'
+import { type Slopes, TreeMatrix } from './tree-matrix.ts'
 
 /** How a figure moves with the flows of links, and with what is uncertain itself. */
 export interface Moves {
@@ -20,7 +22,14 @@ export interface Moves {
   }
 }
 
-const KINDS = SPREAD_KINDS.map((_, kind) => kind)
+/** What each link brings of one figure, through the flows and directly. */
+const BY_LINK = new Scratch()
+const DIRECT = new Scratch()
+/** What is lost in each link, and what each flow answers; of all kinds together, and squared and added up. */
+const LOST = new Scratch()
+const FOUND = new Scratch()
+const TOGETHER = new Scratch()
+const SQUARED = new Scratch()
 
 /** Where a list holds anything. */
 function placesOf(list: readonly number[]): number[] {
@@ -33,15 +42,13 @@ function placesOf(list: readonly number[]): number[] {
  * The bands of all that hangs on a network's flows, to first order, from where it was solved: S(e, l)
  * is the change of flow e for a metre more head lost along the flow of link l, all else free, the
  * tees' K moving with the flows; each uncertain thing has a spread d in metres of head (hydraulics
- * reference, §3). Asked before the network is moved on.
+ * reference, §3). Made before the network is moved on; asked whenever.
  */
 export class Bands {
-  readonly #network: Network
-  readonly #place: number[]
-  /** S of live links, flows down: row e, column l. */
-  readonly #moves: number[]
-  /** +1 where a link's own direction leads down, −1 up; nil where nothing flows. */
-  readonly #down: number[]
+  readonly #network: Pick<Network, 'tree' | 'live' | 'problem'>
+  /** Of each link its place among the live ones; −1: none. */
+  readonly #place: readonly number[]
+  readonly #slopes: Slopes
   readonly #spreads: SpreadSums
   /** Σ d² of each link's pieces of all kinds. */
   readonly #squares: number[]
@@ -50,61 +57,66 @@ export class Bands {
   readonly #pumps: number[]
   /** Links whose pump brings a band. */
   readonly #withPump: readonly number[]
-  /** Room for one figure's weights. */
-  readonly #byLink: number[]
-  readonly #direct: number[]
+  /** +1 where a link's own direction leads down, −1 up; and where its flow runs down or up; nil where nothing flows. */
+  readonly #down: number[]
+  readonly #along: number[]
+  /** Half widths of all flows by themselves; null: not asked for. */
+  #ofFlows: number[] | null = null
+  /** Answers flows to losses the other way round; null: not asked for. */
+  #turned: TreeMatrix | null = null
   /** What one figure is moved by, by kind; read at once. */
   readonly #moved = { sums: zeros(KIND_COUNT), squares: zeros(KIND_COUNT) }
 
   constructor(network: Network) {
-    const { live, problem } = network
+    const { tree, live, problem, flow } = network
     const count = live.length
-    this.#network = network
-    this.#place = zeros(problem.links.length)
-    for (let l = 0; l < this.#place.length; l++) this.#place[l] = -1
-    for (let i = 0; i < count; i++) this.#place[live[i]!] = i
-    this.#moves = zeros(count * count)
+    this.#network = { tree, live, problem }
+    this.#place = tree.place
+    this.#slopes = network.matrix.slopes()
     this.#spreads = {
       links: count,
       sums: zeros(count * KIND_COUNT),
       squares: zeros(count * KIND_COUNT),
     }
     this.#pumps = zeros(count)
-    this.#byLink = zeros(count)
-    this.#direct = zeros(count)
     this.#down = zeros(count)
+    this.#along = zeros(count)
     for (let i = 0; i < count; i++) {
-      addLinkSpread(this.#spreads, i, network.searches[i]!, network.flow[i]!)
-      this.#addPump(network.searches[i]!, i, network.flow[i]!)
+      addLinkSpread(this.#spreads, i, network.searches[i]!, flow[i]!)
+      if (network.searches[i]!.pump) this.#addPump(network.searches[i]!, i, flow[i]!)
+      this.#down[i] = flow[i] === 0 ? 0 : tree.sign[i]!
+      this.#along[i] = flow[i]! < 0 ? -this.#down[i]! : this.#down[i]!
     }
-    this.#addTees()
-    this.#squares = this.#squaresOfAll()
-    this.#kinds = KINDS.filter((kind) => this.#hasKind(kind))
+    addTeeSpreads(this.#spreads, network)
+    this.#squares = zeros(count)
+    this.#kinds = this.#addSquaresUp()
     this.#withPump = placesOf(this.#pumps)
-    this.#findMoves()
   }
 
-  #squaresOfAll(): number[] {
-    const count = this.#byLink.length
-    const all = zeros(count)
-    const { squares } = this.#spreads
+  /** Adds the squares of all kinds up; the kinds that any link has a piece of. */
+  #addSquaresUp(): number[] {
+    const all = this.#squares
+    const { sums, squares } = this.#spreads
+    const count = all.length
+    const kinds: number[] = []
     for (let kind = 0; kind < KIND_COUNT; kind++) {
-      for (let l = 0; l < count; l++) all[l] = all[l]! + squares[kind * count + l]!
+      const from = kind * count
+      let most = 0
+      for (let l = 0; l < count; l++) {
+        all[l] = all[l]! + squares[from + l]!
+        if (sums[from + l]! > most) most = sums[from + l]!
+      }
+      if (most > 0) kinds.push(kind)
     }
-    return all
-  }
-
-  #hasKind(kind: number): boolean {
-    const count = this.#byLink.length
-    for (let l = 0; l < count; l++) if (this.#spreads.sums[kind * count + l] !== 0) return true
-    return false
+    return kinds
   }
 
   /** S(e, l) for links by their place in the problem, m²/s; nil where one of them carries nothing. */
   sensitivity(flow: number, lossIn: number): number {
-    const e = this.#place[flow]!
     const l = this.#place[lossIn]!
-    return e < 0 || l < 0 ? 0 : this.#down[e]! * this.#moves[e * this.#down.length + l]!
+    if (l < 0) return 0
+    this.#weighFlows([{ link: flow, by: 1 }])
+    return BY_LINK.atLeast(this.#down.length)[l]!
   }
 
   /** The band of one link's flow, m³/s. */
@@ -117,57 +129,103 @@ export class Bands {
     this.#weigh(moves)
     this.#addSquares(moves.losses)
     const pumps: PumpShare[] = []
-    for (let l = 0; l < this.#pumps.length; l++) {
+    for (let i = 0; i < this.#withPump.length; i++) {
+      const l = this.#withPump[i]!
       const by = this.#pumpMoves(l, moves.losses)
-      if (this.#pumps[l] !== 0) pumps.push({ link: this.#network.live[l]!, share: by * by })
+      pumps.push({ link: this.#network.live[l]!, share: by * by })
     }
     return bandOf(this.#moved, pumps)
   }
 
   /** Its half width alone. */
   width(moves: Moves): number {
-    this.#weigh(moves)
-    const { losses } = moves
-    const pieces = piecesOf(this.#moved.sums, this.#squareOfPieces(losses))
-    return Math.sqrt(pieces + this.#squareOfPumps(losses))
+    const { flows, losses } = moves
+    if (flows.length === 1 && !losses) return this.#widthOfFlow(flows[0]!)
+    return this.#widthOfAny(moves)
   }
 
-  #squareOfPumps(losses: Moves['losses']): number {
-    let square = 0
+  #widthOfFlow({ link, by }: Moves['flows'][number]): number {
+    const e = this.#place[link]!
+    if (e < 0) return 0
+    this.#ofFlows ??= this.#widthsOfFlows()
+    return Math.abs(by) * this.#ofFlows[e]!
+  }
+
+  #widthOfAny(moves: Moves): number {
+    this.#weigh(moves)
+    this.#addSquares(moves.losses)
+    const { sums, squares } = this.#moved
+    let pumps = 0
     for (let i = 0; i < this.#withPump.length; i++) {
-      const by = this.#pumpMoves(this.#withPump[i]!, losses)
-      square += by * by
+      const by = this.#pumpMoves(this.#withPump[i]!, moves.losses)
+      pumps += by * by
     }
-    return square
+    return Math.sqrt(piecesOf(sums, total(squares)) + pumps)
+  }
+
+  /** Half widths of all flows: what each kind moves them by, and the squares of all pieces and pumps. */
+  #widthsOfFlows(): number[] {
+    const { tree, live } = this.#network
+    const sweep = Sweep.of(tree, this.#slopes)
+    if (!sweep) return live.map((link) => this.#widthOfAny({ flows: [{ link, by: 1 }] }))
+    const count = live.length
+    const lost = LOST.atLeast(count)
+    const found = FOUND.atLeast(count)
+    const together = TOGETHER.atLeast(count)
+    const kinds = SQUARED.atLeast(count)
+    for (let e = 0; e < count; e++) together[e] = kinds[e] = 0
+    for (const k of this.#kinds) {
+      for (let l = 0; l < count; l++) lost[l] = this.#along[l]! * this.#spreads.sums[k * count + l]!
+      sweep.sums(lost, found)
+      for (let e = 0; e < count; e++) {
+        together[e] = together[e]! + found[e]!
+        kinds[e] = kinds[e]! + found[e]! * found[e]!
+      }
+    }
+    const widths = zeros(count)
+    sweep.squares(this.#squares, widths)
+    for (let l = 0; l < count; l++) lost[l] = this.#pumps[l]! * this.#pumps[l]!
+    sweep.squares(lost, found)
+    for (let e = 0; e < count; e++) {
+      const all = together[e]! * together[e]!
+      const pieces = Math.max(widths[e]!, kinds[e]!, all)
+      widths[e] = this.#down[e] === 0 ? 0 : Math.sqrt(pieces + found[e]!)
+    }
+    return widths
   }
 
   /** How a metre more lost in each link moves the figure, through the flows and directly; and what the pieces of each kind do, added up. */
   #weigh({ flows, losses }: Moves): void {
-    const byLink = this.#byLink
-    const direct = this.#direct
-    for (let l = 0; l < byLink.length; l++) byLink[l] = 0
-    if (losses) for (let l = 0; l < direct.length; l++) direct[l] = 0
-    for (let f = 0; f < flows.length; f++) this.#addFlow(flows[f]!)
+    this.#weighFlows(flows)
     this.#addKinds()
-    if (losses) this.#addDirect(losses)
+    if (!losses) return
+    const direct = DIRECT.atLeast(this.#down.length)
+    for (let l = 0; l < this.#down.length; l++) direct[l] = 0
+    this.#addDirect(losses)
   }
 
-  #addFlow({ link, by }: Moves['flows'][number]): void {
-    const e = this.#place[link]!
-    if (e < 0 || by === 0) return
-    const byLink = this.#byLink
-    const moves = this.#moves
-    const count = byLink.length
-    const row = e * count
-    const down = by * this.#down[e]!
-    for (let l = 0; l < count; l++) byLink[l] = byLink[l]! + down * moves[row + l]!
+  /** Through the flows: what all of them together answer, the other way round. */
+  #weighFlows(flows: Moves['flows']): void {
+    const count = this.#down.length
+    const byLink = BY_LINK.atLeast(count)
+    for (let l = 0; l < count; l++) byLink[l] = 0
+    for (let f = 0; f < flows.length; f++) {
+      const { link, by } = flows[f]!
+      const e = this.#place[link]!
+      if (e >= 0) byLink[e] = byLink[e]! + by * this.#down[e]!
+    }
+    const { tree, problem } = this.#network
+    this.#turned ??= TreeMatrix.turned(tree, problem.nodes.length, this.#slopes)
+    this.#turned.solveLosses(byLink)
+    const { flow } = this.#turned
+    for (let l = 0; l < count; l++) byLink[l] = this.#along[l]! * flow[l]!
   }
 
   /** What the pieces move it by through the flows: all kinds side by side, as the processor adds. */
   #addKinds(): void {
     const { sums } = this.#spreads
-    const byLink = this.#byLink
-    const count = byLink.length
+    const count = this.#down.length
+    const byLink = BY_LINK.atLeast(count)
     let fittings = 0
     let tees = 0
     let valves = 0
@@ -190,12 +248,13 @@ export class Bands {
   }
 
   #addDirect({ links, kinds, by }: NonNullable<Moves['losses']>): void {
-    const count = this.#byLink.length
+    const count = this.#down.length
+    const direct = DIRECT.atLeast(count)
     const { sums } = this.#moved
     for (const link of links) {
       const l = this.#place[link]!
       if (l < 0) continue
-      this.#direct[l] = this.#direct[l]! + by
+      direct[l] = direct[l]! + by
       for (const k of this.#kinds) {
         if (!kinds.includes(SPREAD_KINDS[k]!)) continue
         sums[k] = sums[k]! + by * this.#spreads.sums[k * count + l]!
@@ -203,25 +262,12 @@ export class Bands {
     }
   }
 
-  /** Σ (S d)² of all pieces. */
-  #squareOfPieces(losses: Moves['losses']): number {
-    if (losses) {
-      this.#addSquares(losses)
-      return total(this.#moved.squares)
-    }
-    const byLink = this.#byLink
-    const squares = this.#squares
-    let square = 0
-    for (let l = 0; l < byLink.length; l++) square += byLink[l]! * byLink[l]! * squares[l]!
-    return square
-  }
-
-  /** The same of the pieces of each kind. */
+  /** Σ (S d)² of the pieces of each kind; one that no link has a piece of stays at nil. */
   #addSquares(losses: Moves['losses']): void {
     const { squares } = this.#spreads
-    const byLink = this.#byLink
-    const direct = this.#direct
-    const count = byLink.length
+    const count = this.#down.length
+    const byLink = BY_LINK.atLeast(count)
+    const direct = DIRECT.atLeast(count)
     for (const k of this.#kinds) {
       const isDirect = losses?.kinds.includes(SPREAD_KINDS[k]!) ?? false
       let square = 0
@@ -234,49 +280,33 @@ export class Bands {
   }
 
   #pumpMoves(l: number, losses: Moves['losses']): number {
-    return (this.#byLink[l]! + (losses?.pumps ? this.#direct[l]! : 0)) * this.#pumps[l]!
+    const count = this.#down.length
+    const direct = losses?.pumps ? DIRECT.atLeast(count)[l]! : 0
+    return (BY_LINK.atLeast(count)[l]! + direct) * this.#pumps[l]!
   }
 
   #addPump({ pump, pumpPerFlow2 }: LinkSearch, l: number, flow: number): void {
     if (!pump || flow === 0 || pump.stopped || pump.speed <= 0) return
     this.#pumps[l] = pumpSpreadM(pump, flow, FORCED_BACK_K * pumpPerFlow2)
   }
+}
 
-  /** Each leg but the common one is a thing of its own, in its link. */
-  #addTees(): void {
-    const network = this.#network
-    const { tree, laws, tee } = network
-    for (let t = 0; t < tree.tees.length; t++) {
-      const { up, a, b, upLeg, aLeg, bLeg } = tree.tees[t]!
-      const law = laws[t]
-      if (!law) continue
-      askTee(network, t, law, tee)
-      this.#addLeg(up, upLeg)
-      this.#addLeg(a, aLeg)
-      this.#addLeg(b, bLeg)
-    }
+/** Each leg of a tee but the common one is a thing of its own, in its link. */
+function addTeeSpreads(into: SpreadSums, network: Network): void {
+  const { tree, laws, tee } = network
+  for (let t = 0; t < tree.tees.length; t++) {
+    const { up, a, b, upLeg, aLeg, bLeg } = tree.tees[t]!
+    const law = laws[t]
+    if (!law) continue
+    askTee(network, t, law, tee)
+    addLeg(into, network, up, upLeg)
+    addLeg(into, network, a, aLeg)
+    addLeg(into, network, b, bLeg)
   }
+}
 
-  #addLeg(link: number, leg: number): void {
-    const { tee, flow } = this.#network
-    if (link < 0 || leg === tee.common || flow[link] === 0) return
-    const ownM = TEE_SPREAD * Math.abs(tee.headM[leg]!)
-    addPiece(this.#spreads, TEES, link, Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM))
-  }
-
-  /** A metre more lost along the flow of each link that is uncertain, on the matrix that is factored anyway. */
-  #findMoves(): void {
-    const { flow, tree, matrix } = this.#network
-    const down = this.#down
-    const lostM = this.#byLink
-    for (let l = 0; l < flow.length; l++) {
-      down[l] = flow[l] === 0 ? 0 : tree.sign[l]!
-      lostM[l] = !this.#isUncertain(l) ? 0 : flow[l]! < 0 ? -down[l]! : down[l]!
-    }
-    matrix.solveLosses(lostM, this.#moves)
-  }
-
-  #isUncertain(l: number): boolean {
-    return this.#pumps[l] !== 0 || this.#squares[l] !== 0
-  }
+function addLeg(into: SpreadSums, { tee, flow }: Network, link: number, leg: number): void {
+  if (link < 0 || leg === tee.common || flow[link] === 0) return
+  const ownM = TEE_SPREAD * Math.abs(tee.headM[leg]!)
+  addPiece(into, TEES, link, Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM))
 }

@@ -42,10 +42,10 @@ export function addLinkSpread(
   const { line, tables, kinematicM2PerS } = search
   const { links } = into
   const quad = size * size
-  const flow = { size, kinematicM2PerS }
-  addSpreads(into, FITTINGS * links + link, line.fittings, flow)
-  addSpreads(into, VALVES * links + link, line.valves, flow)
-  addSpreads(into, DEVICES * links + link, line.devices, flow)
+  const linear = size * kinematicM2PerS
+  addSpreads(into, FITTINGS * links + link, line.fittings, { quad, linear })
+  if (isAny(line.valves)) addSpreads(into, VALVES * links + link, line.valves, { quad, linear })
+  if (isAny(line.devices)) addSpreads(into, DEVICES * links + link, line.devices, { quad, linear })
   for (let t = 0; t < tables.length; t++) {
     addPiece(into, DEVICES, link, SPREAD.device * tableLossM(tables[t]!, size))
   }
@@ -60,17 +60,18 @@ export function addLinkSpread(
   }
 }
 
-/** Losses u q² + v ν q known alike. */
+function isAny({ quadSquares, linearSquares }: Spreads): boolean {
+  return quadSquares !== 0 || linearSquares !== 0
+}
+
+/** Losses u q² + v ν q known alike, with q² and ν q of a flow. */
 function addSpreads(
   into: SpreadSums,
   at: number,
   known: Spreads,
-  { size, kinematicM2PerS }: { readonly size: number; readonly kinematicM2PerS: number },
+  { quad, linear }: { readonly quad: number; readonly linear: number },
 ): void {
   const { quadSquares, cross, linearSquares } = known
-  if (quadSquares === 0 && linearSquares === 0) return
-  const quad = size * size
-  const linear = size * kinematicM2PerS
   addAt(
     into,
     at,

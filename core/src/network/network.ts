@@ -6,8 +6,8 @@ import type { NetworkLink, NetworkProblem } from './problem.ts'
 import { type Tree, treeOf } from './tree.ts'
 import { type Sides, TreeMatrix } from './tree-matrix.ts'
 
-/** First guess of the water's speed in every link, m/s. */
-const GUESS_M_PER_S = 0.5
+/** First guess of the water's speed in every link, m/s: what keepers size pipes for. */
+const GUESS_M_PER_S = 1
 /** First guess in a link that has no pump and no pipe, m³/s. */
 const GUESS_M3_PER_S = 1e-4
 

@@ -12,6 +12,12 @@ export const AB = 1
 export const BA = 2
 export const BB = 3
 
+/** What a matrix is made of: of each live link, s/m², and of each tee from `TEE_SLOPES` times its place on. */
+export interface Slopes {
+  readonly link: number[]
+  readonly tees: number[]
+}
+
 /** What is added to the equations of links and tees; written into by who asks. All counted away from the root. */
 export interface Sides {
   /** Head lost along each live link, m. */
@@ -60,7 +66,8 @@ export class TreeMatrix {
   readonly #chordFlow: number[]
   readonly #border: DenseFactors | null
   readonly #off: number[]
-  readonly #zero: Sides
+  /** Nothing on any side; null: there are no chords, and it is not asked for. */
+  readonly #zero: Sides | null
 
   constructor(tree: Tree, nodes: number) {
     const { live, tees, chords } = tree
@@ -85,12 +92,7 @@ export class TreeMatrix {
     this.#chordFlow = zeros(chords.length)
     this.#off = zeros(chords.length)
     this.#border = chords.length > 0 ? new DenseFactors(chords.length) : null
-    this.#zero = {
-      link: ofLinks(),
-      legs: zeros(2 * tees.length),
-      surplus: ofTees(),
-      known: zeros(nodes),
-    }
+    this.#zero = chords.length > 0 ? noSides(tree, nodes) : null
     chords.forEach(({ from, to }, k) => {
       this.#hang(from, k)
       this.#hang(to, k)
@@ -99,6 +101,28 @@ export class TreeMatrix {
 
   #hang({ tee, onA }: ChordEnd, chord: number): void {
     ;(onA ? this.#chordA : this.#chordB)[tee] = chord
+  }
+
+  /** The slopes as they stand, to be kept. */
+  slopes(): Slopes {
+    return { link: this.slope.slice(), tees: this.tees.slice() }
+  }
+
+  /**
+   * The matrix whose answer of link l to a loss in e is the answer of e to a loss in l: legs a and b
+   * of each tee change what they do to each other.
+   */
+  static turned(tree: Tree, nodes: number, slopes: Slopes): TreeMatrix {
+    const matrix = new TreeMatrix(tree, nodes)
+    for (let l = 0; l < slopes.link.length; l++) matrix.slope[l] = slopes.link[l]!
+    for (let at = 0; at < slopes.tees.length; at += TEE_SLOPES) {
+      matrix.tees[at + AA] = slopes.tees[at + AA]!
+      matrix.tees[at + AB] = slopes.tees[at + BA]!
+      matrix.tees[at + BA] = slopes.tees[at + AB]!
+      matrix.tees[at + BB] = slopes.tees[at + BB]!
+    }
+    matrix.factor()
+    return matrix
   }
 
   /** Takes the slopes as they stand. */
@@ -129,16 +153,16 @@ export class TreeMatrix {
         this.#share[t] = 0
       }
     }
-    if (this.#border) this.#factorBorder(this.#border)
+    if (this.#border && this.#zero) this.#factorBorder(this.#border, this.#zero)
   }
 
-  #factorBorder(border: DenseFactors): void {
+  #factorBorder(border: DenseFactors, zero: Sides): void {
     const { chords } = this.tree
     this.#noChordFlow()
     for (let k = 0; k < chords.length; k++) {
       this.#chordFlow[k] = 1
-      this.#substitute(this.#zero)
-      this.#residuals(this.#zero)
+      this.#substitute(zero)
+      this.#residuals(zero)
       for (let j = 0; j < chords.length; j++) border.a[j * chords.length + k] = this.#off[j]!
       this.#chordFlow[k] = 0
     }
@@ -162,75 +186,38 @@ export class TreeMatrix {
     for (let k = 0; k < chords.length; k++) this.flow[chords[k]!.link] = this.#chordFlow[k]!
   }
 
-  /**
-   * Flows down every link that answer so much more lost down one link and nothing else, for each
-   * link by itself: written into row e, column l.
-   *
-   * @param lostM of each link l, m
-   */
-  solveLosses(lostM: readonly number[], into: number[]): void {
-    if (this.#border) return this.#solveEach(lostM, into)
-    const { tees, roots, live } = this.tree
-    const count = live.length
-    const starts = zeros(tees.length * count)
-    for (let r = 0; r < roots.length; r++) {
-      const row = roots[r]!.link * count
-      for (let l = 0; l < count; l++) into[row + l] = 0
-    }
-    for (let l = 0; l < count; l++) if (lostM[l] !== 0) this.#upFrom(l, lostM[l]!, starts, into)
-    for (let t = tees.length - 1; t >= 0; t--) this.#lossesDown(t, starts, into)
-  }
-
-  /** From the row of what comes down to a tee, those of its legs. */
-  #lossesDown(t: number, starts: readonly number[], into: number[]): void {
-    const { tees, live } = this.tree
-    const { up, a, b } = tees[t]!
-    const count = live.length
-    const share = this.#share[t]!
-    const start = t * count
-    const from = up * count
-    const toA = a * count
-    const toB = b * count
-    if (a >= 0) {
-      for (let l = 0; l < count; l++) into[toA + l] = starts[start + l]! + share * into[from + l]!
-    }
-    if (b < 0) return
-    if (a < 0) for (let l = 0; l < count; l++) into[toB + l] = into[from + l]!
-    else for (let l = 0; l < count; l++) into[toB + l] = into[from + l]! - into[toA + l]!
-  }
-
-  /** The same with loops. */
-  #solveEach(lostM: readonly number[], into: number[]): void {
-    const { link } = this.#zero
-    const count = link.length
-    for (let l = 0; l < count; l++) {
-      link[l] = lostM[l]!
+  /** Flows that answer so much more lost down each link, m, and nothing else; heads are not found. */
+  solveLosses(lostM: readonly number[]): void {
+    if (this.#zero) {
+      const { link } = this.#zero
+      for (let l = 0; l < link.length; l++) link[l] = lostM[l]!
       this.solve(this.#zero)
-      link[l] = 0
-      for (let e = 0; e < count; e++) into[e * count + l] = this.flow[e]!
+      for (let l = 0; l < link.length; l++) link[l] = 0
+      return
     }
-  }
-
-  /** Carries what is lost in a link up the one way to its root, whose flow it gives: what starts at each tee on that way. */
-  #upFrom(link: number, lostM: number, starts: number[], into: number[]): void {
-    const { tree, tees } = this
-    const count = tree.live.length
-    const beta = this.#beta
-    let alpha = lostM
-    let at = link
-    for (let t = tree.above[link]!; t >= 0; t = tree.above[at]!) {
-      const { up, a, aKind, bKind } = tree.tees[t]!
-      if (aKind === BRANCHES && bKind === BRANCHES) {
-        const parts = this.#parts[t]!
-        const downA = at === a ? -alpha * parts : alpha * parts
-        const slopes = TEE_SLOPES * t
-        starts[t * count + link] = downA
-        alpha =
-          (at === a ? alpha : 0) + (beta[a]! - tees[slopes + AA]! + tees[slopes + AB]!) * downA
-      }
-      at = up
+    const { tree, tees, flow } = this
+    const alpha = this.#alpha
+    const startA = this.#startA
+    for (let l = 0; l < flow.length; l++) alpha[l] = lostM[l]!
+    for (let t = 0; t < tree.tees.length; t++) {
+      const { up, a, b } = tree.tees[t]!
+      const at = TEE_SLOPES * t
+      const downA = b < 0 ? 0 : (alpha[b]! - alpha[a]!) * this.#parts[t]!
+      startA[t] = downA
+      alpha[up] =
+        alpha[up]! + alpha[a]! + (this.#beta[a]! - tees[at + AA]! + tees[at + AB]!) * downA
     }
-    into[at * count + link] = -alpha / atLeast(beta[at]!)
+    for (let r = 0; r < tree.roots.length; r++) {
+      const { link } = tree.roots[r]!
+      flow[link] = -alpha[link]! / atLeast(this.#beta[link]!)
+    }
+    for (let t = tree.tees.length - 1; t >= 0; t--) {
+      const { up, a, b } = tree.tees[t]!
+      const down = flow[up]!
+      const downA = startA[t]! + this.#share[t]! * down
+      flow[a] = downA
+      if (b >= 0) flow[b] = down - downA
+    }
   }
 
   /** How far each chord is from its balance. */
@@ -359,8 +346,18 @@ export class TreeMatrix {
   }
 }
 
-function atLeast(perFlow: number): number {
+/** A rate to divide by. */
+export function atLeast(perFlow: number): number {
   return Math.abs(perFlow) > LEAST_RESISTANCE ? perFlow : LEAST_RESISTANCE
+}
+
+function noSides({ live, tees }: Tree, nodes: number): Sides {
+  return {
+    link: zeros(live.length),
+    legs: zeros(2 * tees.length),
+    surplus: zeros(tees.length),
+    known: zeros(nodes),
+  }
 }
 
 function noChords(tees: number): number[] {

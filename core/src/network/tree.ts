@@ -57,13 +57,13 @@ export interface TreeLegs {
 export interface Tree {
   /** Places of the links that can carry water. */
   readonly live: readonly number[]
+  /** Of each link its place among these; −1: it carries none. */
+  readonly place: readonly number[]
   /** Children before their parents. */
   readonly tees: readonly TreeTee[]
   readonly legs: TreeLegs
   /** The tee at the far end of a live link, seen from the root; −1: a known head, or the link is a chord. */
   readonly below: number[]
-  /** The tee at its near end; −1: a known head, or the link is a chord. */
-  readonly above: number[]
   /** The node at the far end of a live link. */
   readonly farNode: number[]
   /** +1 where a live link leads away from the root, −1 where it leads to it. */
@@ -88,13 +88,13 @@ export function treeOf({ nodes, links }: Graph): Tree {
   // A pump's end first: most of the water comes in there.
   for (let i = 0; i < live.length; i++) if (links[live[i]!]!.pump !== null) growing.root(live[i]!)
   for (let i = 0; i < live.length; i++) growing.root(live[i]!)
-  const { tees, legs, below, above, farNode, sign, roots, leaves } = growing
+  const { tees, legs, below, farNode, sign, roots, leaves } = growing
   return {
     live,
+    place,
     tees,
     legs,
     below,
-    above,
     farNode,
     sign,
     roots,
@@ -176,7 +176,6 @@ class Growing {
   readonly tees: TreeTee[] = []
   readonly legs: TreeLegs
   readonly below: number[]
-  readonly above: number[]
   readonly farNode: number[]
   readonly sign: number[]
   readonly roots: { link: number; node: number }[] = []
@@ -196,7 +195,6 @@ class Growing {
     this.#beside = beside
     this.#place = place
     this.below = wholeZeros(live)
-    this.above = wholeZeros(live)
     this.farNode = wholeZeros(live)
     this.sign = zeros(live)
     this.teeOf = wholeZeros(graph.nodes.length)
@@ -204,7 +202,6 @@ class Growing {
     this.#hangs = wholeZeros(graph.links.length)
     for (let i = 0; i < live; i++) {
       this.below[i] = -1
-      this.above[i] = -1
       this.sign[i] = 1
     }
     for (let n = 0; n < graph.nodes.length; n++) this.teeOf[n] = -1
@@ -305,8 +302,6 @@ class Growing {
     this.#setLegs(tee)
     this.teeOf[node] = at
     this.below[tee.up] = at
-    if (aKind === BRANCHES) this.above[tee.a] = at
-    if (bKind === BRANCHES) this.above[tee.b] = at
     return driven ? DRIVEN : BRANCHES
   }
 

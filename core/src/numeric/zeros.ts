@@ -1,3 +1,5 @@
+/** Longer ones are asked for seldom, and are not worth their room. */
+const MOST_KEPT = 1024
 /** Lists of zeros of each length asked for so far, to be copied. */
 const ZEROS: number[][] = []
 
@@ -17,13 +19,16 @@ export function zeros(length: number): number[] {
   return list
 }
 
-/** Longer ones are asked for seldom, and are not worth their room. */
-const MOST_KEPT = 1024
+/** The same of whole zeros. */
+const WHOLE: number[][] = []
 
 /** So many whole zeros, for counts and places in another list. */
 export function wholeZeros(length: number): number[] {
+  const known = WHOLE[length]
+  if (known) return known.slice()
   const list: number[] = []
   for (let i = 0; i < length; i++) list.push(0)
+  if (length <= MOST_KEPT) WHOLE[length] = list.slice()
   return list
 }
 
