@@ -22,19 +22,17 @@ export {
   type TakeOffKind,
   takeOffOf,
 } from './take-off.ts'
+export { teeAt, type TeeAt, teeRoom } from './tee.ts'
 export {
   BRANCH,
   HARDLY_RUNS,
   PAST_DRY_BRANCH,
   TEE_LEGS,
-  teeAt,
-  type TeeAt,
   type TeeLaw,
   teeLaw,
   type TeeLeg,
-  teeRoom,
   TURNING_RE,
-} from './tee.ts'
+} from './tee-law.ts'
 export { type ThreeKFitting, threeKLoss } from './three-k.ts'
 export { transitionBoreM, transitionLoss } from './transition.ts'
 export { closingRise, openingOfRise, type ThrottleValve, valveLoss } from './valve.ts'

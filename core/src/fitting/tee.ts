@@ -1,201 +1,4 @@
-import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
-import { zeros } from '../numeric/index.ts'
-import type { Loss } from './loss.ts'
-
-/** The legs of a tee, in this order wherever three numbers stand for them: two ends of its run, and its branch. */
-export const TEE_LEGS = ['run1', 'run2', 'branch'] as const
-/** A leg's place among a tee's three. */
-export type TeeLeg = 0 | 1 | 2
-/** The leg at the side. */
-export const BRANCH: TeeLeg = 2
-
-/** A tee's sizes made ready to be asked many times. */
-export interface TeeLaw {
-  readonly runBoreM: number
-  readonly branchBoreM: number
-  /** (D branch/D run)², at most 1: past it Gardel's joining formulas would make energy. */
-  readonly areaRatio: number
-  /** (D branch/D run)² as it is. */
-  readonly trueRatio: number
-  /** K of all the water turning into the branch, and out of it (Gardel at q = 1). */
-  readonly intoBranch: number
-  readonly outOfBranch: number
-  /** What the common leg's flow makes, and what the others lose by their shares of it, side by side: see `RUN`. */
-  readonly numbers: readonly number[]
-}
-
-/** A leg's loss (P + R/Re) V²/2g by a share s of the common flow: P = p0 + p1 s + p2 s², R = r0 + r1 s. */
-interface LegLoss {
-  readonly p0: number
-  readonly p1: number
-  readonly p2: number
-  readonly r0: number
-  readonly r1: number
-}
-
-/** Where a law's numbers stand: of the run as the common leg, then of the branch, V²/2g/Q² and V²/2g/(Re ν Q). */
-const RUN = 0
-const OF_BRANCH = 2
-/** Then the legs' losses where the common leg's water divides, and where it is joined. */
-const DIVIDING = 4
-
-/**
- * All that two legs may lose. Where an end of the run is the common leg, by the branch's share
- * (Gardel): the branch, the run's other end; both where the branch hardly runs; that end where it
- * does. Where the branch is the common leg, by the lesser run leg's share (Idelchik): both; both where
- * the lesser hardly runs.
- */
-const LEG_LOSSES = [
-  'branch',
-  'straight',
-  'stillBranch',
-  'pastStill',
-  'intoStill',
-  'lesser',
-  'greater',
-  'stillLesser',
-  'besideStill',
-] as const
-type LegLosses = Readonly<Record<(typeof LEG_LOSSES)[number], LegLoss>>
-
-/** Where each of these begins among them. */
-const LEG_ROOM = 5
-const INTO_BRANCH = 0
-const STRAIGHT = LEG_ROOM
-const STILL_BRANCH = 2 * LEG_ROOM
-const PAST_STILL = 3 * LEG_ROOM
-const INTO_STILL = 4 * LEG_ROOM
-const LESSER = 5 * LEG_ROOM
-const GREATER = 6 * LEG_ROOM
-const STILL_LESSER = 7 * LEG_ROOM
-const BESIDE_STILL = 8 * LEG_ROOM
-const JOINING = DIVIDING + LEG_LOSSES.length * LEG_ROOM
-
-function numbersOf(
-  { runBoreM, branchBoreM }: Pick<TeeLaw, 'runBoreM' | 'branchBoreM'>,
-  dividing: LegLosses,
-  joining: LegLosses,
-): number[] {
-  const numbers = zeros(JOINING + LEG_LOSSES.length * LEG_ROOM)
-  setVelocity(numbers, RUN, runBoreM)
-  setVelocity(numbers, OF_BRANCH, branchBoreM)
-  LEG_LOSSES.forEach((name, i) => {
-    setLeg(numbers, DIVIDING + i * LEG_ROOM, dividing[name])
-    setLeg(numbers, JOINING + i * LEG_ROOM, joining[name])
-  })
-  return numbers
-}
-
-function setVelocity(numbers: number[], at: number, boreM: number): void {
-  const areaM2 = (Math.PI / 4) * boreM * boreM
-  const perFlow2 = 1 / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
-  numbers[at] = perFlow2
-  numbers[at + 1] = (perFlow2 * areaM2) / boreM
-}
-
-function setLeg(numbers: number[], at: number, { p0, p1, p2, r0, r1 }: LegLoss): void {
-  numbers[at] = p0
-  numbers[at + 1] = p1
-  numbers[at + 2] = p2
-  numbers[at + 3] = r0
-  numbers[at + 4] = r1
-}
-
-/** Below this share of the common flow a leg hardly runs: K goes straight from its value at nil. */
-export const HARDLY_RUNS = 0.05
-/** Reynolds terms: straight on, turning, and into or out of a branch that hardly runs. */
-const STRAIGHT_RE = 200
-/** Reynolds term of water that turns in a tee. */
-export const TURNING_RE = 500
-const STILL_BRANCH_RE = 100
-/** Straight on past a dry branch. */
-const STRAIGHT_K = 0.03
-/** The same as one fitting's loss on the run's bore. */
-export const PAST_DRY_BRANCH: Loss = { km: STRAIGHT_RE, k: STRAIGHT_K }
-
-/** Sharp edges, 90°: a tee of two bores (Gardel 1957; Idelchik, symmetric tee). */
-export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
-  const trueRatio = (branchBoreM / runBoreM) ** 2
-  const a = Math.min(1, trueRatio)
-  const intoBranch = 1 + (0.4 - 0.1 * a) / (a * a)
-  const outOfBranch = 0.4 + 0.8 / (a * a)
-  const r2 = trueRatio * trueRatio
-  // Where all the water turns between the branch and one run leg: on that leg's own head and Re.
-  const dryRe = ((TURNING_RE * runBoreM) / branchBoreM) * r2
-  const dividing = {
-    // Into the branch 0.95 (1 − q)² + q² (1 + (0.4 − 0.1 a)/a²) + 0.4 q (1 − q)(1 + a)/a;
-    // straight on 0.03 (1 − q)² + 0.35 q² − 0.2 q (1 − q).
-    ...onRunLegs(inShares(0.95, intoBranch, (0.4 * (1 + a)) / a), inShares(STRAIGHT_K, 0.35, -0.2)),
-    // 1 + 0.3 (s r)², r the branch's area over the run's.
-    ...onBranchLegs(
-      { p0: 1, p1: 0, p2: 0.3 * r2 },
-      { p0: 1 + 0.3 * r2, p1: -0.6 * r2, p2: 0.3 * r2 },
-      { dryK: outOfBranch * r2, dryRe },
-    ),
-  }
-  const joining = {
-    // From the branch −0.92 (1 − q)² + q² (1.2 − 0.8 (1 − 1/a²)) + (2 − a) q (1 − q);
-    // straight on 0.03 (1 − q)² + q² (0.62 + 0.38 (1 − a)) + (2 − a) q (1 − q).
-    ...onRunLegs(
-      inShares(-0.92, outOfBranch, 2 - a),
-      inShares(STRAIGHT_K, 0.62 + 0.38 * (1 - a), 2 - a),
-    ),
-    // 1 + r² + 3 r² (s² − s).
-    ...onBranchLegs(
-      { p0: 1 + r2, p1: -3 * r2, p2: 3 * r2 },
-      { p0: 1 + r2, p1: -3 * r2, p2: 3 * r2 },
-      { dryK: intoBranch * r2, dryRe },
-    ),
-  }
-  const numbers = numbersOf({ runBoreM, branchBoreM }, dividing, joining)
-  return { runBoreM, branchBoreM, areaRatio: a, trueRatio, intoBranch, outOfBranch, numbers }
-}
-
-/** P alone. */
-type Quadratic = Pick<LegLoss, 'p0' | 'p1' | 'p2'>
-
-/** none (1 − q)² + all q² + both q (1 − q). */
-function inShares(none: number, all: number, both: number): Quadratic {
-  return { p0: none, p1: both - 2 * none, p2: none + all - both }
-}
-
-function at({ p0, p1, p2 }: Quadratic, q: number): number {
-  return p0 + (p1 + p2 * q) * q
-}
-
-/** Below 5 % of the common flow a leg's K goes straight from its value at nil: past a dry branch, or as the common leg stands. */
-function onRunLegs(branch: Quadratic, straight: Quadratic) {
-  const rise = (at(straight, HARDLY_RUNS) - STRAIGHT_K) / HARDLY_RUNS
-  const fall = at(straight, 1 - HARDLY_RUNS) / HARDLY_RUNS
-  const fallRe = STRAIGHT_RE / HARDLY_RUNS
-  const riseRe = (TURNING_RE - STILL_BRANCH_RE) / HARDLY_RUNS
-  return {
-    branch: { ...branch, r0: TURNING_RE, r1: 0 },
-    straight: { ...straight, r0: STRAIGHT_RE, r1: 0 },
-    stillBranch: { ...branch, r0: STILL_BRANCH_RE, r1: riseRe },
-    pastStill: { p0: STRAIGHT_K, p1: rise, p2: 0, r0: STRAIGHT_RE, r1: 0 },
-    intoStill: { p0: fall, p1: -fall, p2: 0, r0: fallRe, r1: -fallRe },
-  }
-}
-
-/** At nil both run legs stand where all the water turns between the branch and the greater of them. */
-function onBranchLegs(
-  lesser: Quadratic,
-  greater: Quadratic,
-  { dryK, dryRe }: { readonly dryK: number; readonly dryRe: number },
-) {
-  const riseRe = (TURNING_RE - dryRe) / HARDLY_RUNS
-  const fromDry = (leg: Quadratic): LegLoss => {
-    const rise = (at(leg, HARDLY_RUNS) - dryK) / HARDLY_RUNS
-    return { p0: dryK, p1: rise, p2: 0, r0: dryRe, r1: riseRe }
-  }
-  return {
-    lesser: { ...lesser, r0: TURNING_RE, r1: 0 },
-    greater: { ...greater, r0: TURNING_RE, r1: 0 },
-    stillLesser: fromDry(lesser),
-    besideStill: fromDry(greater),
-  }
-}
+import { BRANCH, HARDLY_RUNS, LAW_AT, LEG_AT, type TeeLaw, type TeeLeg } from './tee-law.ts'
 
 /** What a tee does to the water that passes it, written into by `teeAt`. Legs in the order of `TEE_LEGS`. */
 export interface TeeAt {
@@ -258,10 +61,10 @@ export function teeAt(
   const own: TeeLeg = isBranch ? (run1 <= run2 ? 0 : 1) : BRANCH
   const other: TeeLeg = (isBranch ? own : run) === 0 ? 1 : 0
   const share = shareOf(isBranch ? (own === 0 ? run1 : run2) : branch, size)
-  const velocity = isBranch ? OF_BRANCH : RUN
+  const velocity = isBranch ? LAW_AT.branch : LAW_AT.run
   const perFlow = numbers[velocity]! * size
   const perRe = numbers[velocity + 1]! * kinematicM2PerS
-  const legs = dividing ? DIVIDING : JOINING
+  const legs = dividing ? LAW_AT.dividing : LAW_AT.joining
   const ownAt = legs + (isBranch ? lesserAt(share) : branchAt(share))
   const otherAt = legs + (isBranch ? greaterAt(share) : straightAt(share))
   const { headM, perCommon, perShare } = into
@@ -296,21 +99,21 @@ function shareOf(flow: number, size: number): number {
 }
 
 function branchAt(share: number): number {
-  return share < HARDLY_RUNS ? STILL_BRANCH : INTO_BRANCH
+  return share < HARDLY_RUNS ? LEG_AT.stillBranch : LEG_AT.branch
 }
 
 /** Where the run's other end hardly runs: at nil it stands at the common leg's head. */
 function straightAt(share: number): number {
-  if (share < HARDLY_RUNS) return PAST_STILL
-  return 1 - share < HARDLY_RUNS ? INTO_STILL : STRAIGHT
+  if (share < HARDLY_RUNS) return LEG_AT.pastStill
+  return 1 - share < HARDLY_RUNS ? LEG_AT.intoStill : LEG_AT.straight
 }
 
 function lesserAt(share: number): number {
-  return share < HARDLY_RUNS ? STILL_LESSER : LESSER
+  return share < HARDLY_RUNS ? LEG_AT.stillLesser : LEG_AT.lesser
 }
 
 function greaterAt(share: number): number {
-  return share < HARDLY_RUNS ? BESIDE_STILL : GREATER
+  return share < HARDLY_RUNS ? LEG_AT.besideStill : LEG_AT.greater
 }
 
 /** P of a leg's loss, and dP/ds. */

@@ -1,12 +1,13 @@
-import { SPREAD_KINDS, type SpreadKind, TEE_LEAST_SPREAD, TEE_SPREAD } from '../fitting/index.ts'
+import { SPREAD_KINDS, type SpreadKind } from '../fitting/index.ts'
 import { Scratch, zeros } from '../numeric/index.ts'
 import { FORCED_BACK_K, pumpSpreadM } from '../pump/index.ts'
 import { type Band, bandOf, piecesOf, type PumpShare, total } from './band.ts'
 import type { LinkSearch } from './laws.ts'
-import { addLinkSpread, addPiece, KIND_COUNT, type SpreadSums, TEES } from './link-spread.ts'
+import { addLinkSpread, KIND_COUNT, type SpreadSums } from './link-spread.ts'
 import type { Network } from './network.ts'
+import { widthsOfFlows } from './flow-widths.ts'
 import { Sweep } from './sweep.ts'
-import { askTee } from './tees.ts'
+import { addTeeSpreads } from './tee-spread.ts'
 import { type Slopes, TreeMatrix } from './tree-matrix.ts'
 
 /** How a figure moves with the flows of links, and with what is uncertain itself. */
@@ -25,11 +26,6 @@ export interface Moves {
 /** What each link brings of one figure, through the flows and directly. */
 const BY_LINK = new Scratch()
 const DIRECT = new Scratch()
-/** What is lost in each link, and what each flow answers; of all kinds together, and squared and added up. */
-const LOST = new Scratch()
-const FOUND = new Scratch()
-const TOGETHER = new Scratch()
-const SQUARED = new Scratch()
 
 /** Where a list holds anything. */
 function placesOf(list: readonly number[]): number[] {
@@ -163,35 +159,17 @@ export class Bands {
     return Math.sqrt(piecesOf(sums, total(squares)) + pumps)
   }
 
-  /** Half widths of all flows: what each kind moves them by, and the squares of all pieces and pumps. */
   #widthsOfFlows(): number[] {
     const { tree, live } = this.#network
     const sweep = Sweep.of(tree, this.#slopes)
     if (!sweep) return live.map((link) => this.#widthOfAny({ flows: [{ link, by: 1 }] }))
-    const count = live.length
-    const lost = LOST.atLeast(count)
-    const found = FOUND.atLeast(count)
-    const together = TOGETHER.atLeast(count)
-    const kinds = SQUARED.atLeast(count)
-    for (let e = 0; e < count; e++) together[e] = kinds[e] = 0
-    for (const k of this.#kinds) {
-      for (let l = 0; l < count; l++) lost[l] = this.#along[l]! * this.#spreads.sums[k * count + l]!
-      sweep.sums(lost, found)
-      for (let e = 0; e < count; e++) {
-        together[e] = together[e]! + found[e]!
-        kinds[e] = kinds[e]! + found[e]! * found[e]!
-      }
-    }
-    const widths = zeros(count)
-    sweep.squares(this.#squares, widths)
-    for (let l = 0; l < count; l++) lost[l] = this.#pumps[l]! * this.#pumps[l]!
-    sweep.squares(lost, found)
-    for (let e = 0; e < count; e++) {
-      const all = together[e]! * together[e]!
-      const pieces = Math.max(widths[e]!, kinds[e]!, all)
-      widths[e] = this.#down[e] === 0 ? 0 : Math.sqrt(pieces + found[e]!)
-    }
-    return widths
+    return widthsOfFlows(sweep, {
+      along: this.#along,
+      spreads: this.#spreads,
+      kinds: this.#kinds,
+      squares: this.#squares,
+      pumps: this.#pumps,
+    })
   }
 
   /** How a metre more lost in each link moves the figure, through the flows and directly; and what the pieces of each kind do, added up. */
@@ -289,24 +267,4 @@ export class Bands {
     if (!pump || flow === 0 || pump.stopped || pump.speed <= 0) return
     this.#pumps[l] = pumpSpreadM(pump, flow, FORCED_BACK_K * pumpPerFlow2)
   }
-}
-
-/** Each leg of a tee but the common one is a thing of its own, in its link. */
-function addTeeSpreads(into: SpreadSums, network: Network): void {
-  const { tree, laws, tee } = network
-  for (let t = 0; t < tree.tees.length; t++) {
-    const { up, a, b, upLeg, aLeg, bLeg } = tree.tees[t]!
-    const law = laws[t]
-    if (!law) continue
-    askTee(network, t, law, tee)
-    addLeg(into, network, up, upLeg)
-    addLeg(into, network, a, aLeg)
-    addLeg(into, network, b, bLeg)
-  }
-}
-
-function addLeg(into: SpreadSums, { tee, flow }: Network, link: number, leg: number): void {
-  if (link < 0 || leg === tee.common || flow[link] === 0) return
-  const ownM = TEE_SPREAD * Math.abs(tee.headM[leg]!)
-  addPiece(into, TEES, link, Math.max(ownM, TEE_LEAST_SPREAD * tee.velocityHeadM))
 }

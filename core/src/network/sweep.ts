@@ -2,17 +2,22 @@ import { Scratch, zeros } from '../numeric/index.ts'
 import { NOTHING, type Tree } from './tree.ts'
 import { AA, AB, atLeast, BA, BB, type Slopes, TEE_SLOPES } from './tree-matrix.ts'
 
-/** What is passed on at each tee, two up and four down, and what each link's flow makes of it. */
+/** What is passed on at each tee, and what each link's flow makes of what stands about it. */
 interface Passes {
-  /** Of what stands at the legs a and b, to the link above. */
-  readonly up: number[]
-  /** Of what stands above and at the other leg, to leg a; then to leg b. */
-  readonly down: number[]
+  /** From `PASSES` times a tee's place on. */
+  readonly tees: number[]
   readonly flow: number[]
 }
 
-const UP = 2
-const DOWN = 4
+const PASSES = 6
+/** To the link above, of what stands at leg a and at leg b. */
+const UP_FROM_A = 0
+const UP_FROM_B = 1
+/** To each leg, of what stands above and at the other leg. */
+const A_FROM_ABOVE = 2
+const A_FROM_B = 3
+const B_FROM_ABOVE = 4
+const B_FROM_A = 5
 
 /** What stands below and above the upper end of each link. */
 const BELOW = new Scratch()
@@ -32,11 +37,7 @@ export class Sweep {
   private constructor(tree: Tree, passes: Passes) {
     this.#tree = tree
     this.#passes = passes
-    this.#squared = {
-      up: squares(passes.up),
-      down: squares(passes.down),
-      flow: squares(passes.flow),
-    }
+    this.#squared = { tees: squares(passes.tees), flow: squares(passes.flow) }
   }
 
   /** null: the network has loops. */
@@ -54,26 +55,27 @@ export class Sweep {
     this.#go(this.#squared, lostM2, into)
   }
 
-  #go({ up, down, flow }: Passes, lost: readonly number[], into: number[]): void {
+  #go({ tees: passes, flow }: Passes, lost: readonly number[], into: number[]): void {
     const { tees, roots, live } = this.#tree
     const count = live.length
     const below = BELOW.atLeast(count)
     const above = ABOVE.atLeast(count)
     for (let l = 0; l < count; l++) below[l] = lost[l]!
     for (let t = 0; t < tees.length; t++) {
-      const { up: top, a, b } = tees[t]!
-      const fromB = b < 0 ? 0 : up[UP * t + 1]! * below[b]!
-      below[top] = below[top]! + up[UP * t]! * below[a]! + fromB
+      const { up, a, b } = tees[t]!
+      const at = PASSES * t
+      const fromB = b < 0 ? 0 : passes[at + UP_FROM_B]! * below[b]!
+      below[up] = below[up]! + passes[at + UP_FROM_A]! * below[a]! + fromB
     }
     for (let r = 0; r < roots.length; r++) above[roots[r]!.link] = 0
     for (let t = tees.length - 1; t >= 0; t--) {
-      const { up: top, a, b } = tees[t]!
-      const at = DOWN * t
-      const here = above[top]! + lost[top]!
-      above[a] = down[at]! * here
+      const { up, a, b } = tees[t]!
+      const at = PASSES * t
+      const here = above[up]! + lost[up]!
+      above[a] = passes[at + A_FROM_ABOVE]! * here
       if (b < 0) continue
-      above[a] = above[a] + down[at + 1]! * below[b]!
-      above[b] = down[at + 2]! * here + down[at + 3]! * below[a]!
+      above[a] = above[a] + passes[at + A_FROM_B]! * below[b]!
+      above[b] = passes[at + B_FROM_ABOVE]! * here + passes[at + B_FROM_A]! * below[a]!
     }
     for (let l = 0; l < count; l++) into[l] = flow[l]! * (below[l]! + above[l]!)
   }
@@ -87,40 +89,40 @@ function squares(list: readonly number[]): number[] {
 
 function passesOf(tree: Tree, slopes: Slopes): Passes {
   const { tees, live, roots } = tree
-  const up = zeros(UP * tees.length)
-  const down = zeros(DOWN * tees.length)
+  const passes = zeros(PASSES * tees.length)
   const flow = zeros(live.length)
   // β of each link, and Z above it.
   const beta = BELOW.atLeast(live.length)
   const above = ABOVE.atLeast(live.length)
   for (let l = 0; l < live.length; l++) beta[l] = slopes.link[l]!
-  for (let t = 0; t < tees.length; t++) passUp(tree, slopes, t, { up, beta })
+  for (let t = 0; t < tees.length; t++) passUp(tree, slopes, t, { passes, beta })
   for (let r = 0; r < roots.length; r++) above[roots[r]!.link] = 0
-  for (let t = tees.length - 1; t >= 0; t--) passDown(tree, slopes, t, { down, beta, above })
+  for (let t = tees.length - 1; t >= 0; t--) passDown(tree, slopes, t, { passes, beta, above })
   for (let l = 0; l < flow.length; l++) flow[l] = -1 / atLeast(beta[l]! + above[l]!)
-  return { up, down, flow }
+  return { tees: passes, flow }
 }
 
 function passUp(
   { tees }: Tree,
   { tees: slopes }: Slopes,
   t: number,
-  { up, beta }: { readonly up: number[]; readonly beta: number[] },
+  { passes, beta }: { readonly passes: number[]; readonly beta: number[] },
 ): void {
-  const { up: top, a, b, bKind } = tees[t]!
-  const at = TEE_SLOPES * t
-  const belowA = beta[a]! - slopes[at + AA]!
+  const { up, a, b, bKind } = tees[t]!
+  const at = PASSES * t
+  const slope = TEE_SLOPES * t
+  const belowA = beta[a]! - slopes[slope + AA]!
   if (bKind === NOTHING) {
-    up[UP * t] = 1
-    beta[top] = beta[top]! + belowA
+    passes[at + UP_FROM_A] = 1
+    beta[up] = beta[up]! + belowA
     return
   }
-  const fromB = belowA + slopes[at + AB]!
-  const toB = beta[b]! - slopes[at + BB]! + slopes[at + BA]!
-  const parts = 1 / atLeast(fromB + toB)
-  up[UP * t] = 1 - fromB * parts
-  up[UP * t + 1] = fromB * parts
-  beta[top] = beta[top]! + belowA - fromB * (belowA + slopes[at + BA]!) * parts
+  const fromB = belowA + slopes[slope + AB]!
+  const fromA = beta[b]! - slopes[slope + BB]! + slopes[slope + BA]!
+  const parts = 1 / atLeast(fromB + fromA)
+  passes[at + UP_FROM_A] = 1 - fromB * parts
+  passes[at + UP_FROM_B] = fromB * parts
+  beta[up] = beta[up]! + belowA - fromB * (belowA + slopes[slope + BA]!) * parts
 }
 
 function passDown(
@@ -128,25 +130,28 @@ function passDown(
   { link, tees: slopes }: Slopes,
   t: number,
   {
-    down,
+    passes,
     beta,
     above,
-  }: { readonly down: number[]; readonly beta: number[]; readonly above: number[] },
+  }: { readonly passes: number[]; readonly beta: number[]; readonly above: number[] },
 ): void {
-  const { up: top, a, b, bKind } = tees[t]!
-  const at = TEE_SLOPES * t
-  const here = above[top]! + link[top]!
+  const { up, a, b, bKind } = tees[t]!
+  const at = PASSES * t
+  const slope = TEE_SLOPES * t
+  const here = above[up]! + link[up]!
   if (bKind === NOTHING) {
-    down[DOWN * t] = 1
-    above[a] = here - slopes[at + AA]!
+    passes[at + A_FROM_ABOVE] = 1
+    above[a] = here - slopes[slope + AA]!
     return
   }
-  const pastB = (slopes[at + AB]! - here) / atLeast(beta[b]! - slopes[at + BB]! + here)
-  const pastA = (slopes[at + BA]! - here) / atLeast(beta[a]! - slopes[at + AA]! + here)
-  down[DOWN * t] = 1 + pastB
-  down[DOWN * t + 1] = pastB
-  down[DOWN * t + 2] = 1 + pastA
-  down[DOWN * t + 3] = pastA
-  above[a] = here - slopes[at + AA]! - pastB * (slopes[at + BA]! - here)
-  above[b] = here - slopes[at + BB]! - pastA * (slopes[at + AB]! - here)
+  const toA = slopes[slope + AB]! - here
+  const toB = slopes[slope + BA]! - here
+  const pastB = toA / atLeast(beta[b]! - slopes[slope + BB]! + here)
+  const pastA = toB / atLeast(beta[a]! - slopes[slope + AA]! + here)
+  passes[at + A_FROM_ABOVE] = 1 + pastB
+  passes[at + A_FROM_B] = pastB
+  passes[at + B_FROM_ABOVE] = 1 + pastA
+  passes[at + B_FROM_A] = pastA
+  above[a] = here - slopes[slope + AA]! - pastB * toB
+  above[b] = here - slopes[slope + BB]! - pastA * toA
 }

@@ -1,5 +1,6 @@
 import { wholeZeros, zeros } from '../numeric/index.ts'
 import type { Graph } from './graph.ts'
+import { OpenEnds, liveOf, stillNodes } from './reach.ts'
 
 /** What hangs on one of a tee's two legs that lead away from the root. */
 export const NOTHING = 0
@@ -79,12 +80,12 @@ export interface Tree {
 
 /** Sorts a network's links and tees into trees. Throws on a node where more than three links meet. */
 export function treeOf({ nodes, links }: Graph): Tree {
-  const beside = new Beside(nodes, links)
-  const live = liveOf({ nodes, links }, beside)
+  const ends = new OpenEnds(nodes, links)
+  const live = liveOf({ nodes, links }, ends)
   const place = wholeZeros(links.length)
   for (let l = 0; l < links.length; l++) place[l] = -1
   for (let i = 0; i < live.length; i++) place[live[i]!] = i
-  const growing = new Growing({ nodes, links }, beside, place, live.length)
+  const growing = new Growing({ nodes, links }, ends, place, live.length)
   // A pump's end first: most of the water comes in there.
   for (let i = 0; i < live.length; i++) if (links[live[i]!]!.pump !== null) growing.root(live[i]!)
   for (let i = 0; i < live.length; i++) growing.root(live[i]!)
@@ -100,74 +101,7 @@ export function treeOf({ nodes, links }: Graph): Tree {
     roots,
     leaves,
     chords: growing.chords(),
-    still: stillNodes({ nodes, links }, beside, growing.teeOf),
-  }
-}
-
-/** Which open links end at each node, in the order of their places. An end is twice its link's place, and one more where the link ends there. */
-class Beside {
-  /** The first end at each node, and the next after each end at its node; −1: none. */
-  readonly first: number[]
-  readonly next: number[]
-
-  constructor(nodes: Graph['nodes'], links: Graph['links']) {
-    this.first = wholeZeros(nodes.length)
-    this.next = wholeZeros(2 * links.length)
-    for (let n = 0; n < nodes.length; n++) this.first[n] = -1
-    for (let l = links.length - 1; l >= 0; l--) {
-      const { from, to, shut } = links[l]!
-      if (shut || from === to) continue
-      this.next[2 * l] = this.first[from]!
-      this.first[from] = 2 * l
-      this.next[2 * l + 1] = this.first[to]!
-      this.first[to] = 2 * l + 1
-    }
-  }
-}
-
-/** The node at the other end of the link that an end is of. */
-function across(links: Graph['links'], end: number): number {
-  const { from, to } = links[end >> 1]!
-  return (end & 1) === 0 ? to : from
-}
-
-/** Places of the links that can carry water: neither dead ends nor parted from every known head. */
-function liveOf({ nodes, links }: Graph, beside: Beside): number[] {
-  const { first, next } = beside
-  const ended = wholeZeros(links.length)
-  endDead({ nodes, links }, beside, ended)
-  const reached = wholeZeros(links.length)
-  const queue: number[] = []
-  for (let n = 0; n < nodes.length; n++) if (nodes[n]!.headM !== null) queue.push(n)
-  for (let i = 0; i < queue.length; i++) {
-    for (let end = first[queue[i]!]!; end >= 0; end = next[end]!) {
-      const l = end >> 1
-      if (ended[l]! + reached[l]! > 0) continue
-      reached[l] = 1
-      const other = across(links, end)
-      if (nodes[other]!.headM === null) queue.push(other)
-    }
-  }
-  const live: number[] = []
-  for (let l = 0; l < links.length; l++) if (reached[l] === 1) live.push(l)
-  return live
-}
-
-/** Marks the links that lead to nothing, from each dead end back to where others meet. */
-function endDead({ nodes, links }: Graph, { first, next }: Beside, ended: number[]): void {
-  const count = wholeZeros(nodes.length)
-  for (let n = 0; n < nodes.length; n++) {
-    for (let end = first[n]!; end >= 0; end = next[end]!) count[n]!++
-  }
-  for (let n = 0; n < nodes.length; n++) {
-    for (let node = n; nodes[node]!.headM === null && count[node] === 1;) {
-      let end = first[node]!
-      while (ended[end >> 1] === 1) end = next[end]!
-      ended[end >> 1] = 1
-      count[node] = 0
-      node = across(links, end)
-      count[node]!--
-    }
+    still: stillNodes({ nodes, links }, ends, growing.teeOf),
   }
 }
 
@@ -183,16 +117,16 @@ class Growing {
   /** Place of each node's tee in the tree; −1: none yet, −2: being grown. */
   readonly teeOf: number[]
   readonly #graph: Graph
-  readonly #beside: Beside
+  readonly #ends: OpenEnds
   readonly #place: readonly number[]
   readonly #seen: number[]
   /** Which links were found to close a loop. */
   readonly #hangs: number[]
   readonly #hanging: number[] = []
 
-  constructor(graph: Graph, beside: Beside, place: readonly number[], live: number) {
+  constructor(graph: Graph, ends: OpenEnds, place: readonly number[], live: number) {
     this.#graph = graph
-    this.#beside = beside
+    this.#ends = ends
     this.#place = place
     this.below = wholeZeros(live)
     this.farNode = wholeZeros(live)
@@ -251,7 +185,7 @@ class Growing {
 
   /** The next live link at a node after one of them, another than what leads there; −1: none. */
   #other(node: number, up: number, after: number): number {
-    const { first, next } = this.#beside
+    const { first, next } = this.#ends
     for (let end = first[node]!; end >= 0; end = next[end]!) {
       const l = end >> 1
       if (l > after && l !== up && this.#place[l]! >= 0) return l
@@ -355,32 +289,4 @@ class Growing {
     const tee = this.teeOf[node]!
     return { tee, onA: this.tees[tee]!.a === this.#place[l] }
   }
-}
-
-/** The nodes that stand still, spreading out from those that are known. */
-function stillNodes(
-  { nodes, links }: Graph,
-  { first, next }: Beside,
-  teeOf: readonly number[],
-): { node: number; link: number }[] {
-  const known = wholeZeros(nodes.length)
-  const still: { node: number; link: number }[] = []
-  const queue: number[] = []
-  for (let n = 0; n < nodes.length; n++) {
-    if (nodes[n]!.headM === null && teeOf[n]! < 0) continue
-    known[n] = 1
-    queue.push(n)
-  }
-  if (queue.length === nodes.length) return still
-  for (let i = 0; i < queue.length; i++) {
-    for (let end = first[queue[i]!]!; end >= 0; end = next[end]!) {
-      const other = across(links, end)
-      if (known[other] === 1) continue
-      known[other] = 1
-      still.push({ node: other, link: end >> 1 })
-      queue.push(other)
-    }
-  }
-  for (let n = 0; n < nodes.length; n++) if (known[n] === 0) still.push({ node: n, link: -1 })
-  return still
 }

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { expectClose } from '../close.ts'
 import { csvTable, L_PER_H, number } from '../tables.ts'
-import { teeAt, type TeeAt, teeLaw, teeRoom, type TeeLeg } from '../../src/fitting/tee.ts'
+import { teeAt, type TeeAt, teeRoom } from '../../src/fitting/tee.ts'
+import { teeLaw, type TeeLeg } from '../../src/fitting/tee-law.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 
 const NU = waterAt({ salinityPpt: 35, temperatureC: 25 }).kinematicM2PerS

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { checkPumps } from '../check-pump.ts'
 import { constantLoss } from '../../src/fitting/loss.ts'
-import { teeLaw } from '../../src/fitting/tee.ts'
+import { teeLaw } from '../../src/fitting/tee-law.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import { makeLine } from '../../src/network/line.ts'
 import type { NetworkLink, NetworkNode, NetworkProblem } from '../../src/network/problem.ts'

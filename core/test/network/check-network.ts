@@ -1,7 +1,7 @@
 import { type CheckLine, checkLine } from '../check-line.ts'
 import { checkPumps } from '../check-pump.ts'
 import { jsonTable } from '../tables.ts'
-import { teeLaw } from '../../src/fitting/tee.ts'
+import { teeLaw } from '../../src/fitting/tee-law.ts'
 import { waterAt } from '../../src/fluid/water.ts'
 import type { NetworkTee } from '../../src/network/graph.ts'
 import type { NetworkProblem } from '../../src/network/problem.ts'
