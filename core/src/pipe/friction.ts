@@ -147,14 +147,8 @@ function bySeries(z: number, list: readonly number[], at: number, into: number[]
 /** Colebrook's law by a series, else by a search, from which a series may be made. */
 function turbulentAt(re: number, list: number[], at: number, into: number[]): void {
   const z = awayOf(re, list, at)
-  if (hasSeries(z, list, at)) return bySeries(z, list, at, into)
-  // A step along the tangent: ln(Re/middle) = 2 z + 2 z³/3 + …
-  list[at + INVERSE_ROOT] = list[at + INVERSE_ROOT]! + list[at + RISE]! * z * (2 + (2 / 3) * z * z)
-  colebrook(re, list, at, into)
-  const asked = z < SERIES_REACH && z > -SERIES_REACH ? list[at + ASKED]! + 1 : 0
-  list[at + ASKED] = asked
-  list[at + MIDDLE] = re
-  if (asked >= WORTH_A_SERIES) aboutHere(re, list, at)
+  if (hasSeries(z, list, at)) bySeries(z, list, at, into)
+  else colebrook(re, list, at, into)
 }
 
 /** Makes the series about the Reynolds number that was just searched for. */
@@ -206,10 +200,26 @@ function colebrook(re: number, list: number[], at: number, into: number[]): void
   // The slope of the equation is 1 + bend/inside, its curvature −(bend/inside)²/TWO_OVER_LN10.
   const bend = TWO_OVER_LN10 * b
   const curve = bend * b
-  let x = list[at + INVERSE_ROOT]!
+  // A step along the tangent: ln(Re/middle) = 2 z + 2 z³/3 + …
+  const away = awayOf(re, list, at)
+  const ahead = away * (2 + (2 / 3) * away * away)
+  let x = list[at + INVERSE_ROOT]! + list[at + RISE]! * ahead
   let inside = a + b * x
   for (let i = 0; i < 20; i++) {
-    const residual = x + logNear(inside, list, at)
+    const anchor = list[at + ANCHOR]!
+    const z = (inside - anchor) / (inside + anchor)
+    const z2 = z * z
+    const z4 = z2 * z2
+    // In pairs, which the processor works out side by side.
+    const far = 1 / 7 + z2 / 9 + z4 * (1 / 11 + z2 / 13)
+    const artanh = z + z * z2 * (1 / 3 + z2 / 5 + z4 * far)
+    let log = list[at + ANCHOR_LOG]! + 2 * TWO_OVER_LN10 * artanh
+    if (z2 > NEAR_ANCHOR * NEAR_ANCHOR) {
+      log = TWO_OVER_LN10 * Math.log(inside)
+      list[at + ANCHOR] = inside
+      list[at + ANCHOR_LOG] = log
+    }
+    const residual = x + log
     const sum = inside + bend
     const step = (2 * residual * sum * inside) / (2 * sum * sum + residual * curve)
     x -= step
@@ -218,25 +228,12 @@ function colebrook(re: number, list: number[], at: number, into: number[]): void
   }
   // By the implicit function theorem.
   const rise = (bend * x) / (inside + bend)
+  const isNear = away < SERIES_REACH && away > -SERIES_REACH
+  const asked = isNear ? list[at + ASKED]! + 1 : 0
+  list[at + MIDDLE] = re
   list[at + INVERSE_ROOT] = x
   list[at + RISE] = rise
+  list[at + ASKED] = asked
   setFactor(x, rise, into)
-}
-
-/** 2 log₁₀ of a number, from a logarithm near it. */
-function logNear(inside: number, list: number[], at: number): number {
-  const anchor = list[at + ANCHOR]!
-  const z = (inside - anchor) / (inside + anchor)
-  if (z > NEAR_ANCHOR || z < -NEAR_ANCHOR) {
-    const log = TWO_OVER_LN10 * Math.log(inside)
-    list[at + ANCHOR] = inside
-    list[at + ANCHOR_LOG] = log
-    return log
-  }
-  const z2 = z * z
-  const z4 = z2 * z2
-  // In pairs, which the processor works out side by side.
-  const far = 1 / 11 + z2 / 13
-  const artanh = z + z * z2 * (1 / 3 + z2 / 5 + z4 * (1 / 7 + z2 / 9 + z4 * far))
-  return list[at + ANCHOR_LOG]! + 2 * TWO_OVER_LN10 * artanh
+  if (asked >= WORTH_A_SERIES) aboutHere(re, list, at)
 }
