@@ -52,8 +52,9 @@ export class TreeMatrix {
   readonly chordTo: number[]
   /** β of each live link that branches. */
   readonly #beta: number[]
-  /** Of each tee whose legs both branch: one over what a metre more at leg b's head than at leg a's sends down a, and the share of a change of flow that goes down a. */
+  /** Of each tee whose legs both branch: what a metre more below leg b than below leg a sends down a, m²/s. */
   readonly #parts: number[]
+  /** Of each tee: the share of a change of flow that goes down a. */
   readonly #share: number[]
   readonly #alpha: number[]
   readonly #kappa: number[]
@@ -136,9 +137,8 @@ export class TreeMatrix {
       if (aKind === BRANCHES && bKind === BRANCHES) {
         const belowA = beta[a]! - tees[at + AA]!
         const sumB = beta[b]! - tees[at + BB]! + tees[at + AB]!
-        const sum = belowA + tees[at + BA]! + sumB
         // Where a leg hardly runs a tee may give more than is asked: then it is negative.
-        const parts = 1 / (Math.abs(sum) > LEAST_RESISTANCE ? sum : LEAST_RESISTANCE)
+        const parts = 1 / atLeast(belowA + tees[at + BA]! + sumB)
         const share = sumB * parts
         this.#parts[t] = parts
         this.#share[t] = share

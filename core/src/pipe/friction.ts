@@ -115,7 +115,7 @@ function awayOf(re: number, list: readonly number[], at: number): number {
   return (re - middle) / (re + middle)
 }
 
-/** So near the last search x goes straight on: what bends is some 1e-12 of it, and 1e-6 of its rise. */
+/** So near the last search x goes straight on: what bends is below 5e-11 of f, and 1e-4 of its slope. */
 const STRAIGHT_REACH = 3e-5
 
 /** Colebrook's law straight on from the last search. */
