@@ -8,7 +8,8 @@ import type { Network } from './network.ts'
 import { widthsOfFlows } from './flow-widths.ts'
 import { Sweep } from './sweep.ts'
 import { addTeeSpreads } from './tee-spread.ts'
-import { type Slopes, TreeMatrix } from './tree-matrix.ts'
+import type { Slopes } from './slopes.ts'
+import { TreeMatrix } from './tree-matrix.ts'
 
 /** How a figure moves with the flows of links, and with what is uncertain itself. */
 export interface Moves {

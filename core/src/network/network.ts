@@ -4,7 +4,8 @@ import { boreAreaM2 } from '../pipe/index.ts'
 import { type LinkSearch, roomOf, searchAt } from './laws.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
 import { type Tree, treeOf } from './tree.ts'
-import { type Sides, TreeMatrix } from './tree-matrix.ts'
+import type { Sides } from './slopes.ts'
+import { TreeMatrix } from './tree-matrix.ts'
 
 /** First guess of the water's speed in every link, m/s: what keepers size pipes for. */
 const GUESS_M_PER_S = 1

@@ -4,7 +4,8 @@ import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
 import { evaluateTees, headsOf, LEGS } from './tees.ts'
 import { type ChordEnd, NOTHING } from './tree.ts'
-import { LEAST_RESISTANCE, type TreeMatrix } from './tree-matrix.ts'
+import { LEAST_RESISTANCE } from './slopes.ts'
+import type { TreeMatrix } from './tree-matrix.ts'
 
 /** No valid network needs more (the property tests hold it to this). */
 export const MOST_ITERATIONS = 60

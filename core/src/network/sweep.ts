@@ -1,6 +1,6 @@
 import { Scratch, zeros } from '../numeric/index.ts'
 import { NOTHING, type Tree } from './tree.ts'
-import { AA, AB, atLeast, BA, BB, type Slopes, TEE_SLOPES } from './tree-matrix.ts'
+import { AA, AB, atLeast, BA, BB, type Slopes, TEE_SLOPES } from './slopes.ts'
 
 /** What is passed on at each tee, and what each link's flow makes of what stands about it. */
 interface Passes {

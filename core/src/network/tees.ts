@@ -2,7 +2,7 @@ import { teeAt, type TeeAt, type TeeLaw } from '../fitting/index.ts'
 import { zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, searchOf } from './laws.ts'
 import type { Network } from './network.ts'
-import { AA, AB, BA, BB, TEE_SLOPES } from './tree-matrix.ts'
+import { AA, AB, BA, BB, TEE_SLOPES } from './slopes.ts'
 
 /** What comes into a tee's legs; read at once, it holds nothing between two calls. */
 const INTO = zeros(3)
