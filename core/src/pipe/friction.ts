@@ -116,7 +116,7 @@ function awayOf(re: number, list: readonly number[], at: number): number {
 }
 
 /** So near the last search x goes straight on: what bends is below 5e-11 of f, and 1e-4 of its slope. */
-const STRAIGHT_REACH = 3e-5
+const STRAIGHT_REACH = 1.5e-5
 
 /** Colebrook's law straight on from the last search. */
 function byTangent(z: number, list: readonly number[], at: number, into: number[]): void {
