@@ -1,5 +1,6 @@
 import { GRAVITY_M_PER_S2 } from '../fluid/index.ts'
 import { zeros } from '../numeric/index.ts'
+import { boreAreaM2 } from '../pipe/index.ts'
 import type { Loss } from './loss.ts'
 
 /** The legs of a tee, in this order wherever three numbers stand for them: two ends of its run, and its branch. */
@@ -12,11 +13,6 @@ export const BRANCH: TeeLeg = 2
 /** A tee's sizes made ready to be asked many times. */
 export interface TeeLaw {
   readonly runBoreM: number
-  readonly branchBoreM: number
-  /** (D branch/D run)², at most 1: past it Gardel's joining formulas would make energy. */
-  readonly areaRatio: number
-  /** (D branch/D run)² as it is. */
-  readonly trueRatio: number
   /** K of all the water turning into the branch, and out of it (Gardel at q = 1). */
   readonly intoBranch: number
   readonly outOfBranch: number
@@ -53,6 +49,7 @@ export const LEG_AT = {
   stillLesser: 7 * LEG_ROOM,
   besideStill: 8 * LEG_ROOM,
 } as const
+const LEGS = Object.keys(LEG_AT) as (keyof typeof LEG_AT)[]
 type LegLosses = Readonly<Record<keyof typeof LEG_AT, LegLoss>>
 
 /**
@@ -63,17 +60,15 @@ export const LAW_AT = {
   run: 0,
   branch: 2,
   dividing: 4,
-  joining: 4 + 9 * LEG_ROOM,
+  joining: 4 + LEGS.length * LEG_ROOM,
 } as const
 
-const LEGS = Object.keys(LEG_AT) as (keyof typeof LEG_AT)[]
-
 function numbersOf(
-  { runBoreM, branchBoreM }: Pick<TeeLaw, 'runBoreM' | 'branchBoreM'>,
+  { runBoreM, branchBoreM }: { readonly runBoreM: number; readonly branchBoreM: number },
   dividing: LegLosses,
   joining: LegLosses,
 ): number[] {
-  const numbers = zeros(LAW_AT.joining + 9 * LEG_ROOM)
+  const numbers = zeros(LAW_AT.joining + LEGS.length * LEG_ROOM)
   setVelocity(numbers, LAW_AT.run, runBoreM)
   setVelocity(numbers, LAW_AT.branch, branchBoreM)
   for (const name of LEGS) {
@@ -84,7 +79,7 @@ function numbersOf(
 }
 
 function setVelocity(numbers: number[], at: number, boreM: number): void {
-  const areaM2 = (Math.PI / 4) * boreM * boreM
+  const areaM2 = boreAreaM2(boreM)
   const perFlow2 = 1 / (2 * GRAVITY_M_PER_S2 * areaM2 * areaM2)
   numbers[at] = perFlow2
   numbers[at + 1] = (perFlow2 * areaM2) / boreM
@@ -113,6 +108,7 @@ export const PAST_DRY_BRANCH: Loss = { km: STRAIGHT_RE, k: STRAIGHT_K }
 /** Sharp edges, 90°: a tee of two bores (Gardel 1957; Idelchik, symmetric tee). */
 export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
   const trueRatio = (branchBoreM / runBoreM) ** 2
+  // At most 1: past it Gardel's joining formulas would make energy.
   const a = Math.min(1, trueRatio)
   const intoBranch = 1 + (0.4 - 0.1 * a) / (a * a)
   const outOfBranch = 0.4 + 0.8 / (a * a)
@@ -145,7 +141,7 @@ export function teeLaw(runBoreM: number, branchBoreM: number): TeeLaw {
     ),
   }
   const numbers = numbersOf({ runBoreM, branchBoreM }, dividing, joining)
-  return { runBoreM, branchBoreM, areaRatio: a, trueRatio, intoBranch, outOfBranch, numbers }
+  return { runBoreM, intoBranch, outOfBranch, numbers }
 }
 
 /** P alone. */

@@ -76,6 +76,7 @@ export function teeAt(
   perCommon[common] = 0
   perShare[common] = 0
   // Each loss as its leg's head over the common leg's: lower where the water divides, higher where it joins.
+  // Written out for both legs: a loop over the two costs a twentieth of all tees.
   const flow = dividing ? -size : size
   const ownSquare = perFlow * squareAt(numbers, ownAt, share)
   const ownLost = ownSquare + perRe * (numbers[ownAt + 3]! + numbers[ownAt + 4]! * share)

@@ -94,7 +94,7 @@ function ended(
         node: layout.problem.links[link]!.to,
         level,
         mouthM: under.has(laid.line.id) ? -Infinity : laid.mouth.zM,
-        link: network.live.indexOf(link),
+        link: network.tree.place[link]!,
         hasCheck: layout.cuts[i]!.at(-1)!.hasCheck || held.has(laid.line.id),
       },
     ]

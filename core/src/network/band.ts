@@ -35,8 +35,12 @@ export interface MovedByKind {
  * @param square what each moves it by, squared and added up
  */
 export function piecesOf(sums: readonly number[], square: number): number {
-  const together = total(sums)
-  return Math.max(square, totalOfSquares(sums), together * together)
+  return largest(square, totalOfSquares(sums), total(sums))
+}
+
+/** Squares of what pieces move a figure by, by themselves and by kind, and what they do all alike: the largest square. */
+export function largest(each: number, byKind: number, together: number): number {
+  return Math.max(each, byKind, together * together)
 }
 
 /** All of a list. */

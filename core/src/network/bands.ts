@@ -200,30 +200,15 @@ export class Bands {
     for (let l = 0; l < count; l++) byLink[l] = this.#along[l]! * flow[l]!
   }
 
-  /** What the pieces move it by through the flows: all kinds side by side, as the processor adds. */
+  /** What the pieces of each kind move it by through the flows; one that no link has a piece of stays at nil. */
   #addKinds(): void {
-    const { sums } = this.#spreads
     const count = this.#down.length
     const byLink = BY_LINK.atLeast(count)
-    let fittings = 0
-    let tees = 0
-    let valves = 0
-    let devices = 0
-    let friction = 0
-    for (let l = 0; l < count; l++) {
-      const by = byLink[l]!
-      fittings += by * sums[l]!
-      tees += by * sums[count + l]!
-      valves += by * sums[2 * count + l]!
-      devices += by * sums[3 * count + l]!
-      friction += by * sums[4 * count + l]!
+    for (const k of this.#kinds) {
+      let sum = 0
+      for (let l = 0; l < count; l++) sum += byLink[l]! * this.#spreads.sums[k * count + l]!
+      this.#moved.sums[k] = sum
     }
-    const moved = this.#moved.sums
-    moved[0] = fittings
-    moved[1] = tees
-    moved[2] = valves
-    moved[3] = devices
-    moved[4] = friction
   }
 
   #addDirect({ links, kinds, by }: NonNullable<Moves['losses']>): void {

@@ -1,4 +1,5 @@
 import { Scratch, zeros } from '../numeric/index.ts'
+import { largest } from './band.ts'
 import type { SpreadSums } from './link-spread.ts'
 import type { Sweep } from './sweep.ts'
 
@@ -49,7 +50,7 @@ export function widthsOfFlows(
   for (let l = 0; l < count; l++) lost[l] = pumps[l]! * pumps[l]!
   sweep.squares(lost, found)
   for (let e = 0; e < count; e++) {
-    const pieces = Math.max(widths[e]!, squared[e]!, together[e]! * together[e]!)
+    const pieces = largest(widths[e]!, squared[e]!, together[e]!)
     widths[e] = along[e] === 0 ? 0 : Math.sqrt(pieces + found[e]!)
   }
   return widths

@@ -3,7 +3,7 @@ import { zeros } from '../numeric/index.ts'
 import { boreAreaM2 } from '../pipe/index.ts'
 import { type LinkSearch, roomOf, searchAt } from './laws.ts'
 import type { NetworkLink, NetworkProblem } from './problem.ts'
-import { type Tree, treeOf } from './tree.ts'
+import { LEGS, type Tree, treeOf } from './tree.ts'
 import type { Sides } from './slopes.ts'
 import { TreeMatrix } from './tree-matrix.ts'
 
@@ -63,7 +63,7 @@ export function makeNetwork(problem: NetworkProblem): Network {
     },
     laws: tree.tees.map(({ node }) => nodes[node]!.tee?.law ?? null),
     tee: teeRoom(),
-    upper: zeros(3 * tree.tees.length),
+    upper: zeros(LEGS * tree.tees.length),
   }
 }
 

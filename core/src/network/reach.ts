@@ -1,4 +1,4 @@
-import { wholeZeros } from '../numeric/index.ts'
+import { noPlaces, wholeZeros } from '../numeric/index.ts'
 import type { Graph } from './graph.ts'
 
 /** Which open links end at each node, in the order of their places. An end is twice its link's place, and one more where the link ends there. */
@@ -8,9 +8,8 @@ export class OpenEnds {
   readonly next: number[]
 
   constructor(nodes: Graph['nodes'], links: Graph['links']) {
-    this.first = wholeZeros(nodes.length)
+    this.first = noPlaces(nodes.length)
     this.next = wholeZeros(2 * links.length)
-    for (let n = 0; n < nodes.length; n++) this.first[n] = -1
     for (let l = links.length - 1; l >= 0; l--) {
       const { from, to, shut } = links[l]!
       if (shut || from === to) continue

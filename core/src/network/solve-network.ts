@@ -2,8 +2,8 @@ import { converged, type Converged, zeros } from '../numeric/index.ts'
 import { linkHeads, type LinkSearch, SHUT_RESISTANCE } from './laws.ts'
 import type { Network } from './network.ts'
 import type { NetworkFailure, NetworkSolution } from './problem.ts'
-import { evaluateTees, headsOf, LEGS } from './tees.ts'
-import { type ChordEnd, NOTHING } from './tree.ts'
+import { comingIn, evaluateTees, headsOf } from './tees.ts'
+import { type ChordEnd, LEGS, NOTHING } from './tree.ts'
 import { LEAST_RESISTANCE } from './slopes.ts'
 import type { TreeMatrix } from './tree-matrix.ts'
 
@@ -119,13 +119,11 @@ function evaluate({ searches, flow, sides, tree, matrix: { slope } }: Network): 
 
 /** The linear system at the flows as they stand, solved. */
 function findStep({ tree, flow, matrix, sides }: Network): void {
-  const { link, comesIn } = tree.legs
+  const { legs } = tree
   for (let t = 0; t < tree.tees.length; t++) {
     const at = LEGS * t
-    sides.surplus[t] =
-      comesIn[at]! * flow[link[at]!]! +
-      comesIn[at + 1]! * flow[link[at + 1]!]! +
-      comesIn[at + 2]! * flow[link[at + 2]!]!
+    const run = comingIn(legs, flow, at) + comingIn(legs, flow, at + 1)
+    sides.surplus[t] = run + comingIn(legs, flow, at + 2)
   }
   matrix.factor()
   matrix.solve(sides)

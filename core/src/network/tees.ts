@@ -3,12 +3,11 @@ import { zeros } from '../numeric/index.ts'
 import { linkHead, type LinkHead, searchOf } from './laws.ts'
 import type { Network } from './network.ts'
 import { AA, AB, BA, BB, TEE_SLOPES } from './slopes.ts'
+import { LEGS, type TreeLegs } from './tree.ts'
 
 /** What comes into a tee's legs; read at once, it holds nothing between two calls. */
 const INTO = zeros(3)
 
-/** A tee's legs. */
-export const LEGS = 3
 /** Where the numbers of a tee's upper leg stand, behind its head. */
 const PER_A = 1
 const PER_B = 2
@@ -22,7 +21,7 @@ const PER_B = 2
 export function evaluateTees(network: Network, share: number): void {
   const { tree, laws, tee, sides, matrix, upper, flow, problem } = network
   if (share === 0) return costNothing(network)
-  const { link, comesIn, perA, perB } = tree.legs
+  const { perA, perB } = tree.legs
   const { headM, perCommon, perShare } = tee
   const { legs } = sides
   const { tees } = matrix
@@ -31,10 +30,7 @@ export function evaluateTees(network: Network, share: number): void {
     const law = laws[t]
     if (!law) continue
     const at = LEGS * t
-    INTO[0] = comesIn[at]! * flow[link[at]!]!
-    INTO[1] = comesIn[at + 1]! * flow[link[at + 1]!]!
-    INTO[2] = comesIn[at + 2]! * flow[link[at + 2]!]!
-    teeAt(law, INTO, kinematicM2PerS, tee)
+    teeAt(law, allComingIn(tree.legs, flow, at), kinematicM2PerS, tee)
     const { upLeg, aLeg, bLeg } = tree.tees[t]!
     const { common, shareLeg } = tee
     // What a flow down a lower leg adds to the common inflow and to that of the leg with the share.
@@ -80,6 +76,19 @@ function takeShare({ sides, matrix }: Network, share: number): void {
   for (let i = 0; i < matrix.tees.length; i++) matrix.tees[i] = share * matrix.tees[i]!
 }
 
+/** What comes in by one leg, by its place among the legs of all tees, m³/s. */
+export function comingIn({ link, comesIn }: TreeLegs, flow: readonly number[], at: number): number {
+  return comesIn[at]! * flow[link[at]!]!
+}
+
+/** What comes in by all legs of the tee whose first leg stands there. */
+function allComingIn(legs: TreeLegs, flow: readonly number[], at: number): readonly number[] {
+  INTO[0] = comingIn(legs, flow, at)
+  INTO[1] = comingIn(legs, flow, at + 1)
+  INTO[2] = comingIn(legs, flow, at + 2)
+  return INTO
+}
+
 /** What the tee at a place of the tree does at the flows as they stand. */
 export function askTee(
   { tree, flow, problem }: Network,
@@ -87,12 +96,7 @@ export function askTee(
   law: TeeLaw,
   into: TeeAt,
 ): void {
-  const { link, comesIn } = tree.legs
-  const at = LEGS * t
-  INTO[0] = comesIn[at]! * flow[link[at]!]!
-  INTO[1] = comesIn[at + 1]! * flow[link[at + 1]!]!
-  INTO[2] = comesIn[at + 2]! * flow[link[at + 2]!]!
-  teeAt(law, INTO, problem.water.kinematicM2PerS, into)
+  teeAt(law, allComingIn(tree.legs, flow, LEGS * t), problem.water.kinematicM2PerS, into)
 }
 
 /** Below this share of a tee's flow a leg is as good as still: which leg is the common one may then turn with a last step. */

@@ -1,4 +1,4 @@
-import { DenseFactors, wholeZeros, zeros } from '../numeric/index.ts'
+import { DenseFactors, noPlaces, zeros } from '../numeric/index.ts'
 import { AA, AB, atLeast, BA, BB, type Sides, type Slopes, TEE_SLOPES } from './slopes.ts'
 import { BRANCHES, type ChordEnd, DRIVEN, type Tree } from './tree.ts'
 
@@ -39,8 +39,9 @@ export class TreeMatrix {
   readonly #chordFlow: number[]
   readonly #border: DenseFactors | null
   readonly #off: number[]
-  /** Nothing on any side; null: there are no chords, and it is not asked for. */
-  readonly #zero: Sides | null
+  readonly #nodes: number
+  /** Nothing on any side; null: not asked for yet. */
+  #zero: Sides | null = null
 
   constructor(tree: Tree, nodes: number) {
     const { live, tees, chords } = tree
@@ -60,12 +61,12 @@ export class TreeMatrix {
     this.#kappa = ofTees()
     this.#startA = ofTees()
     this.#upper = ofLinks()
-    this.#chordA = noChords(tees.length)
-    this.#chordB = noChords(tees.length)
+    this.#chordA = noPlaces(tees.length)
+    this.#chordB = noPlaces(tees.length)
     this.#chordFlow = zeros(chords.length)
     this.#off = zeros(chords.length)
     this.#border = chords.length > 0 ? new DenseFactors(chords.length) : null
-    this.#zero = chords.length > 0 ? noSides(tree, nodes) : null
+    this.#nodes = nodes
     chords.forEach(({ from, to }, k) => {
       this.#hang(from, k)
       this.#hang(to, k)
@@ -125,7 +126,7 @@ export class TreeMatrix {
         this.#share[t] = 0
       }
     }
-    if (this.#border && this.#zero) this.#factorBorder(this.#border, this.#zero)
+    if (this.#border) this.#factorBorder(this.#border, this.#nothing())
   }
 
   #factorBorder(border: DenseFactors, zero: Sides): void {
@@ -158,38 +159,17 @@ export class TreeMatrix {
     for (let k = 0; k < chords.length; k++) this.flow[chords[k]!.link] = this.#chordFlow[k]!
   }
 
-  /** Flows that answer so much more lost down each link, m, and nothing else; heads are not found. */
+  /** Flows that answer so much more lost down each link, m, and nothing else. */
   solveLosses(lostM: readonly number[]): void {
-    if (this.#zero) {
-      const { link } = this.#zero
-      for (let l = 0; l < link.length; l++) link[l] = lostM[l]!
-      this.solve(this.#zero)
-      for (let l = 0; l < link.length; l++) link[l] = 0
-      return
-    }
-    const { tree, tees, flow } = this
-    const alpha = this.#alpha
-    const startA = this.#startA
-    for (let l = 0; l < flow.length; l++) alpha[l] = lostM[l]!
-    for (let t = 0; t < tree.tees.length; t++) {
-      const { up, a, b } = tree.tees[t]!
-      const at = TEE_SLOPES * t
-      const downA = b < 0 ? 0 : (alpha[b]! - alpha[a]!) * this.#parts[t]!
-      startA[t] = downA
-      alpha[up] =
-        alpha[up]! + alpha[a]! + (this.#beta[a]! - tees[at + AA]! + tees[at + AB]!) * downA
-    }
-    for (let r = 0; r < tree.roots.length; r++) {
-      const { link } = tree.roots[r]!
-      flow[link] = -alpha[link]! / atLeast(this.#beta[link]!)
-    }
-    for (let t = tree.tees.length - 1; t >= 0; t--) {
-      const { up, a, b } = tree.tees[t]!
-      const down = flow[up]!
-      const downA = startA[t]! + this.#share[t]! * down
-      flow[a] = downA
-      if (b >= 0) flow[b] = down - downA
-    }
+    const { link } = this.#nothing()
+    for (let l = 0; l < link.length; l++) link[l] = lostM[l]!
+    this.solve(this.#nothing())
+    for (let l = 0; l < link.length; l++) link[l] = 0
+  }
+
+  /** Nothing on any side. */
+  #nothing(): Sides {
+    return (this.#zero ??= noSides(this.tree, this.#nodes))
   }
 
   /** How far each chord is from its balance. */
@@ -325,10 +305,4 @@ function noSides({ live, tees }: Tree, nodes: number): Sides {
     surplus: zeros(tees.length),
     known: zeros(nodes),
   }
-}
-
-function noChords(tees: number): number[] {
-  const chords = wholeZeros(tees)
-  for (let t = 0; t < tees; t++) chords[t] = -1
-  return chords
 }

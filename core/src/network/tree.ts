@@ -1,6 +1,9 @@
-import { wholeZeros, zeros } from '../numeric/index.ts'
+import { noPlaces, wholeZeros, zeros } from '../numeric/index.ts'
 import type { Graph } from './graph.ts'
 import { OpenEnds, liveOf, stillNodes } from './reach.ts'
+
+/** A tee's legs. */
+export const LEGS = 3
 
 /** What hangs on one of a tee's two legs that lead away from the root. */
 export const NOTHING = 0
@@ -82,8 +85,7 @@ export interface Tree {
 export function treeOf({ nodes, links }: Graph): Tree {
   const ends = new OpenEnds(nodes, links)
   const live = liveOf({ nodes, links }, ends)
-  const place = wholeZeros(links.length)
-  for (let l = 0; l < links.length; l++) place[l] = -1
+  const place = noPlaces(links.length)
   for (let i = 0; i < live.length; i++) place[live[i]!] = i
   const growing = new Growing({ nodes, links }, ends, place, live.length)
   // A pump's end first: most of the water comes in there.
@@ -128,18 +130,14 @@ class Growing {
     this.#graph = graph
     this.#ends = ends
     this.#place = place
-    this.below = wholeZeros(live)
+    this.below = noPlaces(live)
     this.farNode = wholeZeros(live)
     this.sign = zeros(live)
-    this.teeOf = wholeZeros(graph.nodes.length)
+    this.teeOf = noPlaces(graph.nodes.length)
     this.#seen = wholeZeros(graph.links.length)
     this.#hangs = wholeZeros(graph.links.length)
-    for (let i = 0; i < live; i++) {
-      this.below[i] = -1
-      this.sign[i] = 1
-    }
-    for (let n = 0; n < graph.nodes.length; n++) this.teeOf[n] = -1
-    const legs = 3 * graph.nodes.length
+    for (let i = 0; i < live; i++) this.sign[i] = 1
+    const legs = LEGS * graph.nodes.length
     this.legs = {
       link: wholeZeros(legs),
       comesIn: zeros(legs),
@@ -241,7 +239,7 @@ class Growing {
 
   #setLegs({ up, a, b, upLeg, aLeg, bLeg, aSign, bSign }: TreeTee): void {
     const { link, comesIn, perA, perB } = this.legs
-    const first = 3 * (this.tees.length - 1)
+    const first = LEGS * (this.tees.length - 1)
     link[first + upLeg] = up
     comesIn[first + upLeg] = this.sign[up]!
     if (a >= 0) {

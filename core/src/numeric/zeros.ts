@@ -32,6 +32,13 @@ export function wholeZeros(length: number): number[] {
   return list
 }
 
+/** So many −1: places of nothing. */
+export function noPlaces(length: number): number[] {
+  const list = wholeZeros(length)
+  for (let i = 0; i < length; i++) list[i] = -1
+  return list
+}
+
 /** Writes one list over another of the same length. */
 export function writeOver(into: number[], from: readonly number[]): void {
   for (let i = 0; i < from.length; i++) into[i] = from[i]!

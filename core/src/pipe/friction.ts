@@ -190,9 +190,9 @@ const NEAR_ANCHOR = 0.1
 /**
  * x = 1/√f of 1/√f = −2 log₁₀(ε/(3.7 D) + 2.51/(Re √f)), Colebrook 1939, by Halley's method
  * (the curvature costs no further logarithm) from where the tangent of the last search leads, or from
- * what pipes usually have: Haaland's formula (1983) starts nearer, but its power and logarithm cost more than
- * a step. The logarithm is taken from one that was near: ln(r) = 2 artanh z, z = (r − 1)/(r + 1),
- * seven terms of its series, 1e-16 off at most.
+ * what pipes usually have: Haaland's formula (1983) starts nearer, but its power and logarithm cost
+ * more than a step. The logarithm is taken from one that was near: ln(r) = 2 artanh z,
+ * z = (r − 1)/(r + 1), seven terms of its series, 1e-16 off at most.
  */
 function colebrook(re: number, list: number[], at: number, into: number[]): void {
   const a = list[at + ROUGH]!
