@@ -154,6 +154,30 @@ test('a sized option is applied from its preview, and undone', async ({ page }) 
   await expect.poll(() => keeper.reads('flow')).toBe(before)
 })
 
+test('nonsense in what is wanted searches for nothing, and what was found stays', async ({
+  page,
+}) => {
+  const keeper = new Keeper(page)
+  await keeper.opens('Lantern')
+  await page.getByRole('link', { name: 'Choose for me' }).click()
+  await page.getByRole('button', { name: 'Search' }).click()
+  await expect(page.getByTestId('looked')).toContainText(/designs looked at/)
+  const turnover = page.getByLabel('Turnover')
+  for (const nonsense of ['abc', '900']) {
+    await turnover.fill(nonsense)
+    await turnover.press('Enter')
+    await expect(page.getByText(/0\.1–60/)).toBeVisible()
+    await expect(page.getByTestId('looked')).toBeVisible()
+    await page.getByRole('button', { name: 'Search' }).click()
+    await expect(turnover).toBeFocused()
+    await expect(page.getByTestId('looked')).toBeVisible()
+  }
+  await turnover.fill('5')
+  await turnover.press('Enter')
+  await expect(page.getByText('2 741 L/h')).toBeVisible()
+  await expect(page.getByTestId('looked')).toContainText(/designs looked at/)
+})
+
 test('a line that ends short of its bulkhead is stretched to it', async ({ page }) => {
   const keeper = new Keeper(page)
   await keeper.makes('Short')

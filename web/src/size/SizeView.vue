@@ -2,7 +2,7 @@
 import { LIMITS } from '@yew-basin/contract/limits'
 import { say, sentence, type Fix, type RankedOption } from '@yew-basin/core'
 import { storeToRefs } from 'pinia'
-import { computed, defineAsyncComponent, onMounted } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import QuantityField from '../bench/QuantityField.vue'
 import { useParts } from '../parts/parts-store.ts'
@@ -35,7 +35,12 @@ const takeoffs = computed(() =>
 )
 
 const { answer, stale, progress, fault } = storeToRefs(sizing)
-function search() {
+/** Not by a number that was refused: what was found last stays, and the field is where to go on. */
+async function search({ currentTarget }: Event) {
+  const form = currentTarget as HTMLFormElement
+  await nextTick()
+  const refused = form.querySelector<HTMLElement>('[aria-invalid="true"]')
+  if (refused) return refused.focus()
   sizing.forget()
   void sizing.start()
 }
